@@ -1,0 +1,188 @@
+// Package control describes and resolves what stands between the supply and the motor: a
+// drive or a plain switch, what it can give, and which motors it suits.
+package control
+
+import (
+	"math"
+
+	q "jiriki/core/quantity"
+)
+
+// Kind is a sort of control.
+type Kind string
+
+// The controls that can be worked out.
+const (
+	PhaseAngle Kind = "phase-angle" // thyristor bridge, adjustable DC
+	Chopper    Kind = "pwm"         // capacitor and chopper, adjustable DC
+	Inverter   Kind = "inverter"    // one phase in, three phases of adjustable hertz out
+	Contactor  Kind = "contactor"   // plain switch: the line or nothing
+)
+
+// Described is a control as a person entered it.
+type Described struct {
+	Name      string `json:"name" maxLength:"120"`
+	Origin    string `json:"origin" maxLength:"200"`
+	Kind      Kind   `json:"kind" enum:"phase-angle,pwm,inverter,contactor,"`
+	Volts     q.Text `json:"volts" doc:"Most volts it is rated to put out"`
+	Amps      q.Text `json:"amps" doc:"Output amps it can give for ever"`
+	LimitAmps q.Text `json:"limitAmps" doc:"Current limit as set"`
+	Feedback  string `json:"feedback" enum:"none,armature,tacho," doc:"What the drive steadies the speed by"`
+	Choke     bool   `json:"choke" doc:"A choke smooths the armature current"`
+	TopTrim   q.Text `json:"topTrim" doc:"Top speed as a part of plate speed, such as 65 %"`
+	BaseHertz q.Text `json:"baseHertz" doc:"Inverter: hertz at which full volts are reached"`
+	TopHertz  q.Text `json:"topHertz" doc:"Inverter: highest hertz allowed"`
+	Mode      string `json:"mode" enum:"vf,vector," doc:"Inverter: volts per hertz or sensorless vector"`
+	Accel     q.Text `json:"accel" doc:"Time from rest to full speed"`
+	Fused     bool   `json:"fused" doc:"Fuse on the line and, for DC, on the armature"`
+	Enclosed  bool   `json:"enclosed" doc:"In an earthed, closed box with strain relief"`
+	ZeroStart bool   `json:"zeroStart" doc:"Will not start unless the knob is at zero"`
+	NoVolt    bool   `json:"noVolt" doc:"No-volt release: stays off when power comes back"`
+	Reverse   string `json:"reverse" enum:"none,switch,drive," doc:"How it is reversed, if it is"`
+}
+
+// Resolved is a control with defaults filled in. SI; zero where not known.
+type Resolved struct {
+	Kind       Kind
+	Name       string
+	Volts      float64
+	Amps       float64
+	LimitAmps  float64
+	FormFactor float64
+	Slowest    float64 // slowest steady speed as a share of full
+	TopTrim    float64 // share of plate speed; 1 unless trimmed
+	Trimmed    bool    // the trim was chosen, not assumed
+	BaseHertz  float64
+	TopHertz   float64
+	Vector     bool
+	Choke      bool
+	Accel      float64
+	Fused      bool
+	Enclosed   bool
+	ZeroStart  bool
+	NoVolt     bool
+	Reverse    string
+}
+
+// PeakShare is what a drive gives for a minute against its rating [common practice].
+const PeakShare = 1.5
+
+// DCDrive reports whether the control puts out adjustable DC.
+func (c Resolved) DCDrive() bool { return c.Kind == PhaseAngle || c.Kind == Chopper }
+
+// Adjusts reports whether the control sets speed at all.
+func (c Resolved) Adjusts() bool { return c.DCDrive() || c.Kind == Inverter }
+
+// Resolve reads a described control, refusing on r what cannot be used.
+func Resolve(d Described, r *q.Reader) Resolved {
+	c := Resolved{
+		Kind:      Kind(r.Choice("kind", string(d.Kind), "", string(PhaseAngle), string(Chopper), string(Inverter), string(Contactor))),
+		Name:      d.Name,
+		Volts:     r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0),
+		Amps:      r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0),
+		LimitAmps: r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0),
+		BaseHertz: r.Read("baseHertz", d.BaseHertz, q.Frequency, q.Range{Min: 10, Max: 400}).Or(0),
+		TopHertz:  r.Read("topHertz", d.TopHertz, q.Frequency, q.Range{Min: 5, Max: 600}).Or(0),
+		Accel:     r.Read("accel", d.Accel, q.Duration, q.Range{Min: 0, Max: 600}).Or(0),
+		Vector:    r.Choice("mode", d.Mode, "vf", "vf", "vector") == "vector",
+		Reverse:   r.Choice("reverse", d.Reverse, "none", "none", "switch", "drive"),
+		Choke:     d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
+	}
+	trim := r.Read("topTrim", d.TopTrim, q.Number, q.Range{Min: 0.05, Max: 2})
+	c.TopTrim, c.Trimmed = trim.Or(1), trim.Known
+	feedback := r.Choice("feedback", d.Feedback, "armature", "none", "armature", "tacho")
+	c.FormFactor, c.Slowest = 1, 1
+	switch c.Kind {
+	case PhaseAngle:
+		c.FormFactor = 1.4
+		if c.Choke {
+			c.FormFactor = 1.15
+		}
+		c.Slowest = slowestDC(feedback)
+	case Chopper:
+		c.FormFactor = 1.05
+		c.Slowest = slowestDC(feedback)
+	case Inverter:
+		c.Slowest = 0.1
+		if c.Vector {
+			c.Slowest = 1.0 / 40
+		}
+	}
+	return c
+}
+
+// slowestDC is the slowest steady speed of a DC drive as a share of full [common practice].
+func slowestDC(feedback string) float64 {
+	switch feedback {
+	case "tacho":
+		return 1.0 / 100
+	case "none":
+		return 1.0 / 15
+	}
+	return 1.0 / 30
+}
+
+// OutputVolts is the most a control can give from a supply of supplyVolts (rms, or a battery's
+// direct volts): the rectified average for phase-angle, the crest after a capacitor for a
+// chopper on the line, the supply itself otherwise; never more than its own rating.
+func (c Resolved) OutputVolts(supplyVolts float64, battery bool) float64 {
+	volts := supplyVolts
+	switch {
+	case c.Kind == PhaseAngle:
+		volts = PhaseAngleAverage(supplyVolts)
+	case c.Kind == Chopper && !battery:
+		volts = supplyVolts * math.Sqrt2
+	}
+	if c.Volts > 0 {
+		volts = math.Min(volts, c.Volts)
+	}
+	return volts
+}
+
+// PhaseAngleAverage is the average of a fully phased-on rectified sine, (2√2/π)·V_ac.
+func PhaseAngleAverage(lineVolts float64) float64 { return 2 * math.Sqrt2 / math.Pi * lineVolts }
+
+// SuitsBattery reports whether a kind of control and motor work from a battery, and says why.
+func SuitsBattery(kind Kind, motor string) (bool, string) {
+	switch {
+	case kind == PhaseAngle:
+		return false, "A thyristor only lets go when the current crosses zero; from a battery it never does. A PWM drive suits."
+	case kind == Inverter:
+		return false, "This inverter makes its volts from the mains; a battery has too few. A direct-current motor with a PWM drive suits."
+	case kind == Contactor && motor != "pm-dc":
+		return false, "This motor needs alternating current; a battery gives none."
+	}
+	return true, "Chopped battery volts on the armature set the speed."
+}
+
+// Suits reports whether a kind of control drives a kind of motor (named as package motor names
+// it), and says why or why not and what does.
+func Suits(kind Kind, motor string) (bool, string) {
+	switch motor {
+	case "pm-dc":
+		switch kind {
+		case PhaseAngle, Chopper:
+			return true, "Adjustable DC on the armature sets the speed; the magnets do the rest."
+		case Inverter:
+			return false, "An inverter puts out alternating current; brushes and magnets need direct current. A phase-angle or PWM drive suits."
+		}
+		return false, "A switch passes the line's alternating current; brushes and magnets need direct current. A phase-angle or PWM drive suits."
+	case "induction-3":
+		switch kind {
+		case Inverter:
+			return true, "It makes three phases of any hertz, so the field turns at the speed you dial."
+		case Contactor:
+			return true, "Switched straight on, it runs at one speed; it needs a three-phase supply."
+		}
+		return false, "This motor turns with the field's hertz; lowering volts or feeding DC only heats it. An inverter suits."
+	case "capacitor-start":
+		switch kind {
+		case Contactor:
+			return true, "Switched straight on, it starts on its capacitor and runs at one speed; pulleys set the machine's speed."
+		case Inverter:
+			return false, "Three phases have nowhere to go in it, and below about 75 % of plate speed its start switch closes again and burns winding and capacitor. Use a plain switch and cone pulleys; some drive these from a single-phase-output inverter, never below that speed."
+		}
+		return false, "Its speed follows the line's hertz. Cutting the volts stops it getting past its start switch, and it burns. Use a plain switch and pulleys."
+	}
+	return true, ""
+}

@@ -1,0 +1,50 @@
+// Package finding is one sentence of a verdict: how serious, where on the line, what and why.
+package finding
+
+// Level is how serious a finding is.
+type Level string
+
+// The levels, most serious first.
+const (
+	Stop    Level = "stop"    // do not power it like this
+	Missing Level = "missing" // cannot be judged until this is measured or read
+	Caution Level = "caution" // can hurt or disappoint; look at it
+	Good    Level = "good"    // checked and sound
+)
+
+// Rank orders levels, most serious lowest.
+func (l Level) Rank() int {
+	switch l {
+	case Stop:
+		return 0
+	case Missing:
+		return 1
+	case Caution:
+		return 2
+	}
+	return 3
+}
+
+// Station names a part of the line.
+type Station string
+
+// The five stations from wall to work.
+const (
+	Supply    Station = "supply"
+	Control   Station = "control"
+	Motor     Station = "motor"
+	Reduction Station = "reduction"
+	Work      Station = "work"
+)
+
+// Finding is one line of the verdict.
+type Finding struct {
+	ID      string  `json:"id" doc:"Stable name, such as motor.fan-cooling"`
+	Level   Level   `json:"level" enum:"stop,missing,caution,good"`
+	Station Station `json:"station" enum:"supply,control,motor,reduction,work"`
+	Title   string  `json:"title"`
+	Detail  string  `json:"detail"`
+	Field   string  `json:"field" doc:"Path of the field that causes it, such as control.currentLimit; may be empty"`
+	Job     string  `json:"job,omitempty" doc:"The job it speaks of, if one"`
+	Short   bool    `json:"short,omitempty" doc:"A stop for the job only: it falls short, which harms nobody"`
+}

@@ -1,0 +1,95 @@
+package line
+
+import (
+	"sort"
+
+	f "jiriki/core/finding"
+	q "jiriki/core/quantity"
+	"jiriki/core/working"
+)
+
+// Assessment is the answer to a plan: can it do the jobs, what holds it, what to set and what
+// to watch.
+type Assessment struct {
+	Headline   string            `json:"headline"`
+	MayPower   bool              `json:"mayPower" doc:"No stop is open, nothing needed is missing"`
+	JobsDone   int               `json:"jobsDone"`
+	Jobs       []JobResult       `json:"jobs" nullable:"false"`
+	Findings   []f.Finding       `json:"findings" nullable:"false" doc:"Most serious first"`
+	Next       Next              `json:"next"`
+	Reach      Reach             `json:"reach"`
+	Stations   []Station         `json:"stations" nullable:"false" doc:"Supply to work"`
+	Drawing    Drawing           `json:"drawing"`
+	Settings   []Setting         `json:"settings" nullable:"false"`
+	SpeedPlate SpeedPlate        `json:"speedPlate"`
+	Workings   []working.Working `json:"workings" nullable:"false"`
+	Units      Units             `json:"units"`
+}
+
+// Next is the next unanswered question, working back from the work.
+type Next struct {
+	Text  string `json:"text"`
+	Field string `json:"field" doc:"Where it is answered; empty when nothing is left"`
+}
+
+// Units are the labels and factors the answer's figures are shown with.
+type Units struct {
+	Torque     string  `json:"torque"`
+	TorqueSI   float64 `json:"torqueSi" doc:"N·m in one shown unit"`
+	Power      string  `json:"power"`
+	PowerSI    float64 `json:"powerSi" doc:"W in one shown unit"`
+	Length     string  `json:"length"`
+	LengthInMM float64 `json:"lengthMm" doc:"mm in one shown unit"`
+}
+
+// Assess works out a plan. The error is quantity.FieldErrors when a field cannot be used;
+// a field that is only missing is no error, the verdict asks for it.
+func Assess(in Input) (Assessment, error) {
+	s, err := resolve(in)
+	if err != nil {
+		return Assessment{}, err
+	}
+	t := newTrain(s)
+	fares := t.fares()
+	a := Assessment{
+		Findings: t.judge(in.Units), Reach: t.reach(), Drawing: t.drawing(), Units: units(in.Units),
+		JobsDone: countDone(fares),
+	}
+	h := newHealer(in, t)
+	a.Jobs = make([]JobResult, 0, len(fares))
+	for i := range fares {
+		result := t.jobResult(i, fares[i], in.Units)
+		if !fares[i].outcome.done() && fares[i].outcome != cannotJudge {
+			result.Remedies = h.remedies(i, fares[i])
+		}
+		a.Jobs = append(a.Jobs, result)
+		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
+	}
+	sort.SliceStable(a.Findings, func(i, j int) bool { return a.Findings[i].Level.Rank() < a.Findings[j].Level.Rank() })
+	a.MayPower = mayPower(a.Findings, t.runs)
+	a.Headline = headline(a, t)
+	a.Next = next(a)
+	a.Stations = t.summaries(in, a)
+	a.Settings = t.settings(in.Units)
+	a.SpeedPlate = t.speedPlate()
+	a.Workings = t.workings(in.Units, fares)
+	return a, nil
+}
+
+func mayPower(findings []f.Finding, runs bool) bool {
+	for _, one := range findings {
+		if one.Level == f.Stop && !one.Short {
+			return false
+		}
+	}
+	return runs
+}
+
+func units(sys q.System) Units {
+	var u Units
+	u.Torque, u.TorqueSI = q.Unit(q.Torque, sys)
+	u.Power, u.PowerSI = q.Unit(q.Power, sys)
+	u.Length, u.LengthInMM = q.Unit(q.Length, sys)
+	u.LengthInMM *= 1000
+	return u
+}

@@ -1,0 +1,130 @@
+package line
+
+import (
+	"fmt"
+	"math"
+
+	f "jiriki/core/finding"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// Belt limits [common practice].
+const (
+	leastWrap     = 120 * math.Pi / 180
+	beltSpeedLook = 25.0 // m/s
+	beltSpeedStop = 33.0 // m/s, cast-iron rim
+	coneMismatch  = 0.004
+)
+
+// stageSpeeds are the fastest and slowest driver speeds of each stage, rad/s, over all
+// positions.
+func (t train) fastestDriver(stage int) float64 {
+	_, high := t.model.Span()
+	fastest := 0.0
+	for _, p := range t.reduction.Positions {
+		omega := high
+		for i := range stage {
+			omega /= t.reduction.Stages[i].Steps[p.Steps[i]].Ratio
+		}
+		fastest = math.Max(fastest, omega)
+	}
+	return fastest
+}
+
+// reductionFindings looks at every stage's wrap, bend, belt speed, cone lengths and guard.
+func (t train) reductionFindings(sys q.System) []f.Finding {
+	v := &verdict{train: t, sys: sys}
+	if t.reduction.Missing != "" {
+		v.add(f.Reduction, "missing", f.Missing, "reduction."+t.reduction.Missing, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
+		return v.list
+	}
+	if len(t.reduction.Stages) == 0 {
+		v.add(f.Reduction, "direct", f.Good, "reduction.stages", "Coupled straight", "The spindle turns with the motor. Add a stage to gear it down.")
+	}
+	sound := true
+	for i, s := range t.reduction.Stages {
+		before := len(v.list)
+		v.stageFindings(i, s)
+		sound = sound && len(v.list) == before
+	}
+	if sound && len(t.reduction.Stages) > 0 {
+		v.add(f.Reduction, "good", f.Good, "reduction.stages", "Reduction", t.soundReduction(sys))
+	}
+	return v.list
+}
+
+// soundReduction says in figures why the stages are sound.
+func (t train) soundReduction(sys q.System) string {
+	wrap := math.Pi
+	for _, s := range t.reduction.Stages {
+		for _, step := range s.Steps {
+			wrap = math.Min(wrap, step.Wrap)
+		}
+	}
+	return fmt.Sprintf("Least wrap %s, keeps %s.", q.Show(wrap, q.Angle, sys), q.Percent(t.reduction.Positions[0].Keeps))
+}
+
+func (v *verdict) stageFindings(i int, s reduction.Stage) {
+	field := func(part string) string { return fmt.Sprintf("reduction.stages[%d].%s", i, part) }
+	nth := ""
+	if len(v.reduction.Stages) > 1 {
+		nth = fmt.Sprintf(" on stage %d", i+1)
+	}
+	id := func(name string) string { return fmt.Sprintf("%s.%d", name, i) }
+	if s.Kind == reduction.Direct {
+		return
+	}
+	if s.Kind != reduction.Spur && s.Centre == 0 {
+		v.add(f.Reduction, id("centre"), f.Missing, field("centre"), "Distance between shafts"+nth, "Measure centre to centre, or put in the belt's length; wrap follows from it.")
+	}
+	if !s.Guarded {
+		v.add(f.Reduction, id("guard"), f.Caution, field("guarded"), "Guard the moving parts"+nth, "Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
+	}
+	if !s.Belted() {
+		return
+	}
+	for k, step := range s.Steps {
+		if s.Centre > 0 && step.Wrap < leastWrap {
+			v.add(f.Reduction, id(fmt.Sprintf("wrap.%d", k)), f.Caution, field("centre"), fmt.Sprintf("Wrap of %s%s", q.Show(step.Wrap, q.Angle, v.sys), nth),
+				"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.")
+		}
+		if least := reduction.Smallest(s.Section); !step.Teeth && math.Min(step.Driver, step.Driven) < least*0.995 {
+			v.add(f.Reduction, id(fmt.Sprintf("bend.%d", k)), f.Caution, field(fmt.Sprintf("steps[%d].driver", k)), "Pulley small for its belt"+nth,
+				fmt.Sprintf("Section %s should not bend round less than %s. It flexes, heats and cracks; a lighter section or poly-V bends further.", s.Section, v.show(least, q.Length)))
+		}
+	}
+	v.coneFinding(i, s, nth)
+	if v.runs {
+		v.beltSpeedFinding(i, s, nth)
+	}
+}
+
+func (v *verdict) coneFinding(i int, s reduction.Stage, nth string) {
+	shortest, longest := math.Inf(1), 0.0
+	for _, step := range s.Steps {
+		if step.Length > 0 {
+			shortest, longest = math.Min(shortest, step.Length), math.Max(longest, step.Length)
+		}
+	}
+	if longest > shortest*(1+coneMismatch) {
+		v.add(f.Reduction, fmt.Sprintf("cone.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), "One belt does not fit every step"+nth,
+			fmt.Sprintf("The steps need belts from %s to %s on these centres. The motor must slide, or the steps be turned to match.", v.show(shortest, q.Length), v.show(longest, q.Length)))
+	}
+}
+
+func (v *verdict) beltSpeedFinding(i int, s reduction.Stage, nth string) {
+	fastest := 0.0
+	for _, step := range s.Steps {
+		fastest = math.Max(fastest, reduction.BeltSpeed(step.Driver, v.fastestDriver(i)))
+	}
+	field := fmt.Sprintf("reduction.stages[%d].steps[0].driver", i)
+	switch {
+	case fastest > beltSpeedStop:
+		v.add(f.Reduction, fmt.Sprintf("belt-speed.%d", i), f.Stop, field, "Belt faster than a cast-iron rim allows"+nth,
+			fmt.Sprintf("%s; the rim can burst over %s. Use a smaller pulley on the faster shaft.", v.show(fastest, q.SurfaceSpeed), v.show(beltSpeedStop, q.SurfaceSpeed)))
+	case fastest > beltSpeedLook:
+		v.add(f.Reduction, fmt.Sprintf("belt-speed.%d", i), f.Caution, field, "Fast belt"+nth,
+			fmt.Sprintf("%s: check balance and the rim's rating.", v.show(fastest, q.SurfaceSpeed)))
+	}
+}

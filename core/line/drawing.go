@@ -1,0 +1,115 @@
+package line
+
+import (
+	"math"
+
+	"jiriki/core/control"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// Drawing is what the line and the reduction bench draw to scale. Lengths in millimetres.
+type Drawing struct {
+	Phases    int            `json:"phases" doc:"Waves out of the wall: 1 or 3, or 0 from a battery"`
+	Control   control.Kind   `json:"control"`
+	Motor     MotorDrawing   `json:"motor"`
+	Stages    []StageDrawing `json:"stages" nullable:"false"`
+	Tool      string         `json:"tool" doc:"The machine's kind: what stands at the end of the line"`
+	ToolMM    float64        `json:"toolMm" doc:"Largest diameter that turns; 0 when not known"`
+	SpeedsTop []float64      `json:"speedsTop" nullable:"false" doc:"Spindle's top speed per position, rpm"`
+}
+
+// MotorDrawing is the motor's outside. Guessed tells that it was sized from power.
+type MotorDrawing struct {
+	Kind     string  `json:"kind"`
+	Diameter float64 `json:"diameter"`
+	Length   float64 `json:"length"`
+	Shaft    float64 `json:"shaft"`
+	Guessed  bool    `json:"guessed"`
+}
+
+// StageDrawing is one pair of shafts.
+type StageDrawing struct {
+	Kind         reduction.Kind `json:"kind"`
+	Section      string         `json:"section"`
+	Steps        []StepDrawing  `json:"steps" nullable:"false"`
+	Centre       float64        `json:"centre" doc:"Shaft distance; a drawn guess when centreKnown is false"`
+	CentreKnown  bool           `json:"centreKnown"`
+	Belt         float64        `json:"belt" doc:"Pitch length; 0 when not known"`
+	DriverTopRPM float64        `json:"driverTopRpm" doc:"Fastest the driving shaft turns; 0 when not known"`
+	BeltSpeed    float64        `json:"beltSpeed" doc:"m/s at that speed on the first step"`
+	Guarded      bool           `json:"guarded"`
+}
+
+// StepDrawing is a pair of wheels by pitch diameter.
+type StepDrawing struct {
+	Driver  float64 `json:"driver"`
+	Driven  float64 `json:"driven"`
+	Ratio   float64 `json:"ratio"`
+	WrapDeg float64 `json:"wrapDeg" doc:"On the small wheel; 180 when the centres are not known"`
+	Length  float64 `json:"length" doc:"Belt this step needs; 0 when not known"`
+}
+
+func (t train) drawing() Drawing {
+	d := Drawing{Phases: 1, Control: t.control.Kind, Tool: t.machine.Kind, ToolMM: tidy(t.machine.Diameter * 1000), Stages: []StageDrawing{}, SpeedsTop: []float64{}}
+	switch {
+	case t.supply.Three:
+		d.Phases = 3
+	case t.supply.Battery:
+		d.Phases = 0
+	}
+	d.Motor = t.motorDrawing()
+	for i, s := range t.reduction.Stages {
+		d.Stages = append(d.Stages, t.stageDrawing(i, s))
+	}
+	if t.runs {
+		for _, p := range t.reduction.Positions {
+			_, high := t.span(p)
+			d.SpeedsTop = append(d.SpeedsTop, tidy(high/q.RPM))
+		}
+	}
+	return d
+}
+
+// motorDrawing sizes the body from power where it was not measured: a motor's volume goes with
+// its torque, so a fixed shape goes with its cube root [common practice].
+func (t train) motorDrawing() MotorDrawing {
+	m := t.motor
+	d := MotorDrawing{Kind: string(m.Kind), Diameter: m.Body.Diameter * 1000, Length: m.Body.Length * 1000, Shaft: m.Body.Shaft * 1000}
+	guess := 100.0
+	if m.Torque.OK() && m.Torque.Value > 0 {
+		guess = math.Min(math.Max(85*math.Cbrt(m.Torque.Value), 40), 400)
+	}
+	if d.Diameter == 0 {
+		d.Diameter, d.Guessed = guess, true
+	}
+	if d.Length == 0 {
+		d.Length, d.Guessed = 1.7*d.Diameter, true
+	}
+	if d.Shaft == 0 {
+		d.Shaft, d.Guessed = 0.15*d.Diameter, true
+	}
+	d.Diameter, d.Length, d.Shaft = tidy(d.Diameter), tidy(d.Length), tidy(d.Shaft)
+	return d
+}
+
+func (t train) stageDrawing(i int, s reduction.Stage) StageDrawing {
+	d := StageDrawing{Kind: s.Kind, Section: s.Section, Steps: []StepDrawing{}, Centre: tidy(s.Centre * 1000), CentreKnown: s.Centre > 0, Belt: tidy(s.Belt * 1000), Guarded: s.Guarded}
+	largest := 0.0
+	for _, step := range s.Steps {
+		largest = math.Max(largest, step.Driver+step.Driven)
+		d.Steps = append(d.Steps, StepDrawing{
+			Driver: tidy(step.Driver * 1000), Driven: tidy(step.Driven * 1000), Ratio: tidy(step.Ratio),
+			WrapDeg: tidy(step.Wrap * 180 / math.Pi), Length: tidy(step.Length * 1000),
+		})
+	}
+	if !d.CentreKnown {
+		d.Centre = tidy(largest * 0.8 * 1000)
+	}
+	if t.runs && len(t.reduction.Positions) > 0 && len(s.Steps) > 0 {
+		omega := t.fastestDriver(i)
+		d.DriverTopRPM = tidy(omega / q.RPM)
+		d.BeltSpeed = tidy(reduction.BeltSpeed(s.Steps[0].Driver, omega))
+	}
+	return d
+}

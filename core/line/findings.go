@@ -1,0 +1,358 @@
+package line
+
+import (
+	"fmt"
+	"math"
+
+	"jiriki/core/control"
+	f "jiriki/core/finding"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/working"
+)
+
+// verdict gathers findings in one system of units.
+type verdict struct {
+	train
+	sys  q.System
+	list []f.Finding
+}
+
+func (v *verdict) show(value float64, d q.Dimension) string { return q.Show(value, d, v.sys) }
+
+func (v *verdict) add(station f.Station, id string, level f.Level, field, title, detail string) {
+	v.list = append(v.list, f.Finding{ID: string(station) + "." + id, Level: level, Station: station, Title: title, Detail: detail, Field: field})
+}
+
+// Voltages [common practice]: above extra-low voltage a touch can kill.
+const extraLowVolts = 50
+
+// judge gathers everything there is to say about the plan except how its jobs fare.
+func (t train) judge(sys q.System) []f.Finding {
+	v := &verdict{train: t, sys: sys}
+	v.supplyFindings()
+	v.controlFindings()
+	v.list = append(v.list, t.motor.Findings(sys)...)
+	v.list = append(v.list, t.reductionFindings(sys)...)
+	v.workFindings()
+	return v.list
+}
+
+func (v *verdict) supplyFindings() {
+	s := v.supply
+	if s.Volts == 0 {
+		v.add(f.Supply, "volts", f.Missing, "supply.volts", "Volts at the socket", "Read the meter or the distribution board: 120 V, 230 V, 400 V three-phase.")
+		return
+	}
+	if s.AssumedHertz {
+		v.add(f.Supply, "hertz", f.Missing, "supply.hertz", "Hertz of the supply", v.show(s.Hertz, q.Frequency)+" is assumed from the volts.")
+	}
+	if s.Volts > extraLowVolts && !s.Earthed {
+		v.add(f.Supply, "earth", f.Stop, "supply.earthed", "Frame not earthed",
+			"Earth the machine's frame, the motor and the drive box before power goes near it. Local code and a licensed electrician decide how.")
+	}
+	if !v.runs {
+		return
+	}
+	amps := v.inputAmps()
+	switch {
+	case s.Breaker == 0:
+		v.add(f.Supply, "breaker", f.Missing, "supply.breaker", "Breaker of the circuit", fmt.Sprintf("The plan draws %s at full load. Read the rating off the breaker or fuse.", v.show(amps, q.Current)))
+	case amps > s.Breaker:
+		v.add(f.Supply, "overload", f.Stop, "supply.breaker", "Draws more than the breaker carries",
+			fmt.Sprintf("%s at full load on a %s breaker. Never fit a larger one to the same wire: use another circuit, or less motor.", v.show(amps, q.Current), v.show(s.Breaker, q.Current)))
+	case amps > 0.8*s.Breaker:
+		v.add(f.Supply, "near-breaker", f.Caution, "supply.breaker", "Close to what the breaker carries",
+			fmt.Sprintf("%s at full load on %s. It may trip after a while.", v.show(amps, q.Current), v.show(s.Breaker, q.Current)))
+	default:
+		v.add(f.Supply, "breaker-good", f.Good, "supply.breaker", "Breaker has room", fmt.Sprintf("Draws %s at full load, breaker %s.", v.show(amps, q.Current), v.show(s.Breaker, q.Current)))
+	}
+	if inrush := inrushMultiple * v.motor.Amps.Value; v.model.FixedSpeed() && s.Breaker > 0 && inrush > 3*s.Breaker {
+		v.add(f.Supply, "inrush", f.Caution, "supply.breaker", "May trip at the start",
+			fmt.Sprintf("Switched straight on it draws about %s for a moment. A slow (C or D type, time-delay) breaker of the same rating is meant for motors; a licensed electrician fits it.", v.show(inrush, q.Current)))
+	}
+}
+
+// inrushMultiple is what a motor switched straight on draws at first [common practice].
+const inrushMultiple = 6
+
+// Power factor and efficiency on the input side [common practice].
+const (
+	driveEfficiency = 0.95
+	drivePF         = 0.7
+	inverterPF      = 0.62
+)
+
+// inputAmps is the supply current at the motor's full load.
+func (t train) inputAmps() float64 {
+	factor, eff, root := drivePF, driveEfficiency, 1.0
+	switch {
+	case t.supply.Battery:
+		factor = 1
+	case t.control.Kind == control.Inverter:
+		factor = inverterPF
+	case t.control.Kind == control.Contactor:
+		factor, eff = t.motor.PowerFactor.Value, 1
+		if t.motor.Kind == motor.ThreePhase {
+			root = math.Sqrt(3)
+		}
+	}
+	return t.motor.Power.Value / (t.motor.Efficiency.Value * eff * t.supply.Volts * factor * root)
+}
+
+func (v *verdict) controlFindings() {
+	c, m := v.control, v.motor
+	if c.Kind == "" {
+		v.add(f.Control, "kind", f.Missing, "control.kind", "What will control it", "Choose a drive or a plain switch that suits this motor.")
+		return
+	}
+	ok, why := suits(v.stations)
+	if !ok {
+		v.add(f.Control, "suits", f.Stop, "control.kind", "This control does not suit the motor", why)
+		return
+	}
+	if c.Kind == control.Contactor && m.Kind == motor.ThreePhase && !v.supply.Three && v.supply.Volts > 0 {
+		v.add(f.Control, "phases", f.Stop, "control.kind", "Three-phase motor on a single-phase switch",
+			"On one phase it hums, will not start, and burns. Use a single-phase-input inverter.")
+		return
+	}
+	if v.runs {
+		v.add(f.Control, "suits-good", f.Good, "control.kind", "Control suits the motor", why)
+		v.voltsFindings()
+		v.ampsFindings()
+		v.speedFindings()
+	}
+	v.safetyFindings()
+}
+
+func (v *verdict) voltsFindings() {
+	c, m, have := v.control, v.motor, v.feed.Volts
+	share := have / m.Volts.Value
+	switch v.feed.Way {
+	case motor.DirectCurrent:
+		switch {
+		case share < 0.97:
+			v.add(f.Control, "volts-low", f.Caution, "control.volts", "Reaches "+q.Percent(share)+" of plate speed",
+				fmt.Sprintf("%s at most out of this drive for a %s motor. Torque is untouched; top speed is lower.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+		case share > 1.15 && !c.Trimmed:
+			v.add(f.Control, "volts-high", f.Caution, "control.topTrim", "Drive can give more than the motor's volts",
+				fmt.Sprintf("%s out for a %s motor. Set the top-speed trim before the belt goes on.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+		}
+	case motor.VariableHertz:
+		if share < 0.9 {
+			v.add(f.Control, "volts-low", f.Caution, "motor.plate.volts", "Motor wired for more volts than the inverter has",
+				fmt.Sprintf("%s out for %s windings: torque weakens from %s up. If the plate shows two voltages, set the links for the lower one.",
+					v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.show(v.feed.BaseHertz, q.Frequency)))
+		}
+		if rated := m.Volts.Value / m.Hertz.Value; c.BaseHertz > 0 && v.feed.Volts/c.BaseHertz > 1.1*rated && c.BaseHertz < 0.9*m.Hertz.Value*share {
+			v.add(f.Control, "overflux", f.Caution, "control.baseHertz", "Base hertz set low for these volts",
+				"The iron saturates and the motor heats. Set it to the plate's hertz.")
+		}
+	case motor.OnTheLine:
+		v.lineVoltsFindings(share)
+	}
+}
+
+func (v *verdict) lineVoltsFindings(share float64) {
+	m, hertz := v.motor, v.supply.Hertz
+	if math.Abs(share-1) > 0.1 {
+		level := f.Caution
+		if math.Abs(share-1) > 0.25 {
+			level = f.Stop
+		}
+		v.add(f.Supply, "line-volts", level, "supply.volts", "Plate volts and socket volts differ",
+			fmt.Sprintf("%s at the socket, %s on the plate. Torque goes with the square; too much burns, too little stalls.", v.show(v.supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+	}
+	if turns := hertz / m.Hertz.Value; math.Abs(turns-1) > 0.05 {
+		detail := fmt.Sprintf("A %s plate on %s turns %s as fast.", v.show(m.Hertz.Value, q.Frequency), v.show(hertz, q.Frequency), q.Percent(turns))
+		if turns < 1 {
+			detail += " It also wants its volts lower by as much, or it runs hot."
+		}
+		v.add(f.Supply, "line-hertz", f.Caution, "supply.hertz", "Plate hertz and supply hertz differ", detail)
+	}
+}
+
+func (v *verdict) ampsFindings() {
+	c, m := v.control, v.motor
+	if c.Kind == control.Contactor {
+		return
+	}
+	amps := m.Amps.Value
+	if c.Amps == 0 {
+		v.add(f.Control, "amps", f.Missing, "control.amps", "Amps the drive can give for ever", fmt.Sprintf("Read its plate. The motor asks for %s.", v.show(amps, q.Current)))
+	} else if c.Amps < amps*0.995 {
+		if c.LimitAmps > 0 && c.LimitAmps <= c.Amps*control.PeakShare {
+			v.add(f.Control, "amps-short", f.Caution, "control.amps", "Drive smaller than the motor",
+				fmt.Sprintf("%s against %s on the plate. It will work, with %s of the motor's torque.", v.show(c.Amps, q.Current), v.show(amps, q.Current), q.Percent(c.Amps/amps)))
+		} else {
+			v.add(f.Control, "amps-short", f.Stop, "control.amps", "Drive too small and no limit set",
+				fmt.Sprintf("%s drive, %s motor, nothing to hold the current back. Set the current limit within the drive, or use a larger one.", v.show(c.Amps, q.Current), v.show(amps, q.Current)))
+		}
+	}
+	switch limit := c.LimitAmps; {
+	case limit == 0 && v.feed.Way == motor.DirectCurrent:
+		v.add(f.Control, "no-limit", f.Caution, "control.limitAmps", v.show(v.model.StallAmps(), q.Current)+" if it stalls with no limit",
+			fmt.Sprintf("Set the drive's current limit to %s or less.", v.show(1.5*amps, q.Current)))
+	case limit > 3*amps && m.Kind == motor.PermanentMagnetDC:
+		v.add(f.Control, "limit-high", f.Caution, "control.limitAmps", "Current limit can weaken the magnets",
+			fmt.Sprintf("%s is over 3 × plate amps. Set %s.", v.show(limit, q.Current), v.show(1.5*amps, q.Current)))
+	case limit > 0 && limit < amps:
+		v.add(f.Control, "limit-low", f.Caution, "control.limitAmps", "Current limit under plate amps",
+			fmt.Sprintf("At %s the motor gives less than its rated torque. 1.5 × plate amps is usual: %s.", v.show(limit, q.Current), v.show(1.5*amps, q.Current)))
+	}
+	if v.feed.FormFactor > 1.3 {
+		v.add(f.Control, "form-factor", f.Caution, "control.choke", "Rough current heats the motor",
+			fmt.Sprintf("Without a choke the motor heats as if it drew %s times its amps, so it holds %s of its torque all day. A choke in the armature lead brings most of that back.",
+				q.Figures(v.feed.FormFactor, 2), q.Percent(1/v.feed.FormFactor)))
+	}
+}
+
+func (v *verdict) speedFindings() {
+	m := v.motor
+	if m.Cooling == "own-fan" && v.control.Adjusts() && v.worksSlowly() {
+		v.add(f.Motor, "fan-cooling", f.Caution, "motor.plate.cooling", "Self-cooled fan",
+			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right.", v.show(m.Speed.Value/2, q.Speed)))
+	}
+	if v.feed.Way == motor.DirectCurrent && v.control.TopTrim > 1.005 {
+		v.add(f.Control, "over-plate", f.Caution, "control.topTrim", "Trimmed over plate speed",
+			"Brushes, commutator and balance were judged at plate speed. Ask the maker, or stay at 100 %.")
+	}
+	if v.feed.Way == motor.VariableHertz {
+		_, high := v.model.Span()
+		allowed := rotorAllowance(m)
+		if over := high / m.Speed.Value; over > allowed*1.005 {
+			v.add(f.Control, "rotor-speed", f.Stop, "control.topHertz", "Rotor spun past what it was built for",
+				fmt.Sprintf("%s is %s × plate speed. Bearings, balance and rotor bars set %g × for this motor unless its maker allows more.", v.show(high, q.Speed), q.Figures(over, 2), allowed))
+		}
+	}
+}
+
+// worksSlowly reports whether a job makes the motor turn below half its plate speed.
+func (v *verdict) worksSlowly() bool {
+	for _, job := range v.machine.Jobs {
+		for _, p := range v.reduction.Positions {
+			if job.Missing == "" && job.Low*p.Ratio < 0.5*v.motor.Speed.Value {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+func (v *verdict) safetyFindings() {
+	c := v.control
+	mains := v.supply.Volts > extraLowVolts
+	if c.DCDrive() && mains {
+		v.add(f.Motor, "lethal", f.Caution, "control.enclosed", "Lethal voltage on the brushes",
+			"Rectified mains. Unplug, wait, and measure before touching. Fuse, earth, cover every terminal. Local code and a licensed electrician decide.")
+		if !c.Fused || !c.Enclosed {
+			field, what := "control.fused", "no fuse"
+			if c.Fused {
+				field, what = "control.enclosed", "no enclosure"
+			}
+			v.add(f.Control, "bare-mains", f.Stop, field, "Mains-fed direct current with "+what+" noted",
+				"Fuse both the line and the armature; put the drive in an earthed, closed box with strain relief.")
+		}
+	}
+	if c.Kind == control.Inverter && mains {
+		v.add(f.Control, "stored-charge", f.Caution, "control.enclosed", "Drive stays live after unplugging",
+			"Its capacitors hold a lethal charge. Unplug, wait the time on its label, and measure before touching. Local code and a licensed electrician decide.")
+	}
+	if c.DCDrive() && !c.ZeroStart {
+		v.add(f.Control, "zero-start", f.Caution, "control.zeroStart", "Can start at full speed",
+			"Without a zero-start interlock it comes on wherever the knob was left. Keep the interlock; people resent it until the day it matters.")
+	}
+	if mains && !c.NoVolt {
+		v.add(f.Control, "no-volt", f.Caution, "control.noVolt", "Restarts by itself after a power cut",
+			"Fit a no-volt release, and a stop within reach of where you stand.")
+	}
+	v.reverseFindings()
+}
+
+func (v *verdict) reverseFindings() {
+	screwed := v.machine.ScrewedOn
+	field := "machine.limits.screwedOn"
+	for i, s := range v.reduction.Stages {
+		if s.ScrewOn {
+			screwed, field = true, fmt.Sprintf("reduction.stages[%d].screwOn", i)
+		}
+	}
+	reverses := v.control.Reverse != "none"
+	switch {
+	case reverses && screwed:
+		v.add(f.Control, "reverse-screwed", f.Stop, field, "Reverse with a screwed-on chuck or pulley",
+			"Reversing, or braking hard, unscrews it at speed. Pin or clamp it, or take the reverse out.")
+	case reverses:
+		v.add(f.Control, "reverse", f.Caution, "control.reverse", "Reverse only at standstill",
+			"Drive off, shaft still, then the switch. Reversed while turning it draws about twice its stall current.")
+	case v.machine.Reversed:
+		v.add(f.Control, "reverse-wanted", f.Caution, "control.reverse", "The machine must run both ways", "No reverse is planned on the control.")
+	}
+}
+
+func (v *verdict) workFindings() {
+	if len(v.machine.Jobs) == 0 {
+		v.add(f.Work, "jobs", f.Missing, "machine.jobs", "What must it do", "Put in the first job: a speed, and the torque or power it takes.")
+	}
+	for i, job := range v.machine.Jobs {
+		field := func(part string) string { return fmt.Sprintf("machine.jobs[%d].%s", i, part) }
+		if job.Missing != "" {
+			v.add(f.Work, "job-missing."+job.ID, f.Missing, field(job.Missing), job.Name+" is not filled in", missingHow(job.Missing))
+			continue
+		}
+		if job.Spread > 0.4 {
+			v.add(f.Work, "spread."+job.ID, f.Caution, field("load.scale.running[0]"), job.Name+": pulls vary by "+q.Percent(job.Spread), "Pull again, slowly and steadily; the mean is used.")
+		}
+		if !job.Tangent {
+			v.add(f.Work, "tangent."+job.ID, f.Caution, field("load.scale.angle"), job.Name+": pull was not square", "Far from square to the radius a small error in angle is a large one in torque. Pull at 90°.")
+		}
+		if job.Found == working.Measured && job.Breakaway > 0 && job.Breakaway < job.Torque {
+			v.add(f.Work, "breakaway."+job.ID, f.Caution, field("load.scale.breakaway[0]"), job.Name+": starts easier than it runs", "The breakaway pull is under the running pull. Were they swapped?")
+		}
+	}
+	v.topSpeedFindings()
+}
+
+func missingHow(field string) string {
+	switch field {
+	case "speed.from":
+		return "How fast must the spindle turn? Count turns against a clock if you can do it by hand."
+	case "speed.surface", "speed.diameterTo":
+		return "Surface speed and the diameters worked give the spindle speed."
+	case "load.power":
+		return "What power does it take at the spindle?"
+	case "load.torque":
+		return "Weigh the pull with a spring scale at a known radius, or put in a figure you trust."
+	}
+	return "Hook a spring scale on at a known radius and write down the pulls."
+}
+
+func (v *verdict) topSpeedFindings() {
+	limit, field := v.machine.TopSpeed()
+	if field == "" || !v.runs {
+		return
+	}
+	fastest := 0.0
+	for _, p := range v.reduction.Positions {
+		_, high := v.span(p)
+		fastest = math.Max(fastest, high)
+	}
+	if fastest <= limit*(1+speedTolerance) {
+		v.add(f.Work, "top-speed-good", f.Good, field, "Stays under the machine's limit", fmt.Sprintf("Tops out at %s, limit %s.", v.show(fastest, q.Speed), v.show(limit, q.Speed)))
+		return
+	}
+	what := "the spindle's limit"
+	if field == "machine.limits.marked" {
+		what = "the speed marked on wheel, chuck or disc"
+	}
+	fix := "Gear it down, or keep the belt off that step."
+	where := "reduction.stages[0].steps[0].driven"
+	if v.control.Adjusts() {
+		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(math.Floor(100*v.control.TopTrim*limit/fastest)/100)+".", "control.topTrim"
+		if v.feed.Way == motor.VariableHertz {
+			fix, where = "Gear it down or lower the top hertz to "+v.show(v.feed.TopHertz*limit/fastest, q.Frequency)+".", "control.topHertz"
+		}
+	}
+	v.add(f.Work, "top-speed", f.Stop, where, "Can turn faster than "+what,
+		fmt.Sprintf("%s against %s. Bursting stress goes with the square of speed. %s", v.show(fastest, q.Speed), v.show(limit, q.Speed), fix))
+}

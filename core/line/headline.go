@@ -1,0 +1,90 @@
+package line
+
+import (
+	"fmt"
+	"strings"
+
+	f "jiriki/core/finding"
+)
+
+var counts = []string{"no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"}
+
+func countWord(n int) string {
+	if n < len(counts) {
+		return counts[n]
+	}
+	return fmt.Sprint(n)
+}
+
+// headline is the verdict in a line: what it does, then what stands in the way.
+func headline(a Assessment, t train) string {
+	if len(a.Jobs) == 0 {
+		return "What must it do?"
+	}
+	if !t.runs || len(t.reduction.Positions) == 0 {
+		for _, one := range a.Findings {
+			if one.Level == f.Stop && one.Station == f.Control {
+				return one.Title + "."
+			}
+		}
+		return "Not enough known yet to judge it."
+	}
+	var b strings.Builder
+	total := len(a.Jobs)
+	switch {
+	case a.JobsDone == total && total == 1:
+		b.WriteString("Does the job.")
+	case a.JobsDone == total && total == 2:
+		b.WriteString("Does both jobs.")
+	case a.JobsDone == total:
+		fmt.Fprintf(&b, "Does all %s jobs.", countWord(total))
+	case a.JobsDone == 0 && total == 1:
+		b.WriteString("Does not do the job.")
+	case a.JobsDone == 0:
+		fmt.Fprintf(&b, "Does none of %s jobs.", countWord(total))
+	default:
+		fmt.Fprintf(&b, "Does %s of %s jobs.", countWord(a.JobsDone), countWord(total))
+	}
+	b.WriteString(advice(a))
+	return b.String()
+}
+
+// advice is the one thing to do about it.
+func advice(a Assessment) string {
+	if !a.MayPower {
+		return " Do not power it yet."
+	}
+	if a.JobsDone == len(a.Jobs) {
+		return ""
+	}
+	for _, job := range a.Jobs {
+		for _, r := range job.Remedies {
+			if r.Does && r.JobsDone == len(a.Jobs) {
+				return " " + r.Label + " and it does them all."
+			}
+		}
+	}
+	return " Gear it differently or find more motor."
+}
+
+// next finds the next question, working back from the work to the wall.
+func next(a Assessment) Next {
+	for _, station := range []f.Station{f.Work, f.Motor, f.Control, f.Reduction, f.Supply} {
+		for _, one := range a.Findings {
+			if one.Level == f.Missing && one.Station == station {
+				return Next{Text: one.Title + ". " + one.Detail, Field: one.Field}
+			}
+		}
+	}
+	for _, one := range a.Findings {
+		if one.Level == f.Stop && !one.Short {
+			return Next{Text: one.Title + ". " + one.Detail, Field: one.Field}
+		}
+	}
+	for _, w := range a.Jobs {
+		if w.Outcome == fallsShort || w.Outcome == tooSlow || w.Outcome == tooFast {
+			return Next{Text: "Try a change for " + w.Name + ", or weigh its pull again.", Field: "machine.jobs"}
+		}
+	}
+	return Next{Text: "Print the speed plate, and measure the first run against it."}
+}

@@ -1,0 +1,157 @@
+package line
+
+import (
+	"math"
+
+	"jiriki/core/motor"
+	"jiriki/core/reduction"
+	"jiriki/core/work"
+)
+
+// outcome says how a job fares.
+type outcome string
+
+const (
+	doesIt      outcome = "does"        // at or above the wanted margin
+	justDoes    outcome = "just"        // from 1 up to the wanted margin
+	fallsShort  outcome = "short"       // under 1
+	tooSlow     outcome = "too-slow"    // the spindle cannot turn fast enough
+	tooFast     outcome = "too-fast"    // the spindle cannot turn slowly enough
+	cannotJudge outcome = "cannot-tell" // something is missing
+)
+
+// done reports whether the job is done at all.
+func (o outcome) done() bool { return o == doesIt || o == justDoes }
+
+// fare is how a job fares in one position.
+type fare struct {
+	outcome  outcome
+	margin   float64 // least available ÷ needed over the part of the band that is reached
+	omega    float64 // where it is least, rad/s at the spindle
+	needed   float64 // N·m there
+	held     motor.Held
+	position int
+	low      float64 // part of the band that is reached, rad/s
+	high     float64
+	starting bool // the least is at standstill, against the breakaway pull
+}
+
+// speedTolerance forgives what no tachometer would show.
+const speedTolerance = 0.01
+
+// bandSamples is how many speeds of a band are tried. Torque curves here rise then fall, so
+// the least margin sits at an end of the band; the rest guard against joined curves.
+const bandSamples = 9
+
+// best is how a job fares in its best position.
+func (t train) best(job work.Need, positions []reduction.Position) fare {
+	if !t.runs || job.Missing != "" || len(positions) == 0 {
+		return fare{outcome: cannotJudge}
+	}
+	found := fare{outcome: cannotJudge}
+	for i, p := range positions {
+		f := t.fareIn(job, p)
+		f.position = i
+		if found.outcome == cannotJudge || better(f, found) {
+			found = f
+		}
+	}
+	return found
+}
+
+// better prefers a reached band, then the larger margin.
+func better(a, b fare) bool {
+	aReached, bReached := a.outcome != tooSlow && a.outcome != tooFast, b.outcome != tooSlow && b.outcome != tooFast
+	if aReached != bReached {
+		return aReached
+	}
+	return a.margin > b.margin
+}
+
+func (t train) fareIn(job work.Need, p reduction.Position) fare {
+	low, high := t.span(p)
+	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
+	high = math.Min(high, t.top)
+	f := fare{low: math.Max(job.Low, low), high: math.Min(job.High, high)}
+	if f.low > f.high {
+		// No overlap: the answer is the speed, shown at the nearer end.
+		if job.Low > high {
+			f.outcome, f.low, f.high = tooSlow, high, high
+		} else {
+			f.outcome, f.low, f.high = tooFast, low, low
+		}
+		if f.high >= job.Low*(1-speedTolerance) && f.low <= job.High*(1+speedTolerance) {
+			f.outcome = ""
+		}
+	} else if !job.AnySpeed {
+		switch {
+		case f.high < job.High*(1-speedTolerance):
+			f.outcome = tooSlow
+		case f.low > job.Low*(1+speedTolerance):
+			f.outcome = tooFast
+		}
+	}
+	t.scan(job, p, &f)
+	if f.outcome == "" {
+		f.outcome = grade(f.margin, job.Margin)
+	}
+	return f
+}
+
+func grade(margin, wanted float64) outcome {
+	switch {
+	case margin >= wanted:
+		return doesIt
+	case margin >= 1:
+		return justDoes
+	}
+	return fallsShort
+}
+
+// scan finds the least margin over the reached band, or the best single speed when any will do.
+func (t train) scan(job work.Need, p reduction.Position, f *fare) {
+	overload := overload(job.Duty)
+	step := math.Pow(f.high/f.low, 1.0/(bandSamples-1))
+	omega := f.low
+	f.margin = math.Inf(1)
+	if job.AnySpeed {
+		f.margin = math.Inf(-1)
+	}
+	for i := range bandSamples {
+		if i == bandSamples-1 {
+			omega = f.high
+		}
+		held := t.heldFor(job, omega, overload, p)
+		needed := job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
+		margin := held.Torque / needed
+		binds := margin < f.margin
+		if job.AnySpeed {
+			binds = margin > f.margin
+		}
+		if binds {
+			f.margin, f.omega, f.needed, f.held = margin, omega, needed, held
+		}
+		omega *= step
+	}
+	if job.Breakaway > 0 {
+		if held := t.breakaway(p); held.Torque/job.Breakaway < f.margin {
+			f.margin, f.omega, f.needed, f.held, f.starting = held.Torque/job.Breakaway, f.low, job.Breakaway, held, true
+		}
+	}
+}
+
+// heldFor is the torque a job may count on, by its duty.
+func (t train) heldFor(job work.Need, omega, overload float64, p reduction.Position) motor.Held {
+	if job.Duty.Kind == "seconds" {
+		return t.peak(omega, p)
+	}
+	return t.steady(omega, overload, p)
+}
+
+// overload is how far above continuous torque a job's on and off times let the motor work.
+func overload(d work.Duration) float64 {
+	if d.Kind == "cycle" {
+		return motor.Overload(d.On, d.Off)
+	}
+	return 1
+}

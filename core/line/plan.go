@@ -1,0 +1,63 @@
+// Package line joins the five stations of a plan from wall to work: what torque reaches the
+// spindle at which speed, whether each job is done, what holds it, what would lift it, and
+// what can hurt.
+package line
+
+import (
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/supply"
+	"jiriki/core/work"
+)
+
+// Plan is one filled-in line for a machine, as described: every quantity as typed.
+type Plan struct {
+	Name      string              `json:"name" maxLength:"120"`
+	Notes     string              `json:"notes" maxLength:"4000"`
+	Supply    supply.Described    `json:"supply"`
+	Control   control.Described   `json:"control"`
+	Motor     motor.Described     `json:"motor"`
+	Reduction reduction.Described `json:"reduction"`
+}
+
+// ShelfMotor is a motor on hand that may be tried in a plan.
+type ShelfMotor struct {
+	ID    string          `json:"id" maxLength:"40"`
+	Motor motor.Described `json:"motor"`
+}
+
+// Input is everything an assessment needs. The same input always gives the same answer.
+type Input struct {
+	Units   q.System     `json:"units" enum:"metric,inch" doc:"Units the answer is written in; never changes what was typed"`
+	Machine work.Machine `json:"machine"`
+	Plan    Plan         `json:"plan"`
+	Shelf   []ShelfMotor `json:"shelf" maxItems:"200" nullable:"false"`
+}
+
+// stations are the five stations resolved.
+type stations struct {
+	supply    supply.Resolved
+	control   control.Resolved
+	motor     motor.Resolved
+	reduction reduction.Resolved
+	machine   work.Resolved
+}
+
+// resolve reads a whole input. The error, if any, is quantity.FieldErrors naming every field
+// that cannot be used.
+func resolve(in Input) (stations, error) {
+	r := q.NewReader("")
+	s := stations{
+		supply:    supply.Resolve(in.Plan.Supply, r.Under("supply")),
+		control:   control.Resolve(in.Plan.Control, r.Under("control")),
+		motor:     motor.Resolve(in.Plan.Motor, r.Under("motor")),
+		reduction: reduction.Resolve(in.Plan.Reduction, r.Under("reduction")),
+		machine:   work.Resolve(in.Machine, r.Under("machine")),
+	}
+	if in.Units != q.Metric && in.Units != q.Inch {
+		r.Refuse("units", string(in.Units), "must be metric or inch")
+	}
+	return s, r.Err()
+}

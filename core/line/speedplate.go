@@ -1,0 +1,75 @@
+package line
+
+import (
+	"math"
+
+	q "jiriki/core/quantity"
+)
+
+// SpeedPlate is the table to hang by the machine: knob against spindle speed per position.
+type SpeedPlate struct {
+	MaxRPM    float64         `json:"maxRpm" doc:"Fastest the spindle may or can turn, whichever is less; 0 when not known"`
+	Limited   bool            `json:"limited" doc:"MaxRPM is the machine's own limit"`
+	Knob      []float64       `json:"knob" nullable:"false" doc:"Knob settings, share of full; one entry of 1 for a fixed speed"`
+	Positions []PlatePosition `json:"positions" nullable:"false"`
+	Jobs      []PlateJob      `json:"jobs" nullable:"false"`
+}
+
+// PlatePosition is one row of the plate.
+type PlatePosition struct {
+	Label string    `json:"label"`
+	Ratio string    `json:"ratio"`
+	RPM   []float64 `json:"rpm" nullable:"false" doc:"Spindle speed at each knob setting, light load; 0 below the slowest steady speed or over the limit"`
+}
+
+// PlateJob is a job's band and the position it is best done in.
+type PlateJob struct {
+	Name     string  `json:"name"`
+	LowRPM   float64 `json:"lowRpm"`
+	HighRPM  float64 `json:"highRpm"`
+	Position string  `json:"position"`
+	Done     bool    `json:"done"`
+}
+
+// knobSettings are tenths of the knob's travel. A linear knob on a drive that holds speed turns
+// in proportion.
+var knobSettings = []float64{0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1}
+
+func (t train) speedPlate() SpeedPlate {
+	plate := SpeedPlate{Knob: []float64{}, Positions: []PlatePosition{}, Jobs: []PlateJob{}}
+	if !t.runs || len(t.reduction.Positions) == 0 {
+		return plate
+	}
+	plate.Knob = knobSettings
+	if t.model.FixedSpeed() {
+		plate.Knob = []float64{1}
+	}
+	fastest := 0.0
+	for _, p := range t.reduction.Positions {
+		low, high := t.span(p)
+		row := PlatePosition{Label: p.Label, Ratio: ratioText(p.Ratio), RPM: make([]float64, len(plate.Knob))}
+		for i, knob := range plate.Knob {
+			omega := high * knob
+			if t.model.FixedSpeed() {
+				omega = low
+			}
+			if omega >= low*(1-1e-9) && omega <= t.top {
+				row.RPM[i] = tidy(omega / q.RPM)
+			}
+		}
+		fastest = math.Max(fastest, high)
+		plate.Positions = append(plate.Positions, row)
+	}
+	plate.Limited = t.top < fastest
+	plate.MaxRPM = tidy(math.Min(t.top, fastest) / q.RPM)
+	if !math.IsInf(t.top, 1) {
+		plate.Limited, plate.MaxRPM = true, tidy(t.top/q.RPM)
+	}
+	for i, f := range t.fares() {
+		job := t.machine.Jobs[i]
+		if job.Missing == "" {
+			plate.Jobs = append(plate.Jobs, PlateJob{job.Name, tidy(job.Low / q.RPM), tidy(job.High / q.RPM), t.reduction.Positions[f.position].Label, f.outcome.done()})
+		}
+	}
+	return plate
+}

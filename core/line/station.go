@@ -1,0 +1,205 @@
+package line
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"jiriki/core/control"
+	f "jiriki/core/finding"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// Station is a station as the line shows it: a title, its mark, live figures and a note.
+type Station struct {
+	Station f.Station `json:"station" enum:"supply,control,motor,reduction,work"`
+	Title   string    `json:"title"`
+	Mark    f.Level   `json:"mark" enum:"stop,missing,caution,good" doc:"The most serious finding here"`
+	Figures []Figure  `json:"figures" nullable:"false"`
+	Note    string    `json:"note"`
+	Bad     bool      `json:"bad" doc:"The note speaks of a shortfall"`
+}
+
+// Figure is a number with its unit, leading to its working.
+type Figure struct {
+	Text    string `json:"text" doc:"Number and unit"`
+	Working string `json:"working" doc:"ID of the working, or empty"`
+}
+
+func (t train) summaries(in Input, a Assessment) []Station {
+	marks := map[f.Station]f.Level{}
+	for i := len(a.Findings) - 1; i >= 0; i-- {
+		marks[a.Findings[i].Station] = a.Findings[i].Level
+	}
+	all := []Station{t.supplyStation(in), t.controlStation(in), t.motorStation(in), t.reductionStation(in), t.workStation(in, a)}
+	for i := range all {
+		all[i].Mark = marks[all[i].Station]
+		if all[i].Mark == "" {
+			all[i].Mark = f.Good
+		}
+		if all[i].Figures == nil {
+			all[i].Figures = []Figure{}
+		}
+	}
+	return all
+}
+
+func (t train) supplyStation(in Input) Station {
+	s := Station{Station: f.Supply, Title: named(in.Plan.Supply.Name, "Supply")}
+	if t.supply.Volts > 0 {
+		s.Figures = append(s.Figures, Figure{Text: q.Show(t.supply.Volts, q.Voltage, in.Units)})
+		if !t.supply.Battery {
+			s.Figures = append(s.Figures, Figure{Text: q.Show(t.supply.Hertz, q.Frequency, in.Units)})
+		}
+	}
+	if t.runs {
+		s.Note = "draws " + q.Show(t.inputAmps(), q.Current, in.Units) + " at full load"
+	}
+	return s
+}
+
+var controlNames = map[control.Kind]string{
+	control.PhaseAngle: "Phase-angle drive", control.Chopper: "PWM drive", control.Inverter: "Inverter", control.Contactor: "Plain switch",
+}
+
+func (t train) controlStation(in Input) Station {
+	c := t.control
+	s := Station{Station: f.Control, Title: named(in.Plan.Control.Name, named(controlNames[c.Kind], "Control"))}
+	if !t.runs {
+		return s
+	}
+	show := func(v float64, d q.Dimension) string { return q.Show(v, d, in.Units) }
+	switch t.feed.Way {
+	case motor.DirectCurrent:
+		s.Figures = []Figure{{"0–" + show(math.Min(t.feed.Volts, t.motor.Volts.Value*math.Max(c.TopTrim, 1)), q.Voltage), "control.volts"}}
+	case motor.VariableHertz:
+		s.Figures = []Figure{{"0–" + show(t.feed.TopHertz, q.Frequency), "control.base"}}
+	default:
+		s.Figures = []Figure{{show(t.feed.Volts, q.Voltage), ""}, {show(t.feed.Hertz, q.Frequency), ""}}
+		s.Note = "on or off; pulleys set the speed"
+	}
+	if c.Amps > 0 {
+		s.Figures = append(s.Figures, Figure{show(c.Amps, q.Current), ""})
+	}
+	if c.LimitAmps > 0 {
+		s.Note = "limit set at " + show(c.LimitAmps, q.Current)
+	} else if c.Adjusts() {
+		s.Note = "no current limit set"
+	}
+	return s
+}
+
+var motorNames = map[motor.Kind]string{
+	motor.PermanentMagnetDC: "Permanent-magnet DC", motor.ThreePhase: "Three-phase", motor.CapacitorStart: "Capacitor-start",
+}
+
+func (t train) motorStation(in Input) Station {
+	m := t.motor
+	s := Station{Station: f.Motor, Title: named(in.Plan.Motor.Name, named(motorNames[m.Kind], "Motor"))}
+	if m.Torque.OK() {
+		s.Figures = append(s.Figures, Figure{q.Show(m.Torque.Value, q.Torque, in.Units), "motor.torque"})
+	}
+	if m.Speed.OK() {
+		s.Figures = append(s.Figures, Figure{q.Show(m.Speed.Value, q.Speed, in.Units), "motor.speed"})
+	}
+	if t.runs && !t.model.FixedSpeed() {
+		low, high := t.model.Span()
+		slow := math.Max(low, high/4)
+		s.Note = fmt.Sprintf("holds %s all day at %s", q.Show(t.model.Steady(slow, 1).Torque, q.Torque, in.Units), q.Show(slow, q.Speed, in.Units))
+	} else if t.runs {
+		s.Note = fmt.Sprintf("starts with %s", q.Show(t.model.Breakaway().Torque, q.Torque, in.Units))
+	}
+	return s
+}
+
+func (t train) reductionStation(in Input) Station {
+	s := Station{Station: f.Reduction, Title: named(in.Plan.Reduction.Name, t.reductionTitle())}
+	if len(t.reduction.Positions) == 0 {
+		return s
+	}
+	p := t.reduction.Positions[0]
+	s.Figures = []Figure{{ratioText(p.Ratio), "reduction.ratio.0"}, {"keeps " + q.Percent(p.Keeps), "reduction.keeps"}}
+	var pairs []string
+	for _, st := range in.Plan.Reduction.Stages {
+		if len(st.Steps) > 0 && st.Kind != reduction.Direct {
+			pairs = append(pairs, fmt.Sprintf("%s → %s", st.Steps[0].Driver, st.Steps[0].Driven))
+		}
+	}
+	s.Note = strings.Join(pairs, ", then ")
+	if n := len(t.reduction.Positions); n > 1 {
+		s.Note += fmt.Sprintf(", %d positions", n)
+	}
+	return s
+}
+
+var stageNouns = map[reduction.Kind][2]string{
+	reduction.VBelt: {"belt", "belts"}, reduction.PolyV: {"poly-V belt", "poly-V belts"}, reduction.Toothed: {"toothed belt", "toothed belts"},
+	reduction.Chain: {"chain", "chains"}, reduction.Spur: {"gear pair", "gear pairs"},
+}
+
+// reductionTitle names the stages: "Two belts, 7.29 : 1".
+func (t train) reductionTitle() string {
+	if len(t.reduction.Positions) == 0 {
+		return "Reduction"
+	}
+	n, noun := 0, ""
+	for _, s := range t.reduction.Stages {
+		nouns, ok := stageNouns[s.Kind]
+		if !ok {
+			continue
+		}
+		if n++; n == 1 {
+			noun = nouns[0]
+		} else {
+			noun = nouns[1]
+			if t.reduction.Stages[0].Kind != s.Kind {
+				noun = "stages"
+			}
+		}
+	}
+	if n == 0 {
+		return "Coupled straight"
+	}
+	word := countWord(n)
+	return strings.ToUpper(word[:1]) + word[1:] + " " + noun
+}
+
+func (t train) workStation(in Input, a Assessment) Station {
+	s := Station{Station: f.Work, Title: named(in.Machine.Name, "Machine")}
+	if t.runs && len(t.reduction.Positions) > 0 {
+		low, high, most := math.Inf(1), 0.0, 0.0
+		for _, p := range t.reduction.Positions {
+			l, h := t.span(p)
+			low, high = math.Min(low, l), math.Max(high, h)
+			most = math.Max(most, t.steady(h*0.9, 1, p).Torque)
+			most = math.Max(most, t.steady(math.Max(l, h/2), 1, p).Torque)
+		}
+		s.Figures = []Figure{{q.Show(most, q.Torque, in.Units), "reach.torque"}, {speedRange(low, high, in.Units), "reach.speed"}}
+	}
+	for _, job := range a.Jobs {
+		if job.Outcome == fallsShort || job.Outcome == tooSlow || job.Outcome == tooFast {
+			s.Note, s.Bad = job.Name+" "+job.Short, true
+			return s
+		}
+	}
+	if n := len(a.Jobs); n > 0 {
+		s.Note = fmt.Sprintf("%d of %d jobs done", a.JobsDone, n)
+	}
+	return s
+}
+
+func speedRange(low, high float64, sys q.System) string {
+	if high < low*1.1 {
+		return q.Show(low, q.Speed, sys)
+	}
+	return q.Figures(low/q.RPM, 3) + "–" + q.Show(high, q.Speed, sys)
+}
+
+func named(name, fallback string) string {
+	if strings.TrimSpace(name) != "" {
+		return name
+	}
+	return fallback
+}

@@ -1,0 +1,115 @@
+package line
+
+import (
+	"math"
+
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	"jiriki/core/reduction"
+)
+
+// train is a plan that can be asked for torque at the spindle: the motor on its feed, and the
+// positions of the reduction. When runs is false the feed, model and spans mean nothing.
+type train struct {
+	stations
+	runs  bool
+	feed  motor.Feed
+	model motor.Model
+	top   float64 // fastest the spindle may turn, rad/s; +Inf without a limit
+}
+
+func newTrain(s stations) train {
+	t := train{stations: s}
+	t.top, _ = s.machine.TopSpeed()
+	if !s.motor.Ready() || s.supply.Volts == 0 || s.control.Kind == "" {
+		return t
+	}
+	if ok, _ := suits(s); !ok {
+		return t
+	}
+	if s.control.Kind == control.Contactor && s.motor.Kind == motor.ThreePhase && !s.supply.Three {
+		return t
+	}
+	t.feed = feed(s)
+	t.model = s.motor.On(t.feed)
+	_, high := t.model.Span()
+	t.runs = high > 0
+	return t
+}
+
+// suits reports whether control, motor and supply belong together, and why.
+func suits(s stations) (bool, string) {
+	ok, why := control.Suits(s.control.Kind, string(s.motor.Kind))
+	if ok && s.supply.Battery {
+		return control.SuitsBattery(s.control.Kind, string(s.motor.Kind))
+	}
+	return ok, why
+}
+
+// feed is what supply and control together bring to the motor's terminals.
+func feed(s stations) motor.Feed {
+	c := s.control
+	f := motor.Feed{
+		Way: motor.OnTheLine, Volts: c.OutputVolts(s.supply.Volts, s.supply.Battery), Hertz: s.supply.Hertz, FormFactor: c.FormFactor,
+		Amps: math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
+	}
+	if c.Kind == control.Contactor {
+		return f
+	}
+	// An unrated drive is taken to be rated for the motor; the verdict asks for its plate.
+	rated := c.Amps
+	if rated == 0 {
+		rated = s.motor.Amps.Value
+	}
+	f.Amps, f.PeakAmps = rated, control.PeakShare*rated
+	if c.LimitAmps > 0 {
+		f.LimitAmps = c.LimitAmps
+	}
+	if c.DCDrive() {
+		f.Way = motor.DirectCurrent
+		return f
+	}
+	f.Way = motor.VariableHertz
+	f.BaseHertz, f.BaseVolts, f.TopHertz = inverterHertz(s, f.Volts)
+	return f
+}
+
+// inverterHertz are base hertz, volts there, and top hertz: as set, or the plate's, moved down
+// when the inverter cannot reach the plate's volts.
+func inverterHertz(s stations, volts float64) (base, baseVolts, top float64) {
+	m, c := s.motor, s.control
+	base = c.BaseHertz
+	if base == 0 {
+		base = m.Hertz.Value * math.Min(1, volts/m.Volts.Value)
+	}
+	baseVolts = math.Min(volts, m.Volts.Value/m.Hertz.Value*base)
+	top = c.TopHertz
+	if top == 0 {
+		top = m.Hertz.Value * c.TopTrim
+	}
+	return base, baseVolts, top
+}
+
+// span is the slowest and fastest spindle speed of a position, rad/s, before the machine's own
+// limit is applied.
+func (t train) span(p reduction.Position) (low, high float64) {
+	low, high = t.model.Span()
+	return low / p.Ratio, high / p.Ratio
+}
+
+// at carries a torque of the motor through a position to the spindle.
+func at(h motor.Held, p reduction.Position) motor.Held {
+	h.Torque *= p.Ratio * p.Keeps
+	return h
+}
+
+// steady, peak and breakaway are the motor's torques as they reach the spindle at speed omega.
+func (t train) steady(omega, overload float64, p reduction.Position) motor.Held {
+	return at(t.model.Steady(omega*p.Ratio, overload), p)
+}
+
+func (t train) peak(omega float64, p reduction.Position) motor.Held {
+	return at(t.model.Peak(omega*p.Ratio), p)
+}
+
+func (t train) breakaway(p reduction.Position) motor.Held { return at(t.model.Breakaway(), p) }

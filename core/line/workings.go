@@ -1,0 +1,189 @@
+package line
+
+import (
+	"fmt"
+	"math"
+
+	"jiriki/core/control"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/source"
+	"jiriki/core/work"
+	"jiriki/core/working"
+)
+
+// derivations gathers workings in one system of units.
+type derivations struct {
+	train
+	sys  q.System
+	list []working.Working
+}
+
+func (d *derivations) show(v float64, dim q.Dimension) string { return q.Show(v, dim, d.sys) }
+
+func (d *derivations) add(id, station, label, value, formula, put string, src source.ID, assumes ...string) {
+	d.list = append(d.list, working.Working{
+		ID: id, Station: station, Label: label, Value: value, Formula: formula, Put: put,
+		Assumes: append([]string{}, assumes...), Source: source.Find(src), Standing: working.Computed,
+	})
+}
+
+// workings derives every figure the sheet shows, supply to work.
+func (t train) workings(sys q.System, fares []fare) []working.Working {
+	d := &derivations{train: t, sys: sys, list: make([]working.Working, 0, 48)}
+	if t.runs {
+		d.supply()
+		d.control()
+	}
+	d.list = append(d.list, t.motor.Workings(sys)...)
+	d.reduction()
+	if t.runs && len(t.reduction.Positions) > 0 {
+		d.reach()
+	}
+	for i, job := range t.machine.Jobs {
+		d.job(job, fares[i])
+	}
+	return append(d.list, t.settingSheet(sys).workings...)
+}
+
+func (d *derivations) supply() {
+	m, s := d.motor, d.train.supply
+	d.add("supply.input", "supply", "Input amps at full load", d.show(d.inputAmps(), q.Current), "I = P / (η_motor·η_drive·V·pf·√phases)",
+		fmt.Sprintf("%s out at %s, from %s", q.Show(m.Power.Value, q.Power, q.Metric), q.Percent(m.Efficiency.Value), d.show(s.Volts, q.Voltage)), source.InputAmps)
+}
+
+func (d *derivations) control() {
+	c, line := d.train.control, d.train.supply.Volts
+	switch c.Kind {
+	case control.PhaseAngle:
+		d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_dc ≤ (2√2/π)·V_ac, and the drive's rating",
+			fmt.Sprintf("0.9 × %s is %s", d.show(line, q.Voltage), d.show(control.PhaseAngleAverage(line), q.Voltage)), source.PhaseAngle)
+	case control.Chopper:
+		if d.train.supply.Battery {
+			d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_dc ≤ V_battery, and the drive's rating", d.show(line, q.Voltage)+" at the battery", source.Mechanics)
+			break
+		}
+		d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_dc ≤ √2·V_ac, and the drive's rating",
+			fmt.Sprintf("1.414 × %s is %s", d.show(line, q.Voltage), d.show(line*math.Sqrt2, q.Voltage)), source.Chopper)
+	case control.Inverter:
+		d.add("control.base", "control", "Base hertz", d.show(d.feed.BaseHertz, q.Frequency), "f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
+			fmt.Sprintf("%s at %s on a %s motor", d.show(d.feed.BaseHertz, q.Frequency), d.show(d.feed.BaseVolts, q.Voltage), d.show(d.motor.Volts.Value, q.Voltage)), source.VoltsPerHertz)
+	}
+	if !c.Adjusts() {
+		return
+	}
+	low, high := d.model.Span()
+	d.add("control.slowest", "control", "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full", fmt.Sprintf("%s of %s", q.Percent(d.feed.Slowest), d.show(low/d.feed.Slowest, q.Speed)), source.SlowestSpeed)
+	d.add("control.top", "control", "Top motor speed", d.show(high, q.Speed), "least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s", q.Percent(high/d.motor.Speed.Value), d.show(d.motor.Speed.Value, q.Speed)), source.TrimSchools)
+	if d.feed.FormFactor > 1 {
+		d.add("control.formFactor", "control", "Form factor", q.Figures(d.feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor",
+			fmt.Sprintf("%s ÷ %s is %s", d.show(d.motor.Torque.Value, q.Torque), q.Figures(d.feed.FormFactor, 3), d.show(d.motor.Torque.Value/d.feed.FormFactor, q.Torque)), source.FormFactor)
+	}
+}
+
+func (d *derivations) reduction() {
+	for i, s := range d.train.reduction.Stages {
+		if s.Kind == reduction.Direct {
+			continue
+		}
+		for k, step := range s.Steps {
+			if step.Ratio > 0 {
+				d.step(i, k, s, step)
+			}
+		}
+	}
+	for i, p := range d.train.reduction.Positions {
+		d.add(fmt.Sprintf("reduction.ratio.%d", i), "reduction", "Ratio, "+p.Label, ratioText(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)", d.ratioPut(p), source.BeltSlip)
+	}
+	if len(d.train.reduction.Positions) > 0 {
+		d.add("reduction.keeps", "reduction", "What the stages keep", q.Percent(d.train.reduction.Positions[0].Keeps), "η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)
+	}
+}
+
+func (d *derivations) step(i, k int, s reduction.Stage, step reduction.Step) {
+	id := func(name string) string { return fmt.Sprintf("reduction.%s.%d.%d", name, i, k) }
+	nth := fmt.Sprintf("stage %d", i+1)
+	if len(s.Steps) > 1 {
+		nth += fmt.Sprintf(" step %d", k+1)
+	}
+	if step.Length > 0 {
+		d.add(id("belt"), "reduction", "Belt length, "+nth, d.show(step.Length, q.Length), "L = 2√(C² − (R−r)²) + π(R+r) + 2(R−r)·asin((R−r)/C)",
+			fmt.Sprintf("C %s, ⌀ %s and %s", d.show(s.Centre, q.Length), d.show(step.Driver, q.Length), d.show(step.Driven, q.Length)), source.BeltLength)
+		d.add(id("wrap"), "reduction", "Wrap on the small wheel, "+nth, d.show(step.Wrap, q.Angle), "θ = π − 2·asin((D−d)/2C)",
+			fmt.Sprintf("(%s − %s) over 2 × %s", d.show(math.Max(step.Driver, step.Driven), q.Length), d.show(math.Min(step.Driver, step.Driven), q.Length), d.show(s.Centre, q.Length)), source.Wrap)
+	}
+	if d.runs && s.Belted() {
+		omega := d.fastestDriver(i)
+		d.add(id("speed"), "reduction", "Belt speed, "+nth, d.show(reduction.BeltSpeed(step.Driver, omega), q.SurfaceSpeed), "v = ω·d/2",
+			fmt.Sprintf("%s × %s ÷ 2", d.show(omega, q.Speed), d.show(step.Driver, q.Length)), source.BeltSpeed)
+	}
+}
+
+func (d *derivations) ratioPut(p reduction.Position) string {
+	text := ""
+	for i, s := range d.train.reduction.Stages {
+		step := s.Steps[p.Steps[i]]
+		if i > 0 {
+			text += " × "
+		}
+		text += fmt.Sprintf("%s ÷ %s", q.Figures(step.Driven*1000, 4), q.Figures(step.Driver*1000, 4))
+		if s.Slip > 0 {
+			text += ", slip " + q.Percent(s.Slip)
+		}
+	}
+	if text == "" {
+		return "no stages: 1"
+	}
+	return text
+}
+
+func (d *derivations) keepsPut() string {
+	text := ""
+	for i, s := range d.train.reduction.Stages {
+		if i > 0 {
+			text += " × "
+		}
+		text += q.Percent(s.Keeps)
+	}
+	if text == "" {
+		return "no stages: nothing lost"
+	}
+	return text
+}
+
+func (d *derivations) reach() {
+	p := d.train.reduction.Positions[0]
+	low, high := d.span(p)
+	middle := math.Max(low, high/2)
+	held := d.steady(middle, 1, p)
+	d.add("reach.torque", "work", "Torque at the spindle", d.show(held.Torque, q.Torque), "T = T_motor · i · η",
+		fmt.Sprintf("%s × %s × %s at %s", d.show(held.Torque/(p.Ratio*p.Keeps), q.Torque), q.Figures(p.Ratio, 3), q.Percent(p.Keeps), d.show(middle, q.Speed)),
+		source.Mechanics, "All day, first position; held by "+string(held.By))
+	d.add("reach.speed", "work", "Speeds at the spindle", speedRange(low, high, d.sys), "n = n_motor / i",
+		fmt.Sprintf("%s ÷ %s", speedRange(low*p.Ratio, high*p.Ratio, d.sys), q.Figures(p.Ratio, 3)), source.Mechanics, "First position")
+	burst := d.steady(middle, usualBurst, p)
+	d.add("reach.burst", "work", "Torque for five minutes in fifteen", d.show(burst.Torque, q.Torque), "T·√((1 − e^(−(on+off)/τ)) / (1 − e^(−on/τ)))",
+		fmt.Sprintf("at most ×%s of all day at %s", q.Figures(usualBurst, 3), d.show(middle, q.Speed)), source.Heating, "Held by "+string(burst.By))
+	peak := d.peak(middle, p)
+	d.add("reach.peak", "work", "Torque for some seconds", d.show(peak.Torque, q.Torque), "least of drive peak, current limit, magnets or breakdown, volts", "at "+d.show(middle, q.Speed), source.DrivePeak, "Held by "+string(peak.By))
+}
+
+func (d *derivations) job(job work.Need, fare fare) {
+	if job.Missing != "" {
+		return
+	}
+	src, formula, put := source.Typed, "as entered", fmt.Sprintf("%s from %s to %s", d.show(job.Torque, q.Torque), d.show(job.Low, q.Speed), d.show(job.High, q.Speed))
+	if job.MarginBy == "weighed with a spring scale" {
+		src, formula = source.SpringScale, "T = F·r·sin(angle), mean of the pulls"
+	}
+	d.add("job.torque."+job.ID, "work", job.Name+": torque", d.show(job.Torque, q.Torque), formula, put, src)
+	if job.Breakaway > 0 {
+		d.add("job.breakaway."+job.ID, "work", job.Name+": torque to start", d.show(job.Breakaway, q.Torque), "T = F·r·sin(angle), the largest pull", "kept apart from the running pulls", source.SpringScale)
+	}
+	if fare.outcome == cannotJudge {
+		return
+	}
+	d.add("job.margin."+job.ID, "work", job.Name+": margin", marginText(fare), "margin = least of T_held / T_needed over the band",
+		fmt.Sprintf("%s ÷ %s at %s", d.show(fare.held.Torque, q.Torque), d.show(fare.needed, q.Torque), d.show(fare.omega, q.Speed)), source.JobMargins,
+		fmt.Sprintf("×%s wanted: %s", q.Figures(job.Margin, 3), job.MarginBy), "Held by "+string(fare.held.By))
+}

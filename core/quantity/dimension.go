@@ -1,0 +1,44 @@
+// Package quantity reads, converts and shows physical quantities as a machinist
+// writes them: "3/4 hp", `1 3/8"`, "60 N·cm", "4.2 lb at 45 mm".
+//
+// Values are float64 in SI units; each [Dimension] says which SI unit that is.
+// What a person typed is kept as [Text] and never rewritten.
+package quantity
+
+// Dimension is a kind of physical quantity. Its String names it for messages.
+type Dimension int
+
+// The dimensions Jiriki works in, each with the SI unit its values are held in.
+const (
+	Number       Dimension = iota // a bare number; "65 %" reads as 0.65
+	Speed                         // rotation, rad/s
+	Torque                        // N·m
+	Power                         // W
+	Voltage                       // V
+	Current                       // A
+	Resistance                    // Ω
+	Frequency                     // Hz
+	Length                        // m
+	Mass                          // kg
+	Force                         // N; a scale's "4.2 lb" or "2 kg" reads as the weight of it
+	Duration                      // s
+	Angle                         // rad
+	SurfaceSpeed                  // belt or cutting speed, m/s
+	BackEMF                       // V·s per radian, the same number as N·m/A
+)
+
+var dimensionNames = [...]string{
+	"number", "speed", "torque", "power", "volts", "amps", "resistance", "frequency",
+	"length", "mass", "force", "time", "angle", "surface speed", "back-EMF constant",
+}
+
+func (d Dimension) String() string { return dimensionNames[d] }
+
+// System is the family of units figures are shown in. It never changes what was typed.
+type System string
+
+// The two families of units.
+const (
+	Metric System = "metric"
+	Inch   System = "inch"
+)

@@ -1,0 +1,121 @@
+package quantity
+
+import (
+	"fmt"
+	"strings"
+)
+
+// FieldError says which field of a described plan cannot be used, what was given and what
+// is allowed, in words for the person.
+type FieldError struct {
+	Field   string `json:"field" doc:"Path of the field, such as motor.plate.speed"`
+	Given   string `json:"given" doc:"What was typed"`
+	Message string `json:"message" doc:"What is wrong and what is allowed"`
+}
+
+func (e FieldError) Error() string { return e.Field + ": " + e.Message }
+
+// FieldErrors is every field that cannot be used, in the order they were read.
+type FieldErrors []FieldError
+
+func (e FieldErrors) Error() string {
+	lines := make([]string, len(e))
+	for i, one := range e {
+		lines[i] = one.Error()
+	}
+	return strings.Join(lines, "; ")
+}
+
+// Range bounds a field in SI units, both ends included.
+type Range struct{ Min, Max float64 }
+
+// Value is a quantity that may be absent: SI when Known.
+type Value struct {
+	SI    float64
+	Known bool
+}
+
+// Or returns the value, or other when it is not known.
+func (v Value) Or(other float64) float64 {
+	if v.Known {
+		return v.SI
+	}
+	return other
+}
+
+// Reader reads the fields of one description and gathers what is wrong with them, so that a
+// person sees every bad field at once.
+type Reader struct {
+	prefix string
+	errs   *FieldErrors
+}
+
+// NewReader returns a Reader whose fields are named below prefix.
+func NewReader(prefix string) *Reader { return &Reader{prefix: prefix, errs: &FieldErrors{}} }
+
+// Under returns a Reader for a nested part; what it finds wrong joins the same list.
+func (r *Reader) Under(part string) *Reader {
+	return &Reader{prefix: r.name(part), errs: r.errs}
+}
+
+func (r *Reader) name(field string) string {
+	if r.prefix == "" {
+		return field
+	}
+	if field == "" {
+		return r.prefix
+	}
+	return r.prefix + "." + field
+}
+
+// Read parses an optional field; an empty one is unknown, not wrong.
+func (r *Reader) Read(field string, t Text, d Dimension, allowed Range) Value {
+	if !t.Known() {
+		return Value{}
+	}
+	v, err := Parse(t, d)
+	if err != nil {
+		r.Refuse(field, string(t), err.Error())
+		return Value{}
+	}
+	if v < allowed.Min || v > allowed.Max {
+		r.Refuse(field, string(t), fmt.Sprintf("must lie between %s and %s",
+			Show(allowed.Min, d, Metric), Show(allowed.Max, d, Metric)))
+		return Value{}
+	}
+	return Value{SI: v, Known: true}
+}
+
+// Choice checks a field that must be one of a few words; an empty one becomes fallback.
+func (r *Reader) Choice(field, given, fallback string, allowed ...string) string {
+	if given == "" {
+		return fallback
+	}
+	for _, a := range allowed {
+		if given == a {
+			return given
+		}
+	}
+	r.Refuse(field, given, "must be one of "+strings.Join(allowed, ", "))
+	return fallback
+}
+
+// Refuse records that a field cannot be used.
+func (r *Reader) Refuse(field, given, message string) {
+	*r.errs = append(*r.errs, FieldError{Field: r.name(field), Given: clip(given), Message: message})
+}
+
+// Err returns FieldErrors when any field was refused, else nil.
+func (r *Reader) Err() error {
+	if len(*r.errs) == 0 {
+		return nil
+	}
+	return *r.errs
+}
+
+func clip(s string) string {
+	if len(s) > maxText {
+		return strings.ToValidUTF8(s[:maxText], "") + "…"
+	}
+	return s
+}

@@ -1,0 +1,167 @@
+package quantity
+
+import (
+	"errors"
+	"fmt"
+	"math"
+	"regexp"
+	"strconv"
+	"strings"
+	"unicode/utf8"
+)
+
+// Text is a quantity exactly as a person typed it. The empty Text means "not known".
+type Text string
+
+// Known reports whether anything was typed.
+func (t Text) Known() bool { return strings.TrimSpace(string(t)) != "" }
+
+// maxText bounds what one field may hold, in bytes, so that a pasted book is refused early.
+const maxText = 120
+
+// Errors a quantity can fail with. [Parse] wraps them in words for the person.
+var (
+	ErrEmpty     = errors.New("nothing typed")
+	ErrNumber    = errors.New("no number found")
+	ErrUnit      = errors.New("unit not known here")
+	ErrAmbiguous = errors.New("can be read two ways")
+	ErrTooLong   = errors.New("too long")
+)
+
+var vulgar = strings.NewReplacer(
+	"½", " 1/2", "¼", " 1/4", "¾", " 3/4", "⅓", " 1/3", "⅔", " 2/3", "⅛", " 1/8", "⅜", " 3/8", "⅝", " 5/8", "⅞", " 7/8",
+	"−", "-", "–", "-", "\u2009", " ", "\u00a0", " ", "\u202f", " ", "″", `"`, "”", `"`, "“", `"`, "′", "'", "’", "'", "Ω", "Ω",
+)
+
+var (
+	numberForm = regexp.MustCompile(`^([+-]?)\s*(?:(\d+)[ -]+(\d+)\s*/\s*(\d+)|(\d+)\s*/\s*(\d+)|(\d{1,3}(?: \d{3})+(?:\.\d+)?|\d*[.,]?\d+(?:[eE][+-]?\d{1,3})?|\d+[.,]))`)
+	thousands  = regexp.MustCompile(`^[1-9]\d{0,2},\d{3}$`)
+	pullAt     = regexp.MustCompile(`(?i)\s+(?:at|on|@)\s+`)
+)
+
+// Parse reads text as a quantity of dimension d and returns its SI value.
+// A bare number takes the dimension's first unit (rpm, N·m, W, mm, …). A torque may also be
+// given as a pull at a radius: "4.2 lb at 45 mm". The value is finite; its range is the
+// caller's to check. Errors wrap ErrEmpty, ErrNumber, ErrUnit, ErrAmbiguous or ErrTooLong.
+func Parse(text Text, d Dimension) (float64, error) {
+	if len(text) > maxText || !utf8.ValidString(string(text)) {
+		return 0, fmt.Errorf("%w: at most %d characters", ErrTooLong, maxText)
+	}
+	s := strings.TrimSpace(vulgar.Replace(string(text)))
+	if s == "" {
+		return 0, ErrEmpty
+	}
+	if d == Torque {
+		if parts := pullAt.Split(s, -1); len(parts) == 2 {
+			return parsePull(parts[0], parts[1])
+		}
+	}
+	number, rest, err := parseNumber(s)
+	if err != nil {
+		return 0, err
+	}
+	factor, err := unitFactor(rest, d)
+	if err != nil {
+		return 0, err
+	}
+	v := number * factor
+	if math.IsInf(v, 0) || math.IsNaN(v) {
+		return 0, fmt.Errorf("%w: too large to work with", ErrNumber)
+	}
+	return v, nil
+}
+
+// parsePull reads a force at a radius as a torque.
+func parsePull(force, radius string) (float64, error) {
+	f, err := Parse(Text(force), Force)
+	if err != nil {
+		return 0, err
+	}
+	r, err := Parse(Text(radius), Length)
+	if err != nil {
+		return 0, err
+	}
+	return f * r, nil
+}
+
+// parseNumber takes the leading number off s and returns it with what follows.
+func parseNumber(s string) (float64, string, error) {
+	m := numberForm.FindStringSubmatch(s)
+	if m == nil {
+		return 0, "", fmt.Errorf("%w in %q", ErrNumber, s)
+	}
+	rest := strings.TrimSpace(s[len(m[0]):])
+	if rest != "" && (rest[0] >= '0' && rest[0] <= '9' || rest[0] == '.' || rest[0] == ',' || rest[0] == '/' && len(m[5]) == 0) {
+		return 0, "", fmt.Errorf("%w: write %q as one number", ErrNumber, s)
+	}
+	sign := 1.0
+	if m[1] == "-" {
+		sign = -1
+	}
+	switch {
+	case m[4] != "":
+		return mixed(sign, m[2], m[3], m[4], rest)
+	case m[6] != "":
+		return mixed(sign, "0", m[5], m[6], rest)
+	}
+	plain := m[7]
+	if thousands.MatchString(plain) {
+		return 0, "", fmt.Errorf("%w: write %s or %s", ErrAmbiguous,
+			strings.Replace(plain, ",", "", 1), strings.Replace(plain, ",", ".", 1))
+	}
+	plain = strings.ReplaceAll(strings.ReplaceAll(plain, " ", ""), ",", ".")
+	v, err := strconv.ParseFloat(plain, 64)
+	if err != nil {
+		return 0, "", fmt.Errorf("%w: %q is out of reach", ErrNumber, plain)
+	}
+	return sign * v, rest, nil
+}
+
+func mixed(sign float64, whole, over, under, rest string) (float64, string, error) {
+	w, errW := strconv.ParseFloat(whole, 64)
+	a, errA := strconv.ParseFloat(over, 64)
+	b, errB := strconv.ParseFloat(under, 64)
+	if errW != nil || errA != nil || errB != nil || b == 0 {
+		return 0, "", fmt.Errorf("%w: the fraction has nothing under its line", ErrNumber)
+	}
+	return sign * (w + a/b), rest, nil
+}
+
+// unitFactor finds the SI factor of a unit spelling, in any case and joined any usual way.
+func unitFactor(spelling string, d Dimension) (float64, error) {
+	table := unitTable[d]
+	key := normalise(spelling)
+	if key == "" {
+		return table[0].factor, nil
+	}
+	for _, u := range table {
+		if u.key == key {
+			return u.factor, nil
+		}
+	}
+	return 0, fmt.Errorf("%w: %q is no unit of %s; try %s", ErrUnit, spelling, d, examples(d))
+}
+
+var joins = strings.NewReplacer(" ", "", "·", "", "⋅", "", "*", "", "-", "", ".", "")
+
+func normalise(unit string) string { return strings.ToLower(joins.Replace(unit)) }
+
+// examples names a few accepted spellings for an error message.
+func examples(d Dimension) string {
+	switch d {
+	case Torque:
+		return "N·m, N·cm, lbf·ft or oz·in"
+	case Power:
+		return "W, kW or hp"
+	case Length:
+		return `mm, cm or in`
+	case Number:
+		return "a plain number or %"
+	}
+	label, _ := Unit(d, Metric)
+	inchLabel, _ := Unit(d, Inch)
+	if inchLabel != label {
+		return label + " or " + inchLabel
+	}
+	return label
+}

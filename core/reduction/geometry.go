@@ -1,0 +1,44 @@
+package reduction
+
+import "math"
+
+// OpenBelt returns the exact pitch length of an open belt over pulleys of diameters d1 and d2
+// on centre distance c, all metres. c must exceed half the difference of the diameters.
+//
+//	L = 2√(C² − (R−r)²) + π(R+r) + 2(R−r)·asin((R−r)/C)
+func OpenBelt(d1, d2, c float64) float64 {
+	sum, diff := (d1+d2)/2, math.Abs(d1-d2)/2
+	return 2*math.Sqrt(c*c-diff*diff) + math.Pi*sum + 2*diff*math.Asin(diff/c)
+}
+
+// Wrap returns the angle of contact on the smaller pulley of an open belt, radians.
+func Wrap(d1, d2, c float64) float64 {
+	return math.Pi - 2*math.Asin(math.Abs(d1-d2)/(2*c))
+}
+
+// shortestBelt is the length at which the two pulleys touch.
+func shortestBelt(d1, d2 float64) float64 { return OpenBelt(d1, d2, (d1+d2)/2) }
+
+// CentreFor returns the centre distance at which a belt of pitch length fits pulleys of
+// diameters d1 and d2 (metres), and false when it is too short to go round them apart.
+// Length grows steadily with centre distance, so Newton's method from a long guess converges.
+func CentreFor(d1, d2, length float64) (float64, bool) {
+	if length <= shortestBelt(d1, d2) {
+		return 0, false
+	}
+	diff := math.Abs(d1-d2) / 2
+	c := length / 2
+	for range 60 {
+		// dL/dC = 2·cos(asin(diff/C))
+		step := (OpenBelt(d1, d2, c) - length) / (2 * math.Sqrt(1-diff*diff/(c*c)))
+		c = math.Max(c-step, (c+diff)/2)
+		if math.Abs(step) < 1e-12 {
+			break
+		}
+	}
+	return c, true
+}
+
+// BeltSpeed returns the speed of a belt on a pulley of pitch diameter d (m) turning at omega
+// (rad/s), m/s.
+func BeltSpeed(d, omega float64) float64 { return d / 2 * omega }

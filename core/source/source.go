@@ -1,0 +1,123 @@
+// Package source is the register of where Jiriki's facts come from. Every working names an
+// entry of it, so that no figure stands without its ground.
+package source
+
+// Status tells how firm a source is.
+type Status string
+
+// How firm a source is, firmest first.
+const (
+	Derived    Status = "derived"         // follows from definitions by algebra
+	Published  Status = "published"       // read in a published standard or handbook
+	FromMemory Status = "from memory"     // a published value written down from memory, not yet confirmed
+	Common     Status = "common practice" // what practitioners do; no source
+	AsTyped    Status = "as typed"        // the person's own reading
+)
+
+// ID names an entry of the register.
+type ID string
+
+// Source is one entry of the register.
+type Source struct {
+	ID     ID     `json:"id"`
+	Title  string `json:"title" doc:"What it is, in words"`
+	Status Status `json:"status"`
+}
+
+// The entries, named for what they ground.
+const (
+	Mechanics      ID = "mechanics"
+	Typed          ID = "typed"
+	DCMachine      ID = "dc-machine"
+	LossSplit      ID = "loss-split"
+	PlateEfficient ID = "plate-efficiency"
+	PeakRating     ID = "peak-rating"
+	Kloss          ID = "kloss"
+	Breakdown      ID = "breakdown"
+	StartMultiple  ID = "start-multiple"
+	Synchronous    ID = "synchronous"
+	FanCooling     ID = "fan-cooling"
+	FormFactor     ID = "form-factor"
+	SlowestSpeed   ID = "slowest-speed"
+	PhaseAngle     ID = "phase-angle"
+	Chopper        ID = "chopper"
+	VoltsPerHertz  ID = "volts-per-hertz"
+	DrivePeak      ID = "drive-peak"
+	SinglePhaseIn  ID = "single-phase-in"
+	CurrentLimit   ID = "current-limit"
+	Demagnetise    ID = "demagnetise"
+	Heating        ID = "heating"
+	TrimSchools    ID = "trim-schools"
+	RampTimes      ID = "ramp-times"
+	BeltLength     ID = "belt-length"
+	BeltEfficiency ID = "belt-efficiency"
+	BeltSlip       ID = "belt-slip"
+	PitchOffset    ID = "pitch-offset"
+	SmallestPulley ID = "smallest-pulley"
+	PreferredSizes ID = "preferred-sizes"
+	BeltSpeed      ID = "belt-speed"
+	Wrap           ID = "wrap"
+	JobMargins     ID = "job-margins"
+	SpringScale    ID = "spring-scale"
+	SurfaceSpeed   ID = "surface-speed"
+	InputAmps      ID = "input-amps"
+	Inrush         ID = "inrush"
+	RotorSpeed     ID = "rotor-speed"
+	LocalCode      ID = "local-code"
+)
+
+var register = []Source{
+	{Mechanics, "Definitions of work, power and rotation", Derived},
+	{Typed, "Entered by the person, as read or as measured", AsTyped},
+	{DCMachine, "Steady DC machine: V = K_e·ω + I·R, T = K_e·I − T_loss (Fitzgerald, Electric Machinery, ch. 7)", FromMemory},
+	{LossSplit, "Half of the plate's loss taken to be in the winding at rated current", Common},
+	{PlateEfficient, "Best full-load efficiency of a small motor: 0.85 permanent-magnet DC, 0.90 three-phase, 0.75 single-phase; usual 0.75, 0.78 and 0.62", Common},
+	{PeakRating, "A peak or hobby-duty rating counts as 0.7 of itself for continuous work", Common},
+	{Kloss, "Kloss's relation for an induction motor, T/T_b = 2/(s/s_b + s_b/s)", FromMemory},
+	{Breakdown, "Breakdown torque 2.5 × rated for three-phase, 2.0 × for single-phase", Common},
+	{StartMultiple, "Starting torque 2.0 × rated for three-phase, 3.5 × for capacitor-start; its switch opens near 75 % of synchronous", Common},
+	{Synchronous, "Synchronous speed 120·f/p", Derived},
+	{FanCooling, "A motor cooled by its own fan holds full torque down to half speed, then falls evenly to 45 % at standstill", Common},
+	{FormFactor, "Form factor: phase-angle 1.4, with a choke 1.15, chopper 1.05; continuous torque is divided by it", Common},
+	{SlowestSpeed, "Slowest steady speed as a part of full: armature feedback 1/30, none 1/15, tachometer 1/100; inverter V/f 1/10, vector 1/40", Common},
+	{PhaseAngle, "Average of a rectified sine, (2√2/π)·V_ac; the half-controlled bridge gives 0.45·V_ac·(1 + cos α)", Derived},
+	{Chopper, "A capacitor after the bridge charges to the crest, √2·V_ac", Derived},
+	{VoltsPerHertz, "Constant volts per hertz to the base frequency, weaker field above it", Derived},
+	{DrivePeak, "A drive gives 150 % of its rating for 60 s", Common},
+	{SinglePhaseIn, "A three-phase-input inverter fed from one phase is sized at twice the motor", Common},
+	{CurrentLimit, "Current limit set to 1.5 × the motor's plate amps", Common},
+	{Demagnetise, "Permanent magnets are kept under 3 × rated current", Common},
+	{Heating, "First-order heating with current squared; 30 minutes taken as the winding's time constant in a small motor", Common},
+	{TrimSchools, "Top speed for hours of work: 60–70 % of plate speed, or the full plate", Common},
+	{RampTimes, "Ramps of 2–3 s up and down", Common},
+	{BeltLength, "Exact length of an open belt over two pulleys, from the tangent geometry", Derived},
+	{BeltEfficiency, "What a stage keeps: V belt 0.95, poly-V 0.96, toothed 0.98, chain 0.97, spur gear 0.98", Common},
+	{BeltSlip, "Belt slip: V 1.5 %, poly-V 1 %; toothed, chain and gear none", Common},
+	{PitchOffset, "Pitch diameter is the outside less 2 × the section's offset: Z 2.5, A 3.3, B 4.2 mm, poly-V J −1.2 mm", FromMemory},
+	{SmallestPulley, "Smallest pitch diameter a section bends round: Z 50, A 75, B 125, poly-V J 20 mm", FromMemory},
+	{PreferredSizes, "Pulley diameters in preferred numbers, R20 series of ISO 3", FromMemory},
+	{BeltSpeed, "Belt speed: look again over 25 m/s, never over 33 m/s on a cast-iron rim", Common},
+	{Wrap, "Wrap on the small pulley under 120° loses grip", Common},
+	{JobMargins, "Margin by how the torque was found: measured 1.25, stated or calculated 1.5, comparable machine 1.0", Common},
+	{SpringScale, "Torque = pull × radius × sine of the angle between them", Derived},
+	{SurfaceSpeed, "n = v / (π·d)", Derived},
+	{InputAmps, "Input amps from shaft power; power factor 0.7 phase-angle and chopper, 0.62 inverter, 0.75 induction on the line without a plate figure; drive efficiency 0.95", Common},
+	{Inrush, "A motor switched straight on draws about 6 × its rated amps at first", Common},
+	{RotorSpeed, "Rotor speed past the plate: not over 1.5 × for two poles, 2 × for four or more, unless the maker allows it", Common},
+	{LocalCode, "Local electrical code and a licensed electrician decide", Common},
+}
+
+var byID = func() map[ID]Source {
+	m := make(map[ID]Source, len(register))
+	for _, s := range register {
+		m[s.ID] = s
+	}
+	return m
+}()
+
+// Find returns an entry. An ID outside the register returns an entry with an empty title;
+// a test keeps every used ID in the register.
+func Find(id ID) Source { return byID[id] }
+
+// All returns the register in its order.
+func All() []Source { return append([]Source(nil), register...) }

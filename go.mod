@@ -1,0 +1,23 @@
+module jiriki
+
+go 1.26.0
+
+require (
+	github.com/alecthomas/kong v1.17.0 // indirect
+	github.com/danielgtaylor/huma/v2 v2.39.0 // indirect
+	github.com/jackc/pgpassfile v1.0.0 // indirect
+	github.com/jackc/pgservicefile v0.0.0-20240606120523-5a60cdf6a761 // indirect
+	github.com/jackc/pgx/v5 v5.12.0 // indirect
+	github.com/jmoiron/sqlx v1.4.0 // indirect
+	github.com/labstack/echo/v5 v5.4.4 // indirect
+	github.com/mfridman/interpolate v0.0.2 // indirect
+	github.com/pressly/goose/v3 v3.29.0 // indirect
+	github.com/sethvargo/go-retry v0.5.0 // indirect
+	github.com/stretchr/testify v1.12.1 // indirect
+	go.uber.org/multierr v1.11.0 // indirect
+	golang.org/x/sync v0.24.0 // indirect
+	golang.org/x/text v0.43.0 // indirect
+	gonum.org/v1/gonum v0.17.0 // indirect
+	honnef.co/go/tools v0.8.2 // indirect
+	pgregory.net/rapid v1.3.0 // indirect
+)
