@@ -61,3 +61,17 @@ func resolve(in Input) (stations, error) {
 	}
 	return s, r.Err()
 }
+
+// Whole returns the plan with empty lists in place of absent ones, as an open file or a fresh
+// plan may leave them out.
+func (p Plan) Whole() Plan {
+	stages := make([]reduction.DescribedStage, len(p.Reduction.Stages))
+	copy(stages, p.Reduction.Stages)
+	for i := range stages {
+		if stages[i].Steps == nil {
+			stages[i].Steps = []reduction.DescribedStep{}
+		}
+	}
+	p.Reduction.Stages = stages
+	return p
+}

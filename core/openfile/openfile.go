@@ -78,7 +78,36 @@ func Decode(data []byte) (File, error) {
 	if _, err := dec.Token(); !errors.Is(err, io.EOF) {
 		return File{}, ReadError{Where: position(data, dec.InputOffset()), Message: "more follows after the end of the file's content"}
 	}
-	return f, f.checkBounds()
+	if err := f.checkBounds(); err != nil {
+		return File{}, err
+	}
+	return f.whole(), nil
+}
+
+// Encode writes a file, indented for reading.
+func Encode(f File) ([]byte, error) {
+	var b bytes.Buffer
+	enc := json.NewEncoder(&b)
+	enc.SetEscapeHTML(false)
+	enc.SetIndent("", "  ")
+	err := enc.Encode(f.whole())
+	return b.Bytes(), err
+}
+
+// whole fills in the lists a file may leave out.
+func (f File) whole() File {
+	machines := make([]Machine, len(f.Machines))
+	for i, m := range f.Machines {
+		machines[i] = Machine{Machine: m.Machine.Whole(), Plans: make([]line.Plan, len(m.Plans))}
+		for k, p := range m.Plans {
+			machines[i].Plans[k] = p.Whole()
+		}
+	}
+	f.Machines = machines
+	if f.Shelf == nil {
+		f.Shelf = []line.ShelfMotor{}
+	}
+	return f
 }
 
 // checkHead looks at format and version first, so that a newer file is told apart from a broken one.

@@ -2,6 +2,11 @@
 // entry of it, so that no figure stands without its ground.
 package source
 
+import (
+	"fmt"
+	"strings"
+)
+
 // Status tells how firm a source is.
 type Status string
 
@@ -121,3 +126,13 @@ func Find(id ID) Source { return byID[id] }
 
 // All returns the register in its order.
 func All() []Source { return append([]Source(nil), register...) }
+
+// Markdown writes the register as a table for docs/sources.md.
+func Markdown() string {
+	var b strings.Builder
+	b.WriteString("# Where the figures come from\n\nMade from `core/source`; do not edit. Entries marked *from memory* are published values not yet\nconfirmed against the publication.\n\n| entry | what | status |\n| --- | --- | --- |\n")
+	for _, s := range register {
+		fmt.Fprintf(&b, "| %s | %s | %s |\n", s.ID, strings.ReplaceAll(s.Title, "|", "\\|"), s.Status)
+	}
+	return b.String()
+}

@@ -69,3 +69,23 @@ type Duty struct {
 	On   q.Text `json:"on" doc:"Time on in each cycle; bare numbers are seconds"`
 	Off  q.Text `json:"off"`
 }
+
+// Whole returns the machine with empty lists in place of absent ones, as an open file or a
+// fresh machine may leave them out.
+func (m Machine) Whole() Machine {
+	jobs := make([]Job, len(m.Jobs))
+	copy(jobs, m.Jobs)
+	for i := range jobs {
+		jobs[i].Load.Scale.Running = whole(jobs[i].Load.Scale.Running)
+		jobs[i].Load.Scale.Breakaway = whole(jobs[i].Load.Scale.Breakaway)
+	}
+	m.Jobs = jobs
+	return m
+}
+
+func whole(pulls []q.Text) []q.Text {
+	if pulls == nil {
+		return []q.Text{}
+	}
+	return pulls
+}

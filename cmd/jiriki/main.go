@@ -1,0 +1,223 @@
+// Command jiriki serves the workshop and moves it in and out of files.
+package main
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"io"
+	"io/fs"
+	"log/slog"
+	"net"
+	"net/http"
+	"os"
+	"os/signal"
+	"syscall"
+	"time"
+
+	"github.com/alecthomas/kong"
+
+	"jiriki/core/openfile"
+	"jiriki/core/source"
+	"jiriki/demo"
+	"jiriki/server"
+	"jiriki/store"
+	"jiriki/web"
+)
+
+var cli struct {
+	DatabaseURL string `env:"DATABASE_URL" name:"database-url" help:"PostgreSQL to keep the workshop in."`
+
+	Serve    serveCmd    `cmd:"" help:"Serve the application."`
+	Migrate  migrateCmd  `cmd:"" help:"Bring the database up to date."`
+	Demo     demoCmd     `cmd:"" help:"Load the demo workshop into an empty database."`
+	Export   exportCmd   `cmd:"" help:"Write the workshop as an open file."`
+	Import   importCmd   `cmd:"" help:"Add an open file to the workshop."`
+	Describe describeCmd `cmd:"" help:"Print the API (openapi), the open file's schema, or the sources register."`
+}
+
+func main() {
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
+	k := kong.Parse(&cli, kong.Name("jiriki"), kong.Description("A machine, a motor out of something else, and what lies between."), kong.BindTo(ctx, (*context.Context)(nil)))
+	if err := k.Run(); err != nil {
+		fmt.Fprintln(os.Stderr, "jiriki:", plain(err))
+		os.Exit(1)
+	}
+}
+
+// plain is an error in one line.
+func plain(err error) string {
+	switch {
+	case errors.Is(err, store.ErrAway):
+		return "the database does not answer; start it, or look at DATABASE_URL"
+	case errors.Is(err, syscall.EADDRINUSE):
+		return "the port is taken; choose another, such as make demo PORT=7421"
+	}
+	return err.Error()
+}
+
+func open() (*store.Store, error) {
+	if cli.DatabaseURL == "" {
+		return nil, errors.New("no database: set DATABASE_URL or give --database-url")
+	}
+	return store.Open(cli.DatabaseURL)
+}
+
+// migrated opens the store with its schema up to date.
+func migrated(ctx context.Context) (*store.Store, error) {
+	s, err := open()
+	if err != nil {
+		return nil, err
+	}
+	if err := s.Migrate(ctx); err != nil {
+		return nil, errors.Join(err, s.Close())
+	}
+	return s, nil
+}
+
+type serveCmd struct {
+	Addr string   `default:"127.0.0.1:7420" help:"Address to listen on; loopback unless told otherwise."`
+	Host []string `help:"Host name to answer to besides loopback; may be repeated."`
+}
+
+// Run serves until it is interrupted, then lets requests under way finish.
+func (c *serveCmd) Run(ctx context.Context) error {
+	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
+	s, err := migrated(ctx)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = s.Close() }()
+	var site fs.FS
+	if site, err = web.Site(); err != nil {
+		log.Warn("the interface is not built into this binary; serving the API alone")
+		site = nil
+	}
+	listener, err := net.Listen("tcp", c.Addr)
+	if err != nil {
+		return err
+	}
+	srv := server.HTTP(c.Addr, server.New(server.Config{Store: s, Site: site, Hosts: c.Host, Log: log}))
+	done := make(chan error, 1)
+	go func() { done <- srv.Serve(listener) }()
+	log.Info("serving", "address", "http://"+listener.Addr().String())
+	select {
+	case err := <-done:
+		return err
+	case <-ctx.Done():
+	}
+	finish, cancel := context.WithTimeout(context.Background(), 5*time.Second)
+	defer cancel()
+	if err := srv.Shutdown(finish); err != nil && !errors.Is(err, http.ErrServerClosed) {
+		return err
+	}
+	return nil
+}
+
+type migrateCmd struct{}
+
+// Run brings the schema up to date.
+func (*migrateCmd) Run(ctx context.Context) error {
+	s, err := migrated(ctx)
+	if err != nil {
+		return err
+	}
+	return s.Close()
+}
+
+type demoCmd struct{}
+
+// Run loads the demo workshop unless the database ever held a machine.
+func (*demoCmd) Run(ctx context.Context) error {
+	s, err := migrated(ctx)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = s.Close() }()
+	untouched, err := s.Untouched(ctx)
+	if err != nil || !untouched {
+		return err
+	}
+	f, err := demo.Workshop()
+	if err != nil {
+		return err
+	}
+	return s.Import(ctx, f)
+}
+
+type exportCmd struct {
+	File string `arg:"" optional:"" help:"Where to write; standard output when left out." type:"path"`
+}
+
+// Run writes the workshop.
+func (c *exportCmd) Run(ctx context.Context) error {
+	s, err := open()
+	if err != nil {
+		return err
+	}
+	defer func() { _ = s.Close() }()
+	f, err := s.Export(ctx)
+	if err != nil {
+		return err
+	}
+	b, err := openfile.Encode(f)
+	if err != nil {
+		return err
+	}
+	if c.File == "" {
+		_, err = os.Stdout.Write(b)
+		return err
+	}
+	return os.WriteFile(c.File, b, 0o644)
+}
+
+type importCmd struct {
+	File string `arg:"" help:"Open file to add." type:"existingfile"`
+}
+
+// Run adds a file, all of it or nothing.
+func (c *importCmd) Run(ctx context.Context) error {
+	f, err := os.Open(c.File)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = f.Close() }()
+	data, err := io.ReadAll(io.LimitReader(f, openfile.MaxBytes+1))
+	if err != nil {
+		return err
+	}
+	file, err := server.ReadFile(data)
+	if err != nil {
+		return err
+	}
+	s, err := migrated(ctx)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = s.Close() }()
+	return s.Import(ctx, file)
+}
+
+type describeCmd struct {
+	What string `arg:"" enum:"openapi,schema,sources"`
+}
+
+// Run prints a description made from the code itself.
+func (c *describeCmd) Run() error {
+	var out []byte
+	var err error
+	switch c.What {
+	case "openapi":
+		out, err = server.OpenAPI()
+	case "schema":
+		out, err = server.Schema()
+	case "sources":
+		out = []byte(source.Markdown())
+	}
+	if err != nil {
+		return err
+	}
+	_, err = os.Stdout.Write(out)
+	return err
+}

@@ -1,0 +1,25 @@
+package server
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"jiriki/core/line"
+)
+
+type assessOutput struct{ Body line.Assessment }
+
+func (a api) assess(h huma.API) {
+	huma.Register(h, huma.Operation{
+		OperationID: "assess", Method: http.MethodPost, Path: "/api/assess", Summary: "Work out a plan; nothing is saved",
+		Description: "422 names every field that cannot be used.",
+	}, func(ctx context.Context, in *struct{ Body line.Input }) (*assessOutput, error) {
+		out, err := line.Assess(in.Body)
+		if err != nil {
+			return nil, a.fail(ctx, err)
+		}
+		return &assessOutput{out}, nil
+	})
+}

@@ -1,0 +1,84 @@
+package server
+
+import (
+	"context"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"jiriki/core/line"
+	"jiriki/core/work"
+)
+
+// idPath names a row by its UUID.
+type idPath struct {
+	ID string `path:"id" format:"uuid"`
+}
+
+// renamed is a new name for a machine or a plan.
+type renamed struct {
+	idPath
+	Body struct {
+		Name string `json:"name" maxLength:"120"`
+	}
+}
+
+// added is where a new thing went.
+type added struct {
+	Body struct {
+		ID     string `json:"id"`
+		PlanID string `json:"planId" doc:"Its first plan, when a machine was added"`
+	}
+}
+
+func (a api) machines(h huma.API) {
+	huma.Register(h, huma.Operation{OperationID: "add-machine", Method: http.MethodPost, Path: "/api/machines", Summary: "Add a machine with an empty plan A", DefaultStatus: http.StatusCreated}, a.addMachine)
+	huma.Register(h, huma.Operation{OperationID: "rename-machine", Method: http.MethodPut, Path: "/api/machines/{id}/name", Summary: "Rename a machine", DefaultStatus: http.StatusNoContent}, a.renameMachine)
+	huma.Register(h, huma.Operation{OperationID: "copy-machine", Method: http.MethodPost, Path: "/api/machines/{id}/copy", Summary: "Copy a machine with its plans", DefaultStatus: http.StatusCreated}, a.copyMachine)
+	huma.Register(h, huma.Operation{OperationID: "delete-machine", Method: http.MethodDelete, Path: "/api/machines/{id}", Summary: "Delete a machine; it can be restored", DefaultStatus: http.StatusNoContent}, a.deleteMachine)
+	huma.Register(h, huma.Operation{OperationID: "restore-machine", Method: http.MethodPost, Path: "/api/machines/{id}/restore", Summary: "Undo a deletion", DefaultStatus: http.StatusNoContent}, a.restoreMachine)
+}
+
+type newMachine struct {
+	Body struct {
+		Name string `json:"name" minLength:"1" maxLength:"120"`
+		Kind string `json:"kind" enum:"potters-wheel,lathe,drill,mill,grinder,saw,crusher,extractor,other"`
+	}
+}
+
+func (a api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
+	name := strings.TrimSpace(in.Body.Name)
+	if name == "" {
+		return nil, huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name", Message: "What machine is it?"})
+	}
+	id, plans, err := a.store.AddMachine(ctx, work.Machine{Name: name, Kind: in.Body.Kind}.Whole(), []line.Plan{line.Plan{}.Whole()})
+	if err != nil {
+		return nil, a.fail(ctx, err)
+	}
+	out := &added{}
+	out.Body.ID, out.Body.PlanID = id, plans[0]
+	return out, nil
+}
+
+func (a api) renameMachine(ctx context.Context, in *renamed) (*struct{}, error) {
+	if strings.TrimSpace(in.Body.Name) == "" {
+		return nil, huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name", Message: "What machine is it?"})
+	}
+	return nil, a.fail(ctx, a.store.RenameMachine(ctx, in.ID, strings.TrimSpace(in.Body.Name)))
+}
+
+func (a api) copyMachine(ctx context.Context, in *renamed) (*added, error) {
+	id, err := a.store.CopyMachine(ctx, in.ID, in.Body.Name)
+	out := &added{}
+	out.Body.ID = id
+	return out, a.fail(ctx, err)
+}
+
+func (a api) deleteMachine(ctx context.Context, in *idPath) (*struct{}, error) {
+	return nil, a.fail(ctx, a.store.DeleteMachine(ctx, in.ID))
+}
+
+func (a api) restoreMachine(ctx context.Context, in *idPath) (*struct{}, error) {
+	return nil, a.fail(ctx, a.store.RestoreMachine(ctx, in.ID))
+}

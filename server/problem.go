@@ -1,0 +1,66 @@
+package server
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/labstack/echo/v5"
+
+	"jiriki/core/openfile"
+	"jiriki/core/quantity"
+	"jiriki/store"
+)
+
+// problem writes an RFC 9457 answer outside an operation.
+func problem(c *echo.Context, status int, detail string) error {
+	body, err := json.Marshal(huma.ErrorModel{Status: status, Title: http.StatusText(status), Detail: detail})
+	if err != nil {
+		return err
+	}
+	return c.Blob(status, "application/problem+json", body)
+}
+
+// fail turns an error of the store or the core into an answer a person can act on. What is not
+// foreseen is logged and answered without its insides.
+func (a api) fail(ctx context.Context, err error) error {
+	var fields quantity.FieldErrors
+	var file openfile.ReadError
+	switch {
+	case err == nil:
+		return nil
+	case errors.As(err, &fields):
+		return fieldProblem(fields)
+	case errors.As(err, &file):
+		return huma.Error422UnprocessableEntity("The file was not read; nothing was changed.", &huma.ErrorDetail{Location: file.Where, Message: file.Message})
+	case errors.Is(err, store.ErrNotFound):
+		return huma.Error404NotFound("It is not here; it may have been deleted.")
+	case errors.Is(err, store.ErrFull):
+		return huma.Error409Conflict("This machine has a plan for every letter. Delete one first.")
+	case errors.Is(err, store.ErrAway), errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
+		a.log.WarnContext(ctx, "database away", "err", err)
+		return huma.Error503ServiceUnavailable("The database is not answering. What you typed is kept here and saved when it is back.")
+	}
+	a.log.ErrorContext(ctx, "unforeseen", "err", err)
+	return huma.Error500InternalServerError("Something went wrong in the server. It has been written to its log.")
+}
+
+func fieldProblem(fields quantity.FieldErrors) error {
+	details := make([]error, len(fields))
+	for i, f := range fields {
+		details[i] = &huma.ErrorDetail{Location: f.Field, Message: f.Message, Value: f.Given}
+	}
+	return huma.Error422UnprocessableEntity("Some entries cannot be used yet.", details...)
+}
+
+// conflict is the answer to a stale save: what is saved now, so that nothing is lost.
+type conflict struct {
+	huma.ErrorModel
+	Current Sheet `json:"current"`
+}
+
+func staleSheet(now Sheet) error {
+	return &conflict{huma.ErrorModel{Status: http.StatusConflict, Title: http.StatusText(http.StatusConflict), Detail: "This plan was changed in another window since you opened it."}, now}
+}

@@ -1,0 +1,83 @@
+// Package server puts the workshop and its engineering on HTTP: one file per resource, no
+// engineering of its own.
+package server
+
+import (
+	"io/fs"
+	"log/slog"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/adapters/humaecho"
+	"github.com/labstack/echo/v5"
+	"github.com/labstack/echo/v5/middleware"
+
+	"jiriki/store"
+)
+
+// Config is what a server needs to run.
+type Config struct {
+	Store *store.Store
+	Site  fs.FS    // built interface; nil serves the API alone
+	Hosts []string // host names answered to besides the loopback ones
+	Log   *slog.Logger
+}
+
+// api holds what handlers share.
+type api struct {
+	store *store.Store
+	log   *slog.Logger
+}
+
+// New returns the handler for everything the server answers.
+func New(c Config) http.Handler {
+	e := echo.New()
+	e.Logger = c.Log
+	e.Use(middleware.Recover(), middleware.Gzip(), guard(c.Hosts), headers)
+	describe(e, c)
+	if c.Site != nil {
+		serveSite(e, c.Site)
+	}
+	return e
+}
+
+// describe registers every operation and returns the API they make up.
+func describe(e *echo.Echo, c Config) huma.API {
+	config := huma.DefaultConfig("Jiriki", "1")
+	config.DocsPath, config.OpenAPIPath, config.SchemasPath = "", "/api/openapi", ""
+	// No $schema links in answers: the open file is the only thing people keep.
+	config.CreateHooks = nil
+	config.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", schemaName)
+	hapi := humaecho.New(e, config)
+	a := api{c.Store, c.Log}
+	a.workshop(hapi)
+	a.machines(hapi)
+	a.plans(hapi)
+	a.shelf(hapi)
+	a.assess(hapi)
+	a.files(hapi)
+	return hapi
+}
+
+// OpenAPI returns the description of the API, from which the interface's types are made.
+func OpenAPI() ([]byte, error) {
+	return describe(echo.New(), Config{}).OpenAPI().MarshalJSON()
+}
+
+// Server timeouts: a plan is small, so anything slower than these is not a person.
+const (
+	readHeaderTimeout = 5 * time.Second
+	readTimeout       = 30 * time.Second
+	writeTimeout      = 60 * time.Second
+	idleTimeout       = 2 * time.Minute
+)
+
+// HTTP returns an http.Server for the handler with its timeouts set.
+func HTTP(addr string, handler http.Handler) *http.Server {
+	return &http.Server{
+		Addr: addr, Handler: handler,
+		ReadHeaderTimeout: readHeaderTimeout, ReadTimeout: readTimeout, WriteTimeout: writeTimeout, IdleTimeout: idleTimeout,
+		MaxHeaderBytes: 32 << 10,
+	}
+}

@@ -1,0 +1,117 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/jmoiron/sqlx"
+
+	"jiriki/core/line"
+	"jiriki/core/work"
+)
+
+// Machine is a saved machine.
+type Machine struct {
+	ID        string
+	Version   int
+	Described work.Machine
+	Updated   time.Time
+}
+
+type machineRow struct {
+	ID        string                  `db:"id"`
+	Version   int                     `db:"version"`
+	Described described[work.Machine] `db:"described"`
+	Updated   time.Time               `db:"updated_at"`
+}
+
+func (r machineRow) machine() Machine { return Machine{r.ID, r.Version, r.Described.V, r.Updated} }
+
+// Machines returns the machines in the order they were added.
+func (s *Store) Machines(ctx context.Context) ([]Machine, error) {
+	var rows []machineRow
+	err := s.db.SelectContext(ctx, &rows, `SELECT id, version, described, updated_at FROM machine WHERE deleted_at IS NULL ORDER BY place`)
+	if err != nil {
+		return nil, away(err)
+	}
+	out := make([]Machine, len(rows))
+	for i, r := range rows {
+		out[i] = r.machine()
+	}
+	return out, nil
+}
+
+// AddMachine saves a machine with its first plans, lettered from A, and returns the IDs.
+func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []line.Plan) (id string, planIDs []string, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		id, planIDs, err = addMachine(ctx, tx, m, plans)
+		return err
+	})
+	return id, planIDs, err
+}
+
+func addMachine(ctx context.Context, tx *sqlx.Tx, m work.Machine, plans []line.Plan) (string, []string, error) {
+	var id string
+	if err := tx.GetContext(ctx, &id, `INSERT INTO machine (described) VALUES ($1) RETURNING id`, described[work.Machine]{m}); err != nil {
+		return "", nil, err
+	}
+	ids := make([]string, len(plans))
+	for i, p := range plans {
+		if err := tx.GetContext(ctx, &ids[i], `INSERT INTO plan (machine_id, letter, described) VALUES ($1, $2, $3) RETURNING id`,
+			id, letterAt(i), described[line.Plan]{p}); err != nil {
+			return "", nil, err
+		}
+	}
+	return id, ids, nil
+}
+
+// RenameMachine changes a machine's name and nothing else.
+func (s *Store) RenameMachine(ctx context.Context, id, name string) error {
+	return s.changeOne(ctx, `UPDATE machine SET described = jsonb_set(described, '{name}', to_jsonb($2::text)), version = version + 1, updated_at = now() WHERE id = $1 AND deleted_at IS NULL`, id, name)
+}
+
+// DeleteMachine hides a machine with its plans; RestoreMachine brings them back.
+func (s *Store) DeleteMachine(ctx context.Context, id string) error {
+	return s.changeOne(ctx, `UPDATE machine SET deleted_at = now() WHERE id = $1 AND deleted_at IS NULL`, id)
+}
+
+// RestoreMachine undoes DeleteMachine.
+func (s *Store) RestoreMachine(ctx context.Context, id string) error {
+	return s.changeOne(ctx, `UPDATE machine SET deleted_at = NULL WHERE id = $1`, id)
+}
+
+// CopyMachine saves a second machine like the first, with copies of its plans, under name.
+func (s *Store) CopyMachine(ctx context.Context, id, name string) (newID string, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		var row machineRow
+		if err := tx.GetContext(ctx, &row, `SELECT id, version, described, updated_at FROM machine WHERE id = $1 AND deleted_at IS NULL`, id); err != nil {
+			return err
+		}
+		var plans []described[line.Plan]
+		if err := tx.SelectContext(ctx, &plans, `SELECT described FROM plan WHERE machine_id = $1 AND deleted_at IS NULL ORDER BY letter`, id); err != nil {
+			return err
+		}
+		row.Described.V.Name = name
+		copies := make([]line.Plan, len(plans))
+		for i, p := range plans {
+			copies[i] = p.V
+		}
+		newID, _, err = addMachine(ctx, tx, row.Described.V, copies)
+		return err
+	})
+	return newID, err
+}
+
+// changeOne runs an update that must touch a row.
+func (s *Store) changeOne(ctx context.Context, query string, args ...any) error {
+	result, err := s.db.ExecContext(ctx, query, args...)
+	if err != nil {
+		return away(err)
+	}
+	if n, err := result.RowsAffected(); err != nil {
+		return away(err)
+	} else if n == 0 {
+		return ErrNotFound
+	}
+	return nil
+}

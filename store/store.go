@@ -1,0 +1,129 @@
+// Package store keeps the workshop in PostgreSQL: machines, their plans and the shelf, each as
+// its owner described it.
+package store
+
+import (
+	"context"
+	"database/sql"
+	"database/sql/driver"
+	"embed"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io/fs"
+	"net"
+
+	"github.com/jackc/pgx/v5/pgconn"
+	_ "github.com/jackc/pgx/v5/stdlib" // registers the pgx driver
+	"github.com/jmoiron/sqlx"
+	"github.com/pressly/goose/v3"
+)
+
+//go:embed migrations/*.sql
+var migrations embed.FS
+
+// Errors of the store. Others are wrapped from the database.
+var (
+	ErrNotFound = errors.New("not found")
+	ErrStale    = errors.New("changed elsewhere since it was read")
+	ErrFull     = errors.New("no room for another")
+	ErrAway     = errors.New("the database is not answering")
+)
+
+// Store is a workshop's database.
+type Store struct{ db *sqlx.DB }
+
+// Open connects to url. It does not wait for the database: a call while it is away answers
+// ErrAway and works again once it is back.
+func Open(url string) (*Store, error) {
+	db, err := sqlx.Open("pgx", url)
+	if err != nil {
+		return nil, fmt.Errorf("database address: %w", err)
+	}
+	db.SetMaxOpenConns(8)
+	db.SetMaxIdleConns(4)
+	return &Store{db}, nil
+}
+
+// Close ends the connections.
+func (s *Store) Close() error { return s.db.Close() }
+
+// Ping reports whether the database answers.
+func (s *Store) Ping(ctx context.Context) error { return away(s.db.PingContext(ctx)) }
+
+// Migrate brings the schema up to date.
+func (s *Store) Migrate(ctx context.Context) error {
+	dir, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return err
+	}
+	provider, err := goose.NewProvider(goose.DialectPostgres, s.db.DB, dir)
+	if err != nil {
+		return fmt.Errorf("migrations: %w", err)
+	}
+	_, err = provider.Up(ctx)
+	return away(err)
+}
+
+// within runs work in one transaction, undone whole when it fails.
+func (s *Store) within(ctx context.Context, work func(*sqlx.Tx) error) error {
+	tx, err := s.db.BeginTxx(ctx, nil)
+	if err != nil {
+		return away(err)
+	}
+	if err := work(tx); err != nil {
+		return errors.Join(away(err), ignoreDone(tx.Rollback()))
+	}
+	return away(tx.Commit())
+}
+
+func ignoreDone(err error) error {
+	if errors.Is(err, sql.ErrTxDone) || errors.Is(err, driver.ErrBadConn) {
+		return nil
+	}
+	return away(err)
+}
+
+// away marks errors that mean the database cannot be reached, and turns an empty result into
+// ErrNotFound.
+func away(err error) error {
+	if err == nil {
+		return nil
+	}
+	if errors.Is(err, sql.ErrNoRows) {
+		return ErrNotFound
+	}
+	var network net.Error
+	var connect *pgconn.ConnectError
+	var pg *pgconn.PgError
+	switch {
+	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, driver.ErrBadConn), errors.Is(err, net.ErrClosed):
+		return errors.Join(ErrAway, err)
+	case errors.As(err, &pg) && (pg.Code[:2] == "57" || pg.Code[:2] == "08" || pg.Code[:2] == "53"):
+		// Operator intervention, connection failure or out of resources.
+		return errors.Join(ErrAway, err)
+	case pgconn.SafeToRetry(err), pgconn.Timeout(err):
+		return errors.Join(ErrAway, err)
+	}
+	return err
+}
+
+// described carries a description in and out of a jsonb column.
+type described[T any] struct{ V T }
+
+// Value writes the description as JSON.
+func (d described[T]) Value() (driver.Value, error) {
+	b, err := json.Marshal(d.V)
+	return string(b), err
+}
+
+// Scan reads the description back.
+func (d *described[T]) Scan(src any) error {
+	switch b := src.(type) {
+	case []byte:
+		return json.Unmarshal(b, &d.V)
+	case string:
+		return json.Unmarshal([]byte(b), &d.V)
+	}
+	return fmt.Errorf("cannot read a description from %T", src)
+}
