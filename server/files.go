@@ -34,7 +34,7 @@ func (a api) files(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "open-file-schema", Method: http.MethodGet, Path: "/api/open-file.schema.json", Summary: "JSON Schema of the open file"}, a.schema)
 	huma.Register(h, huma.Operation{
 		OperationID: "import", Method: http.MethodPost, Path: "/api/import", Summary: "Add an open file to the workshop, all of it or nothing",
-		MaxBodyBytes: openfile.MaxBytes + 1024,
+		MaxBodyBytes: openfile.MaxBytes + 1024, SkipValidateBody: true,
 	}, a.importFile)
 }
 
@@ -46,7 +46,7 @@ func (a api) exportWorkshop(ctx context.Context, _ *struct{}) (*fileOutput, erro
 	return download(f, "jiriki-workshop.json")
 }
 
-func (a api) exportPlan(ctx context.Context, in *idPath) (*fileOutput, error) {
+func (a api) exportPlan(ctx context.Context, in *IDPath) (*fileOutput, error) {
 	s, err := a.store.Sheet(ctx, in.ID)
 	if err != nil {
 		return nil, a.fail(ctx, err)

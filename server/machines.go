@@ -11,14 +11,14 @@ import (
 	"jiriki/core/work"
 )
 
-// idPath names a row by its UUID.
-type idPath struct {
+// IDPath names a row by its UUID.
+type IDPath struct {
 	ID string `path:"id" format:"uuid"`
 }
 
 // renamed is a new name for a machine or a plan.
 type renamed struct {
-	idPath
+	IDPath
 	Body struct {
 		Name string `json:"name" maxLength:"120"`
 	}
@@ -75,10 +75,10 @@ func (a api) copyMachine(ctx context.Context, in *renamed) (*added, error) {
 	return out, a.fail(ctx, err)
 }
 
-func (a api) deleteMachine(ctx context.Context, in *idPath) (*struct{}, error) {
+func (a api) deleteMachine(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.DeleteMachine(ctx, in.ID))
 }
 
-func (a api) restoreMachine(ctx context.Context, in *idPath) (*struct{}, error) {
+func (a api) restoreMachine(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.RestoreMachine(ctx, in.ID))
 }

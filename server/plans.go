@@ -60,7 +60,7 @@ func (a api) plans(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "restore-plan", Method: http.MethodPost, Path: "/api/plans/{id}/restore", Summary: "Undo a deletion", DefaultStatus: http.StatusNoContent}, a.restorePlan)
 }
 
-func (a api) getPlan(ctx context.Context, in *idPath) (*sheetOutput, error) {
+func (a api) getPlan(ctx context.Context, in *IDPath) (*sheetOutput, error) {
 	s, err := a.store.Sheet(ctx, in.ID)
 	if err != nil {
 		return nil, a.fail(ctx, err)
@@ -92,7 +92,7 @@ func (a api) sheet(ctx context.Context, s store.Sheet) (Sheet, error) {
 }
 
 func (a api) savePlan(ctx context.Context, in *struct {
-	idPath
+	IDPath
 	Body SheetChange
 }) (*saved, error) {
 	now, err := a.store.SaveSheet(ctx, in.ID, in.Body.PlanVersion, in.Body.MachineVersion, in.Body.Plan, in.Body.Machine)
@@ -108,7 +108,7 @@ func (a api) savePlan(ctx context.Context, in *struct {
 	return out, a.fail(ctx, err)
 }
 
-func (a api) addPlan(ctx context.Context, in *idPath) (*added, error) {
+func (a api) addPlan(ctx context.Context, in *IDPath) (*added, error) {
 	out := &added{}
 	var err error
 	out.Body.ID, err = a.store.AddPlan(ctx, in.ID, line.Plan{}.Whole())
@@ -130,10 +130,10 @@ func (a api) renamePlan(ctx context.Context, in *renamed) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.RenamePlan(ctx, in.ID, in.Body.Name))
 }
 
-func (a api) deletePlan(ctx context.Context, in *idPath) (*struct{}, error) {
+func (a api) deletePlan(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.DeletePlan(ctx, in.ID))
 }
 
-func (a api) restorePlan(ctx context.Context, in *idPath) (*struct{}, error) {
+func (a api) restorePlan(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.RestorePlan(ctx, in.ID))
 }

@@ -22,10 +22,10 @@ func (a api) addShelfMotor(ctx context.Context, in *struct{ Body motor.Described
 	return out, a.fail(ctx, err)
 }
 
-func (a api) deleteShelfMotor(ctx context.Context, in *idPath) (*struct{}, error) {
+func (a api) deleteShelfMotor(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.DeleteShelfMotor(ctx, in.ID))
 }
 
-func (a api) restoreShelfMotor(ctx context.Context, in *idPath) (*struct{}, error) {
+func (a api) restoreShelfMotor(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.RestoreShelfMotor(ctx, in.ID))
 }

@@ -1,0 +1,37 @@
+#!/usr/bin/env bash
+# Everything CI checks: formatting, vet, staticcheck, Go tests with the race detector against a
+# throw-away cluster, what is generated, the interface's types and lint, and the journeys.
+. "$(dirname "$0")/lib.sh"
+cd "$ROOT"
+step() { printf '\n== %s (%ss)\n' "$1" "$SECONDS"; }
+
+step 'set-up'
+"$ROOT/scripts/install.sh" test
+# Each run has a cluster of its own, so two checkouts or a demo beside it never meet.
+cluster="test-$$"
+trap '"$ROOT/scripts/postgres.sh" drop "$cluster"' EXIT
+TEST_DATABASE_URL=$("$ROOT/scripts/postgres.sh" start "$cluster")
+export TEST_DATABASE_URL
+
+step 'gofmt, vet, staticcheck'
+unformatted=$(gofmt -l cmd core demo server store web/*.go)
+[ -z "$unformatted" ] || fail "not gofmt-ed: $unformatted"
+go vet ./...
+go tool staticcheck ./...
+
+step 'what is generated is current'
+"$ROOT/scripts/generate.sh" check
+
+step 'interface: types and lint'
+(cd web && npm run -s check && npm run -s lint)
+(cd e2e && npm run -s check)
+
+step 'Go tests'
+go test -race ./...
+
+step 'build'
+"$ROOT/scripts/build.sh"
+
+step 'journeys'
+(cd e2e && CI="${CI:-}" npx playwright test)
+step 'done'

@@ -1,0 +1,84 @@
+<script lang="ts">
+  import type { Drawing, Station, StationName } from '../api/client';
+  import Mark from '../ui/Mark.svelte';
+  import Worked from '../ui/Worked.svelte';
+  import LineDrawing from './LineDrawing.svelte';
+
+  interface Props {
+    stations: Station[];
+    drawing: Drawing;
+    selected: StationName;
+    onselect: (station: StationName) => void;
+  }
+  let { stations, drawing, selected, onselect }: Props = $props();
+
+  const names: Record<StationName, string> = { supply: 'Supply', control: 'Control', motor: 'Motor', reduction: 'Reduction', work: 'Work' };
+  const order = Object.keys(names) as StationName[];
+
+  const arrow = (e: KeyboardEvent) => {
+    const by = { ArrowRight: 1, ArrowLeft: -1 }[e.key];
+    if (!by) return;
+    e.preventDefault();
+    const next = order[(order.indexOf(selected) + by + order.length) % order.length] ?? 'work';
+    onselect(next);
+    document.getElementById(`station-${next}`)?.focus();
+  };
+</script>
+
+<nav aria-label="The line" class="line-strip relative overflow-x-auto border-b border-rule bg-card">
+  <div class="relative min-w-[48rem]">
+    <div class="pointer-events-none absolute inset-x-0 top-[3.1rem] h-[6.6rem]">
+      <LineDrawing {drawing} />
+    </div>
+    <div class="stations grid" role="tablist" aria-label="Stations">
+      {#each stations as s (s.station)}
+        {@const on = s.station === selected}
+        <div class="station flex flex-col" class:on>
+          <button
+            id="station-{s.station}"
+            role="tab"
+            aria-selected={on}
+            tabindex={on ? 0 : -1}
+            class="flex h-[9.9rem] w-full items-start gap-2 px-4 pt-2 text-left"
+            onclick={() => onselect(s.station)}
+            onkeydown={arrow}
+          >
+            <span class="min-w-0 flex-1">
+              <span class="caption block">{names[s.station]}</span>
+              <span class="block truncate font-head text-[1.15rem] leading-tight font-semibold" title={s.title}>{s.title}</span>
+            </span>
+            <Mark level={s.mark} />
+          </button>
+          <div class="px-4 pb-2.5">
+            <p class="truncate text-[1.05rem] font-semibold">
+              {#each s.figures as f, i (i)}{#if i > 0}<span class="inline-block w-3"></span>{/if}<Worked
+                  id={f.working}
+                  text={f.text}
+                />{/each}&nbsp;
+            </p>
+            <p class="truncate text-[0.92rem] {s.bad ? 'text-stop' : 'text-soft'}" title={s.note}>{s.note}&nbsp;</p>
+          </div>
+        </div>
+      {/each}
+    </div>
+  </div>
+</nav>
+
+<style>
+  .stations {
+    grid-template-columns: 14.5fr 17.5fr 18fr 23fr 27fr;
+  }
+  .station {
+    min-width: 0;
+    border-bottom: 6px solid transparent;
+  }
+  .station + .station {
+    background: linear-gradient(var(--rule), var(--rule)) no-repeat left 10px / 1px calc(100% - 20px);
+  }
+  .station.on {
+    border-bottom-color: var(--ink);
+  }
+  .station button:hover {
+    background: color-mix(in srgb, var(--iron) 6%, transparent);
+  }
+</style>

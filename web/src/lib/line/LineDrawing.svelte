@@ -1,0 +1,66 @@
+<script lang="ts">
+  import type { Drawing } from '../api/client';
+  import BeltTrain from './BeltTrain.svelte';
+  import ControlBox from './ControlBox.svelte';
+  import MotorBody from './MotorBody.svelte';
+  import Tool from './Tool.svelte';
+  import { trainExtent } from './train';
+  import { waves } from './waves';
+
+  /** The whole line as one stroke from wall to work, motor and wheels to one scale. */
+  let { drawing }: { drawing: Drawing } = $props();
+
+  let width = $state(1280);
+  const height = 104;
+  const y = height / 2;
+  const shares = [14.5, 17.5, 18, 23, 27];
+  const edge = (i: number) => (shares.slice(0, i).reduce((a, b) => a + b, 0) / 100) * width;
+
+  const extent = $derived(trainExtent(drawing.stages));
+  // One scale for motor and wheels: the largest that fits the height and both columns.
+  const scale = $derived(
+    Math.min(
+      78 / Math.max(drawing.motor.diameter, extent.tallest * 0.82, 1),
+      (edge(3) - edge(2) - 56) / drawing.motor.length,
+      (edge(4) - edge(3) - 20) / Math.max(extent.width, 1),
+      0.62
+    )
+  );
+  const box = $derived(edge(1) + 8);
+  const boxWidth = 84;
+  const motorX = $derived(edge(2) + 22);
+  const shaftEnd = $derived(edge(3) + 10);
+  const trainX = $derived(edge(3) + Math.max((edge(4) - edge(3) - extent.width * scale) / 2, 8));
+  const toolX = $derived(edge(4) + 8);
+  const lastShaft = $derived(trainX + extent.last * scale);
+</script>
+
+<div bind:clientWidth={width} class="h-full w-full">
+  <svg {width} {height} viewBox="0 0 {width} {height}" aria-hidden="true">
+    {#each waves(drawing.phases, 12, box, y, 30) as d, i (i)}<path {d} class="wire" />{/each}
+    <path d="M{motorX} {y}H{width - 60}" class="centre" />
+    <ControlBox kind={drawing.control} x={box} {y} width={boxWidth} wireTo={motorX} />
+    <MotorBody motor={drawing.motor} x={motorX} {y} {scale} {shaftEnd} />
+    <BeltTrain stages={drawing.stages} x={trainX} {y} {scale} shaftFrom={shaftEnd} />
+    <Tool
+      kind={drawing.tool}
+      shaftFrom={drawing.stages.length > 0 ? lastShaft : shaftEnd}
+      x={toolX}
+      {y}
+      size={Math.min(Math.max(drawing.toolMm * scale, 40), 96)}
+    />
+  </svg>
+</div>
+
+<style>
+  .wire {
+    fill: none;
+    stroke: var(--iron);
+    stroke-width: 2;
+  }
+  .centre {
+    stroke: var(--soft);
+    stroke-width: 1;
+    stroke-dasharray: 12 3 3 3;
+  }
+</style>

@@ -1,0 +1,215 @@
+<script lang="ts">
+  import { push } from 'svelte-spa-router';
+  import type { StationName } from '../api/client';
+  import Line from '../line/Line.svelte';
+  import { prefs } from '../prefs.svelte';
+  import Reach from '../reach/Reach.svelte';
+  import ControlBench from '../stations/ControlBench.svelte';
+  import MotorBench from '../stations/MotorBench.svelte';
+  import ReductionBench from '../stations/ReductionBench.svelte';
+  import ReductionDrawing from '../stations/ReductionDrawing.svelte';
+  import SupplyBench from '../stations/SupplyBench.svelte';
+  import WorkBench from '../stations/WorkBench.svelte';
+  import Finder, { type Deed } from '../ui/Finder.svelte';
+  import TopBar from '../ui/TopBar.svelte';
+  import { provideSheet } from '../ui/context';
+  import { fieldId } from '../ui/fieldId';
+  import Verdict from '../verdict/Verdict.svelte';
+  import SaveLine from './SaveLine.svelte';
+  import type { SheetState } from './sheet.svelte';
+
+  let { sheet }: { sheet: SheetState } = $props();
+  provideSheet(() => sheet);
+
+  const benches = { supply: SupplyBench, control: ControlBench, motor: MotorBench, reduction: ReductionBench, work: WorkBench };
+  const Bench = $derived(benches[sheet.station]);
+  const a = $derived(sheet.assessment);
+  const planName = $derived(sheet.doc.plan.name ? `plan ${sheet.head.letter}, ${sheet.doc.plan.name}` : `plan ${sheet.head.letter}`);
+
+  // Figures are written by the core, so another system of units is another answer.
+  let units = prefs.units;
+  $effect(() => {
+    if (prefs.units !== units) {
+      units = prefs.units;
+      sheet.assess();
+    }
+  });
+
+  // A finding or the finder asked for a field: once its bench is there, bring it into view.
+  $effect(() => {
+    const wanted = sheet.wanted;
+    if (!wanted) return;
+    const timer = setTimeout(() => {
+      let el: HTMLElement | null = null;
+      for (let path = wanted; path && !el; path = path.replace(/[.[][^.[]*$/, path.includes('.') || path.includes('[') ? '' : path)) {
+        const id = fieldId(path);
+        el = document.getElementById(id) ?? document.querySelector<HTMLElement>(`[id^="${id}-"]`);
+        if (!/[.[]/.test(path)) break;
+      }
+      el?.closest('details')?.setAttribute('open', '');
+      el?.focus();
+      el?.scrollIntoView({ block: 'center' });
+      sheet.wanted = '';
+    });
+    return () => clearTimeout(timer);
+  });
+
+  const key = (e: KeyboardEvent) => {
+    if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return;
+    e.preventDefault();
+    if (e.shiftKey) sheet.redo();
+    else sheet.undo();
+  };
+
+  const goBench = (station: StationName) => {
+    sheet.station = station;
+    document.getElementById(`station-${station}`)?.focus();
+  };
+  const deeds = $derived<Deed[]>([
+    ...(['supply', 'control', 'motor', 'reduction', 'work'] as const).map((s) => ({
+      name: `${s} bench`,
+      group: 'Go to',
+      run: () => goBench(s)
+    })),
+    { name: 'The shed', group: 'Go to', run: () => void push('/') },
+    ...sheet.head.siblings
+      .filter((p) => p.id !== sheet.planId)
+      .map((p) => ({ name: `Plan ${p.letter}, ${p.name || 'no name'}`, group: 'Go to', run: () => void push(`/plan/${p.id}`) })),
+    { name: 'Undo', group: 'Do', keys: 'Ctrl Z', run: () => sheet.undo() },
+    { name: 'Redo', group: 'Do', keys: 'Ctrl Shift Z', run: () => sheet.redo() },
+    { name: 'Show metric', group: 'Do', run: () => prefs.setUnits('metric') },
+    { name: 'Show inch', group: 'Do', run: () => prefs.setUnits('inch') },
+    { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
+    { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') },
+    { name: 'Speed plate, to print', group: 'Do', run: () => void push(`/plan/${sheet.planId}/speed-plate`) },
+    { name: 'Export this plan as a file', group: 'Do', run: () => location.assign(`/api/plans/${sheet.planId}/export`) },
+    ...(a?.jobs.flatMap((j) =>
+      j.remedies.map((r) => ({ name: `${r.label} (${j.name} ${r.margin})`, group: 'Try', run: () => sheet.applyRemedy(r) }))
+    ) ?? []),
+    ...(a?.findings.filter((f) => f.field).map((f) => ({ name: f.title, group: 'Findings', run: () => sheet.goTo(f.field) })) ?? [])
+  ]);
+</script>
+
+<svelte:window onkeydown={key} />
+<svelte:head><title>{sheet.doc.machine.name}, plan {sheet.head.letter} | Jiriki</title></svelte:head>
+
+<div class="sheet flex flex-col">
+  <TopBar>
+    <p class="min-w-0 truncate">
+      {#if sheet.head.workshop}<span class="text-soft">{sheet.head.workshop}</span> <span class="text-soft">/</span>{/if}
+      <span class="font-semibold">{sheet.doc.machine.name}</span> <span class="text-soft">/</span>
+      {planName}
+    </p>
+    <SaveLine {sheet} />
+    {#snippet tools()}
+      <div class="flex" role="group" aria-label="Undo and redo">
+        <button
+          class="button min-h-8! px-2.5! py-0!"
+          disabled={!sheet.canUndo}
+          onclick={() => sheet.undo()}
+          aria-label="Undo"
+          title="Undo, Ctrl Z">↶</button
+        >
+        <button
+          class="button min-h-8! px-2.5! py-0!"
+          disabled={!sheet.canRedo}
+          onclick={() => sheet.redo()}
+          aria-label="Redo"
+          title="Redo, Ctrl Shift Z">↷</button
+        >
+      </div>
+      <Finder {deeds} />
+      <a class="caption hover:underline" href="#/plan/{sheet.planId}/speed-plate">speed plate</a>
+    {/snippet}
+  </TopBar>
+  <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>
+
+  {#if a}
+    <Line stations={a.stations} drawing={a.drawing} selected={sheet.station} onselect={(s) => (sheet.station = s)} />
+  {/if}
+  <main class="columns min-h-0 flex-1">
+    <div class="bench" role="tabpanel" aria-labelledby="station-{sheet.station}"><Bench /></div>
+    <div class="middle">
+      {#if a}
+        {#if sheet.station === 'reduction' && a.drawing.stages.length > 0}
+          <div class="half"><ReductionDrawing {a} /></div>
+          <div class="half"><Reach {a} /></div>
+        {:else}
+          <Reach {a} />
+        {/if}
+      {/if}
+    </div>
+    <div class="verdict"><Verdict /></div>
+  </main>
+</div>
+
+<style>
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(20rem, 23.5rem) minmax(0, 1fr) minmax(16rem, 19.5rem);
+  }
+  .bench,
+  .middle,
+  .verdict {
+    min-width: 0;
+  }
+  .bench {
+    padding: 1rem 1.1rem 2rem;
+    border-right: 1px solid var(--rule);
+  }
+  .middle {
+    display: flex;
+    flex-direction: column;
+    padding: 0.8rem 0 0.4rem;
+    background:
+      linear-gradient(var(--grid) 1px, transparent 1px) 0 0 / 24px 24px,
+      linear-gradient(90deg, var(--grid) 1px, transparent 1px) 0 0 / 24px 24px;
+    background-color: var(--paper);
+  }
+  .half {
+    flex: 1;
+    min-height: 0;
+  }
+  .verdict {
+    border-left: 1px solid var(--rule);
+    background: var(--card);
+  }
+  @media (min-width: 66rem) {
+    .sheet {
+      height: 100vh;
+      min-height: 44rem;
+    }
+    .bench,
+    .verdict {
+      overflow-y: auto;
+    }
+  }
+  /* A tablet on the bench: the reach and the verdict side by side, the bench below. */
+  @media (max-width: 65.99rem) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr) minmax(15rem, 38%);
+      grid-template-areas: 'middle verdict' 'bench verdict';
+      grid-template-rows: auto 1fr;
+    }
+    .middle {
+      grid-area: middle;
+      min-height: 27rem;
+    }
+    .bench {
+      grid-area: bench;
+      border-top: 1px solid var(--rule);
+    }
+    .verdict {
+      grid-area: verdict;
+    }
+  }
+  @media (max-width: 40rem) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-areas: 'middle' 'verdict' 'bench';
+    }
+    .verdict {
+      border: 0;
+    }
+  }
+</style>

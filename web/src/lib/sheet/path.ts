@@ -1,0 +1,29 @@
+/** Reads and writes a nested value by the path the core names fields with, such as
+ * `motor.plate.speed` or `machine.jobs[0].speed.from`. */
+
+type Key = string | number;
+
+export function keys(path: string): Key[] {
+  return path
+    .split(/[.[\]]+/)
+    .filter(Boolean)
+    .map((k) => (/^\d+$/.test(k) ? Number(k) : k));
+}
+
+export function read(root: unknown, path: string): unknown {
+  let at = root;
+  for (const key of keys(path)) {
+    if (at === null || typeof at !== 'object') return undefined;
+    at = (at as Record<Key, unknown>)[key];
+  }
+  return at;
+}
+
+/** Writes value at path. A list may be written one past its end. */
+export function write(root: unknown, path: string, value: unknown): void {
+  const all = keys(path);
+  const last = all.pop();
+  let at = root as Record<Key, unknown>;
+  for (const key of all) at = at[key] as Record<Key, unknown>;
+  if (last !== undefined) at[last] = value;
+}

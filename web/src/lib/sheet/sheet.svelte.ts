@@ -1,0 +1,258 @@
+import {
+  api,
+  call,
+  type Assessment,
+  type Machine,
+  type Plan,
+  type Remedy,
+  type Schemas,
+  type Sheet,
+  type StationName,
+  type Working
+} from '../api/client';
+import { prefs } from '../prefs.svelte';
+import { Draft } from './draft';
+import { read, write } from './path';
+
+/** What a person edits: undone, redone and saved as one. */
+export interface Doc {
+  machine: Machine;
+  plan: Plan;
+}
+
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'conflict';
+
+const SAVE_AFTER = 500;
+const RETRY_AFTER = 2000;
+const UNDO_DEPTH = 200;
+/** Typing in one field within this time is undone as one change. */
+const ONE_CHANGE = 1500;
+
+const clone = (doc: Doc): Doc => $state.snapshot(doc) as Doc;
+
+/** The open plan sheet: the document, its assessment, its history and its saving. */
+export class SheetState {
+  readonly planId: string;
+  head: Omit<Sheet, 'plan' | 'machine'>;
+  doc: Doc;
+  assessment = $state<Assessment>();
+  errors = $state<Record<string, string>>({});
+  save = $state<SaveState>('saved');
+  saveNote = $state('');
+  station = $state<StationName>('motor');
+  /** Field to bring into view and focus, set by findings and the finder. */
+  wanted = $state('');
+  workings: Map<string, Working>;
+  errorCount: number;
+
+  #undo = $state<Doc[]>([]);
+  #redo = $state<Doc[]>([]);
+  #lastPath = '';
+  #lastAt = 0;
+  #assessing = false;
+  #assessAgain = false;
+  #saveTimer: ReturnType<typeof setTimeout> | undefined;
+  #saving = false;
+  #theirs: Sheet | undefined;
+  #draft: Draft;
+  #closed = false;
+
+  constructor(sheet: Sheet) {
+    const { plan, machine, ...head } = sheet;
+    this.planId = sheet.planId;
+    this.head = $state(head);
+    this.doc = $state({ plan, machine });
+    this.workings = $derived(new Map((this.assessment?.workings ?? []).map((w) => [w.id, w])));
+    this.errorCount = $derived(Object.keys(this.errors).length);
+    this.#draft = new Draft(sheet.planId);
+    const kept = this.#draft.take();
+    if (kept) {
+      // Something typed before was never saved. It comes back on the versions it was typed
+      // against, so a change made elsewhere since is noticed.
+      this.#remember();
+      this.doc = kept.doc;
+      this.head.planVersion = kept.planVersion;
+      this.head.machineVersion = kept.machineVersion;
+      this.#changed();
+    }
+    this.assess();
+  }
+
+  get canUndo() {
+    return this.#undo.length > 0;
+  }
+  get canRedo() {
+    return this.#redo.length > 0;
+  }
+
+  value(path: string): unknown {
+    return read(path.startsWith('machine') ? this.doc : this.doc.plan, path);
+  }
+
+  text(path: string): string {
+    const v = this.value(path);
+    return typeof v === 'string' ? v : '';
+  }
+
+  /** Changes one field. */
+  set(path: string, value: unknown) {
+    const now = Date.now();
+    if (path !== this.#lastPath || now - this.#lastAt > ONE_CHANGE) this.#remember();
+    this.#lastPath = path;
+    this.#lastAt = now;
+    write(path.startsWith('machine') ? this.doc : this.doc.plan, path, value);
+    this.#changed();
+  }
+
+  /** Makes a change of several fields, undone as one. */
+  change(make: (doc: Doc) => void) {
+    this.#remember();
+    this.#lastPath = '';
+    make(this.doc);
+    this.#changed();
+  }
+
+  applyRemedy(r: Remedy) {
+    this.change(({ plan }) => {
+      if (r.control) plan.control = r.control;
+      if (r.motor) plan.motor = r.motor;
+      if (r.reduction) plan.reduction = r.reduction;
+    });
+  }
+
+  useMotor(motor: Schemas['MotorDescribed']) {
+    this.change(({ plan }) => (plan.motor = structuredClone($state.snapshot(motor))));
+  }
+
+  undo() {
+    const before = this.#undo.pop();
+    if (!before) return;
+    this.#redo.push(clone(this.doc));
+    this.#restore(before);
+  }
+
+  redo() {
+    const after = this.#redo.pop();
+    if (!after) return;
+    this.#undo.push(clone(this.doc));
+    this.#restore(after);
+  }
+
+  /** Opens the station of a field and asks for the field to be focused. */
+  goTo(field: string) {
+    const root = field.split(/[.[]/)[0];
+    const station = root === 'machine' ? 'work' : root;
+    if (station && ['supply', 'control', 'motor', 'reduction', 'work'].includes(station)) {
+      this.station = station as StationName;
+      this.wanted = field;
+    }
+  }
+
+  keepMine() {
+    if (!this.#theirs) return;
+    this.head.planVersion = this.#theirs.planVersion;
+    this.head.machineVersion = this.#theirs.machineVersion;
+    this.#theirs = undefined;
+    this.save = 'unsaved';
+    void this.#saveNow();
+  }
+
+  takeTheirs() {
+    const theirs = this.#theirs;
+    if (!theirs) return;
+    this.#remember();
+    this.#theirs = undefined;
+    const { plan, machine, ...head } = theirs;
+    this.head = head;
+    this.doc = { plan, machine };
+    this.save = 'saved';
+    this.#draft.drop();
+    this.assess();
+  }
+
+  /** Saves what is left and stops; the draft stays if the server is away. */
+  close() {
+    if (this.save === 'unsaved') void this.#saveNow();
+    this.#closed = true;
+    clearTimeout(this.#saveTimer);
+  }
+
+  assess() {
+    if (this.#assessing) {
+      this.#assessAgain = true;
+      return;
+    }
+    void this.#assessNow();
+  }
+
+  #remember() {
+    this.#undo.push(clone(this.doc));
+    if (this.#undo.length > UNDO_DEPTH) this.#undo.shift();
+    this.#redo = [];
+  }
+
+  #restore(doc: Doc) {
+    this.#lastPath = '';
+    this.doc = doc;
+    this.#changed();
+  }
+
+  #changed() {
+    if (this.save !== 'conflict') this.save = this.save === 'away' ? 'away' : 'unsaved';
+    this.#draft.keep(clone(this.doc), this.head.planVersion, this.head.machineVersion);
+    this.#saveSoon(SAVE_AFTER);
+    this.assess();
+  }
+
+  async #assessNow() {
+    this.#assessing = true;
+    do {
+      this.#assessAgain = false;
+      const { machine, plan } = clone(this.doc);
+      const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(this.head.shelf) };
+      const { data, problem, status } = await call(() => api.POST('/api/assess', { body }));
+      if (data) {
+        this.assessment = data;
+        this.errors = {};
+      } else if (status === 422) {
+        this.errors = Object.fromEntries((problem?.errors ?? []).map((e) => [e.location ?? '', e.message ?? 'cannot be used']));
+      }
+    } while (this.#assessAgain && !this.#closed);
+    this.#assessing = false;
+  }
+
+  #saveSoon(after: number) {
+    clearTimeout(this.#saveTimer);
+    if (!this.#closed) this.#saveTimer = setTimeout(() => void this.#saveNow(), after);
+  }
+
+  async #saveNow() {
+    if (this.save === 'conflict') return;
+    if (this.#saving) return this.#saveSoon(SAVE_AFTER);
+    this.#saving = true;
+    this.save = 'saving';
+    const sent = clone(this.doc);
+    const body = { ...sent, planVersion: this.head.planVersion, machineVersion: this.head.machineVersion };
+    const { data, problem, status } = await call(() => api.PUT('/api/plans/{id}', { params: { path: { id: this.planId } }, body }));
+    this.#saving = false;
+    if (data) {
+      this.head.planVersion = data.planVersion;
+      this.head.machineVersion = data.machineVersion;
+      if (JSON.stringify(sent) === JSON.stringify(clone(this.doc))) {
+        this.save = 'saved';
+        this.#draft.drop();
+      } else {
+        this.save = 'unsaved';
+        this.#draft.keep(clone(this.doc), data.planVersion, data.machineVersion);
+        this.#saveSoon(SAVE_AFTER);
+      }
+    } else if (status === 409 && problem && 'current' in problem) {
+      this.#theirs = problem.current as Sheet;
+      this.save = 'conflict';
+    } else {
+      this.save = 'away';
+      this.saveNote = status === 404 ? 'This plan was deleted elsewhere. What you typed is kept here.' : (problem?.detail ?? '');
+      this.#saveSoon(RETRY_AFTER);
+    }
+  }
+}

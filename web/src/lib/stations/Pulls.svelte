@@ -1,0 +1,33 @@
+<script lang="ts">
+  import { openSheet } from '../ui/context';
+  import { fieldId } from '../ui/fieldId';
+
+  /** A row of spring-scale readings; a fresh blank follows the last one filled. */
+  let { path, label }: { path: string; label: string } = $props();
+
+  const sheet = openSheet();
+  const pulls = $derived((sheet.value(path) as string[] | undefined) ?? []);
+  const shown = $derived(pulls.at(-1) === '' ? pulls : [...pulls, '']);
+  const set = (i: number, text: string) => sheet.set(`${path}[${i}]`, text);
+  const errors = $derived(shown.map((_, i) => sheet.errors[`${path}[${i}]`]).filter(Boolean));
+</script>
+
+<fieldset>
+  <legend class="text-sm text-soft">{label}</legend>
+  <div class="grid grid-cols-4 gap-2">
+    {#each shown as pull, i (i)}
+      <input
+        id={fieldId(`${path}[${i}]`)}
+        class="blank"
+        type="text"
+        autocomplete="off"
+        aria-label="{label}, reading {i + 1}"
+        aria-invalid={sheet.errors[`${path}[${i}]`] ? 'true' : undefined}
+        placeholder={i === 0 ? '7.6 kg' : ''}
+        value={pull}
+        oninput={(e) => set(i, e.currentTarget.value)}
+      />
+    {/each}
+  </div>
+  {#each errors as error (error)}<p class="text-sm text-stop">{error}</p>{/each}
+</fieldset>

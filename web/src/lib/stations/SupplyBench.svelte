@@ -1,0 +1,32 @@
+<script lang="ts">
+  import Choice from '../ui/Choice.svelte';
+  import Field from '../ui/Field.svelte';
+  import Tick from '../ui/Tick.svelte';
+  import { openSheet } from '../ui/context';
+  import Figures from './Figures.svelte';
+
+  const sheet = openSheet();
+  const battery = $derived(sheet.text('supply.phases') === 'dc');
+  const workings = $derived([...sheet.workings.values()].filter((w) => w.station === 'supply'));
+</script>
+
+<h2 class="caption">Supply, as it comes out of the wall</h2>
+<div class="mt-3 grid grid-cols-2 gap-3">
+  <div class="col-span-2"><Field path="supply.name" label="Name" hint="Ring main, 10 A" words /></div>
+  <Choice
+    path="supply.phases"
+    label="Kind"
+    fallback="1"
+    options={[
+      ['1', 'Single-phase'],
+      ['3', 'Three-phase'],
+      ['dc', 'Battery']
+    ]}
+  />
+  <Field path="supply.volts" label={battery ? 'Volts' : 'Volts at the socket'} hint="230 V" />
+  {#if !battery}<Field path="supply.hertz" label="Hertz" hint="50 Hz" />{/if}
+  <Field path="supply.breaker" label="Breaker or fuse" hint="10 A" />
+</div>
+<div class="mt-3"><Tick path="supply.earthed" label="The machine's frame, motor and drive box are earthed" /></div>
+<Figures title="What the plan draws" {workings} />
+<p class="mt-4 text-sm text-soft">Starting values. Local code and a licensed electrician decide, above all for fixed wiring.</p>

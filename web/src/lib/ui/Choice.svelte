@@ -1,0 +1,48 @@
+<script lang="ts">
+  import { openSheet } from './context';
+  import { fieldId } from './fieldId';
+
+  interface Props {
+    path: string;
+    label: string;
+    options: readonly (readonly [value: string, words: string])[];
+    /** What an empty value means. */
+    fallback?: string;
+    plate?: boolean;
+  }
+  let { path, label, options, fallback = '', plate = false }: Props = $props();
+
+  const sheet = openSheet();
+  const id = $derived(fieldId(path));
+  const error = $derived(sheet.errors[path]);
+  const value = $derived(sheet.text(path) || fallback);
+</script>
+
+<div class="min-w-0">
+  <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{label}</label>
+  <select
+    {id}
+    class="blank"
+    class:plate
+    {value}
+    onchange={(e) => sheet.set(path, e.currentTarget.value)}
+    aria-invalid={error ? 'true' : undefined}
+    aria-describedby={error ? `${id}-error` : undefined}
+  >
+    {#if fallback === ''}<option value="">choose</option>{/if}
+    {#each options as [v, words] (v)}<option value={v}>{words}</option>{/each}
+  </select>
+  {#if error}<p id="{id}-error" class="mt-0.5 text-sm text-stop">{error}</p>{/if}
+</div>
+
+<style>
+  .plate {
+    background: transparent;
+    padding-inline: 0;
+    min-height: 2rem;
+  }
+  option {
+    background: var(--card);
+    color: var(--ink);
+  }
+</style>

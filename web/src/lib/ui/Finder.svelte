@@ -1,0 +1,65 @@
+<script lang="ts">
+  import { Command, Dialog } from 'bits-ui';
+
+  export interface Deed {
+    name: string;
+    group: string;
+    keys?: string;
+    run: () => void;
+  }
+
+  let { deeds }: { deeds: Deed[] } = $props();
+
+  let open = $state(false);
+  const groups = $derived([...new Set(deeds.map((d) => d.group))]);
+
+  const typing = (e: KeyboardEvent) =>
+    e.target instanceof HTMLElement && (e.target.matches('input, textarea, select') || e.target.isContentEditable);
+  const key = (e: KeyboardEvent) => {
+    if (e.key === '/' && !typing(e) && !e.ctrlKey && !e.metaKey && !e.altKey) {
+      e.preventDefault();
+      open = true;
+    }
+  };
+  const pick = (d: Deed) => {
+    open = false;
+    // The dialog gives focus back as it closes; what was asked for comes after.
+    setTimeout(d.run);
+  };
+</script>
+
+<svelte:window onkeydown={key} />
+<Dialog.Root bind:open>
+  <Dialog.Trigger class="caption flex min-h-8 items-center gap-2 hover:underline"
+    >find <kbd class="border border-rule bg-card px-2 py-0.5 font-body text-sm normal-case">/</kbd></Dialog.Trigger
+  >
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-30 bg-black/40" />
+    <Dialog.Content class="fixed top-[10vh] left-1/2 z-30 w-[min(36rem,94vw)] -translate-x-1/2 border border-ink bg-card p-3">
+      <Dialog.Title class="sr-only">Find</Dialog.Title>
+      <Command.Root label="Find a field, a finding or something to do">
+        <Command.Input class="blank text-lg" placeholder="Find a field, a finding or something to do" autofocus />
+        <Command.List class="mt-2 max-h-[55vh] overflow-y-auto">
+          <Command.Empty class="p-3 text-soft">Nothing by that name.</Command.Empty>
+          {#each groups as group (group)}
+            <Command.Group>
+              <Command.GroupHeading class="caption px-2 pt-2">{group}</Command.GroupHeading>
+              <Command.GroupItems>
+                {#each deeds.filter((d) => d.group === group) as d, i (i)}
+                  <Command.Item
+                    value="{group} {d.name} {i}"
+                    keywords={[d.name]}
+                    onSelect={() => pick(d)}
+                    class="flex min-h-10 cursor-pointer items-center justify-between px-2 data-[selected]:bg-ink data-[selected]:text-card"
+                  >
+                    {d.name}{#if d.keys}<kbd class="text-sm opacity-80">{d.keys}</kbd>{/if}
+                  </Command.Item>
+                {/each}
+              </Command.GroupItems>
+            </Command.Group>
+          {/each}
+        </Command.List>
+      </Command.Root>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,24 @@
+<script lang="ts">
+  import type { Remedy } from '../api/client';
+  import { openSheet } from '../ui/context';
+
+  let { remedies, total }: { remedies: Remedy[]; total: number } = $props();
+
+  const sheet = openSheet();
+  // What does the job comes first, then what helps; what was tried and does not is said too.
+  const ordered = $derived(
+    [...remedies].sort((a, b) => Number(b.does) - Number(a.does) || b.jobsDone - a.jobsDone || Number(b.lifts) - Number(a.lifts))
+  );
+</script>
+
+<ul class="mt-1.5 flex flex-col gap-1.5" aria-label="Changes that were tried">
+  {#each ordered as r (r.kind)}
+    <li>
+      <button class="link font-medium" title={r.detail} onclick={() => sheet.applyRemedy(r)}>{r.label}</button>
+      <span class={r.does ? 'text-good' : 'text-soft'}>
+        {r.margin}{r.does ? '' : r.lifts ? ', better' : ', no help'}, {r.jobsDone} of {total}
+      </span>
+      <span class="block text-sm text-soft">{r.detail}</span>
+    </li>
+  {/each}
+</ul>

@@ -1,0 +1,48 @@
+<script lang="ts">
+  import type { Finding } from '../api/client';
+  import Mark from '../ui/Mark.svelte';
+  import { openSheet } from '../ui/context';
+  import Remedies from './Remedies.svelte';
+
+  const sheet = openSheet();
+  const a = $derived(sheet.assessment);
+  const jobOf = (f: Finding) => a?.jobs.find((j) => j.id === f.job);
+</script>
+
+<section aria-label="Verdict" class="flex flex-col gap-0 p-4">
+  <p class="caption">Verdict</p>
+  {#if sheet.errorCount > 0}
+    <p role="alert" class="my-2 border-l-4 border-stop pl-3">
+      {sheet.errorCount === 1 ? 'One entry' : `${sheet.errorCount} entries`} cannot be used. The figures are from before it was typed.
+      <button class="link" onclick={() => sheet.goTo(Object.keys(sheet.errors)[0] ?? '')}>Show it</button>
+    </p>
+  {/if}
+  {#if a}
+    <h2 class="mt-0.5 text-[1.45rem] leading-tight" aria-live="polite">{a.headline}</h2>
+    <ol class="mt-2">
+      {#each a.findings as f (f.id)}
+        {@const job = jobOf(f)}
+        <li class="flex gap-3 border-b border-rule py-2.5">
+          <Mark level={f.level} size={22} />
+          <div class="min-w-0 flex-1">
+            {#if f.field}
+              <button class="text-left font-semibold hover:underline" onclick={() => sheet.goTo(f.field)}>{f.title}</button>
+            {:else}
+              <p class="font-semibold">{f.title}</p>
+            {/if}
+            <p class="text-[0.94rem] text-soft">{f.detail}</p>
+            {#if job && job.remedies.length > 0}<Remedies remedies={job.remedies} total={a.jobs.length} />{/if}
+          </div>
+        </li>
+      {/each}
+    </ol>
+    <p class="caption mt-4">Next, working back from the work</p>
+    <p class="mt-1">
+      {#if a.next.field}
+        <button class="link" onclick={() => sheet.goTo(a.next.field)}>{a.next.text}</button>
+      {:else}
+        {a.next.text}
+      {/if}
+    </p>
+  {/if}
+</section>
