@@ -55,12 +55,12 @@ func Assess(in Input) (Assessment, error) {
 		Findings: t.judge(in.Units), Reach: t.reach(), Drawing: t.drawing(), Units: units(in.Units),
 		JobsDone: countDone(fares),
 	}
-	h := newHealer(in, t)
+	h := newHealer(in, t, fares)
 	a.Jobs = make([]JobResult, 0, len(fares))
 	for i := range fares {
 		result := t.jobResult(i, fares[i], in.Units)
 		if !fares[i].outcome.done() && fares[i].outcome != cannotJudge {
-			result.Remedies = h.remedies(i, fares[i])
+			result.Remedies = h.remedies(i)
 		}
 		a.Jobs = append(a.Jobs, result)
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
@@ -70,9 +70,10 @@ func Assess(in Input) (Assessment, error) {
 	a.Headline = headline(a, t)
 	a.Next = next(a)
 	a.Stations = t.summaries(in, a)
-	a.Settings = t.settings(in.Units)
-	a.SpeedPlate = t.speedPlate()
-	a.Workings = t.workings(in.Units, fares)
+	a.SpeedPlate = t.speedPlate(fares)
+	sheet := t.settingSheet(in.Units)
+	a.Settings = sheet.settings
+	a.Workings = append(t.workings(in.Units, fares), sheet.workings...)
 	return a, nil
 }
 

@@ -19,7 +19,7 @@ const (
 
 // stageSpeeds are the fastest and slowest driver speeds of each stage, rad/s, over all
 // positions.
-func (t train) fastestDriver(stage int) float64 {
+func (t *train) fastestDriver(stage int) float64 {
 	_, high := t.model.Span()
 	fastest := 0.0
 	for _, p := range t.reduction.Positions {
@@ -33,7 +33,7 @@ func (t train) fastestDriver(stage int) float64 {
 }
 
 // reductionFindings looks at every stage's wrap, bend, belt speed, cone lengths and guard.
-func (t train) reductionFindings(sys q.System) []f.Finding {
+func (t *train) reductionFindings(sys q.System) []f.Finding {
 	v := &verdict{train: t, sys: sys}
 	if t.reduction.Missing != "" {
 		v.add(f.Reduction, "missing", f.Missing, "reduction."+t.reduction.Missing, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
@@ -55,7 +55,7 @@ func (t train) reductionFindings(sys q.System) []f.Finding {
 }
 
 // soundReduction says in figures why the stages are sound.
-func (t train) soundReduction(sys q.System) string {
+func (t *train) soundReduction(sys q.System) string {
 	wrap := math.Pi
 	for _, s := range t.reduction.Stages {
 		for _, step := range s.Steps {

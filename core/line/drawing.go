@@ -50,7 +50,7 @@ type StepDrawing struct {
 	Length  float64 `json:"length" doc:"Belt this step needs; 0 when not known"`
 }
 
-func (t train) drawing() Drawing {
+func (t *train) drawing() Drawing {
 	d := Drawing{Phases: 1, Control: t.control.Kind, Tool: t.machine.Kind, ToolMM: tidy(t.machine.Diameter * 1000), Stages: []StageDrawing{}, SpeedsTop: []float64{}}
 	switch {
 	case t.supply.Three:
@@ -73,7 +73,7 @@ func (t train) drawing() Drawing {
 
 // motorDrawing sizes the body from power where it was not measured: a motor's volume goes with
 // its torque, so a fixed shape goes with its cube root [common practice].
-func (t train) motorDrawing() MotorDrawing {
+func (t *train) motorDrawing() MotorDrawing {
 	m := t.motor
 	d := MotorDrawing{Kind: string(m.Kind), Diameter: m.Body.Diameter * 1000, Length: m.Body.Length * 1000, Shaft: m.Body.Shaft * 1000}
 	guess := 100.0
@@ -93,7 +93,7 @@ func (t train) motorDrawing() MotorDrawing {
 	return d
 }
 
-func (t train) stageDrawing(i int, s reduction.Stage) StageDrawing {
+func (t *train) stageDrawing(i int, s reduction.Stage) StageDrawing {
 	d := StageDrawing{Kind: s.Kind, Section: s.Section, Steps: []StepDrawing{}, Centre: tidy(s.Centre * 1000), CentreKnown: s.Centre > 0, Belt: tidy(s.Belt * 1000), Guarded: s.Guarded}
 	largest := 0.0
 	for _, step := range s.Steps {

@@ -13,7 +13,7 @@ import (
 
 // verdict gathers findings in one system of units.
 type verdict struct {
-	train
+	*train
 	sys  q.System
 	list []f.Finding
 }
@@ -28,7 +28,7 @@ func (v *verdict) add(station f.Station, id string, level f.Level, field, title,
 const extraLowVolts = 50
 
 // judge gathers everything there is to say about the plan except how its jobs fare.
-func (t train) judge(sys q.System) []f.Finding {
+func (t *train) judge(sys q.System) []f.Finding {
 	v := &verdict{train: t, sys: sys}
 	v.supplyFindings()
 	v.controlFindings()
@@ -84,7 +84,7 @@ const (
 )
 
 // inputAmps is the supply current at the motor's full load.
-func (t train) inputAmps() float64 {
+func (t *train) inputAmps() float64 {
 	factor, eff, root := drivePF, driveEfficiency, 1.0
 	switch {
 	case t.supply.Battery:

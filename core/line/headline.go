@@ -17,7 +17,7 @@ func countWord(n int) string {
 }
 
 // headline is the verdict in a line: what it does, then what stands in the way.
-func headline(a Assessment, t train) string {
+func headline(a Assessment, t *train) string {
 	if len(a.Jobs) == 0 {
 		return "What must it do?"
 	}

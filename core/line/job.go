@@ -26,7 +26,7 @@ type JobResult struct {
 	Remedies []Remedy    `json:"remedies" nullable:"false"`
 }
 
-func (t train) jobResult(i int, fare fare, sys q.System) JobResult {
+func (t *train) jobResult(i int, fare fare, sys q.System) JobResult {
 	job := t.machine.Jobs[i]
 	r := JobResult{
 		ID: job.ID, Name: job.Name, Outcome: fare.outcome, Margin: tidy(fare.margin), Wanted: job.Margin, WantedBy: job.MarginBy,
@@ -67,7 +67,7 @@ func shortText(job work.Need, fare fare) string {
 }
 
 // jobFindings says how a job fares in a sentence or two.
-func (t train) jobFindings(i int, fare fare, sys q.System) []f.Finding {
+func (t *train) jobFindings(i int, fare fare, sys q.System) []f.Finding {
 	job := t.machine.Jobs[i]
 	one := f.Finding{ID: "work.job." + job.ID, Station: f.Work, Field: fmt.Sprintf("machine.jobs[%d].load", i), Job: job.ID}
 	torque := func(v float64) string { return q.Show(v, q.Torque, sys) }
@@ -115,12 +115,12 @@ func where(job work.Need, fare fare, speed func(float64) string) string {
 }
 
 // shortTitle names the speeds over which the torque is not enough.
-func (t train) shortTitle(job work.Need, fare fare, sys q.System) string {
+func (t *train) shortTitle(job work.Need, fare fare, sys q.System) string {
 	if fare.starting {
 		return job.Name + ": will not break it away"
 	}
 	p := t.reduction.Positions[fare.position]
-	const tried = 48
+	const tried = 24
 	overload := overload(job.Duty)
 	from, to := math.Inf(1), 0.0
 	for k := range tried {
@@ -140,7 +140,7 @@ func (t train) shortTitle(job work.Need, fare fare, sys q.System) string {
 	return fmt.Sprintf("%s: short between %s and %s", job.Name, q.Show(from, q.Speed, sys), q.Show(to, q.Speed, sys))
 }
 
-func (t train) speedShort(job work.Need, fare fare, speed func(float64) string) (title, detail string) {
+func (t *train) speedShort(job work.Need, fare fare, speed func(float64) string) (title, detail string) {
 	p := t.reduction.Positions[fare.position]
 	low, high := t.span(p)
 	if t.model.FixedSpeed() && !job.AnySpeed {

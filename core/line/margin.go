@@ -39,12 +39,34 @@ type fare struct {
 // speedTolerance forgives what no tachometer would show.
 const speedTolerance = 0.01
 
-// bandSamples is how many speeds of a band are tried. Torque curves here rise then fall, so
-// the least margin sits at an end of the band; the rest guard against joined curves.
-const bandSamples = 9
+// How many speeds of a band are tried. Torque curves here rise then fall, so the least margin
+// sits at an end of the band and the rest only guard; the best single speed may lie within.
+const (
+	bandSamples = 5
+	anySamples  = 13
+)
+
+// fares is how every job fares in its best position.
+func (t *train) fares() []fare {
+	out := make([]fare, len(t.machine.Jobs))
+	for i, job := range t.machine.Jobs {
+		out[i] = t.best(job, t.reduction.Positions)
+	}
+	return out
+}
+
+func countDone(fares []fare) int {
+	n := 0
+	for _, f := range fares {
+		if f.outcome.done() {
+			n++
+		}
+	}
+	return n
+}
 
 // best is how a job fares in its best position.
-func (t train) best(job work.Need, positions []reduction.Position) fare {
+func (t *train) best(job work.Need, positions []reduction.Position) fare {
 	if !t.runs || job.Missing != "" || len(positions) == 0 {
 		return fare{outcome: cannotJudge}
 	}
@@ -68,7 +90,7 @@ func better(a, b fare) bool {
 	return a.margin > b.margin
 }
 
-func (t train) fareIn(job work.Need, p reduction.Position) fare {
+func (t *train) fareIn(job work.Need, p reduction.Position) fare {
 	low, high := t.span(p)
 	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
 	high = math.Min(high, t.top)
@@ -109,16 +131,23 @@ func grade(margin, wanted float64) outcome {
 }
 
 // scan finds the least margin over the reached band, or the best single speed when any will do.
-func (t train) scan(job work.Need, p reduction.Position, f *fare) {
+func (t *train) scan(job work.Need, p reduction.Position, f *fare) {
 	overload := overload(job.Duty)
-	step := math.Pow(f.high/f.low, 1.0/(bandSamples-1))
+	samples := bandSamples
+	if job.AnySpeed {
+		samples = anySamples
+	}
+	if f.low == f.high {
+		samples = 1
+	}
+	step := math.Pow(f.high/f.low, 1/float64(max(samples-1, 1)))
 	omega := f.low
 	f.margin = math.Inf(1)
 	if job.AnySpeed {
 		f.margin = math.Inf(-1)
 	}
-	for i := range bandSamples {
-		if i == bandSamples-1 {
+	for i := range samples {
+		if i == samples-1 {
 			omega = f.high
 		}
 		held := t.heldFor(job, omega, overload, p)
@@ -141,7 +170,7 @@ func (t train) scan(job work.Need, p reduction.Position, f *fare) {
 }
 
 // heldFor is the torque a job may count on, by its duty.
-func (t train) heldFor(job work.Need, omega, overload float64, p reduction.Position) motor.Held {
+func (t *train) heldFor(job work.Need, omega, overload float64, p reduction.Position) motor.Held {
 	if job.Duty.Kind == "seconds" {
 		return t.peak(omega, p)
 	}

@@ -50,7 +50,7 @@ type Holding struct {
 // usualBurst is the overload of five minutes in fifteen.
 var usualBurst = motor.Overload(5*60, 10*60)
 
-func (t train) reach() Reach {
+func (t *train) reach() Reach {
 	r := Reach{Positions: []PositionReach{}}
 	if omega, field := t.machine.TopSpeed(); field != "" {
 		r.TopRPM, r.TopLabel = tidy(omega/q.RPM), "spindle limit"
@@ -68,7 +68,7 @@ func (t train) reach() Reach {
 	return r
 }
 
-func (t train) positionReach(p reduction.Position, points int) PositionReach {
+func (t *train) positionReach(p reduction.Position, points int) PositionReach {
 	low, high := t.span(p)
 	out := PositionReach{
 		Label: p.Label, Ratio: tidy(p.Ratio), Keeps: tidy(p.Keeps), Fixed: t.model.FixedSpeed(),
@@ -81,7 +81,8 @@ func (t train) positionReach(p reduction.Position, points int) PositionReach {
 		if i == points-1 {
 			omega = high
 		}
-		c, b, k := t.steady(omega, 1, p), t.steady(omega, usualBurst, p), t.peak(omega, p)
+		c, b, k := t.model.Limits(omega*p.Ratio, usualBurst)
+		c, b, k = at(c, p), at(b, p), at(k, p)
 		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque), float32(b.Torque), float32(k.Torque)
 		now := Holding{tidy(omega / q.RPM), c.By, b.By, k.By}
 		if n := len(out.Held); n == 0 || out.Held[n-1].differs(now) {
@@ -100,7 +101,7 @@ func (h Holding) differs(o Holding) bool {
 }
 
 // runUp draws a line-fed motor's own curve from near standstill to synchronous.
-func (t train) runUp(p reduction.Position, high float64, out *PositionReach) {
+func (t *train) runUp(p reduction.Position, high float64, out *PositionReach) {
 	const points = 60
 	for i := range points {
 		omega := high * float64(i+1) / points

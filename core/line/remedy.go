@@ -25,281 +25,158 @@ type Remedy struct {
 	Reduction *reduction.Described `json:"reduction,omitempty"`
 }
 
-// pulleySizes are pitch diameters in millimetres, preferred numbers R20 between 40 and 500.
-var pulleySizes = []float64{40, 45, 50, 56, 63, 71, 80, 90, 100, 112, 125, 140, 160, 180, 200, 224, 250, 280, 315, 355, 400, 450, 500}
+// option is a changed plan, truly assessed for every job.
+type option struct {
+	Remedy
+	train *train
+	fares []fare
+}
 
-// toothCounts are the wheels tried on chains, gears and toothed belts.
-var toothCounts = []float64{10, 11, 12, 13, 14, 15, 16, 18, 20, 22, 24, 25, 28, 30, 32, 36, 40, 44, 48, 50, 56, 60, 64, 72, 80, 96, 100, 120}
-
-// healer tries changes to a plan, each truly assessed.
+// healer tries changes to a plan. Each is tried once, whichever job asks for it.
 type healer struct {
-	in  Input
-	now train
-	// ratios are the single-wheel swaps, screened once for all jobs.
-	ratios []swap
+	in    Input
+	now   *train
+	fares []fare // as the plan stands
+
+	swaps              []swap // single-wheel swaps, screened for all jobs
+	trims, motors      []option
+	cooled, choked     []option
+	limited            []option
+	swapped            map[int]option // by index into swaps
+	madeSwaps, madeAll bool
 }
 
-// swap is one wheel changed for another, with how every job fares.
-type swap struct {
-	stage, step int
-	driven      bool
-	size        float64 // mm, or teeth
-	fares       []fare
-	done        int
+func newHealer(in Input, now *train, fares []fare) *healer {
+	return &healer{in: in, now: now, fares: fares, swapped: map[int]option{}}
 }
-
-func newHealer(in Input, now train) *healer { return &healer{in: in, now: now} }
 
 // remedies are the changes worth showing for a job: another ratio, another trim, another motor
 // from the shelf, and whatever lifts the limit that binds.
-func (h *healer) remedies(job int, fare fare) []Remedy {
-	var out []Remedy
-	take := func(r Remedy, ok bool) {
-		if ok {
-			out = append(out, r)
+func (h *healer) remedies(job int) []Remedy {
+	h.tryAll()
+	by := h.fares[job].held.By
+	out := []Remedy{}
+	add := func(options []option) {
+		if best := bestFor(job, options); best != nil {
+			out = append(out, h.remedy(job, *best))
 		}
 	}
-	take(h.ratio(job, fare))
-	take(h.trim(job, fare))
-	if fare.held.By == motor.CurrentLimit {
-		take(h.limit(job, fare))
+	add(h.ratio(job))
+	add(h.trims)
+	if by == motor.CurrentLimit {
+		add(h.limited)
 	}
-	if fare.held.By == motor.FanSlowed {
-		take(h.cooling(job, fare))
+	if by == motor.FanSlowed {
+		add(h.cooled)
 	}
-	if h.now.control.Kind == control.PhaseAngle && !h.now.control.Choke && heatBinds(fare.held.By) {
-		take(h.choke(job, fare))
+	if by == motor.MotorHeat || by == motor.FanSlowed {
+		add(h.choked)
 	}
-	take(h.motor(job, fare))
+	add(h.motors)
 	return out
 }
 
-func heatBinds(b motor.Bound) bool { return b == motor.MotorHeat || b == motor.FanSlowed }
-
-// tried assesses a changed plan and says how one job and all of them fare. It fails when the
-// changed plan does not resolve or cannot run.
-func (h *healer) tried(job int, was fare, change func(*Plan)) (train, fare, Remedy, bool) {
-	in := h.in
-	change(&in.Plan)
-	s, err := resolve(in)
-	if err != nil {
-		return train{}, fare{}, Remedy{}, false
-	}
-	t := newTrain(s)
-	if !t.runs {
-		return train{}, fare{}, Remedy{}, false
-	}
-	fares := t.fares()
-	now := fares[job]
-	r := Remedy{Margin: marginText(now), Does: now.outcome.done(), JobsDone: countDone(fares)}
-	r.Lifts = now.outcome.done() && !was.outcome.done() || now.margin > was.margin*1.01
-	return t, now, r, true
+// remedy says what an option gives a job.
+func (h *healer) remedy(job int, o option) Remedy {
+	was, now := h.fares[job], o.fares[job]
+	r := o.Remedy
+	r.Margin, r.Does = marginText(now), now.outcome.done()
+	r.Lifts = r.Does && !was.outcome.done() || now.margin > was.margin*1.01
+	return r
 }
 
-func (t train) fares() []fare {
-	out := make([]fare, len(t.machine.Jobs))
-	for i, job := range t.machine.Jobs {
-		out[i] = t.best(job, t.reduction.Positions)
-	}
-	return out
-}
-
-func countDone(fares []fare) int {
-	n := 0
-	for _, f := range fares {
-		if f.outcome.done() {
-			n++
+// bestFor prefers the job done, then more jobs done, then the job's margin.
+func bestFor(job int, options []option) *option {
+	var best *option
+	for i := range options {
+		o := &options[i]
+		if best == nil || beatsFor(job, *o, *best) {
+			best = o
 		}
 	}
-	return n
+	return best
 }
 
-// ratio finds the best swap of one wheel for another standard size: most jobs done first, then
-// this job's margin.
-func (h *healer) ratio(job int, was fare) (Remedy, bool) {
-	if h.ratios == nil {
-		h.ratios = h.swaps()
-	}
-	best := -1
-	for i, s := range h.ratios {
-		if best < 0 || h.swapBeats(s, h.ratios[best], job) {
-			best = i
-		}
-	}
-	if best < 0 {
-		return Remedy{}, false
-	}
-	s := h.ratios[best]
-	swapped := h.swapped(s)
-	t, now, r, ok := h.tried(job, was, func(p *Plan) { p.Reduction = swapped })
-	if !ok {
-		return Remedy{}, false
-	}
-	position := t.reduction.Positions[now.position]
-	r.Kind, r.Reduction = "ratio", &swapped
-	r.Label = "Try " + ratioText(position.Ratio)
-	_, high := t.span(position)
-	r.Detail = fmt.Sprintf("%s; then it tops out at %s", h.swapText(s), q.Show(math.Min(high, t.top), q.Speed, h.in.Units))
-	return r, true
-}
-
-func (h *healer) swapBeats(a, b swap, job int) bool {
-	if a.done != b.done {
-		return a.done > b.done
-	}
+func beatsFor(job int, a, b option) bool {
 	aDone, bDone := a.fares[job].outcome.done(), b.fares[job].outcome.done()
-	if aDone != bDone {
+	switch {
+	case aDone != bDone:
 		return aDone
+	case a.JobsDone != b.JobsDone:
+		return a.JobsDone > b.JobsDone
 	}
 	return a.fares[job].margin > b.fares[job].margin
 }
 
-// swaps screens every legal change of one wheel.
-func (h *healer) swaps() []swap {
-	out := []swap{}
-	for i, stage := range h.now.reduction.Stages {
-		if stage.Kind == reduction.Direct {
-			continue
-		}
-		for k, step := range stage.Steps {
-			for _, driven := range []bool{false, true} {
-				for _, size := range sizesFor(stage.Kind) {
-					if s, ok := h.screen(i, k, step, driven, size); ok {
-						out = append(out, s)
-					}
-				}
-			}
-		}
+// try assesses the plan with the remedy's stations in place of its own. It fails when they
+// cannot be used together or would spin something past what it bears.
+func (h *healer) try(r Remedy) (option, bool) {
+	s := h.now.stations
+	reader := q.NewReader("")
+	if r.Control != nil {
+		s.control = control.Resolve(*r.Control, reader)
 	}
-	return out
+	if r.Motor != nil {
+		s.motor = motor.Resolve(*r.Motor, reader)
+	}
+	if r.Reduction != nil {
+		s.reduction = reduction.Resolve(*r.Reduction, reader)
+	}
+	o := option{Remedy: r, train: newTrain(s)}
+	if reader.Err() != nil || !o.train.runs {
+		return o, false
+	}
+	o.fares = o.train.fares()
+	o.JobsDone = countDone(o.fares)
+	return o, r.Kind == "limit" || r.Kind == "cooling" || r.Kind == "choke" || !o.train.overspeeds()
 }
 
-func sizesFor(kind reduction.Kind) []float64 {
-	if kind == reduction.VBelt || kind == reduction.PolyV {
-		return pulleySizes
+// tryAll tries everything but the ratios.
+func (h *healer) tryAll() {
+	if h.madeAll {
+		return
 	}
-	return toothCounts
-}
-
-// screen works out one swap on copies of the resolved positions, leaving out those that slip,
-// bend too tight, touch, or overspeed the machine.
-func (h *healer) screen(i, k int, step reduction.Step, driven bool, size float64) (swap, bool) {
-	stage := h.now.reduction.Stages[i]
-	changed := step
-	diameter := size / 1000
-	if step.Teeth {
-		// Diameter goes with teeth at one pitch.
-		diameter = size * h.toothPitch(i, k, step)
-	}
-	if driven {
-		changed.Driven = diameter
-	} else {
-		changed.Driver = diameter
-	}
-	small, large := math.Min(changed.Driver, changed.Driven), math.Max(changed.Driver, changed.Driven)
-	if small < reduction.Smallest(stage.Section)*0.995 || math.Abs(diameter/pick(step, driven)-1) < 0.005 {
-		return swap{}, false
-	}
-	if stage.Centre > 0 && stage.Kind != reduction.Spur &&
-		(stage.Centre <= (small+large)/2*1.02 || stage.Belted() && reduction.Wrap(small, large, stage.Centre) < leastWrap) {
-		return swap{}, false
-	}
-	scale := changed.Driven / changed.Driver / (step.Driven / step.Driver)
-	positions := make([]reduction.Position, len(h.now.reduction.Positions))
-	copy(positions, h.now.reduction.Positions)
-	for n := range positions {
-		if positions[n].Steps[i] == k {
-			positions[n].Ratio *= scale
-		}
-		if _, high := h.now.span(positions[n]); high > h.now.top*(1+speedTolerance) {
-			return swap{}, false
+	h.madeAll = true
+	collect := func(list *[]option, r Remedy) {
+		if o, ok := h.try(r); ok {
+			*list = append(*list, o)
 		}
 	}
-	s := swap{stage: i, step: k, driven: driven, size: size, fares: make([]fare, len(h.now.machine.Jobs))}
-	for n, job := range h.now.machine.Jobs {
-		s.fares[n] = h.now.best(job, positions)
+	for _, r := range h.trimRemedies() {
+		collect(&h.trims, r)
 	}
-	s.done = countDone(s.fares)
-	return s, true
+	for _, r := range h.motorRemedies() {
+		collect(&h.motors, r)
+	}
+	if amps := math.Min(1.5*h.now.motor.Amps.Value, h.now.feed.PeakAmps); amps > h.now.feed.LimitAmps {
+		c := h.in.Plan.Control
+		c.LimitAmps = typed(amps, "A")
+		collect(&h.limited, Remedy{Kind: "limit", Label: "Current limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, as far as the drive allows", Control: &c})
+	}
+	if h.now.motor.Cooling == "own-fan" {
+		m := h.in.Plan.Motor
+		m.Plate.Cooling = "blown"
+		collect(&h.cooled, Remedy{Kind: "cooling", Label: "Fit a fan with its own supply", Detail: "the motor then keeps its rated torque down to a crawl", Motor: &m})
+	}
+	if h.now.control.Kind == control.PhaseAngle && !h.now.control.Choke {
+		c := h.in.Plan.Control
+		c.Choke = true
+		collect(&h.choked, Remedy{Kind: "choke", Label: "Add a choke", Detail: "in the armature lead; smoother current heats the motor less", Control: &c})
+	}
 }
 
-func pick(step reduction.Step, driven bool) float64 {
-	if driven {
-		return step.Driven
-	}
-	return step.Driver
-}
-
-// toothPitch is pitch diameter per tooth of a toothed pair, from what was typed.
-func (h *healer) toothPitch(i, k int, step reduction.Step) float64 {
-	return step.Driver / reduction.Teeth(h.in.Plan.Reduction.Stages[i].Steps[k].Driver)
-}
-
-// swapped is the described reduction with one wheel changed. A belt length no longer holds on
-// the old centres, so the centre distance is kept and the belt left to be worked out.
-func (h *healer) swapped(s swap) reduction.Described {
-	d := h.in.Plan.Reduction
-	d.Stages = append([]reduction.DescribedStage(nil), d.Stages...)
-	stage := &d.Stages[s.stage]
-	stage.Steps = append([]reduction.DescribedStep(nil), stage.Steps...)
-	resolved := h.now.reduction.Stages[s.stage]
-	text := q.Text(fmt.Sprintf("%g", s.size))
-	if !resolved.Steps[s.step].Teeth {
-		text += " mm"
-		if stage.Measured == "outside" {
-			text = q.Text(fmt.Sprintf("%g mm", s.size+2000*reduction.PitchOffset(resolved.Section)))
-		}
-	}
-	if s.driven {
-		stage.Steps[s.step].Driven = text
-	} else {
-		stage.Steps[s.step].Driver = text
-	}
-	if resolved.FromBelt {
-		stage.Belt = ""
-		stage.Centre = q.Text(fmt.Sprintf("%.0f mm", resolved.Centre*1000))
-	}
-	return d
-}
-
-func (h *healer) swapText(s swap) string {
-	was := h.in.Plan.Reduction.Stages[s.stage].Steps[s.step]
-	from := was.Driver
-	if s.driven {
-		from = was.Driven
-	}
-	stage := h.now.reduction.Stages[s.stage]
-	if stage.Steps[s.step].Teeth {
-		return fmt.Sprintf("%g teeth in place of %s", s.size, from)
-	}
-	return fmt.Sprintf("a %s pulley in place of %s", q.Show(s.size/1000, q.Length, h.in.Units), from)
-}
-
-// trim tries other top speeds: trims of the plate for a DC drive, top hertz for an inverter.
-func (h *healer) trim(job int, was fare) (Remedy, bool) {
-	c := h.now.control
-	var found Remedy
-	var foundFare fare
-	ok := false
-	try := func(label, detail string, changed control.Described) {
-		t, now, r, runs := h.tried(job, was, func(p *Plan) { p.Control = changed })
-		if !runs || t.overspeeds() {
-			return
-		}
-		if !ok || trimBeats(r, now, found, foundFare) {
-			r.Kind, r.Label, r.Detail, r.Control = "trim", label, detail, &changed
-			found, foundFare, ok = r, now, true
-		}
-	}
-	switch {
+// trimRemedies are other top speeds: trims of the plate for a DC drive, top hertz for an inverter.
+func (h *healer) trimRemedies() []Remedy {
+	var out []Remedy
+	switch c := h.now.control; {
 	case c.DCDrive():
-		for _, percent := range []float64{65, 80, 100} {
-			if math.Abs(percent/100-c.TopTrim) < 0.005 {
+		for _, share := range []float64{0.65, 0.8, 1} {
+			if math.Abs(share-c.TopTrim) < 0.005 {
 				continue
 			}
 			changed := h.in.Plan.Control
-			changed.TopTrim = q.Text(fmt.Sprintf("%g %%", percent))
-			try(fmt.Sprintf("Trim to %g %%", percent), "of plate speed; torque stays, top speed moves", changed)
+			changed.TopTrim = typed(share*100, "%")
+			out = append(out, Remedy{Kind: "trim", Label: "Trim to " + string(changed.TopTrim), Detail: "of plate speed; torque stays, top speed moves", Control: &changed})
 		}
 	case c.Kind == control.Inverter:
 		for _, hertz := range []float64{40, 50, 60, 75, 87, 100} {
@@ -307,26 +184,43 @@ func (h *healer) trim(job int, was fare) (Remedy, bool) {
 				continue
 			}
 			changed := h.in.Plan.Control
-			changed.TopHertz = q.Text(fmt.Sprintf("%g Hz", hertz))
-			try(fmt.Sprintf("Top hertz %g", hertz), "in place of "+q.Show(h.now.feed.TopHertz, q.Frequency, h.in.Units)+"; above base hertz torque falls off", changed)
+			changed.TopHertz = typed(hertz, "Hz")
+			out = append(out, Remedy{Kind: "trim", Label: "Top at " + string(changed.TopHertz), Control: &changed,
+				Detail: "in place of " + q.Show(h.now.feed.TopHertz, q.Frequency, h.in.Units) + "; above base hertz torque falls off"})
 		}
 	}
-	return found, ok
+	return out
 }
 
-// trimBeats prefers the job done, then more jobs done, then its margin.
-func trimBeats(r Remedy, now fare, best Remedy, bestFare fare) bool {
-	switch {
-	case r.Does != best.Does:
-		return r.Does
-	case r.JobsDone != best.JobsDone:
-		return r.JobsDone > best.JobsDone
+// motorRemedies are the shelf's motors on the same pulleys, with a set current limit moved to
+// suit each.
+func (h *healer) motorRemedies() []Remedy {
+	var out []Remedy
+	for i := range h.in.Shelf {
+		m := h.in.Shelf[i].Motor
+		if m == h.in.Plan.Motor {
+			continue
+		}
+		r := Remedy{Kind: "motor", Label: "Use " + m.Name, Detail: "from the shelf, on the same pulleys", Motor: &m}
+		amps := motor.Resolve(m, q.NewReader("")).Amps.Value
+		if h.now.control.LimitAmps > 0 && amps > 0 {
+			c := h.in.Plan.Control
+			c.LimitAmps = typed(1.5*amps, "A")
+			r.Control = &c
+		}
+		if drive := h.now.control.Amps; drive > 0 && drive < amps {
+			r.Detail += "; it would like a " + q.Show(amps, q.Current, h.in.Units) + " drive"
+		}
+		out = append(out, r)
 	}
-	return now.margin > bestFare.margin
+	return out
 }
+
+// typed writes a figure as a person would type it.
+func typed(v float64, unit string) q.Text { return q.Text(fmt.Sprintf("%.3g %s", v, unit)) }
 
 // overspeeds reports whether the plan can pass the machine's limit or what the rotor bears.
-func (t train) overspeeds() bool {
+func (t *train) overspeeds() bool {
 	for _, p := range t.reduction.Positions {
 		if _, high := t.span(p); high > t.top*(1+speedTolerance) {
 			return true
@@ -334,73 +228,6 @@ func (t train) overspeeds() bool {
 	}
 	_, high := t.model.Span()
 	return t.motor.Kind != motor.PermanentMagnetDC && high > rotorAllowance(t.motor)*t.motor.Speed.Value*1.005
-}
-
-func (h *healer) limit(job int, was fare) (Remedy, bool) {
-	amps := math.Min(1.5*h.now.motor.Amps.Value, h.now.feed.PeakAmps)
-	if amps <= h.now.feed.LimitAmps {
-		return Remedy{}, false
-	}
-	changed := h.in.Plan.Control
-	changed.LimitAmps = q.Text(fmt.Sprintf("%.3g A", amps))
-	_, _, r, ok := h.tried(job, was, func(p *Plan) { p.Control = changed })
-	r.Kind, r.Control = "limit", &changed
-	r.Label, r.Detail = "Current limit to "+string(changed.LimitAmps), "1.5 × plate amps, as far as the drive allows"
-	return r, ok
-}
-
-func (h *healer) cooling(job int, was fare) (Remedy, bool) {
-	changed := h.in.Plan.Motor
-	changed.Plate.Cooling = "blown"
-	_, _, r, ok := h.tried(job, was, func(p *Plan) { p.Motor = changed })
-	r.Kind, r.Motor = "cooling", &changed
-	r.Label, r.Detail = "Fit a fan with its own supply", "the motor then keeps its rated torque down to a crawl"
-	return r, ok
-}
-
-func (h *healer) choke(job int, was fare) (Remedy, bool) {
-	changed := h.in.Plan.Control
-	changed.Choke = true
-	_, _, r, ok := h.tried(job, was, func(p *Plan) { p.Control = changed })
-	r.Kind, r.Control = "choke", &changed
-	r.Label, r.Detail = "Add a choke", "in the armature lead; smoother current heats the motor less"
-	return r, ok
-}
-
-// motor tries every motor on the shelf that this control suits, on the same pulleys, with the
-// current limit set for it.
-func (h *healer) motor(job int, was fare) (Remedy, bool) {
-	var found Remedy
-	var foundFare fare
-	ok := false
-	for i := range h.in.Shelf {
-		candidate := h.in.Shelf[i].Motor
-		if candidate == h.in.Plan.Motor {
-			continue
-		}
-		changed := h.in.Plan.Control
-		amps := motor.Resolve(candidate, q.NewReader("motor")).Amps.Value
-		if changed.LimitAmps != "" && amps > 0 {
-			changed.LimitAmps = q.Text(fmt.Sprintf("%.3g A", 1.5*amps))
-		}
-		t, now, r, runs := h.tried(job, was, func(p *Plan) { p.Motor, p.Control = candidate, changed })
-		if !runs || t.overspeeds() {
-			continue
-		}
-		if !ok || trimBeats(r, now, found, foundFare) {
-			r.Kind, r.Label, r.Motor, r.Control = "motor", "Use "+candidate.Name, &candidate, &changed
-			r.Detail = "from the shelf, on the same pulleys" + driveNote(t)
-			found, foundFare, ok = r, now, true
-		}
-	}
-	return found, ok
-}
-
-func driveNote(t train) string {
-	if t.control.Amps > 0 && t.control.Amps < t.motor.Amps.Value {
-		return fmt.Sprintf("; it would like a %s drive", q.Show(t.motor.Amps.Value, q.Current, q.Metric))
-	}
-	return ""
 }
 
 // rotorAllowance is how far past plate speed an induction rotor may be spun [common practice].

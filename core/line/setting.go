@@ -22,7 +22,7 @@ type Setting struct {
 
 // settingSheet gathers settings and their workings together.
 type settingSheet struct {
-	train
+	*train
 	sys      q.System
 	settings []Setting
 	workings []working.Working
@@ -37,10 +37,8 @@ func (s *settingSheet) add(id, name, value, formula, put, watch, other string, s
 	})
 }
 
-func (t train) settings(sys q.System) []Setting { return t.settingSheet(sys).settings }
-
 // settingSheet is the control's settings in the order one sets them.
-func (t train) settingSheet(sys q.System) settingSheet {
+func (t *train) settingSheet(sys q.System) settingSheet {
 	s := settingSheet{train: t, sys: sys, settings: []Setting{}}
 	if !t.runs || !t.control.Adjusts() {
 		return s

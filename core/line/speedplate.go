@@ -35,7 +35,7 @@ type PlateJob struct {
 // in proportion.
 var knobSettings = []float64{0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1}
 
-func (t train) speedPlate() SpeedPlate {
+func (t *train) speedPlate(fares []fare) SpeedPlate {
 	plate := SpeedPlate{Knob: []float64{}, Positions: []PlatePosition{}, Jobs: []PlateJob{}}
 	if !t.runs || len(t.reduction.Positions) == 0 {
 		return plate
@@ -65,7 +65,7 @@ func (t train) speedPlate() SpeedPlate {
 	if !math.IsInf(t.top, 1) {
 		plate.Limited, plate.MaxRPM = true, tidy(t.top/q.RPM)
 	}
-	for i, f := range t.fares() {
+	for i, f := range fares {
 		job := t.machine.Jobs[i]
 		if job.Missing == "" {
 			plate.Jobs = append(plate.Jobs, PlateJob{job.Name, tidy(job.Low / q.RPM), tidy(job.High / q.RPM), t.reduction.Positions[f.position].Label, f.outcome.done()})

@@ -28,7 +28,7 @@ type Figure struct {
 	Working string `json:"working" doc:"ID of the working, or empty"`
 }
 
-func (t train) summaries(in Input, a Assessment) []Station {
+func (t *train) summaries(in Input, a Assessment) []Station {
 	marks := map[f.Station]f.Level{}
 	for i := len(a.Findings) - 1; i >= 0; i-- {
 		marks[a.Findings[i].Station] = a.Findings[i].Level
@@ -46,7 +46,7 @@ func (t train) summaries(in Input, a Assessment) []Station {
 	return all
 }
 
-func (t train) supplyStation(in Input) Station {
+func (t *train) supplyStation(in Input) Station {
 	s := Station{Station: f.Supply, Title: named(in.Plan.Supply.Name, "Supply")}
 	if t.supply.Volts > 0 {
 		s.Figures = append(s.Figures, Figure{Text: q.Show(t.supply.Volts, q.Voltage, in.Units)})
@@ -64,7 +64,7 @@ var controlNames = map[control.Kind]string{
 	control.PhaseAngle: "Phase-angle drive", control.Chopper: "PWM drive", control.Inverter: "Inverter", control.Contactor: "Plain switch",
 }
 
-func (t train) controlStation(in Input) Station {
+func (t *train) controlStation(in Input) Station {
 	c := t.control
 	s := Station{Station: f.Control, Title: named(in.Plan.Control.Name, named(controlNames[c.Kind], "Control"))}
 	if !t.runs {
@@ -95,7 +95,7 @@ var motorNames = map[motor.Kind]string{
 	motor.PermanentMagnetDC: "Permanent-magnet DC", motor.ThreePhase: "Three-phase", motor.CapacitorStart: "Capacitor-start",
 }
 
-func (t train) motorStation(in Input) Station {
+func (t *train) motorStation(in Input) Station {
 	m := t.motor
 	s := Station{Station: f.Motor, Title: named(in.Plan.Motor.Name, named(motorNames[m.Kind], "Motor"))}
 	if m.Torque.OK() {
@@ -114,7 +114,7 @@ func (t train) motorStation(in Input) Station {
 	return s
 }
 
-func (t train) reductionStation(in Input) Station {
+func (t *train) reductionStation(in Input) Station {
 	s := Station{Station: f.Reduction, Title: named(in.Plan.Reduction.Name, t.reductionTitle())}
 	if len(t.reduction.Positions) == 0 {
 		return s
@@ -140,7 +140,7 @@ var stageNouns = map[reduction.Kind][2]string{
 }
 
 // reductionTitle names the stages: "Two belts, 7.29 : 1".
-func (t train) reductionTitle() string {
+func (t *train) reductionTitle() string {
 	if len(t.reduction.Positions) == 0 {
 		return "Reduction"
 	}
@@ -166,7 +166,7 @@ func (t train) reductionTitle() string {
 	return strings.ToUpper(word[:1]) + word[1:] + " " + noun
 }
 
-func (t train) workStation(in Input, a Assessment) Station {
+func (t *train) workStation(in Input, a Assessment) Station {
 	s := Station{Station: f.Work, Title: named(in.Machine.Name, "Machine")}
 	if t.runs && len(t.reduction.Positions) > 0 {
 		low, high, most := math.Inf(1), 0.0, 0.0

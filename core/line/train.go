@@ -14,12 +14,12 @@ type train struct {
 	stations
 	runs  bool
 	feed  motor.Feed
-	model motor.Model
+	model *motor.Model
 	top   float64 // fastest the spindle may turn, rad/s; +Inf without a limit
 }
 
-func newTrain(s stations) train {
-	t := train{stations: s}
+func newTrain(s stations) *train {
+	t := &train{stations: s}
 	t.top, _ = s.machine.TopSpeed()
 	if !s.motor.Ready() || s.supply.Volts == 0 || s.control.Kind == "" {
 		return t
@@ -92,7 +92,7 @@ func inverterHertz(s stations, volts float64) (base, baseVolts, top float64) {
 
 // span is the slowest and fastest spindle speed of a position, rad/s, before the machine's own
 // limit is applied.
-func (t train) span(p reduction.Position) (low, high float64) {
+func (t *train) span(p reduction.Position) (low, high float64) {
 	low, high = t.model.Span()
 	return low / p.Ratio, high / p.Ratio
 }
@@ -104,12 +104,12 @@ func at(h motor.Held, p reduction.Position) motor.Held {
 }
 
 // steady, peak and breakaway are the motor's torques as they reach the spindle at speed omega.
-func (t train) steady(omega, overload float64, p reduction.Position) motor.Held {
+func (t *train) steady(omega, overload float64, p reduction.Position) motor.Held {
 	return at(t.model.Steady(omega*p.Ratio, overload), p)
 }
 
-func (t train) peak(omega float64, p reduction.Position) motor.Held {
+func (t *train) peak(omega float64, p reduction.Position) motor.Held {
 	return at(t.model.Peak(omega*p.Ratio), p)
 }
 
-func (t train) breakaway(p reduction.Position) motor.Held { return at(t.model.Breakaway(), p) }
+func (t *train) breakaway(p reduction.Position) motor.Held { return at(t.model.Breakaway(), p) }

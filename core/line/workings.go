@@ -14,7 +14,7 @@ import (
 
 // derivations gathers workings in one system of units.
 type derivations struct {
-	train
+	*train
 	sys  q.System
 	list []working.Working
 }
@@ -29,7 +29,7 @@ func (d *derivations) add(id, station, label, value, formula, put string, src so
 }
 
 // workings derives every figure the sheet shows, supply to work.
-func (t train) workings(sys q.System, fares []fare) []working.Working {
+func (t *train) workings(sys q.System, fares []fare) []working.Working {
 	d := &derivations{train: t, sys: sys, list: make([]working.Working, 0, 48)}
 	if t.runs {
 		d.supply()
@@ -43,7 +43,7 @@ func (t train) workings(sys q.System, fares []fare) []working.Working {
 	for i, job := range t.machine.Jobs {
 		d.job(job, fares[i])
 	}
-	return append(d.list, t.settingSheet(sys).workings...)
+	return d.list
 }
 
 func (d *derivations) supply() {

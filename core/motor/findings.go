@@ -11,7 +11,7 @@ import (
 
 // Findings says what the plate and the bench readings give away about the motor by itself:
 // what is missing, what cannot be true, and its own dangers.
-func (m Resolved) Findings(sys q.System) []f.Finding {
+func (m *Resolved) Findings(sys q.System) []f.Finding {
 	var out []f.Finding
 	add := func(id string, level f.Level, field, title, detail string) {
 		out = append(out, f.Finding{ID: "motor." + id, Level: level, Station: f.Motor, Title: title, Detail: detail, Field: "motor." + field})
@@ -36,7 +36,7 @@ func (m Resolved) Findings(sys q.System) []f.Finding {
 
 type adder func(id string, level f.Level, field, title, detail string)
 
-func (m Resolved) plateFindings(sys q.System, add adder) {
+func (m *Resolved) plateFindings(sys q.System, add adder) {
 	show := func(v float64, d q.Dimension) string { return q.Show(v, d, sys) }
 	if m.CapPower > 0 && m.PlatePower.OK() {
 		claimed := m.PlatePower.Value
@@ -68,7 +68,7 @@ func (m Resolved) plateFindings(sys q.System, add adder) {
 	}
 }
 
-func (m Resolved) benchFindings(sys q.System, add adder) {
+func (m *Resolved) benchFindings(sys q.System, add adder) {
 	if m.Kind != PermanentMagnetDC {
 		return
 	}

@@ -53,19 +53,19 @@ type Held struct {
 
 // Model is a motor on a feed, asked for torque at speed.
 type Model struct {
-	motor Resolved
+	motor *Resolved
 	feed  Feed
 }
 
 // On returns the motor's model on a feed. The motor must be Ready.
-func (m Resolved) On(f Feed) Model { return Model{m, f} }
+func (m *Resolved) On(f Feed) *Model { return &Model{m, f} }
 
 // FixedSpeed reports whether the motor only runs near one speed.
-func (m Model) FixedSpeed() bool { return m.feed.Way == OnTheLine }
+func (m *Model) FixedSpeed() bool { return m.feed.Way == OnTheLine }
 
 // Span returns the slowest and fastest steady speeds, rad/s. For a motor on the line it is the
 // thin band from full load to no load.
-func (m Model) Span() (low, high float64) {
+func (m *Model) Span() (low, high float64) {
 	switch m.feed.Way {
 	case DirectCurrent:
 		dc := m.motor.DC
@@ -74,36 +74,58 @@ func (m Model) Span() (low, high float64) {
 		return high * m.feed.Slowest, math.Max(high, 0)
 	case VariableHertz:
 		high = m.omegaAt(m.feed.TopHertz)
-		return math.Min(m.omegaAt(m.feed.BaseHertz)*m.feed.Slowest, high), high
+		full := m.omegaAt(m.feed.BaseHertz)
+		if full <= 0 || full > high {
+			// Volts too low to reach a base speed above the slip: the top is all there is.
+			full = high
+		}
+		return full * m.feed.Slowest, high
 	}
 	sync := synchronous(m.feed.Hertz, m.motor.Induction.Poles.Value)
 	return sync * (1 - m.motor.Induction.Slip), sync
 }
 
 // omegaAt is the loaded speed at so many hertz: the slip in rpm stays as at rated load.
-func (m Model) omegaAt(hertz float64) float64 {
+func (m *Model) omegaAt(hertz float64) float64 {
 	p := m.motor.Induction
 	return synchronous(hertz, p.Poles.Value) - p.Slip*m.motor.Synchronous()
 }
 
 // Steady returns the torque held at speed omega while the winding heats overload² times as it
 // does at rated load: 1 is for ever, more is for a part of the time.
-func (m Model) Steady(omega, overload float64) Held {
-	peak := m.Peak(omega)
-	heat, fan := m.heatTorque(omega)
-	held := Held{heat * overload, MotorHeat}
+func (m *Model) Steady(omega, overload float64) Held {
+	heat, cold := m.steadyLimits(omega)
+	heat.Torque *= overload
+	return floorZero(least(least(heat, cold), m.Peak(omega)))
+}
+
+// Limits returns the three limits at speed omega together: for ever, for part of the time at an
+// overload, and for some seconds. continuous ≤ intermittent ≤ peak.
+func (m *Model) Limits(omega, overload float64) (continuous, intermittent, peak Held) {
+	peak = m.Peak(omega)
+	heat, cold := m.steadyLimits(omega)
+	continuous = floorZero(least(least(heat, cold), peak))
+	heat.Torque *= overload
+	return continuous, floorZero(least(least(heat, cold), peak)), peak
+}
+
+// steadyLimits are what limits steady work: the motor's heat, which a rest relieves, and what no
+// rest relieves, the drive's amps and pull-out.
+func (m *Model) steadyLimits(omega float64) (heat, cold Held) {
+	torque, fan := m.heatTorque(omega)
+	heat = Held{torque, MotorHeat}
 	if fan {
-		held.By = FanSlowed
+		heat.By = FanSlowed
 	}
-	held = least(held, Held{m.torqueAt(m.feed.Amps, omega), DriveAmps})
+	cold = Held{m.torqueAt(m.feed.Amps, omega), DriveAmps}
 	if m.feed.Way == VariableHertz {
-		held = least(held, m.breakdown(omega, 1.3))
+		cold = least(cold, m.breakdown(omega, 1.3))
 	}
-	return floorZero(least(held, peak))
+	return heat, cold
 }
 
 // heatTorque is the continuous torque against heat alone, and whether the slowed fan lowers it.
-func (m Model) heatTorque(omega float64) (torque float64, fan bool) {
+func (m *Model) heatTorque(omega float64) (torque float64, fan bool) {
 	cooling := Cooling(m.motor.Cooling, omega/m.motor.Speed.Value)
 	torque = m.motor.Torque.Value * cooling / m.feed.FormFactor
 	if m.feed.Way != DirectCurrent {
@@ -123,7 +145,7 @@ func Cooling(cooling string, speedShare float64) float64 {
 }
 
 // Peak returns the torque for some seconds at speed omega.
-func (m Model) Peak(omega float64) Held {
+func (m *Model) Peak(omega float64) Held {
 	amps := math.Min(m.feed.PeakAmps, m.feed.LimitAmps)
 	by := DriveAmps
 	if m.feed.LimitAmps < m.feed.PeakAmps {
@@ -138,7 +160,8 @@ func (m Model) Peak(omega float64) Held {
 	case VariableHertz:
 		held = least(held, m.breakdown(omega, 1.1))
 	case OnTheLine:
-		if low, _ := m.Span(); omega < low {
+		// The band's lower edge belongs to the band, whatever rounding brought omega there.
+		if low, _ := m.Span(); omega < low*(1-1e-9) {
 			return floorZero(Held{m.LineTorque(omega), StartTorque})
 		}
 		held = least(held, m.breakdown(omega, 1.1))
@@ -147,7 +170,7 @@ func (m Model) Peak(omega float64) Held {
 }
 
 // Breakaway returns the torque at standstill, for starting under load.
-func (m Model) Breakaway() Held {
+func (m *Model) Breakaway() Held {
 	if m.feed.Way == OnTheLine {
 		return floorZero(Held{m.LineTorque(0), StartTorque})
 	}
@@ -160,7 +183,7 @@ func (m Model) Breakaway() Held {
 
 // torqueAt is the torque made by so many amps. For an induction motor torque is taken in
 // proportion to amps at a given flux [common practice].
-func (m Model) torqueAt(amps, omega float64) float64 {
+func (m *Model) torqueAt(amps, omega float64) float64 {
 	if math.IsInf(amps, 1) {
 		return math.Inf(1)
 	}
@@ -171,7 +194,7 @@ func (m Model) torqueAt(amps, omega float64) float64 {
 }
 
 // AmpsFor returns the motor amps that torque (N·m) takes at speed omega.
-func (m Model) AmpsFor(torque, omega float64) float64 {
+func (m *Model) AmpsFor(torque, omega float64) float64 {
 	if m.feed.Way == DirectCurrent {
 		return (torque + m.motor.DC.Friction.Value) / m.motor.DC.Ke.Value
 	}
@@ -179,7 +202,7 @@ func (m Model) AmpsFor(torque, omega float64) float64 {
 }
 
 // flux is the share of rated flux: volts per hertz against the plate's volts per hertz.
-func (m Model) flux(omega float64) float64 {
+func (m *Model) flux(omega float64) float64 {
 	rated := m.motor.Volts.Value / m.motor.Hertz.Value
 	if m.feed.Way == OnTheLine {
 		return m.feed.Volts / m.feed.Hertz / rated
@@ -191,7 +214,7 @@ func (m Model) flux(omega float64) float64 {
 }
 
 // breakdown is the pull-out torque at speed omega less a reserve; it goes with flux squared.
-func (m Model) breakdown(omega, reserve float64) Held {
+func (m *Model) breakdown(omega, reserve float64) Held {
 	flux := m.flux(omega)
 	by := BreakdownHeld
 	if m.feed.Way == VariableHertz && flux < 0.98 {
@@ -202,7 +225,7 @@ func (m Model) breakdown(omega, reserve float64) Held {
 
 // LineTorque is the torque on the line at any speed from standstill to synchronous: Kloss's
 // relation, lifted between breakdown and standstill to meet the starting torque.
-func (m Model) LineTorque(omega float64) float64 {
+func (m *Model) LineTorque(omega float64) float64 {
 	ind := m.motor.Induction
 	slip := 1 - omega/synchronous(m.feed.Hertz, ind.Poles.Value)
 	torque := kloss(slip, ind)
@@ -223,7 +246,7 @@ func kloss(slip float64, ind Induction) float64 {
 }
 
 // StallAmps is what a DC motor draws stalled across the feed's full volts.
-func (m Model) StallAmps() float64 { return m.feed.Volts / m.motor.DC.Resistance.Value }
+func (m *Model) StallAmps() float64 { return m.feed.Volts / m.motor.DC.Resistance.Value }
 
 func least(a, b Held) Held {
 	if b.Torque < a.Torque {

@@ -84,7 +84,7 @@ type Induction struct {
 }
 
 // Ready reports whether the motor can be asked for torque at a speed.
-func (m Resolved) Ready() bool { return len(m.Needs) == 0 }
+func (m *Resolved) Ready() bool { return len(m.Needs) == 0 }
 
 // Resolve reads a described motor. Fields that cannot be used are refused on r; missing ones
 // are worked out from the others, assumed by a rule of thumb, or listed in Needs.
@@ -332,7 +332,7 @@ func (m *Resolved) rootPhases() float64 {
 func synchronous(hertz, poles float64) float64 { return 4 * math.Pi * hertz / poles }
 
 // Synchronous returns the speed of the field at the plate's hertz, rad/s.
-func (m Resolved) Synchronous() float64 {
+func (m *Resolved) Synchronous() float64 {
 	return synchronous(m.Hertz.Value, m.Induction.Poles.Value)
 }
 

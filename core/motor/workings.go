@@ -28,7 +28,7 @@ func (w *workings) add(id, label string, k Known, d q.Dimension, formula, put st
 }
 
 // Workings derives each figure the motor bench shows.
-func (m Resolved) Workings(sys q.System) []working.Working {
+func (m *Resolved) Workings(sys q.System) []working.Working {
 	w := &workings{sys: sys}
 	m.commonWorkings(w)
 	if m.Kind == PermanentMagnetDC {
@@ -39,7 +39,7 @@ func (m Resolved) Workings(sys q.System) []working.Working {
 	return w.list
 }
 
-func (m Resolved) commonWorkings(w *workings) {
+func (m *Resolved) commonWorkings(w *workings) {
 	if m.Power.OK() && m.Power != m.PlatePower {
 		m.powerWorking(w)
 	}
@@ -69,7 +69,7 @@ func (m Resolved) commonWorkings(w *workings) {
 	}
 }
 
-func (m Resolved) powerWorking(w *workings) {
+func (m *Resolved) powerWorking(w *workings) {
 	eff := efficiencies[m.Kind]
 	switch {
 	case !m.PlatePower.OK():
@@ -83,7 +83,7 @@ func (m Resolved) powerWorking(w *workings) {
 	}
 }
 
-func (m Resolved) dcWorkings(w *workings) {
+func (m *Resolved) dcWorkings(w *workings) {
 	dc := m.DC
 	volts, amps := w.show(m.Volts.Value, q.Voltage), w.show(m.Amps.Value, q.Current)
 	switch dc.Ke.Standing {
@@ -111,7 +111,7 @@ func (m Resolved) dcWorkings(w *workings) {
 	}
 }
 
-func (m Resolved) inductionWorkings(w *workings) {
+func (m *Resolved) inductionWorkings(w *workings) {
 	ind := m.Induction
 	sync := synchronous(m.Hertz.Value, ind.Poles.Value)
 	w.list = append(w.list, working.Working{

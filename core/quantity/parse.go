@@ -47,7 +47,10 @@ func Parse(text Text, d Dimension) (float64, error) {
 	if len(text) > maxText || !utf8.ValidString(string(text)) {
 		return 0, fmt.Errorf("%w: at most %d characters", ErrTooLong, maxText)
 	}
-	s := strings.TrimSpace(vulgar.Replace(string(text)))
+	s := strings.TrimSpace(string(text))
+	if !isASCII(s) {
+		s = strings.TrimSpace(vulgar.Replace(s))
+	}
 	if s == "" {
 		return 0, ErrEmpty
 	}
@@ -71,6 +74,15 @@ func Parse(text Text, d Dimension) (float64, error) {
 	return v, nil
 }
 
+func isASCII(s string) bool {
+	for i := range len(s) {
+		if s[i] >= utf8.RuneSelf {
+			return false
+		}
+	}
+	return true
+}
+
 // parsePull reads a force at a radius as a torque.
 func parsePull(force, radius string) (float64, error) {
 	f, err := Parse(Text(force), Force)
@@ -84,8 +96,26 @@ func parsePull(force, radius string) (float64, error) {
 	return f * r, nil
 }
 
+// plainNumber is the short way for the usual case, "180 V": digits, perhaps a point and more,
+// then nothing that could belong to the number.
+func plainNumber(s string) (v float64, rest string, ok bool) {
+	end := 0
+	for end < len(s) && (s[end] >= '0' && s[end] <= '9' || s[end] == '.') {
+		end++
+	}
+	rest = strings.TrimSpace(s[end:])
+	if rest != "" && strings.ContainsRune("0123456789.,/-eE", rune(rest[0])) {
+		return 0, "", false
+	}
+	v, err := strconv.ParseFloat(s[:end], 64)
+	return v, rest, err == nil
+}
+
 // parseNumber takes the leading number off s and returns it with what follows.
 func parseNumber(s string) (float64, string, error) {
+	if v, rest, ok := plainNumber(s); ok {
+		return v, rest, nil
+	}
 	m := numberForm.FindStringSubmatch(s)
 	if m == nil {
 		return 0, "", fmt.Errorf("%w in %q", ErrNumber, s)
@@ -130,10 +160,10 @@ func mixed(sign float64, whole, over, under, rest string) (float64, string, erro
 // unitFactor finds the SI factor of a unit spelling, in any case and joined any usual way.
 func unitFactor(spelling string, d Dimension) (float64, error) {
 	table := unitTable[d]
-	key := normalise(spelling)
-	if key == "" {
+	if spelling == "" {
 		return table[0].factor, nil
 	}
+	key := normalise(spelling)
 	for _, u := range table {
 		if u.key == key {
 			return u.factor, nil
@@ -144,7 +174,12 @@ func unitFactor(spelling string, d Dimension) (float64, error) {
 
 var joins = strings.NewReplacer(" ", "", "·", "", "⋅", "", "*", "", "-", "", ".", "")
 
-func normalise(unit string) string { return strings.ToLower(joins.Replace(unit)) }
+func normalise(unit string) string {
+	if strings.ContainsAny(unit, " ·⋅*-.") {
+		unit = joins.Replace(unit)
+	}
+	return strings.ToLower(unit)
+}
 
 // examples names a few accepted spellings for an error message.
 func examples(d Dimension) string {

@@ -42,7 +42,6 @@ export class SheetState {
   station = $state<StationName>('motor');
   /** Field to bring into view and focus, set by findings and the finder. */
   wanted = $state('');
-  workings: Map<string, Working>;
   errorCount: number;
 
   #undo = $state<Doc[]>([]);
@@ -62,7 +61,6 @@ export class SheetState {
     this.planId = sheet.planId;
     this.head = $state(head);
     this.doc = $state({ plan, machine });
-    this.workings = $derived(new Map((this.assessment?.workings ?? []).map((w) => [w.id, w])));
     this.errorCount = $derived(Object.keys(this.errors).length);
     this.#draft = new Draft(sheet.planId);
     const kept = this.#draft.take();
@@ -83,6 +81,10 @@ export class SheetState {
   }
   get canRedo() {
     return this.#redo.length > 0;
+  }
+
+  get workings(): Working[] {
+    return this.assessment?.workings ?? [];
   }
 
   value(path: string): unknown {

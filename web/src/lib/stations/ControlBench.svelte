@@ -11,7 +11,7 @@
   const kind = $derived(sheet.text('control.kind'));
   const dc = $derived(kind === 'phase-angle' || kind === 'pwm');
   const settings = $derived(sheet.assessment?.settings ?? []);
-  const workings = $derived([...sheet.workings.values()].filter((w) => w.station === 'control' && !w.id.startsWith('setting.')));
+  const workings = $derived(sheet.workings.filter((w) => w.station === 'control' && !w.id.startsWith('setting.')));
   const trim = $derived(sheet.text('control.topTrim'));
 </script>
 

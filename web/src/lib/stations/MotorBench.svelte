@@ -9,7 +9,7 @@
   const sheet = openSheet();
   const kind = $derived(sheet.text('motor.kind'));
   const induction = $derived(kind === 'induction-3' || kind === 'capacitor-start');
-  const workings = $derived([...sheet.workings.values()].filter((w) => w.station === 'motor'));
+  const workings = $derived(sheet.workings.filter((w) => w.station === 'motor'));
 </script>
 
 <div class="flex items-baseline justify-between">
@@ -86,7 +86,7 @@
 <div class="mt-1 grid grid-cols-3 gap-3">
   <Field path="motor.body.diameter" label="Diameter" hint="102 mm" />
   <Field path="motor.body.length" label="Length" hint="215 mm" />
-  <Field path="motor.body.shaft" label="Shaft" hint={'5/8"'} />
+  <Field path="motor.body.shaft" label="Shaft" hint="5/8 in" />
 </div>
 <h3 class="caption mt-4">Bench readings, which outrank the plate</h3>
 <p class="text-sm text-soft">Unplug first, and wait. Leads taken off for the ohms.</p>

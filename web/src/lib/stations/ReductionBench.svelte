@@ -11,7 +11,7 @@
 
   const sheet = openSheet();
   const stages = $derived(sheet.doc.plan.reduction.stages);
-  const workings = $derived([...sheet.workings.values()].filter((w) => w.station === 'reduction'));
+  const workings = $derived(sheet.workings.filter((w) => w.station === 'reduction'));
   const toothed = (s: Stage) => s.kind === 'toothed' || s.kind === 'chain' || s.kind === 'spur';
 
   const fresh = (): Stage => ({

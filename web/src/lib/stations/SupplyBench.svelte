@@ -7,7 +7,7 @@
 
   const sheet = openSheet();
   const battery = $derived(sheet.text('supply.phases') === 'dc');
-  const workings = $derived([...sheet.workings.values()].filter((w) => w.station === 'supply'));
+  const workings = $derived(sheet.workings.filter((w) => w.station === 'supply'));
 </script>
 
 <h2 class="caption">Supply, as it comes out of the wall</h2>

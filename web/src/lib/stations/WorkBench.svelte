@@ -10,7 +10,7 @@
 
   const sheet = openSheet();
   const jobs = $derived(sheet.doc.machine.jobs);
-  const workings = $derived([...sheet.workings.values()].filter((w) => w.station === 'work'));
+  const workings = $derived(sheet.workings.filter((w) => w.station === 'work'));
 
   const freshJob = (): Job => ({
     id: crypto.randomUUID(),

@@ -6,7 +6,7 @@
   let { id, text, class: cls = '' }: { id: string; text?: string; class?: string } = $props();
 
   const sheet = openSheet();
-  const working = $derived(sheet.workings.get(id));
+  const working = $derived(sheet.workings.find((w) => w.id === id));
   const shown = $derived(text ?? working?.value ?? '—');
 </script>
 

@@ -1,0 +1,229 @@
+package line
+
+import (
+	"encoding/json"
+	"errors"
+	"fmt"
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"pgregory.net/rapid"
+
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/supply"
+	"jiriki/core/work"
+)
+
+// amount draws a quantity a person might type: known, left out, or nonsense once in a while.
+func amount(t *rapid.T, name string, low, high float64, unit string) q.Text {
+	switch n := rapid.IntRange(0, 400).Draw(t, name+" kind"); {
+	case n == 400:
+		return q.Text(rapid.SampledFrom([]string{"x", "-5", "1e12", "0", "1/0", "5 parsec"}).Draw(t, name))
+	case n > 370:
+		return ""
+	}
+	v := math.Exp(rapid.Float64Range(math.Log(low), math.Log(high)).Draw(t, name))
+	return q.Text(fmt.Sprintf("%.4g %s", v, unit))
+}
+
+func oneOf[T any](t *rapid.T, name string, from ...T) T {
+	return rapid.SampledFrom(from).Draw(t, name)
+}
+
+func anyJob(t *rapid.T, i int) work.Job {
+	name := func(part string) string { return fmt.Sprintf("job %d %s", i, part) }
+	return work.Job{
+		ID: fmt.Sprint(i), Name: name(""),
+		Speed: work.SpeedBand{
+			By: oneOf(t, name("by"), "", "rpm", "surface"), From: amount(t, name("from"), 1, 200, "rpm"), To: amount(t, name("to"), 150, 5000, "rpm"),
+			Surface: amount(t, name("surface"), 1, 200, "m/min"), DiameterFrom: amount(t, name("small"), 1, 20, "mm"), DiameterTo: amount(t, name("large"), 15, 400, "mm"),
+			Cover: oneOf(t, name("cover"), "", "all", "any"),
+		},
+		Load: work.Load{
+			By: oneOf(t, name("load"), "", "torque", "power", "scale"), Torque: amount(t, name("torque"), 0.01, 100, "N·m"), Power: amount(t, name("power"), 1, 5000, "W"),
+			Shape: oneOf(t, name("shape"), "", "torque", "power", "square"), From: oneOf(t, name("found"), "", "stated", "measured", "comparable"),
+			Scale: work.ScalePull{Radius: amount(t, name("radius"), 10, 500, "mm"), Running: []q.Text{amount(t, name("pull"), 1, 300, "N")}, Breakaway: []q.Text{amount(t, name("break"), 1, 300, "N")}},
+		},
+		Duty:   work.Duty{Kind: oneOf(t, name("duty"), "", "continuous", "cycle", "seconds"), On: amount(t, name("on"), 1, 1000, "s"), Off: amount(t, name("off"), 1, 1000, "s")},
+		Margin: amount(t, name("margin"), 1, 5, ""),
+	}
+}
+
+func anyStage(t *rapid.T, i int) reduction.DescribedStage {
+	name := func(part string) string { return fmt.Sprintf("stage %d %s", i, part) }
+	kind := oneOf(t, name("kind"), reduction.Direct, reduction.VBelt, reduction.PolyV, reduction.Toothed, reduction.Chain, reduction.Spur)
+	unit, low, high := "mm", 40.0, 500.0
+	s := reduction.DescribedStage{
+		Kind: kind, Section: oneOf(t, name("section"), "", "Z", "A", "B"), Measured: oneOf(t, name("measured"), "", "pitch", "outside"),
+		Centre: amount(t, name("centre"), 500, 3000, "mm"), Belt: amount(t, name("belt"), 1500, 5000, "mm"), Guarded: rapid.Bool().Draw(t, name("guarded")),
+	}
+	for k := range rapid.IntRange(1, 3).Draw(t, name("steps")) {
+		step := reduction.DescribedStep{Driver: amount(t, name(fmt.Sprint(k, "a")), low, high, unit), Driven: amount(t, name(fmt.Sprint(k, "b")), low, high, unit)}
+		if kind == reduction.Toothed || kind == reduction.Chain || kind == reduction.Spur {
+			step.Driver = q.Text(fmt.Sprint(rapid.IntRange(10, 100).Draw(t, name(fmt.Sprint(k, "teeth a")))))
+			step.Driven = q.Text(fmt.Sprint(rapid.IntRange(10, 100).Draw(t, name(fmt.Sprint(k, "teeth b")))))
+		}
+		s.Steps = append(s.Steps, step)
+	}
+	return s
+}
+
+func anyMotor(t *rapid.T, name string) motor.Described {
+	return motor.Described{
+		Name: name, Kind: oneOf(t, name+" kind", motor.PermanentMagnetDC, motor.ThreePhase, motor.CapacitorStart, ""),
+		ThermalSwitch: oneOf(t, name+" thermal", "", "none", "wired", "left-out"),
+		Plate: motor.Plate{
+			Power: amount(t, name+" power", 50, 3000, "W"), PowerMeans: oneOf(t, name+" means", "", "continuous", "peak"), Speed: amount(t, name+" speed", 500, 6000, "rpm"),
+			Volts: amount(t, name+" volts", 12, 400, "V"), Amps: amount(t, name+" amps", 0.3, 30, "A"), Hertz: oneOf(t, name+" hertz", q.Text("50"), q.Text("60"), ""),
+			Poles: oneOf(t, name+" poles", q.Text(""), "2", "4", "6"), PowerFactor: oneOf(t, name+" pf", q.Text(""), "0.7"), Cooling: oneOf(t, name+" cooling", "", "own-fan", "blown", "closed"),
+		},
+		Bench: motor.Bench{
+			OpenVolts: amount(t, name+" open", 5, 200, "V"), SpunSpeed: amount(t, name+" spun", 300, 2000, "rpm"), Resistance: amount(t, name+" ohms", 0.05, 60, "Ω"),
+			NoLoadAmps: amount(t, name+" idle", 0.05, 3, "A"), NoLoadSpeed: amount(t, name+" free", 500, 6000, "rpm"),
+		},
+	}
+}
+
+func anyInput(t *rapid.T) Input {
+	in := Input{
+		Units:   oneOf(t, "units", q.Metric, q.Inch),
+		Machine: work.Machine{Kind: "other", Limits: work.Limits{Spindle: amount(t, "spindle", 50, 5000, "rpm"), Marked: amount(t, "marked", 50, 5000, "rpm"), ScrewedOn: rapid.Bool().Draw(t, "screwed")}},
+		Plan: Plan{
+			Supply: supply.Described{Volts: amount(t, "volts", 12, 400, "V"), Hertz: oneOf(t, "hertz", q.Text(""), "50", "60"), Phases: oneOf(t, "phases", "", "1", "3", "dc"), Breaker: amount(t, "breaker", 3, 32, "A")},
+			Control: control.Described{
+				Kind: oneOf(t, "control", control.PhaseAngle, control.Chopper, control.Inverter, control.Contactor), Volts: amount(t, "out", 12, 400, "V"),
+				Amps: amount(t, "drive", 0.5, 30, "A"), LimitAmps: amount(t, "limit", 0.5, 40, "A"), Feedback: oneOf(t, "feedback", "", "none", "tacho"), Choke: rapid.Bool().Draw(t, "choke"),
+				TopTrim: oneOf(t, "trim", q.Text(""), "65 %", "120 %"), BaseHertz: oneOf(t, "base", q.Text(""), "50 Hz", "87 Hz"), TopHertz: oneOf(t, "top", q.Text(""), "60 Hz", "120 Hz"), Mode: oneOf(t, "mode", "", "vector"),
+			},
+			Motor: anyMotor(t, "motor"),
+		},
+		Shelf: []ShelfMotor{{ID: "1", Motor: anyMotor(t, "shelf")}},
+	}
+	for i := range rapid.IntRange(0, 3).Draw(t, "jobs") {
+		in.Machine.Jobs = append(in.Machine.Jobs, anyJob(t, i))
+	}
+	for i := range rapid.IntRange(0, 2).Draw(t, "stages") {
+		in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, anyStage(t, i))
+	}
+	return in
+}
+
+// Whatever validates is answered in finite figures with its limits in order; whatever does not
+// is refused with its field named. There is no third way.
+func TestAssessmentIsFiniteAndOrderedOrRefused(t *testing.T) {
+	answered := 0
+	rapid.Check(t, func(t *rapid.T) {
+		in := anyInput(t)
+		a, err := Assess(in)
+		if err != nil {
+			var fields q.FieldErrors
+			if !errors.As(err, &fields) || len(fields) == 0 || fields[0].Field == "" || fields[0].Message == "" {
+				t.Fatalf("refused without a field: %v", err)
+			}
+			return
+		}
+		answered++
+		checkWhole(t, a)
+	})
+	assert.Greater(t, answered, 20, "the draw must reach real answers")
+}
+
+func checkWhole(t rapid.TB, a Assessment) {
+	// JSON cannot hold NaN or Inf, so encoding looks at every number there is.
+	if _, err := json.Marshal(a); err != nil {
+		t.Fatalf("not finite: %v", err)
+	}
+	if a.Headline == "" {
+		t.Fatalf("no headline")
+	}
+	for _, p := range a.Reach.Positions {
+		for i := range p.RPM {
+			c, b, k := p.Continuous[i], p.Intermittent[i], p.Peak[i]
+			if c < 0 || c > b*1.000001 || b > k*1.000001 {
+				t.Fatalf("limits out of order at %v rpm: %v, %v, %v", p.RPM[i], c, b, k)
+			}
+			if i > 0 && p.RPM[i] < p.RPM[i-1] {
+				t.Fatalf("speeds fall at %d", i)
+			}
+		}
+	}
+	for i := range a.Findings[:max(len(a.Findings)-1, 0)] {
+		if a.Findings[i].Level.Rank() > a.Findings[i+1].Level.Rank() {
+			t.Fatalf("findings out of order")
+		}
+	}
+}
+
+// Gearing down by k divides speed by k and multiplies torque by k, exactly.
+func TestRatioAndTorqueTradeExactly(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		k := rapid.Float64Range(0.3, 6).Draw(t, "k")
+		from := oneOf(t, "plan", sound(), inverted(), switched())
+		s, err := resolve(from)
+		if err != nil {
+			t.Fatal(err)
+		}
+		tr := newTrain(s)
+		p := tr.reduction.Positions[0]
+		geared := p
+		geared.Ratio *= k
+		low, high := tr.span(p)
+		omega := low + (high-low)*rapid.Float64Range(0, 1).Draw(t, "speed")
+		assert.InEpsilon(t, tr.steady(omega, 1, p).Torque*k, tr.steady(omega/k, 1, geared).Torque, 1e-9)
+		assert.InEpsilon(t, tr.peak(omega, p).Torque*k, tr.peak(omega/k, geared).Torque, 1e-9)
+	})
+}
+
+// All else equal, a stronger motor of the same speed and volts never lowers a margin. The drive
+// is taken large and without a set limit: a larger motor also wastes more current inside, so on
+// a drive that binds it can really give less, and that is no fault.
+func TestAStrongerMotorNeverLowersAMargin(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		in := oneOf(t, "plan", sound(), inverted(), switched())
+		in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "200 A", ""
+		if in.Plan.Control.Kind == control.Contactor {
+			in.Plan.Control.Amps = ""
+		}
+		power, amps := rapid.Float64Range(100, 2000).Draw(t, "power"), 0.0
+		amps = power / (230 * 0.7)
+		more := rapid.Float64Range(1, 4).Draw(t, "more")
+		with := func(k float64) Assessment {
+			in.Plan.Motor.Plate.Power = q.Text(fmt.Sprintf("%g W", power*k))
+			in.Plan.Motor.Plate.Amps = q.Text(fmt.Sprintf("%g A", amps*k))
+			a, err := Assess(in)
+			if err != nil {
+				t.Fatal(err)
+			}
+			return a
+		}
+		assert.GreaterOrEqual(t, with(more).Jobs[0].Margin, with(1).Jobs[0].Margin*(1-1e-4))
+	})
+}
+
+func FuzzAssess(f *testing.F) {
+	for _, in := range append(demoInputs(f), sound(), inverted(), switched()) {
+		body, err := json.Marshal(in)
+		if err != nil {
+			f.Fatal(err)
+		}
+		f.Add(body)
+	}
+	f.Fuzz(func(t *testing.T, body []byte) {
+		var in Input
+		if json.Unmarshal(body, &in) != nil {
+			return
+		}
+		a, err := Assess(in)
+		if err != nil {
+			var fields q.FieldErrors
+			assert.ErrorAs(t, err, &fields)
+			return
+		}
+		_, err = json.Marshal(a)
+		assert.NoError(t, err)
+	})
+}

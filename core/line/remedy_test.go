@@ -1,0 +1,131 @@
+package line
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/work"
+)
+
+// shortPlan falls short below half speed: the slow end of a big pot.
+func shortPlan() Input {
+	in := sound()
+	in.Machine.Jobs = []work.Job{
+		{ID: "pots", Name: "Big pots", Speed: work.SpeedBand{From: "30", To: "90"}, Load: work.Load{Torque: "7 N·m", From: "measured"}},
+		{ID: "trim", Name: "Trimming", Speed: work.SpeedBand{From: "100", To: "300"}, Load: work.Load{Torque: "1 N·m", From: "measured"}},
+	}
+	in.Shelf = []ShelfMotor{
+		{ID: "weak", Motor: motor.Described{Name: "Weak", Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1/4 hp", Speed: "1750", Volts: "180 V", Amps: "1.5 A"}}},
+		{ID: "strong", Motor: motor.Described{Name: "Strong", Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1 hp", Speed: "1750", Volts: "180 V", Amps: "5 A", Cooling: "blown"}}},
+		{ID: "wrong", Motor: inverted().Plan.Motor},
+	}
+	return in
+}
+
+// Taking a remedy gives exactly the margin it promised.
+func TestRemediesKeepTheirWord(t *testing.T) {
+	tried := 0
+	for _, in := range append(demoInputs(t), shortPlan()) {
+		a := assessed(t, in)
+		for i, job := range a.Jobs {
+			for _, r := range job.Remedies {
+				then := in
+				if r.Control != nil {
+					then.Plan.Control = *r.Control
+				}
+				if r.Motor != nil {
+					then.Plan.Motor = *r.Motor
+				}
+				if r.Reduction != nil {
+					then.Plan.Reduction = *r.Reduction
+				}
+				after := assessed(t, then)
+				got := after.Jobs[i]
+				assert.Equal(t, r.Does, got.Outcome.done(), "%s: %s", in.Machine.Name, r.Label)
+				assert.Equal(t, r.JobsDone, after.JobsDone, "%s: %s", in.Machine.Name, r.Label)
+				if got.Outcome == doesIt || got.Outcome == justDoes || got.Outcome == fallsShort {
+					assert.Equal(t, r.Margin, "×"+q.Figures(got.Margin, 3), r.Label)
+				}
+				if r.Lifts {
+					assert.True(t, got.Outcome.done() || got.Margin > job.Margin, r.Label)
+				}
+				tried++
+			}
+		}
+	}
+	assert.Greater(t, tried, 8)
+}
+
+func TestAShortJobIsOfferedRatioTrimAndMotor(t *testing.T) {
+	in := shortPlan()
+	a := assessed(t, in)
+	require.Equal(t, fallsShort, a.Jobs[0].Outcome)
+	kinds := map[string]Remedy{}
+	for _, r := range a.Jobs[0].Remedies {
+		kinds[r.Kind] = r
+	}
+	for _, kind := range []string{"ratio", "trim", "motor", "cooling"} {
+		assert.Contains(t, kinds, kind)
+	}
+	assert.Equal(t, "Use Strong", kinds["motor"].Label, "the weak and the unsuited are passed over")
+	assert.False(t, kinds["trim"].Lifts, "a trim moves speed, not torque, and it says so")
+	assert.Empty(t, a.Jobs[1].Remedies, "a job that is done needs none")
+}
+
+// No single wheel of a standard size does better than the one offered.
+func TestTheRatioOfferedIsTheBestThereIs(t *testing.T) {
+	in := shortPlan()
+	a := assessed(t, in)
+	var offered Remedy
+	for _, r := range a.Jobs[0].Remedies {
+		if r.Kind == "ratio" {
+			offered = r
+		}
+	}
+	require.NotNil(t, offered.Reduction)
+	best := assessedWith(t, in, *offered.Reduction)
+	for _, driven := range []bool{false, true} {
+		for _, size := range pulleySizes {
+			changed := reduction.Described{Stages: append([]reduction.DescribedStage(nil), in.Plan.Reduction.Stages...)}
+			step := changed.Stages[0].Steps[0]
+			text := q.Text(q.Figures(size, 4) + " mm")
+			if driven {
+				step.Driven = text
+			} else {
+				step.Driver = text
+			}
+			changed.Stages[0].Steps = []reduction.DescribedStep{step}
+			then := in
+			then.Plan.Reduction = changed
+			other, err := Assess(then)
+			if err != nil || !legal(other) {
+				continue
+			}
+			assert.False(t, beats(other, best), "%s %v does more", text, driven)
+		}
+	}
+}
+
+func assessedWith(t *testing.T, in Input, r reduction.Described) Assessment {
+	in.Plan.Reduction = r
+	return assessed(t, in)
+}
+
+func legal(a Assessment) bool {
+	return found(a, "reduction.wrap.0.0") == nil && found(a, "reduction.bend.0.0") == nil && (found(a, "work.top-speed") == nil)
+}
+
+func beats(a, b Assessment) bool {
+	if a.JobsDone != b.JobsDone {
+		return a.JobsDone > b.JobsDone
+	}
+	if x, y := a.Jobs[0].Outcome.done(), b.Jobs[0].Outcome.done(); x != y {
+		return x
+	}
+	return a.Jobs[0].Margin > b.Jobs[0].Margin*1.001
+}

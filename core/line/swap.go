@@ -1,0 +1,204 @@
+package line
+
+import (
+	"fmt"
+	"math"
+
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// pulleySizes are pitch diameters in millimetres, preferred numbers R20 between 40 and 500.
+var pulleySizes = []float64{40, 45, 50, 56, 63, 71, 80, 90, 100, 112, 125, 140, 160, 180, 200, 224, 250, 280, 315, 355, 400, 450, 500}
+
+// toothCounts are the wheels tried on chains, gears and toothed belts.
+var toothCounts = []float64{10, 11, 12, 13, 14, 15, 16, 18, 20, 22, 24, 25, 28, 30, 32, 36, 40, 44, 48, 50, 56, 60, 64, 72, 80, 96, 100, 120}
+
+// swap is one wheel changed for another, with how every job fares.
+type swap struct {
+	stage, step int
+	driven      bool
+	size        float64 // mm, or teeth
+	fares       []fare
+	done        int
+}
+
+// ratio is the best swap of one wheel for another standard size: most jobs done first, then
+// this one, then its margin.
+func (h *healer) ratio(job int) []option {
+	if !h.madeSwaps {
+		h.madeSwaps, h.swaps = true, h.screenSwaps()
+	}
+	best := -1
+	for i := range h.swaps {
+		if best < 0 || swapBeats(h.swaps[i], h.swaps[best], job) {
+			best = i
+		}
+	}
+	if best < 0 {
+		return nil
+	}
+	o, ok := h.swapped[best]
+	if !ok {
+		s := h.swaps[best]
+		changed := h.withSwap(s)
+		if o, ok = h.try(Remedy{Kind: "ratio", Reduction: &changed}); !ok {
+			return nil
+		}
+		h.swapped[best] = o
+	}
+	p := o.train.reduction.Positions[o.fares[job].position]
+	_, high := o.train.span(p)
+	o.Label = "Try " + ratioText(p.Ratio)
+	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.swapText(h.swaps[best]), q.Show(math.Min(high, o.train.top), q.Speed, h.in.Units))
+	return []option{o}
+}
+
+func swapBeats(a, b swap, job int) bool {
+	if a.done != b.done {
+		return a.done > b.done
+	}
+	if aDone, bDone := a.fares[job].outcome.done(), b.fares[job].outcome.done(); aDone != bDone {
+		return aDone
+	}
+	return a.fares[job].margin > b.fares[job].margin
+}
+
+// screenSwaps works out every legal change of one wheel. Only the positions that use the wheel
+// change, so how the jobs fare in the others is worked out once.
+func (h *healer) screenSwaps() []swap {
+	var out []swap
+	for i, stage := range h.now.reduction.Stages {
+		if stage.Kind == reduction.Direct {
+			continue
+		}
+		sizes := pulleySizes
+		if stage.Steps[0].Teeth {
+			sizes = toothCounts
+		}
+		for k, step := range stage.Steps {
+			touched, rest := h.split(i, k)
+			elsewhere := h.faresOver(rest)
+			for _, driven := range []bool{false, true} {
+				for _, size := range sizes {
+					scale, ok := h.legal(i, k, step, driven, size)
+					if !ok {
+						continue
+					}
+					s := swap{stage: i, step: k, driven: driven, size: size}
+					if s.fares, ok = h.faresScaled(touched, scale, elsewhere); ok {
+						s.done = countDone(s.fares)
+						out = append(out, s)
+					}
+				}
+			}
+		}
+	}
+	return out
+}
+
+// split parts the positions into those that use a stage's step and the others.
+func (h *healer) split(stage, step int) (touched, rest []reduction.Position) {
+	for _, p := range h.now.reduction.Positions {
+		if p.Steps[stage] == step {
+			touched = append(touched, p)
+		} else {
+			rest = append(rest, p)
+		}
+	}
+	return touched, rest
+}
+
+func (h *healer) faresOver(positions []reduction.Position) []fare {
+	out := make([]fare, len(h.now.machine.Jobs))
+	for n, job := range h.now.machine.Jobs {
+		out[n] = h.now.best(job, positions)
+	}
+	return out
+}
+
+// faresScaled is how the jobs fare with the touched positions' ratios scaled, or false when one
+// of them would overspeed the machine.
+func (h *healer) faresScaled(touched []reduction.Position, scale float64, elsewhere []fare) ([]fare, bool) {
+	scaled := make([]reduction.Position, len(touched))
+	for n, p := range touched {
+		p.Ratio *= scale
+		if _, high := h.now.span(p); high > h.now.top*(1+speedTolerance) {
+			return nil, false
+		}
+		scaled[n] = p
+	}
+	out := h.faresOver(scaled)
+	for n := range out {
+		if out[n].outcome == cannotJudge || elsewhere[n].outcome != cannotJudge && better(elsewhere[n], out[n]) {
+			out[n] = elsewhere[n]
+		}
+	}
+	return out, true
+}
+
+// legal looks at one swap: what it does to the ratio, and false when the belt would bend too
+// tight or slip, the wheels touch, or nothing change.
+func (h *healer) legal(i, k int, step reduction.Step, driven bool, size float64) (scale float64, ok bool) {
+	stage := h.now.reduction.Stages[i]
+	diameter := size / 1000
+	if step.Teeth {
+		// Diameter goes with teeth at one pitch.
+		diameter = size * step.Driver / reduction.Teeth(h.in.Plan.Reduction.Stages[i].Steps[k].Driver)
+	}
+	changed, was := step, step.Driver
+	if driven {
+		changed.Driven, was = diameter, step.Driven
+	} else {
+		changed.Driver = diameter
+	}
+	small, large := math.Min(changed.Driver, changed.Driven), math.Max(changed.Driver, changed.Driven)
+	if small < reduction.Smallest(stage.Section)*0.995 || math.Abs(diameter/was-1) < 0.005 {
+		return 0, false
+	}
+	if stage.Centre > 0 && stage.Kind != reduction.Spur &&
+		(stage.Centre <= (small+large)/2*1.02 || stage.Belted() && reduction.Wrap(small, large, stage.Centre) < leastWrap) {
+		return 0, false
+	}
+	return changed.Driven / changed.Driver / (step.Driven / step.Driver), true
+}
+
+// withSwap is the described reduction with one wheel changed. A belt length no longer holds on
+// the old centres, so the centre distance is kept and the belt left to be worked out.
+func (h *healer) withSwap(s swap) reduction.Described {
+	d := h.in.Plan.Reduction
+	d.Stages = append([]reduction.DescribedStage(nil), d.Stages...)
+	stage := &d.Stages[s.stage]
+	stage.Steps = append([]reduction.DescribedStep(nil), stage.Steps...)
+	resolved := h.now.reduction.Stages[s.stage]
+	text := q.Text(fmt.Sprintf("%g", s.size))
+	if !resolved.Steps[s.step].Teeth {
+		size := s.size
+		if stage.Measured == "outside" {
+			size += 2000 * reduction.PitchOffset(resolved.Section)
+		}
+		text = q.Text(fmt.Sprintf("%g mm", size))
+	}
+	if s.driven {
+		stage.Steps[s.step].Driven = text
+	} else {
+		stage.Steps[s.step].Driver = text
+	}
+	if resolved.FromBelt {
+		stage.Belt = ""
+		stage.Centre = q.Text(fmt.Sprintf("%.0f mm", resolved.Centre*1000))
+	}
+	return d
+}
+
+func (h *healer) swapText(s swap) string {
+	was := h.in.Plan.Reduction.Stages[s.stage].Steps[s.step]
+	from := was.Driver
+	if s.driven {
+		from = was.Driven
+	}
+	if h.now.reduction.Stages[s.stage].Steps[s.step].Teeth {
+		return fmt.Sprintf("%g teeth in place of %s", s.size, from)
+	}
+	return fmt.Sprintf("a %s pulley in place of %s", q.Show(s.size/1000, q.Length, h.in.Units), from)
+}

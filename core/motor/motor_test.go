@@ -1,0 +1,227 @@
+package motor
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	f "jiriki/core/finding"
+	q "jiriki/core/quantity"
+	"jiriki/core/working"
+)
+
+func resolved(t *testing.T, d Described) *Resolved {
+	t.Helper()
+	r := q.NewReader("motor")
+	m := Resolve(d, r)
+	require.NoError(t, r.Err())
+	return &m
+}
+
+func scrubber() Described {
+	return Described{Kind: PermanentMagnetDC, ThermalSwitch: "none", Plate: Plate{Power: "½ hp", Speed: "1750 rpm", Volts: "180 V", Amps: "2.8 A"}}
+}
+
+func conveyor() Described {
+	return Described{Kind: ThreePhase, ThermalSwitch: "wired", Plate: Plate{Power: "0.75 kW", Speed: "1400 rpm", Volts: "230 V", Amps: "3.3 A", Hertz: "50 Hz", PowerFactor: "0.76"}}
+}
+
+func sawMotor() Described {
+	return Described{Kind: CapacitorStart, ThermalSwitch: "wired", Plate: Plate{Power: "1/3 hp", Speed: "1425 rpm", Volts: "230 V", Amps: "2.6 A", Hertz: "50 Hz", PowerFactor: "0.65"}}
+}
+
+func free(way Way) Feed {
+	inf := math.Inf(1)
+	return Feed{Way: way, FormFactor: 1, Amps: inf, PeakAmps: inf, LimitAmps: inf, Slowest: 1. / 30, TopTrim: 1}
+}
+
+func TestEachKindHoldsItsPlateAtItsPlatePoint(t *testing.T) {
+	for name, c := range map[string]struct {
+		d     Described
+		feed  func(*Resolved) Feed
+		power float64
+	}{
+		"permanent magnet": {scrubber(), func(m *Resolved) Feed { f := free(DirectCurrent); f.Volts = 180; return f }, q.Horsepower / 2},
+		"three-phase, inverter": {conveyor(), func(m *Resolved) Feed {
+			f := free(VariableHertz)
+			f.Volts, f.BaseVolts, f.BaseHertz, f.TopHertz = 230, 230, 50, 50
+			return f
+		}, 750},
+		"three-phase, line": {conveyor(), func(m *Resolved) Feed { f := free(OnTheLine); f.Volts, f.Hertz = 230, 50; return f }, 750},
+		"capacitor-start":   {sawMotor(), func(m *Resolved) Feed { f := free(OnTheLine); f.Volts, f.Hertz = 230, 50; return f }, q.Horsepower / 3},
+	} {
+		m := resolved(t, c.d)
+		require.True(t, m.Ready(), name)
+		held := m.On(c.feed(m)).Steady(m.Speed.Value, 1)
+		assert.InEpsilon(t, c.power, held.Torque*m.Speed.Value, 0.005, name)
+	}
+}
+
+func TestDCAtRestAndRunningFree(t *testing.T) {
+	m := resolved(t, scrubber())
+	feed := free(DirectCurrent)
+	feed.Volts = 180
+	model := m.On(feed)
+	assert.Equal(t, Magnets, model.Peak(0).By, "volts would push 21 A; the magnets allow 8.4 A")
+	feed.LimitAmps = 4.2
+	assert.Equal(t, CurrentLimit, m.On(feed).Peak(0).By)
+	assert.InEpsilon(t, m.DC.Ke.Value*4.2-m.DC.Friction.Value, m.On(feed).Peak(0).Torque, 1e-12)
+
+	feed.TopTrim = 2
+	_, top := m.On(feed).Span()
+	assert.InDelta(t, 0, m.On(feed).Peak(top).Torque, 1e-9, "no torque is left at no-load speed")
+	assert.Zero(t, m.On(feed).Peak(top*1.2).Torque, "nor a negative one beyond")
+}
+
+func TestInductionOnTheLineFromRestToSynchronous(t *testing.T) {
+	m := resolved(t, conveyor())
+	feed := free(OnTheLine)
+	feed.Volts, feed.Hertz = 230, 50
+	model := m.On(feed)
+	low, high := model.Span()
+	assert.InEpsilon(t, 1400*q.RPM, low, 1e-9)
+	assert.InEpsilon(t, 1500*q.RPM, high, 1e-9)
+	assert.InEpsilon(t, m.Induction.Start*m.Torque.Value, model.LineTorque(0), 1e-9, "starting torque at rest")
+	assert.InEpsilon(t, m.Torque.Value, model.LineTorque(low), 1e-9, "plate torque at plate speed")
+	assert.Zero(t, model.LineTorque(high))
+	most := 0.0
+	for i := range 1000 {
+		most = math.Max(most, model.LineTorque(high*float64(i)/1000))
+	}
+	assert.InEpsilon(t, 2.5*m.Torque.Value, most, 0.001, "breakdown is the most there is")
+
+	feed.Volts = 115
+	assert.InEpsilon(t, model.LineTorque(0)/4, m.On(feed).LineTorque(0), 1e-9, "half the volts, a quarter of the torque")
+}
+
+func TestInverterWeakensFieldAboveBase(t *testing.T) {
+	m := resolved(t, conveyor())
+	feed := free(VariableHertz)
+	feed.Volts, feed.BaseVolts, feed.BaseHertz, feed.TopHertz = 230, 230, 50, 100
+	model := m.On(feed)
+	at := func(hertz float64) Held { return model.Steady(model.omegaAt(hertz), 1) }
+	assert.InEpsilon(t, at(50).Torque*50/75, at(75).Torque, 1e-9, "constant power above base")
+	assert.Equal(t, WeakField, at(100).By)
+	assert.Less(t, model.Peak(model.omegaAt(100)).Torque, model.Peak(model.omegaAt(50)).Torque/3.5, "breakdown falls with the square")
+
+	// A 230 V winding on 400 V can keep its volts per hertz to 87 Hz.
+	feed.Volts, feed.BaseVolts, feed.BaseHertz, feed.TopHertz = 400, 400, 87, 87
+	assert.InEpsilon(t, m.Torque.Value, m.On(feed).Steady(m.On(feed).omegaAt(87), 1).Torque, 0.001)
+}
+
+func TestCoolingFallsOnlyForItsOwnFan(t *testing.T) {
+	assert.Equal(t, 0.45, Cooling("own-fan", 0))
+	assert.InEpsilon(t, 0.725, Cooling("own-fan", 0.25), 1e-12)
+	assert.Equal(t, 1.0, Cooling("own-fan", 0.5))
+	assert.Equal(t, 1.0, Cooling("blown", 0))
+	assert.Equal(t, 1.0, Cooling("closed", 0.1))
+}
+
+func TestOverload(t *testing.T) {
+	assert.InEpsilon(t, 1.0, Overload(3600*100, 0), 1e-9, "no rest, no gain")
+	assert.Equal(t, 3.0, Overload(0, 60))
+	assert.InEpsilon(t, 1.601, Overload(300, 600), 0.001, "√(0.3935/0.1535)")
+	assert.Greater(t, Overload(300, 900), Overload(300, 600), "a longer rest allows more")
+	assert.Less(t, Overload(600, 600), Overload(300, 600), "a longer pull allows less")
+}
+
+func TestAPlateThatLies(t *testing.T) {
+	d := scrubber()
+	d.Plate = Plate{Power: "2.5 hp", Speed: "4100 rpm", Volts: "180 V", Amps: "10 A"}
+	m := resolved(t, d)
+	assert.InEpsilon(t, 1530, m.Power.Value, 1e-9, "1800 W in, 0.85 at the very best")
+	assert.True(t, has(m, "motor.plate-power", f.Caution))
+
+	d.Plate.PowerMeans = "peak"
+	m = resolved(t, d)
+	assert.InEpsilon(t, 0.7*2.5*q.Horsepower, m.Power.Value, 1e-9)
+	assert.InEpsilon(t, m.Power.Value/(4100*q.RPM), m.Torque.Value, 1e-9, "torque from the speed that goes with that power")
+	assert.True(t, has(m, "motor.peak-rating", f.Caution))
+
+	odd := conveyor()
+	odd.Plate.Speed, odd.Plate.Poles = "1400 rpm", "6"
+	assert.False(t, resolved(t, odd).Ready(), "six poles at 50 Hz cannot reach 1400 rpm")
+	odd.Plate.Speed, odd.Plate.Poles = "1250 rpm", "4"
+	assert.True(t, has(resolved(t, odd), "motor.slip", f.Caution), "17 % slip")
+}
+
+func has(m *Resolved, id string, level f.Level) bool {
+	for _, one := range m.Findings(q.Metric) {
+		if one.ID == id && one.Level == level {
+			return true
+		}
+	}
+	return false
+}
+
+func TestHalfAPlateSaysWhatToMeasure(t *testing.T) {
+	for name, c := range map[string]struct {
+		change func(*Described)
+		field  string
+	}{
+		"no speed": {func(d *Described) { d.Plate.Speed = "" }, "plate.speed"},
+		"no volts": {func(d *Described) { d.Plate.Volts = "" }, "plate.volts"},
+		"no power nor amps": {func(d *Described) {
+			d.Plate.Power, d.Plate.Amps = "", ""
+		}, "plate.amps"},
+		"no kind": {func(d *Described) { d.Kind = "" }, "kind"},
+	} {
+		d := scrubber()
+		c.change(&d)
+		m := resolved(t, d)
+		require.NotEmpty(t, m.Needs, name)
+		assert.Equal(t, c.field, m.Needs[0].Field, name)
+		assert.NotEmpty(t, m.Needs[0].How, name)
+	}
+	d := scrubber()
+	d.Plate.Amps = ""
+	m := resolved(t, d)
+	assert.True(t, m.Ready(), "amps can be taken from power and the usual efficiency")
+	assert.Equal(t, working.Assumed, m.Amps.Standing)
+	assert.InEpsilon(t, q.Horsepower/2/(180*0.75), m.Amps.Value, 1e-9)
+	d = scrubber()
+	d.Plate.Speed, d.Bench = "", Bench{OpenVolts: "74.4 V", SpunSpeed: "820 rpm", Resistance: "7.6 Ω"}
+	m = resolved(t, d)
+	assert.True(t, m.Ready(), "spun volts give the speed the plate lacks")
+	assert.InEpsilon(t, (180-2.8*7.6)/(74.4/(820*q.RPM)), m.Speed.Value, 1e-9)
+}
+
+func TestBenchOutranksPlate(t *testing.T) {
+	d := scrubber()
+	d.Bench = Bench{OpenVolts: "74.4 V", SpunSpeed: "820 rpm", Resistance: "7.6 Ω", NoLoadAmps: "0.4 A"}
+	m := resolved(t, d)
+	assert.InEpsilon(t, 0.8664, m.DC.Ke.Value, 1e-3)
+	assert.Equal(t, working.Measured, m.DC.Ke.Standing)
+	assert.InEpsilon(t, 7.6, m.DC.Resistance.Value, 1e-12)
+	assert.InEpsilon(t, m.DC.Ke.Value*(2.8-0.4), m.Torque.Value, 1e-9, "torque from what was measured")
+
+	d.Bench.OpenVolts = "50 V"
+	assert.True(t, has(resolved(t, d), "motor.ke-against-plate", f.Caution))
+	d.Bench = Bench{Resistance: "60 Ω"}
+	assert.False(t, resolved(t, d).Ready(), "168 V lost in the winding cannot be")
+}
+
+func TestThermalSwitchLeftOutIsAStop(t *testing.T) {
+	d := scrubber()
+	d.ThermalSwitch = "left-out"
+	assert.True(t, has(resolved(t, d), "motor.thermal-left-out", f.Stop))
+	d.ThermalSwitch = "wired"
+	assert.False(t, has(resolved(t, d), "motor.thermal-left-out", f.Stop))
+}
+
+func TestWorkingsCarryTheNumbers(t *testing.T) {
+	for _, d := range []Described{scrubber(), conveyor(), sawMotor()} {
+		m := resolved(t, d)
+		ids := map[string]bool{}
+		for _, w := range m.Workings(q.Metric) {
+			assert.False(t, ids[w.ID], "%s twice", w.ID)
+			ids[w.ID] = true
+			assert.NotEmpty(t, w.Source.Title, w.ID)
+			assert.NotEmpty(t, w.Formula, w.ID)
+			assert.NotEmpty(t, w.Put, w.ID)
+		}
+		assert.True(t, ids["motor.torque"])
+	}
+}

@@ -1,0 +1,41 @@
+package quantity
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"pgregory.net/rapid"
+)
+
+// What is shown reads back as itself, to the figures shown.
+func TestParseUndoesShow(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		dim := Dimension(rapid.IntRange(int(Number), int(BackEMF)).Draw(t, "dimension"))
+		sys := rapid.SampledFrom([]System{Metric, Inch}).Draw(t, "system")
+		figures := rapid.IntRange(3, 12).Draw(t, "figures")
+		v := rapid.Float64Range(1e-3, 1e6).Draw(t, "value")
+		if rapid.Bool().Draw(t, "negative") {
+			v = -v
+		}
+		text := ShowFigures(v, dim, sys, figures)
+		back, err := Parse(Text(text), dim)
+		assert.NoError(t, err, text)
+		assert.LessOrEqual(t, math.Abs(back-v), math.Abs(v)*0.51*math.Pow10(1-figures), "%v shown as %s", v, text)
+		assert.Equal(t, text, ShowFigures(back, dim, sys, figures), "showing again changes nothing")
+	})
+}
+
+func FuzzParse(f *testing.F) {
+	for _, seed := range []string{"3/4 hp", `1 3/8"`, "4.2 lb at 45 mm", "60 N·cm", "1,750", "½", "1e300 kW", "−5 A", "at at", "1 2/3 4"} {
+		f.Add(seed, 3)
+	}
+	f.Fuzz(func(t *testing.T, text string, dim int) {
+		d := Dimension(((dim % 15) + 15) % 15)
+		v, err := Parse(Text(text), d)
+		if err != nil {
+			return
+		}
+		assert.False(t, math.IsNaN(v) || math.IsInf(v, 0), "%q read as %v", text, v)
+	})
+}

@@ -1,0 +1,101 @@
+package quantity
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestParseReadsWhatMachinistsWrite(t *testing.T) {
+	for _, c := range []struct {
+		text Text
+		dim  Dimension
+		want float64
+	}{
+		{"½", Number, 0.5}, {"1½", Number, 1.5}, {"1 3/8", Number, 1.375}, {"1-3/8", Number, 1.375},
+		{"65 %", Number, 0.65}, {"0,55 kW", Power, 550}, {"1 750 rpm", Speed, 1750 * RPM}, {"1750", Speed, 1750 * RPM},
+		{"5/8″", Length, 0.015875}, {"2.2 Ω", Resistance, 2.2}, {"2.2 Ω", Resistance, 2.2}, {"2.2 ohm", Resistance, 2.2},
+		{"800 mA", Current, 0.8}, {"1.2E3 W", Power, 1200}, {"−5", Number, -5}, {".5 hp", Power, Horsepower / 2},
+		{"60 N*cm", Torque, 0.6}, {"60 N cm", Torque, 0.6}, {"8 ft-lb", Torque, 8 * poundFoot},
+		{"2 kg @ 100 mm", Torque, 2 * StdGravity * 0.1}, {"5 MIN", Duration, 300}, {"3 lb", Force, 3 * poundForce},
+	} {
+		got, err := Parse(c.text, c.dim)
+		require.NoError(t, err, c.text)
+		assert.InEpsilon(t, c.want, got, 1e-12, c.text)
+	}
+}
+
+func TestParseRefusesWhatCannotBeMeant(t *testing.T) {
+	for _, c := range []struct {
+		text Text
+		dim  Dimension
+		want error
+	}{
+		{"", Power, ErrEmpty}, {"   ", Power, ErrEmpty}, {"hp", Power, ErrNumber}, {"1/0 hp", Power, ErrNumber},
+		{"5 furlongs", Length, ErrUnit}, {"5 N·m", Power, ErrUnit}, {"1,750", Speed, ErrAmbiguous}, {"1.2.3", Number, ErrNumber},
+		{"1 2 3", Number, ErrNumber}, {"NaN", Number, ErrNumber}, {"Inf", Number, ErrNumber}, {"1e999", Number, ErrNumber},
+		{"--5", Number, ErrNumber}, {"3/4/5", Number, ErrUnit}, {Text(make([]byte, 500)), Number, ErrTooLong}, {"\xff", Number, ErrTooLong},
+		{"5 lb at 3 hp", Torque, ErrUnit},
+	} {
+		_, err := Parse(c.text, c.dim)
+		assert.ErrorIs(t, err, c.want, "%q", c.text)
+	}
+}
+
+func TestShowWritesForTheEye(t *testing.T) {
+	for _, c := range []struct {
+		value float64
+		dim   Dimension
+		sys   System
+		want  string
+	}{
+		{2.034, Torque, Metric, "2.03\u2009N·m"}, {2.034, Torque, Inch, "1.5\u2009lbf·ft"},
+		{372.85, Power, Metric, "373\u2009W"}, {1500, Power, Metric, "1.5\u2009kW"}, {999.7, Power, Metric, "1\u2009kW"},
+		{1425 * RPM, Speed, Metric, "1425\u2009rpm"}, {43.27 * RPM, Speed, Metric, "43.3\u2009rpm"}, {24000 * RPM, Speed, Metric, "24\u2009000\u2009rpm"},
+		{-0.5, Number, Metric, "−0.5"}, {300, Duration, Metric, "5\u2009min"}, {7200, Duration, Metric, "2\u2009h"},
+		{0, Torque, Metric, "0\u2009N·m"}, {math.NaN(), Torque, Metric, "—\u2009N·m"}, {math.Pi / 2, Angle, Metric, "90°"}, {0.0254, Length, Inch, "1\u2009in"},
+	} {
+		assert.Equal(t, c.want, Show(c.value, c.dim, c.sys))
+	}
+	assert.Equal(t, "48\u2009200", Figures(48216, 3))
+	assert.Equal(t, "45\u2009%", Percent(0.4531))
+}
+
+func TestReaderNamesEveryBadField(t *testing.T) {
+	r := NewReader("motor")
+	plate := r.Under("plate")
+	assert.Equal(t, Value{}, plate.Read("power", "", Power, Range{1, 10}))
+	assert.Equal(t, Value{SI: 5, Known: true}, plate.Read("volts", "5 V", Voltage, Range{1, 10}))
+	plate.Read("speed", "fast", Speed, Range{1, 10})
+	plate.Read("amps", "50 A", Current, Range{1, 10})
+	assert.Equal(t, "a", plate.Choice("cooling", "c", "a", "a", "b"))
+	assert.Equal(t, "b", plate.Choice("cooling", "b", "a", "a", "b"))
+
+	var errs FieldErrors
+	require.ErrorAs(t, r.Err(), &errs)
+	require.Len(t, errs, 3)
+	assert.Equal(t, "motor.plate.speed", errs[0].Field)
+	assert.Equal(t, "fast", errs[0].Given)
+	assert.Contains(t, errs[1].Message, "between 1\u2009A and 10\u2009A")
+	assert.Equal(t, "motor.plate.cooling", errs[2].Field)
+	assert.NoError(t, NewReader("").Err())
+}
+
+func TestEveryUnitSpellingIsReachable(t *testing.T) {
+	for dim, units := range unitTable {
+		seen := map[string]bool{}
+		for _, u := range units {
+			assert.Equal(t, u.key, normalise(u.key), "%s: the key must be what normalise makes", dim)
+			assert.False(t, seen[u.key], "%s: %s twice", dim, u.key)
+			seen[u.key] = true
+		}
+		for _, sys := range []System{Metric, Inch} {
+			label, si := Unit(dim, sys)
+			got, err := Parse(Text("1 "+label), dim)
+			require.NoError(t, err, "%s shown as %s must read back", dim, label)
+			assert.InEpsilon(t, si, got, 1e-12)
+		}
+	}
+}

@@ -1,0 +1,107 @@
+package reduction
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	q "jiriki/core/quantity"
+)
+
+func resolved(t *testing.T, stages ...DescribedStage) Resolved {
+	t.Helper()
+	r := q.NewReader("reduction")
+	out := Resolve(Described{Stages: stages}, r)
+	require.NoError(t, r.Err())
+	return out
+}
+
+func refusals(stages ...DescribedStage) q.FieldErrors {
+	r := q.NewReader("reduction")
+	Resolve(Described{Stages: stages}, r)
+	errs, _ := r.Err().(q.FieldErrors)
+	return errs
+}
+
+func pair(driver, driven q.Text) []DescribedStep { return []DescribedStep{{driver, driven}} }
+
+func TestTwoBeltsMultiply(t *testing.T) {
+	r := resolved(t,
+		DescribedStage{Kind: VBelt, Steps: pair("80 mm", "236 mm"), Centre: "300 mm"},
+		DescribedStage{Kind: PolyV, Steps: pair("60 mm", "148 mm"), Centre: "281 mm"})
+	require.Len(t, r.Positions, 1)
+	assert.InEpsilon(t, 236./80*148/60/(0.985*0.99), r.Positions[0].Ratio, 1e-12)
+	assert.InEpsilon(t, 0.95*0.96, r.Positions[0].Keeps, 1e-12)
+	assert.Equal(t, "the only position", r.Positions[0].Label)
+}
+
+func TestConesMakeEveryCombination(t *testing.T) {
+	cone := DescribedStage{Kind: VBelt, Steps: []DescribedStep{{"75 mm", "200 mm"}, {"120 mm", "160 mm"}}, Centre: "400 mm"}
+	r := resolved(t, cone, DescribedStage{Kind: Spur, Steps: pair("17", "68 teeth")}, cone)
+	require.Len(t, r.Positions, 4)
+	assert.Equal(t, "A1 C1", r.Positions[0].Label)
+	assert.Equal(t, "A2 C2", r.Positions[3].Label)
+	assert.InEpsilon(t, math.Pow(200./75/0.985, 2)*4, r.Positions[0].Ratio, 1e-12)
+	assert.Equal(t, "step 2", resolved(t, cone).Positions[1].Label)
+}
+
+func TestOutsideDiametersLoseTheSectionsOffset(t *testing.T) {
+	r := resolved(t, DescribedStage{Kind: VBelt, Section: "A", Measured: "outside", Steps: pair("95 mm", "160 mm")})
+	assert.InEpsilon(t, (160-6.6)/(95-6.6)/0.985, r.Positions[0].Ratio, 1e-9)
+	assert.NotEmpty(t, refusals(DescribedStage{Kind: VBelt, Section: "B", Measured: "outside", Steps: pair("7 mm", "160 mm")}))
+}
+
+func TestTeethTellTheRatioExactly(t *testing.T) {
+	for _, kind := range []Kind{Toothed, Chain, Spur} {
+		r := resolved(t, DescribedStage{Kind: kind, Steps: pair("14 t", "42 teeth"), Centre: "250 mm"})
+		assert.Equal(t, 3.0, r.Positions[0].Ratio, kind)
+	}
+	errs := refusals(DescribedStage{Kind: Chain, Steps: pair("14.5", "42")})
+	require.NotEmpty(t, errs)
+	assert.Equal(t, "reduction.stages[0].steps[0].driver", errs[0].Field)
+}
+
+func TestBeltAndCentreFindEachOther(t *testing.T) {
+	byCentre := resolved(t, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "236 mm"), Centre: "280 mm"}).Stages[0]
+	byBelt := resolved(t, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "236 mm"), Belt: q.Text(q.ShowFigures(byCentre.Belt, q.Length, q.Metric, 12))}).Stages[0]
+	assert.InEpsilon(t, 0.280, byBelt.Centre, 1e-8)
+	assert.True(t, byBelt.FromBelt)
+	assert.False(t, byCentre.FromBelt)
+}
+
+func TestImpossibleGeometryIsRefusedAtItsField(t *testing.T) {
+	errs := refusals(DescribedStage{Kind: VBelt, Steps: pair("80 mm", "236 mm"), Centre: "150 mm"})
+	require.Len(t, errs, 1)
+	assert.Equal(t, "reduction.stages[0].centre", errs[0].Field)
+	errs = refusals(DescribedStage{Kind: VBelt, Steps: pair("80 mm", "236 mm"), Belt: "600 mm"})
+	require.Len(t, errs, 1)
+	assert.Equal(t, "reduction.stages[0].belt", errs[0].Field)
+	six := make([]DescribedStep, 6)
+	for i := range six {
+		six[i] = DescribedStep{"80 mm", "160 mm"}
+	}
+	assert.NotEmpty(t, refusals(DescribedStage{Kind: VBelt, Steps: six}, DescribedStage{Kind: VBelt, Steps: six}), "36 positions")
+}
+
+func TestMissingWheelIsAskedFor(t *testing.T) {
+	r := resolved(t, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "")})
+	assert.Equal(t, "stages[0].steps[0].driven", r.Missing)
+	assert.Empty(t, r.Positions)
+	assert.Equal(t, "stages[0].steps[0].driver", resolved(t, DescribedStage{Kind: VBelt}).Missing)
+	assert.Len(t, resolved(t).Positions, 1, "no stages is a straight coupling")
+}
+
+// A belt that fits is found again from its length, for any two pulleys that do not touch.
+func TestCentreForUndoesOpenBelt(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		d1, d2 := rapid.Float64Range(0.02, 1).Draw(t, "d1"), rapid.Float64Range(0.02, 1).Draw(t, "d2")
+		c := (d1 + d2) / 2 * rapid.Float64Range(1.001, 20).Draw(t, "apart")
+		back, ok := CentreFor(d1, d2, OpenBelt(d1, d2, c))
+		assert.True(t, ok)
+		assert.InEpsilon(t, c, back, 1e-6)
+		assert.InEpsilon(t, OpenBelt(d1, d2, c), OpenBelt(d2, d1, c), 1e-12, "either way round")
+	})
+}
