@@ -39,6 +39,8 @@ func (a api) fail(ctx context.Context, err error) error {
 		return huma.Error404NotFound("It is not here; it may have been deleted.")
 	case errors.Is(err, store.ErrFull):
 		return huma.Error409Conflict("This machine has a plan for every letter. Delete one first.")
+	case errors.Is(err, store.ErrText):
+		return huma.Error422UnprocessableEntity("A text holds a character that cannot be kept.", &huma.ErrorDetail{Message: "take out the control character (NUL) and try again"})
 	case errors.Is(err, store.ErrAway), errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		a.log.WarnContext(ctx, "database away", "err", err)
 		return huma.Error503ServiceUnavailable("The database is not answering. What you typed is kept here and saved when it is back.")

@@ -28,6 +28,7 @@ var (
 	ErrStale    = errors.New("changed elsewhere since it was read")
 	ErrFull     = errors.New("no room for another")
 	ErrAway     = errors.New("the database is not answering")
+	ErrText     = errors.New("holds a character that cannot be kept")
 )
 
 // Store is a workshop's database.
@@ -102,6 +103,9 @@ func away(err error) error {
 	case errors.As(err, &pg) && (pg.Code[:2] == "57" || pg.Code[:2] == "08" || pg.Code[:2] == "53"):
 		// Operator intervention, connection failure or out of resources.
 		return errors.Join(ErrAway, err)
+	case errors.As(err, &pg) && (pg.Code == "22P05" || pg.Code == "22021"):
+		// A NUL, or bytes that are no text.
+		return errors.Join(ErrText, err)
 	case pgconn.SafeToRetry(err), pgconn.Timeout(err):
 		return errors.Join(ErrAway, err)
 	}

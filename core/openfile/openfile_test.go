@@ -1,0 +1,85 @@
+package openfile
+
+import (
+	"encoding/json"
+	"os"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func demoFile(t testing.TB) []byte {
+	data, err := os.ReadFile("../../demo/quarry-lane.json")
+	require.NoError(t, err)
+	return data
+}
+
+func TestDecodeOfEncodeIsTheSame(t *testing.T) {
+	file, err := Decode(demoFile(t))
+	require.NoError(t, err)
+	require.Len(t, file.Machines, 4)
+	data, err := Encode(file)
+	require.NoError(t, err)
+	again, err := Decode(data)
+	require.NoError(t, err)
+	assert.Equal(t, file, again)
+	assert.NotContains(t, string(data), "null", "lists are empty, never null")
+}
+
+func TestBadFilesSayWhatAndWhere(t *testing.T) {
+	good := `{"format":"jiriki","version":1,"machines":[{"machine":{"name":"Lathe"}}]}`
+	_, err := Decode([]byte(good))
+	require.NoError(t, err)
+	for _, c := range []struct{ data, where, message string }{
+		{"", "line 1", "breaks off"},
+		{"hello", "line 1, column 1", "not well-formed"},
+		{good[:50], "line 1", "breaks off"},
+		{strings.Replace(good, "\"machines\"", "\n\"machines\":[]}garbage", 1), "line 2", "not well-formed"},
+		{good + "{}", "", "not well-formed"},
+		{`{"format":"other","version":1}`, "format", "not a Jiriki file"},
+		{`{"format":"jiriki"}`, "version", "missing"},
+		{`{"format":"jiriki","version":2}`, "version", "version is 2"},
+		{`{"format":"jiriki","version":0}`, "version", "version is 0"},
+		{`{"format":"jiriki","version":"1"}`, "version", "this Jiriki reads version 1"},
+		{`{"format":"jiriki","version":1,"wheels":[]}`, "line 1", `unknown field "wheels"`},
+		{`{"format":"jiriki","version":1,"machines":{}}`, "line 1", "list belongs"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":7}}]}`, "line 1", "text belongs"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":" "}}]}`, "machines[0].machine.name", "needs a name"},
+		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"x"}},`, 200) + `{"machine":{"name":"x"}}]}`, "machines", "at most 200"},
+		{strings.Repeat(" ", MaxBytes+1), "", "larger than 8 MB"},
+	} {
+		_, err := Decode([]byte(c.data))
+		var read ReadError
+		require.ErrorAs(t, err, &read, "%.60s", c.data)
+		assert.Contains(t, read.Where, c.where, "%.60s", c.data)
+		assert.Contains(t, read.Message, c.message, "%.60s", c.data)
+	}
+}
+
+func TestATruncationAnywhereIsRefused(t *testing.T) {
+	data := []byte(strings.TrimSpace(string(demoFile(t))))
+	for cut := 0; cut < len(data); cut += 97 {
+		_, err := Decode(data[:cut])
+		assert.ErrorAs(t, err, new(ReadError), "cut at %d", cut)
+	}
+}
+
+func FuzzDecode(f *testing.F) {
+	f.Add(demoFile(f))
+	f.Add([]byte(`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x"},"plans":[{}]}]}`))
+	f.Fuzz(func(t *testing.T, data []byte) {
+		file, err := Decode(data)
+		if err != nil {
+			assert.ErrorAs(t, err, new(ReadError))
+			return
+		}
+		out, err := Encode(file)
+		require.NoError(t, err)
+		assert.True(t, json.Valid(out))
+		again, err := Decode(out)
+		require.NoError(t, err)
+		assert.Equal(t, file, again)
+	})
+}

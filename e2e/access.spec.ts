@@ -1,0 +1,58 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, headline, station, test } from './workshop';
+
+for (const theme of ['day', 'night'] as const)
+  test(`no accessibility violation on any view by ${theme}`, async ({ page, workshop }) => {
+    await page.addInitScript((t) => localStorage.setItem('jiriki.theme', t), theme);
+    const scan = async (view: string) => {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${view}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+    };
+    await page.goto(workshop.url);
+    await expect(page.getByRole('heading', { name: 'What machine, and what must it do?' })).toBeVisible();
+    await scan('empty shed');
+    await workshop.loadDemo();
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Cider mill' })).toBeVisible();
+    await scan('shed');
+    const plan = await workshop.plan('Kick wheel, powered', 'A');
+    await page.goto(plan);
+    await expect(headline(page)).toBeVisible();
+    for (const name of ['Supply', 'Control', 'Motor', 'Reduction', 'Work']) {
+      await station(page, name);
+      await expect(page.locator(`[role=tab][aria-selected=true]`)).toContainText(name);
+      await scan(name);
+    }
+    await page.getByText('Big pots', { exact: true }).first().click();
+    await scan('a job opened');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /Show the working/ }).first().click();
+    await expect(page.getByText('common practice').or(page.getByText('derived')).first()).toBeVisible();
+    await scan('a working');
+    await page.keyboard.press('Escape');
+    await station(page, 'Motor');
+    await page.getByRole('button', { name: /swap from shelf/ }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await scan('the shelf');
+    await page.keyboard.press('Escape');
+    await page.goto(`${plan}/speed-plate`);
+    await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
+    await scan('speed plate');
+  });
+
+for (const [width, height] of [
+  [390, 844],
+  [768, 1024],
+  [640, 400] // 1280 by 800 at 200 %
+] as const)
+  test(`nothing is cut off sideways at ${width} px`, async ({ page, workshop }) => {
+    await workshop.loadDemo();
+    await page.setViewportSize({ width, height });
+    const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    await page.goto(workshop.url);
+    await expect(page.getByRole('region', { name: 'Honey extractor' })).toBeVisible();
+    expect(await overflow()).toBeLessThanOrEqual(0);
+    await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+    await expect(headline(page)).toBeVisible();
+    expect(await overflow()).toBeLessThanOrEqual(0);
+  });

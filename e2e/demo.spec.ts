@@ -1,0 +1,125 @@
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { expect, headline, saved, station, test } from './workshop';
+
+test('the demo is loaded when asked, and its four machines have verdicts', async ({ page, workshop }) => {
+  await page.goto(workshop.url);
+  await page.getByRole('button', { name: 'load Quarry Lane shed' }).click();
+  for (const name of ['Kick wheel, powered', 'Cider mill', 'Power hacksaw', 'Honey extractor']) await expect(page.getByRole('region', { name })).toBeVisible();
+  await expect(page.getByText('Does both jobs.')).toHaveCount(2);
+  await page.getByRole('link', { name: 'Open plan B of Kick wheel, powered' }).click();
+  await expect(headline(page)).toContainText('Does two of three jobs.');
+});
+
+test('machines and plans are added, renamed, copied, deleted and brought back', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(workshop.url);
+  await page.getByRole('button', { name: 'Rename Cider mill', exact: true }).click();
+  await page.getByRole('textbox', { name: 'New name of Cider mill' }).fill('Apple scratter');
+  await page.keyboard.press('Enter');
+  const row = page.getByRole('region', { name: 'Apple scratter', exact: true });
+  await expect(row).toBeVisible();
+  await row.getByRole('button', { name: 'Copy plan A of Apple scratter' }).click();
+  await expect(row.getByRole('link', { name: 'Open plan B' })).toBeVisible();
+  await row.getByRole('button', { name: 'Delete plan B of Apple scratter' }).click();
+  await expect(row.getByRole('link', { name: 'Open plan B' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(row.getByRole('link', { name: 'Open plan B' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete Apple scratter', exact: true }).click();
+  await expect(row).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(row).toBeVisible();
+});
+
+test('findings lead to their field and remedies lift the job', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'A'));
+  await expect(headline(page)).toContainText('Do not power it yet');
+  await page.getByRole('button', { name: /A if it stalls with no limit/ }).click();
+  await expect(page.getByLabel('Current limit as set')).toBeFocused();
+  await page.getByLabel('Current limit as set').fill('4.2 A');
+  await expect(page.getByRole('button', { name: /A if it stalls with no limit/ })).toHaveCount(0);
+  await page.getByRole('button', { name: "Can turn faster than the spindle's limit" }).click();
+  await expect(page.getByRole('textbox', { name: 'or' })).toBeFocused();
+  await page.keyboard.type('85 %');
+  await expect(headline(page)).not.toContainText('Do not power it yet');
+  await page.getByRole('button', { name: 'Add a choke' }).click();
+  await station(page, 'Control');
+  await expect(page.getByRole('checkbox', { name: 'Choke in the armature lead' })).toBeChecked();
+  await saved(page);
+});
+
+test('inch shows other figures and rewrites nothing typed', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Motor');
+  await expect(page.getByRole('button', { name: /^Rated torque: 2.03.N·m/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'inch' }).click();
+  await expect(page.getByRole('button', { name: /^Rated torque: 1.5.lbf·ft/ })).toBeVisible();
+  await expect(page.getByLabel('Diameter')).toHaveValue('102 mm');
+  await saved(page);
+});
+
+test('the read-out follows pointer and keys, and names what binds', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  const chart = page.getByRole('slider', { name: /^Reach of the spindle/ });
+  await chart.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(chart).toHaveAttribute('aria-valuetext', /rpm: all day .* N·m, .* W, held by motor heat/);
+  const box = await chart.boundingBox();
+  if (!box) throw new Error('no chart');
+  await page.mouse.move(box.x + box.width * 0.4, box.y + box.height / 2);
+  await expect(page.getByText('5 in 15 min')).toBeVisible();
+  await page.getByRole('radio', { name: 'power' }).click();
+  await expect(page.getByRole('heading', { name: /power at the spindle/i })).toBeVisible();
+});
+
+test('the finder goes to fields and does things by keyboard', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await expect(headline(page)).toBeVisible();
+  await page.keyboard.press('/');
+  await page.keyboard.type('reduction bench');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Reduction, end on, to scale' })).toBeVisible();
+  await page.keyboard.press('/');
+  await page.keyboard.type('night');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+});
+
+test('a file goes out and comes back; a broken one changes nothing', async ({ page, workshop }, info) => {
+  await workshop.loadDemo();
+  await page.goto(workshop.url);
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'export the workshop' }).click();
+  const path = info.outputPath('workshop.json');
+  await (await download).saveAs(path);
+  await page.getByLabel('import a file').setInputFiles(path);
+  await expect(page.getByText('Added 4 machines, 5 plans and 4 motors.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(2);
+  const broken = info.outputPath('broken.json');
+  writeFileSync(broken, '{"format":"jiriki","version":1,\n"machines":[{"machine":');
+  await page.getByLabel('import a file').setInputFiles(broken);
+  await expect(page.getByRole('alert')).toContainText('Nothing was changed. line 2, column 24: the file breaks off here');
+  await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(2);
+});
+
+for (const paper of ['A4', 'Letter'] as const)
+  test(`the speed plate prints on ${paper}`, async ({ page, workshop }, info) => {
+    await workshop.loadDemo();
+    await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/speed-plate`);
+    await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
+    await page.getByLabel('paper').selectOption(paper);
+    const path = info.outputPath('plate.pdf');
+    await page.pdf({ path, preferCSSPageSize: true, printBackground: true });
+    const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
+    expect(text).toContain('Never over');
+    expect(text).toMatch(/300 *rpm/);
+    expect(text).toContain('Trimming');
+    expect(text).not.toContain('back to the plan');
+    const facts = execFileSync('pdfinfo', [path], { encoding: 'utf8' });
+    expect(facts).toMatch(/Pages: +1\n/);
+    expect(facts).toMatch(paper === 'A4' ? /Page size: +59[45].* x 84[12]/ : /Page size: +612 x 792/);
+  });

@@ -1,0 +1,106 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { createServer } from 'node:net';
+import { fileURLToPath } from 'node:url';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const binary = `${root}bin/jiriki`;
+
+const freePort = async (): Promise<number> => {
+  const server = createServer().listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const address = server.address();
+  server.close();
+  await once(server, 'close');
+  if (!address || typeof address === 'string') throw new Error('no port');
+  return address.port;
+};
+
+/** A server on a database of its own, which may be stopped and started again. */
+export class Workshop {
+  #child: ChildProcess | undefined;
+
+  private constructor(
+    readonly databaseUrl: string,
+    readonly port: number
+  ) {}
+
+  get url() {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  static async open(name: string): Promise<Workshop> {
+    const base = process.env.TEST_DATABASE_URL;
+    if (!base) throw new Error('the journeys need TEST_DATABASE_URL; run make test');
+    execFileSync('psql', [base, '-qc', `CREATE DATABASE ${name}`]);
+    const url = new URL(base);
+    url.pathname = `/${name}`;
+    const w = new Workshop(url.toString(), await freePort());
+    await w.start();
+    return w;
+  }
+
+  async start() {
+    const child = spawn(binary, ['serve', '--addr', `127.0.0.1:${this.port}`], { env: { ...process.env, DATABASE_URL: this.databaseUrl }, stdio: ['ignore', 'ignore', 'pipe'] });
+    this.#child = child;
+    let said = '';
+    child.stderr?.on('data', (d: Buffer) => (said += d.toString()));
+    await expect(async () => {
+      expect(child.exitCode, said).toBeNull();
+      expect((await fetch(`${this.url}/api/health`)).status).toBe(204);
+    }).toPass({ timeout: 20_000 });
+  }
+
+  async stop() {
+    const child = this.#child;
+    if (!child || child.exitCode !== null) return;
+    child.kill('SIGTERM');
+    await once(child, 'exit');
+  }
+
+  /** Lets the database refuse and drop connections, or take them again. */
+  database(state: 'away' | 'back') {
+    const admin = new URL(this.databaseUrl);
+    const name = admin.pathname.slice(1);
+    admin.pathname = '/postgres';
+    const allow = state === 'back' ? 'true' : 'false';
+    execFileSync('psql', [admin.toString(), '-qc', `ALTER DATABASE ${name} ALLOW_CONNECTIONS ${allow}`]);
+    if (state === 'away') execFileSync('psql', [admin.toString(), '-qAtc', `SELECT count(pg_terminate_backend(pid)) FROM pg_stat_activity WHERE datname = '${name}'`]);
+  }
+
+  async loadDemo() {
+    const res = await fetch(`${this.url}/api/demo`, { method: 'POST' });
+    expect(res.status).toBe(204);
+  }
+
+  /** Address of a plan's sheet. */
+  async plan(machine: string, letter: string): Promise<string> {
+    const shed = (await (await fetch(`${this.url}/api/workshop`)).json()) as { machines: { name: string; plans: { id: string; letter: string }[] }[] };
+    const id = shed.machines.find((m) => m.name === machine)?.plans.find((p) => p.letter === letter)?.id;
+    if (!id) throw new Error(`no plan ${letter} of ${machine}`);
+    return `${this.url}/#/plan/${id}`;
+  }
+}
+
+/** Each test has a workshop of its own and fails on any error the page meets, but for the
+ * network's own, which some journeys cause on purpose. */
+export const test = base.extend<{ workshop: Workshop }>({
+  workshop: async ({ page }, use, info) => {
+    const workshop = await Workshop.open(`e2e_${process.pid}_${info.workerIndex}_${info.testId.replace(/[^a-z0-9]/g, '')}_${info.retry}`.toLowerCase());
+    const errors: string[] = [];
+    page.on('pageerror', (e) => errors.push(e.message));
+    page.on('console', (m) => {
+      if (m.type() === 'error' && !m.text().startsWith('Failed to load resource')) errors.push(m.text());
+    });
+    await use(workshop);
+    await workshop.stop();
+    expect(errors).toEqual([]);
+  }
+});
+
+export const saved = (page: Page) => expect(page.locator('[data-save="saved"]')).toBeVisible();
+export const station = (page: Page, name: string) => page.getByRole('tab', { name: new RegExp(`^${name}`, 'i') }).click();
+export const headline = (page: Page) => page.getByRole('region', { name: 'Verdict' }).getByRole('heading');
+
+export { expect };
