@@ -73,7 +73,7 @@ func (a api) getWorkshop(ctx context.Context, in *unitsQuery) (*workshopOutput, 
 		row := ShedMachine{ID: m.ID, Name: m.Described.Name, Kind: m.Described.Kind, Plans: []ShedPlan{}}
 		for _, p := range plans {
 			if p.MachineID == m.ID {
-				row.Plans = append(row.Plans, shedPlan(p, line.Input{Units: in.Units, Machine: m.Described, Plan: p.Described}))
+				row.Plans = append(row.Plans, shedPlan(p, line.Input{Units: in.Units, Machine: m.Described, Plan: p.Described, Shelf: shelf}))
 			}
 		}
 		out.Machines[i] = row

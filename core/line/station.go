@@ -153,10 +153,7 @@ func (t *train) reductionTitle() string {
 		if n++; n == 1 {
 			noun = nouns[0]
 		} else {
-			noun = nouns[1]
-			if t.reduction.Stages[0].Kind != s.Kind {
-				noun = "stages"
-			}
+			noun = plural(noun, nouns[1], s)
 		}
 	}
 	if n == 0 {
@@ -164,6 +161,17 @@ func (t *train) reductionTitle() string {
 	}
 	word := countWord(n)
 	return strings.ToUpper(word[:1]) + word[1:] + " " + noun
+}
+
+// plural names several stages together: two of a kind by their kind, two sorts of belt as belts.
+func plural(before, noun string, s reduction.Stage) string {
+	switch {
+	case before == noun || before+"s" == noun:
+		return noun
+	case strings.Contains(before, "belt") && s.Belted():
+		return "belts"
+	}
+	return "stages"
 }
 
 func (t *train) workStation(in Input, a Assessment) Station {

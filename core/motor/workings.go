@@ -88,14 +88,14 @@ func (m *Resolved) dcWorkings(w *workings) {
 	volts, amps := w.show(m.Volts.Value, q.Voltage), w.show(m.Amps.Value, q.Current)
 	switch dc.Ke.Standing {
 	case working.Measured:
-		w.add("ke", "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = V_open / ω", "measured; the plate makes it "+w.show(dc.PlateKe, q.BackEMF), source.DCMachine)
+		w.add("ke", "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = V_open / ω", "on the bench; the plate makes it "+w.show(dc.PlateKe, q.BackEMF), source.DCMachine)
 	case working.Computed:
 		w.add("ke", "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = (V − I·R) / ω",
 			fmt.Sprintf("(%s − %s × %s) ÷ %s rad/s", volts, amps, w.show(dc.Resistance.Value, q.Resistance), q.Figures(m.Speed.Value, 4)), source.DCMachine)
 	}
 	switch dc.Resistance.Standing {
 	case working.Measured:
-		w.add("resistance", "Armature resistance", dc.Resistance, q.Resistance, "R as measured", "the plate alone would give "+w.show(dc.PlateR, q.Resistance), source.Typed)
+		w.add("resistance", "Armature resistance", dc.Resistance, q.Resistance, "R as measured", "on the bench; the plate alone would give "+w.show(dc.PlateR, q.Resistance), source.Typed)
 	case working.Computed:
 		w.add("resistance", "Armature resistance", dc.Resistance, q.Resistance, "R = (V − K_e·ω) / I",
 			fmt.Sprintf("(%s − %s × %s rad/s) ÷ %s", volts, w.show(dc.Ke.Value, q.BackEMF), q.Figures(m.Speed.Value, 4), amps), source.DCMachine)

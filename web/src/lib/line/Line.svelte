@@ -30,34 +30,36 @@
     <div class="pointer-events-none absolute inset-x-0 top-[3.1rem] h-[6.6rem]">
       <LineDrawing {drawing} />
     </div>
-    <div class="stations grid" role="tablist" aria-label="Stations">
+    <div class="stations" role="tablist" aria-label="Stations">
       {#each stations as s (s.station)}
         {@const on = s.station === selected}
-        <div class="station flex flex-col" class:on>
-          <button
-            id="station-{s.station}"
-            role="tab"
-            aria-selected={on}
-            tabindex={on ? 0 : -1}
-            class="flex h-[9.9rem] w-full items-start gap-2 px-4 pt-2 text-left"
-            onclick={() => onselect(s.station)}
-            onkeydown={arrow}
-          >
-            <span class="min-w-0 flex-1">
-              <span class="caption block">{names[s.station]}</span>
-              <span class="block truncate font-head text-[1.15rem] leading-tight font-semibold" title={s.title}>{s.title}</span>
-            </span>
-            <Mark level={s.mark} />
-          </button>
-          <div class="px-4 pb-2.5">
-            <p class="truncate text-[1.05rem] font-semibold">
-              {#each s.figures as f, i (i)}{#if i > 0}<span class="inline-block w-3"></span>{/if}<Worked
-                  id={f.working}
-                  text={f.text}
-                />{/each}&nbsp;
-            </p>
-            <p class="truncate text-[0.92rem] {s.bad ? 'text-stop' : 'text-soft'}" title={s.note}>{s.note}&nbsp;</p>
-          </div>
+        <button
+          id="station-{s.station}"
+          role="tab"
+          aria-selected={on}
+          tabindex={on ? 0 : -1}
+          class="station flex h-[9.6rem] min-w-0 items-start gap-2 px-4 pt-2 text-left"
+          onclick={() => onselect(s.station)}
+          onkeydown={arrow}
+        >
+          <span class="min-w-0 flex-1">
+            <span class="caption block">{names[s.station]}</span>
+            <span class="block truncate font-head text-[1.15rem] leading-tight font-semibold" title={s.title}>{s.title}</span>
+          </span>
+          <Mark level={s.mark} />
+        </button>
+      {/each}
+    </div>
+    <div class="stations">
+      {#each stations as s (s.station)}
+        <div class="figures min-w-0 px-4 pb-2.5" class:on={s.station === selected}>
+          <p class="truncate text-[1.05rem] font-semibold">
+            {#each s.figures as f, i (i)}{#if i > 0}<span class="inline-block w-3"></span>{/if}<Worked
+                id={f.working}
+                text={f.text}
+              />{/each}&nbsp;
+          </p>
+          <p class="truncate text-[0.92rem] {s.bad ? 'text-stop' : 'text-soft'}" title={s.note}>{s.note}&nbsp;</p>
         </div>
       {/each}
     </div>
@@ -66,19 +68,24 @@
 
 <style>
   .stations {
+    display: grid;
     grid-template-columns: 14.5fr 17.5fr 18fr 23fr 27fr;
   }
-  .station {
-    min-width: 0;
-    border-bottom: 6px solid transparent;
+  .station + .station,
+  .figures + .figures {
+    background: linear-gradient(var(--rule), var(--rule)) no-repeat left 0 / 1px 100%;
   }
   .station + .station {
-    background: linear-gradient(var(--rule), var(--rule)) no-repeat left 10px / 1px calc(100% - 20px);
+    background-position: left 10px;
   }
-  .station.on {
+  .figures {
+    border-bottom: 6px solid transparent;
+  }
+  .figures.on {
     border-bottom-color: var(--ink);
   }
-  .station button:hover {
-    background: color-mix(in srgb, var(--iron) 6%, transparent);
+  .station:hover .caption {
+    color: var(--iron);
+    text-decoration: underline;
   }
 </style>

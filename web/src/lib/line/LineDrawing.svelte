@@ -20,7 +20,7 @@
   // One scale for motor and wheels: the largest that fits the height and both columns.
   const scale = $derived(
     Math.min(
-      78 / Math.max(drawing.motor.diameter, extent.tallest * 0.82, 1),
+      74 / Math.max(drawing.motor.diameter, extent.tallest * 0.82, 1),
       (edge(3) - edge(2) - 56) / drawing.motor.length,
       (edge(4) - edge(3) - 20) / Math.max(extent.width, 1),
       0.62
@@ -47,7 +47,8 @@
       shaftFrom={drawing.stages.length > 0 ? lastShaft : shaftEnd}
       x={toolX}
       {y}
-      size={Math.min(Math.max(drawing.toolMm * scale, 40), 96)}
+      room={width - toolX}
+      size={Math.min(Math.max(drawing.toolMm * scale, 40), 92)}
     />
   </svg>
 </div>

@@ -122,7 +122,7 @@
 
 <section aria-label="Reach" class="flex h-full min-h-[24rem] flex-col">
   <div class="flex items-center justify-between gap-4 pr-4 pl-3">
-    <h2 class="caption text-ink!">{view} at the spindle, {unit}</h2>
+    <h2 class="caption text-ink!">{view} at the spindle, <span class="normal-case">{unit}</span></h2>
     <Segments
       label="What the chart shows"
       value={view}

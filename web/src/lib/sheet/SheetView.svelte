@@ -122,12 +122,11 @@
       <a class="caption hover:underline" href="#/plan/{sheet.planId}/speed-plate">speed plate</a>
     {/snippet}
   </TopBar>
-  <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>
-
   {#if a}
     <Line stations={a.stations} drawing={a.drawing} selected={sheet.station} onselect={(s) => (sheet.station = s)} />
   {/if}
   <main class="columns min-h-0 flex-1">
+    <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>
     <div class="bench" role="tabpanel" aria-labelledby="station-{sheet.station}"><Bench /></div>
     <div class="middle">
       {#if a}
@@ -161,10 +160,7 @@
     display: flex;
     flex-direction: column;
     padding: 0.8rem 0 0.4rem;
-    background:
-      linear-gradient(var(--grid) 1px, transparent 1px) 0 0 / 24px 24px,
-      linear-gradient(90deg, var(--grid) 1px, transparent 1px) 0 0 / 24px 24px;
-    background-color: var(--paper);
+    background: var(--paper);
   }
   .half {
     flex: 1;

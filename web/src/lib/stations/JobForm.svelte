@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Assessment } from '../api/client';
   import Choice from '../ui/Choice.svelte';
   import Field from '../ui/Field.svelte';
@@ -11,17 +12,18 @@
   const at = $derived(`machine.jobs[${i}]`);
   const job = $derived(sheet.doc.machine.jobs[i]);
   const remove = () => sheet.change(({ machine }) => machine.jobs.splice(i, 1));
+  // A new job opens for filling in; after that it stays as the person left it.
+  let open = $state(untrack(() => !job?.name && !job?.speed.from && !job?.speed.surface));
+  $effect(() => {
+    if (sheet.wanted.startsWith(at)) open = true;
+  });
   const tone = $derived(
     result?.outcome === 'does' ? 'text-good' : result?.outcome === 'just' || result?.outcome === 'cannot-tell' ? 'text-soft' : 'text-stop'
   );
 </script>
 
 {#if job}
-  <details
-    class="border-b border-rule py-1"
-    id="job-{job.id}"
-    open={sheet.wanted.startsWith(at) || (!job.name && !job.speed.from) || undefined}
-  >
+  <details class="border-b border-rule py-1" id="job-{job.id}" bind:open>
     <summary class="flex min-h-11 cursor-pointer items-center gap-2">
       <span class="font-semibold">{job.name || 'New job'}</span>
       <span class="ml-auto text-right text-[0.94rem] {tone}">{result?.short ?? ''}</span>

@@ -65,6 +65,19 @@
     />
   </div>
 </div>
+<Figures title="What that makes it" {workings} />
+<h3 class="caption mt-5">Bench readings, which outrank the plate</h3>
+<p class="text-sm text-soft">Unplug first, and wait. Leads taken off for the ohms.</p>
+<div class="mt-1 grid grid-cols-2 gap-3">
+  {#if !induction}
+    <Field path="motor.bench.openVolts" label="Volts at open leads" hint="74.4 V" />
+    <Field path="motor.bench.spunSpeed" label="while spun at" hint="820 rpm" />
+    <Field path="motor.bench.resistance" label="Armature ohms" hint="7.6 Ω" />
+    <Field path="motor.bench.noLoadAmps" label="No-load amps" hint="0.4 A" />
+  {/if}
+  <Field path="motor.bench.noLoadSpeed" label="No-load speed" hint="1490 rpm" />
+  {#if !induction}<Field path="motor.bench.noLoadVolts" label="at volts" hint="180 V" />{/if}
+</div>
 <div class="mt-4 grid grid-cols-2 gap-3">
   <div class="col-span-2"><Field path="motor.name" label="Name" hint="½ hp, ex floor scrubber" words /></div>
   <div class="col-span-2"><Field path="motor.origin" label="Where it came from" words /></div>
@@ -88,19 +101,6 @@
   <Field path="motor.body.length" label="Length" hint="215 mm" />
   <Field path="motor.body.shaft" label="Shaft" hint="5/8 in" />
 </div>
-<h3 class="caption mt-4">Bench readings, which outrank the plate</h3>
-<p class="text-sm text-soft">Unplug first, and wait. Leads taken off for the ohms.</p>
-<div class="mt-1 grid grid-cols-2 gap-3">
-  {#if !induction}
-    <Field path="motor.bench.openVolts" label="Volts at open leads" hint="74.4 V" />
-    <Field path="motor.bench.spunSpeed" label="while spun at" hint="820 rpm" />
-    <Field path="motor.bench.resistance" label="Armature ohms" hint="7.6 Ω" />
-    <Field path="motor.bench.noLoadAmps" label="No-load amps" hint="0.4 A" />
-  {/if}
-  <Field path="motor.bench.noLoadSpeed" label="No-load speed" hint="1490 rpm" />
-  {#if !induction}<Field path="motor.bench.noLoadVolts" label="at volts" hint="180 V" />{/if}
-</div>
-<Figures title="What that makes it" {workings} />
 
 <style>
   .plate {

@@ -16,7 +16,7 @@
     <li>
       <button class="link font-medium" title={r.detail} onclick={() => sheet.applyRemedy(r)}>{r.label}</button>
       <span class={r.does ? 'text-good' : 'text-soft'}>
-        {r.margin}{r.does ? '' : r.lifts ? ', better' : ', no help'}, {r.jobsDone} of {total}
+        {r.margin}{r.does ? '' : r.lifts ? ', better' : ', no help'}, {r.jobsDone} of {total} jobs
       </span>
       <span class="block text-sm text-soft">{r.detail}</span>
     </li>
