@@ -56,7 +56,7 @@ test('a newcomer goes from an empty workshop to a printed plate by keyboard alon
   await page.keyboard.type('Facing 60 mm steel');
   await type(page, 'Slowest', '60 rpm');
   await type(page, 'Fastest', '200 rpm');
-  await type(page, 'Torque at the spindle', '9 N·m');
+  await type(page, 'Torque at the spindle', '5 N·m');
   await page.locator('[role=tab][aria-selected=true]').focus();
   await tabTo(page, 'add a job', 'button');
   await page.keyboard.press('Enter');

@@ -11,19 +11,20 @@ import (
 // Assessment is the answer to a plan: can it do the jobs, what holds it, what to set and what
 // to watch.
 type Assessment struct {
-	Headline   string            `json:"headline"`
-	MayPower   bool              `json:"mayPower" doc:"No stop is open, nothing needed is missing"`
-	JobsDone   int               `json:"jobsDone"`
-	Jobs       []JobResult       `json:"jobs" nullable:"false"`
-	Findings   []f.Finding       `json:"findings" nullable:"false" doc:"Most serious first"`
-	Next       Next              `json:"next"`
-	Reach      Reach             `json:"reach"`
-	Stations   []Station         `json:"stations" nullable:"false" doc:"Supply to work"`
-	Drawing    Drawing           `json:"drawing"`
-	Settings   []Setting         `json:"settings" nullable:"false"`
-	SpeedPlate SpeedPlate        `json:"speedPlate"`
-	Workings   []working.Working `json:"workings" nullable:"false"`
-	Units      Units             `json:"units"`
+	Headline   string              `json:"headline"`
+	MayPower   bool                `json:"mayPower" doc:"No stop is open, nothing needed is missing"`
+	JobsDone   int                 `json:"jobsDone"`
+	Jobs       []JobResult         `json:"jobs" nullable:"false"`
+	Findings   []f.Finding         `json:"findings" nullable:"false" doc:"Most serious first"`
+	Fixes      map[string][]Remedy `json:"fixes" doc:"Changes tried for findings that are not a job's, by finding ID"`
+	Next       Next                `json:"next"`
+	Reach      Reach               `json:"reach"`
+	Stations   []Station           `json:"stations" nullable:"false" doc:"Supply to work"`
+	Drawing    Drawing             `json:"drawing"`
+	Settings   []Setting           `json:"settings" nullable:"false"`
+	SpeedPlate SpeedPlate          `json:"speedPlate"`
+	Workings   []working.Working   `json:"workings" nullable:"false"`
+	Units      Units               `json:"units"`
 }
 
 // Next is the next unanswered question, working back from the work.
@@ -65,6 +66,7 @@ func Assess(in Input) (Assessment, error) {
 		a.Jobs = append(a.Jobs, result)
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
 	}
+	a.Fixes = h.fixes(a.Findings)
 	sort.SliceStable(a.Findings, func(i, j int) bool { return a.Findings[i].Level.Rank() < a.Findings[j].Level.Rank() })
 	a.MayPower = mayPower(a.Findings, t.runs)
 	a.Headline = headline(a, t)

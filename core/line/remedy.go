@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"jiriki/core/control"
+	"jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -108,6 +109,65 @@ func beatsFor(job int, a, b option) bool {
 	return a.fares[job].margin > b.fares[job].margin
 }
 
+// fixes are the changes to offer for what is unsafe in itself: a spindle that can pass its limit,
+// a motor with nothing to hold its current.
+func (h *healer) fixes(findings []finding.Finding) map[string][]Remedy {
+	out := map[string][]Remedy{}
+	for _, f := range findings {
+		var options []option
+		switch f.ID {
+		case "work.top-speed":
+			options = append(h.trimUnderLimit(), h.swapUnderLimit()...)
+		case "control.no-limit", "control.limit-high", "control.amps-short":
+			h.tryAll()
+			options = h.limitFor()
+		}
+		for _, o := range options {
+			out[f.ID] = append(out[f.ID], o.Remedy)
+		}
+	}
+	return out
+}
+
+// limitFor sets the current limit the motor and drive ask for.
+func (h *healer) limitFor() []option {
+	c := h.in.Plan.Control
+	c.LimitAmps = typed(math.Min(1.5*h.now.motor.Amps.Value, h.now.feed.PeakAmps), "A")
+	o, ok := h.try(Remedy{Kind: "limit", Label: "Set the limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, within what the drive gives for a minute", Control: &c})
+	if !ok {
+		return nil
+	}
+	return []option{o}
+}
+
+// trimUnderLimit lowers the top speed by the control until the machine's limit is kept.
+func (h *healer) trimUnderLimit() []option {
+	fastest := 0.0
+	for _, p := range h.now.reduction.Positions {
+		_, high := h.now.span(p)
+		fastest = math.Max(fastest, high)
+	}
+	c, share := h.in.Plan.Control, h.now.top/fastest
+	r := Remedy{Kind: "trim", Detail: "keeps the spindle under its limit in every position", Control: &c}
+	switch {
+	case h.now.control.DCDrive():
+		// Against the top speed there is, not the trim: a drive short of volts turns slower than it.
+		_, high := h.now.model.Span()
+		c.TopTrim = typed(math.Floor(100*share*high/h.now.motor.Speed.Value), "%")
+		r.Label = "Trim to " + string(c.TopTrim)
+	case h.now.control.Kind == control.Inverter:
+		c.TopHertz = typed(math.Floor(10*h.now.feed.TopHertz*share)/10, "Hz")
+		r.Label = "Top at " + string(c.TopHertz)
+	default:
+		return nil
+	}
+	o, ok := h.try(r)
+	if !ok {
+		return nil
+	}
+	return []option{o}
+}
+
 // try assesses the plan with the remedy's stations in place of its own. It fails when they
 // cannot be used together or would spin something past what it bears.
 func (h *healer) try(r Remedy) (option, bool) {
@@ -128,6 +188,7 @@ func (h *healer) try(r Remedy) (option, bool) {
 	}
 	o.fares = o.train.fares()
 	o.JobsDone = countDone(o.fares)
+	// A change that leaves the top speed alone is shown even where that speed is still too high.
 	return o, r.Kind == "limit" || r.Kind == "cooling" || r.Kind == "choke" || !o.train.overspeeds()
 }
 

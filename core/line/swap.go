@@ -54,6 +54,29 @@ func (h *healer) ratio(job int) []option {
 	return []option{o}
 }
 
+// swapUnderLimit is the swap that keeps the machine's limit and does most jobs.
+func (h *healer) swapUnderLimit() []option {
+	if !h.madeSwaps {
+		h.madeSwaps, h.swaps = true, h.screenSwaps()
+	}
+	best := -1
+	for i, s := range h.swaps {
+		if best < 0 || s.done > h.swaps[best].done {
+			best = i
+		}
+	}
+	if best < 0 {
+		return nil
+	}
+	changed := h.withSwap(h.swaps[best])
+	o, ok := h.try(Remedy{Kind: "ratio", Reduction: &changed, Detail: h.swapText(h.swaps[best])})
+	if !ok {
+		return nil
+	}
+	o.Label = "Gear it to " + ratioText(o.train.reduction.Positions[0].Ratio)
+	return []option{o}
+}
+
 func swapBeats(a, b swap, job int) bool {
 	if a.done != b.done {
 		return a.done > b.done

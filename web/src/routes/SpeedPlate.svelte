@@ -30,13 +30,13 @@
   <title>Speed plate | Jiriki</title>
 </svelte:head>
 
-<div class="tools flex flex-wrap items-center gap-4 border-b border-rule bg-card px-4 py-2 print:hidden">
+<header class="tools flex flex-wrap items-center gap-4 border-b border-rule bg-card px-4 py-2 print:hidden">
   <a class="link" href="#/plan/{params.id}">back to the plan</a>
   <label class="flex items-center gap-2"
     >paper <select class="blank w-24!" bind:value={paper}><option>A4</option><option>Letter</option></select></label
   >
   <button class="button primary" onclick={() => window.print()}>Print</button>
-</div>
+</header>
 <main class="page mx-auto {paper}">
   {#if said}<p role="alert">{said}</p>{/if}
   {#if plate && sheet && a}
@@ -65,7 +65,9 @@
           {/each}
         </tbody>
       </table>
-      <p class="mt-1">A dot is under the slowest steady speed, or over what the machine allows. Ruled-under speeds lie in a job's band.</p>
+      <p class="mt-1">
+        {fixed ? '' : 'A dot is under the slowest steady speed, or over what the machine allows. '}Ruled-under speeds lie in a job's band.
+      </p>
       <h2 class="mt-6 text-2xl">Jobs</h2>
       <table class="mt-2 w-full jobs">
         <tbody>
@@ -83,7 +85,7 @@
         Never pass the speed marked on a wheel, chuck or disc. Guards on. Never reverse while it turns.
       </p>
       <p class="mt-1">
-        Computed for a light load; measure with a tachometer before trusting it. {a.mayPower
+        Computed{fixed ? '' : ' for a light load'}; measure with a tachometer before trusting it. {a.mayPower
           ? ''
           : 'This plan has an open stop: do not power it.'}
       </p>

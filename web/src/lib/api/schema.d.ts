@@ -492,6 +492,10 @@ export interface components {
             drawing: components["schemas"]["LineDrawing"];
             /** @description Most serious first */
             findings: components["schemas"]["Finding"][];
+            /** @description Changes tried for findings that are not a job's, by finding ID */
+            fixes: {
+                [key: string]: components["schemas"]["LineRemedy"][] | null;
+            };
             headline: string;
             jobs: components["schemas"]["LineJobResult"][];
             /** Format: int64 */

@@ -27,7 +27,7 @@
 
 <nav aria-label="The line" class="line-strip relative overflow-x-auto border-b border-rule bg-card">
   <div class="relative min-w-[48rem]">
-    <div class="pointer-events-none absolute inset-x-0 top-[3.1rem] h-[6.6rem]">
+    <div class="pointer-events-none absolute inset-x-0 top-[4.1rem] h-[6.6rem] desk:top-[3.1rem]">
       <LineDrawing {drawing} />
     </div>
     <div class="stations" role="tablist" aria-label="Stations">
@@ -38,13 +38,15 @@
           role="tab"
           aria-selected={on}
           tabindex={on ? 0 : -1}
-          class="station flex h-[9.6rem] min-w-0 items-start gap-2 px-4 pt-2 text-left"
+          class="station flex h-[10.9rem] desk:h-[9.9rem] min-w-0 items-start gap-2 px-4 pt-2 text-left"
           onclick={() => onselect(s.station)}
           onkeydown={arrow}
         >
           <span class="min-w-0 flex-1">
             <span class="caption block">{names[s.station]}</span>
-            <span class="block truncate font-head text-[1.15rem] leading-tight font-semibold" title={s.title}>{s.title}</span>
+            <span class="line-clamp-2 font-head text-[1.15rem] leading-tight font-semibold desk:line-clamp-1" title={s.title}
+              >{s.title}</span
+            >
           </span>
           <Mark level={s.mark} />
         </button>
@@ -53,13 +55,12 @@
     <div class="stations">
       {#each stations as s (s.station)}
         <div class="figures min-w-0 px-4 pb-2.5" class:on={s.station === selected}>
-          <p class="truncate text-[1.05rem] font-semibold">
-            {#each s.figures as f, i (i)}{#if i > 0}<span class="inline-block w-3"></span>{/if}<Worked
-                id={f.working}
-                text={f.text}
-              />{/each}&nbsp;
+          <p class="flex flex-wrap gap-x-4 text-[1.05rem] font-semibold">
+            {#each s.figures as f, i (i)}<Worked id={f.working} text={f.text} />{:else}&nbsp;{/each}
           </p>
-          <p class="truncate text-[0.92rem] {s.bad ? 'text-stop' : 'text-soft'}" title={s.note}>{s.note}&nbsp;</p>
+          <p class="line-clamp-2 text-[0.92rem] leading-tight desk:line-clamp-1 {s.bad ? 'text-stop' : 'text-soft'}" title={s.note}>
+            {s.note}&nbsp;
+          </p>
         </div>
       {/each}
     </div>

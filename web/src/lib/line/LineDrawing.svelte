@@ -10,7 +10,9 @@
   /** The whole line as one stroke from wall to work, motor and wheels to one scale. */
   let { drawing }: { drawing: Drawing } = $props();
 
-  let width = $state(1280);
+  let given = $state(1280);
+  /** Narrower than this the whole drawing shrinks instead of crowding. */
+  const width = $derived(Math.max(given, 680));
   const height = 104;
   const y = height / 2;
   const shares = [14.5, 17.5, 18, 23, 27];
@@ -35,8 +37,8 @@
   const lastShaft = $derived(trainX + extent.last * scale);
 </script>
 
-<div bind:clientWidth={width} class="h-full w-full">
-  <svg {width} {height} viewBox="0 0 {width} {height}" aria-hidden="true">
+<div bind:clientWidth={given} class="h-full w-full">
+  <svg class="h-auto w-full" viewBox="0 0 {width} {height}" aria-hidden="true">
     {#each waves(drawing.phases, 12, box, y, 30) as d, i (i)}<path {d} class="wire" />{/each}
     <path d="M{motorX} {y}H{width - 60}" class="centre" />
     <ControlBox kind={drawing.control} x={box} {y} width={boxWidth} wireTo={motorX} />

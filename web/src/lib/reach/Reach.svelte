@@ -25,7 +25,7 @@
 
   type Position = Assessment['reach']['positions'][number];
   const points = (p: Position, curve: Curve) =>
-    p.rpm.map((rpm, i) => ({ x: s.x(rpm), y: s.y(Math.min(shown(view, a.units, p[curve][i] ?? 0, rpm), s.y.domain()[1] ?? 1)) }));
+    p.rpm.map((rpm, i) => ({ x: s.x(rpm), y: s.y(shown(view, a.units, p[curve][i] ?? 0, rpm)) }));
   const stroke = line<{ x: number; y: number }>(
     (d) => d.x,
     (d) => d.y
@@ -120,7 +120,7 @@
   const caption = (p: Position, curve: Curve, share: number) => points(p, curve)[Math.round((p.rpm.length - 1) * share)] ?? { x: 0, y: 0 };
 </script>
 
-<section aria-label="Reach" class="flex h-full min-h-[24rem] flex-col">
+<section aria-label="Reach" class="flex h-full min-h-64 flex-col">
   <div class="flex items-center justify-between gap-4 pr-4 pl-3">
     <h2 class="caption text-ink!">{view} at the spindle, <span class="normal-case">{unit}</span></h2>
     <Segments
@@ -185,17 +185,19 @@
           {/each}
         </g>
         {#each a.reach.positions as p, i (p.label)}
-          {#if !p.fixed && i === 0}
+          {#if !p.fixed && i === 0 && h > 220}
             {@const c = caption(p, 'continuous', 0.04)}
             {@const b = caption(p, 'intermittent', 0.96)}
             <text x={c.x + 6} y={Math.min(c.y + 34, h - 22)} class="says iron">all day</text>
-            {#if p.held[0]?.continuous}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
+            {#if p.held[0]?.continuous && w > 500}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
                 >held by {p.held[0].continuous}</text
               >{/if}
             <text x={Math.min(b.x, w) - 4} y={Math.max(b.y - 7, 10)} class="says iron" text-anchor="end">five minutes in fifteen</text>
           {/if}
           {#if several || p.fixed}
-            <text x={(s.x(p.lowRpm) + s.x(p.highRpm)) / 2} y={h - 8} class="says iron" text-anchor="middle">{p.label}</text>
+            <text x={s.x(p.highRpm) + (p.fixed ? 5 : -5)} y={h - 8} class="says iron" text-anchor={p.fixed ? 'start' : 'end'}
+              >{p.label}</text
+            >
           {/if}
         {/each}
 

@@ -108,7 +108,6 @@
   }
   .drawing {
     display: block;
-    min-width: 42rem;
   }
   @media (max-width: 60rem) {
     .plan {

@@ -191,6 +191,9 @@
       grid-area: middle;
       min-height: 27rem;
     }
+    .half {
+      min-height: 24rem;
+    }
     .bench {
       grid-area: bench;
       border-top: 1px solid var(--rule);

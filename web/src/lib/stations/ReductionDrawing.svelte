@@ -13,9 +13,9 @@
   const stages = $derived(a.drawing.stages);
   const extent = $derived(trainExtent(stages));
   const steps = $derived(Math.max(...stages.map((s) => s.steps.length), 1));
-  const scale = $derived(Math.min((width - 70) / Math.max(extent.width, 1), (height - 130) / Math.max(extent.tallest, 1)));
+  const scale = $derived(Math.min((width - 70) / Math.max(extent.width, 1), (height - 116) / Math.max(extent.tallest, 1)));
   const left = $derived((width - extent.width * scale) / 2);
-  const y = $derived(46 + (extent.tallest * scale) / 2);
+  const y = $derived(30 + (extent.tallest * scale) / 2);
   const shafts = $derived(
     stages.reduce<number[]>((at, s) => [...at, (at.at(-1) ?? 0) + shaftDistance(s) * scale], [left + extent.first * scale])
   );
@@ -33,7 +33,7 @@
   });
 </script>
 
-<section aria-label="Reduction, end on, to scale" class="flex h-full min-h-[17rem] flex-col">
+<section aria-label="Reduction, end on, to scale" class="flex h-full min-h-56 flex-col">
   <div class="flex items-center justify-between pr-4 pl-3">
     <h2 class="caption text-ink!">Reduction, end on, to scale</h2>
     {#if steps > 1}
@@ -71,7 +71,7 @@
       {#each stages as s, i (i)}
         {@const w = wheel(s)}
         {#if w && s.kind !== 'direct'}
-          <text x={shafts[i]} y={y - ((w.driver / 2) * scale + 8)} text-anchor="middle" class="says halo">⌀ {length(w.driver)}</text>
+          <text x={shafts[i]} y={y + (w.driver / 2) * scale + 17} text-anchor="middle" class="says halo">⌀ {length(w.driver)}</text>
           <text x={shafts[i + 1]} y={y - ((w.driven / 2) * scale + 8)} text-anchor="middle" class="says halo">⌀ {length(w.driven)}</text>
         {/if}
       {/each}

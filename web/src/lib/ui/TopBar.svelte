@@ -11,8 +11,10 @@
 
 <header class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule bg-card px-4 py-1.5">
   <a href="#/" class="font-head text-[1.6rem] leading-none font-semibold tracking-wide">Jiriki</a>
-  <div class="flex min-w-0 flex-1 flex-wrap items-center gap-x-2">{@render children?.()}</div>
-  <div class="flex flex-wrap items-center gap-3">
+  <div class="order-last flex min-w-0 basis-full flex-wrap items-center gap-x-2 sm:order-none sm:flex-1 sm:basis-0">
+    {@render children?.()}
+  </div>
+  <div class="ml-auto flex flex-wrap items-center gap-3">
     {@render tools?.()}
     <button
       class="caption min-h-8 px-1 hover:underline"

@@ -9,15 +9,18 @@
   const ordered = $derived(
     [...remedies].sort((a, b) => Number(b.does) - Number(a.does) || b.jobsDone - a.jobsDone || Number(b.lifts) - Number(a.lifts))
   );
+  const gives = (r: Remedy) => {
+    const jobs = `${r.jobsDone} of ${total} jobs`;
+    if (!r.margin) return jobs;
+    return `${r.margin}${r.does ? '' : r.lifts ? ', better' : ', no help'}, ${jobs}`;
+  };
 </script>
 
 <ul class="mt-1.5 flex flex-col gap-1.5" aria-label="Changes that were tried">
   {#each ordered as r (r.kind)}
     <li>
       <button class="link font-medium" title={r.detail} onclick={() => sheet.applyRemedy(r)}>{r.label}</button>
-      <span class={r.does ? 'text-good' : 'text-soft'}>
-        {r.margin}{r.does ? '' : r.lifts ? ', better' : ', no help'}, {r.jobsDone} of {total} jobs
-      </span>
+      <span class={r.does ? 'text-good' : 'text-soft'}>{gives(r)}</span>
       <span class="block text-sm text-soft">{r.detail}</span>
     </li>
   {/each}

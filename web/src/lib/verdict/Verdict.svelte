@@ -6,7 +6,7 @@
 
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
-  const jobOf = (f: Finding) => a?.jobs.find((j) => j.id === f.job);
+  const remediesOf = (f: Finding) => a?.jobs.find((j) => j.id === f.job)?.remedies ?? a?.fixes[f.id] ?? [];
 </script>
 
 <section aria-label="Verdict" class="flex flex-col gap-0 p-4">
@@ -21,7 +21,6 @@
     <h2 class="mt-0.5 text-[1.45rem] leading-tight" aria-live="polite">{a.headline}</h2>
     <ol class="mt-2">
       {#each a.findings as f (f.id)}
-        {@const job = jobOf(f)}
         <li class="flex gap-3 border-b border-rule py-2.5">
           <Mark level={f.level} size={22} />
           <div class="min-w-0 flex-1">
@@ -31,7 +30,7 @@
               <p class="font-semibold">{f.title}</p>
             {/if}
             <p class="text-[0.94rem] text-soft">{f.detail}</p>
-            {#if job && job.remedies.length > 0}<Remedies remedies={job.remedies} total={a.jobs.length} />{/if}
+            {#if remediesOf(f).length > 0}<Remedies remedies={remediesOf(f)} total={a.jobs.length} />{/if}
           </div>
         </li>
       {/each}
