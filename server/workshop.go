@@ -90,8 +90,10 @@ func shedPlan(p store.Plan, in line.Input) ShedPlan {
 		return row
 	}
 	row.Headline, row.Stations, row.Drawing, row.Mark = a.Headline, a.Stations, &a.Drawing, finding.Good
-	if len(a.Findings) > 0 {
-		row.Mark = a.Findings[0].Level
+	for _, s := range a.Stations {
+		if s.Mark.Rank() < row.Mark.Rank() {
+			row.Mark = s.Mark
+		}
 	}
 	return row
 }

@@ -67,7 +67,14 @@ func Assess(in Input) (Assessment, error) {
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
 	}
 	a.Fixes = h.fixes(a.Findings)
-	sort.SliceStable(a.Findings, func(i, j int) bool { return a.Findings[i].Level.Rank() < a.Findings[j].Level.Rank() })
+	// What is always said comes after the cautions of this plan.
+	sort.SliceStable(a.Findings, func(i, j int) bool {
+		x, y := a.Findings[i], a.Findings[j]
+		if x.Level != y.Level {
+			return x.Level.Rank() < y.Level.Rank()
+		}
+		return !x.Always && y.Always
+	})
 	a.MayPower = mayPower(a.Findings, t.runs)
 	a.Headline = headline(a, t)
 	a.Next = next(a)

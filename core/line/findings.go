@@ -35,7 +35,36 @@ func (t *train) judge(sys q.System) []f.Finding {
 	v.list = append(v.list, t.motor.Findings(sys)...)
 	v.list = append(v.list, t.reductionFindings(sys)...)
 	v.workFindings()
+	v.alwaysFindings()
 	return v.list
+}
+
+// dirty are the machines that throw chips, dust, juice or coolant.
+var dirty = map[string]string{
+	"lathe": "chips and coolant", "drill": "chips and coolant", "mill": "chips and coolant", "saw": "chips and coolant",
+	"grinder": "grinding dust", "crusher": "pulp and juice",
+}
+
+// alwaysFindings are the cautions said of every plan of their sort [common practice].
+func (v *verdict) alwaysFindings() {
+	if !v.runs {
+		return
+	}
+	say := func(station f.Station, id, field, title, detail string) {
+		v.list = append(v.list, f.Finding{ID: string(station) + "." + id, Level: f.Caution, Station: station, Title: title, Detail: detail, Field: field, Always: true})
+	}
+	how := "knob at zero, through the current limit or a lamp in series"
+	if v.model.FixedSpeed() {
+		how = "with a stop in reach"
+	}
+	say(f.Motor, "first-power", "motor.plate.power", "The first power-up", "Motor clamped, belt off, "+how+". One hand only, and stand aside of the plane it turns in.")
+	say(f.Work, "hands", "machine.kind", "Hands, hair and sleeves", "No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of where you stand.")
+	if what := dirty[v.machine.Kind]; what != "" {
+		say(f.Control, "chips", "control.enclosed", "Keep "+what+" off the drive", "They short terminals and block its cooling. Mount it away from the spray and from vibration.")
+	}
+	if v.machine.Kind == "grinder" && v.motor.Kind == motor.PermanentMagnetDC {
+		say(f.Motor, "sparks", "motor.plate.cooling", "Brushes spark", "Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor without brushes.")
+	}
 }
 
 func (v *verdict) supplyFindings() {
@@ -211,7 +240,7 @@ func (v *verdict) speedFindings() {
 	m := v.motor
 	if m.Cooling == "own-fan" && v.control.Adjusts() && v.worksSlowly() {
 		v.add(f.Motor, "fan-cooling", f.Caution, "motor.plate.cooling", "Self-cooled fan",
-			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right.", v.show(m.Speed.Value/2, q.Speed)))
+			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed)))
 	}
 	if v.feed.Way == motor.DirectCurrent && v.control.TopTrim > 1.005 {
 		v.add(f.Control, "over-plate", f.Caution, "control.topTrim", "Trimmed over plate speed",
@@ -348,7 +377,8 @@ func (v *verdict) topSpeedFindings() {
 	fix := "Gear it down, or keep the belt off that step."
 	where := "reduction.stages[0].steps[0].driven"
 	if v.control.Adjusts() {
-		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(math.Floor(100*v.control.TopTrim*limit/fastest)/100)+".", "control.topTrim"
+		_, high := v.model.Span()
+		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(math.Floor(100*high/v.motor.Speed.Value*limit/fastest)/100)+".", "control.topTrim"
 		if v.feed.Way == motor.VariableHertz {
 			fix, where = "Gear it down or lower the top hertz to "+v.show(v.feed.TopHertz*limit/fastest, q.Frequency)+".", "control.topHertz"
 		}

@@ -39,10 +39,11 @@ type fare struct {
 // speedTolerance forgives what no tachometer would show.
 const speedTolerance = 0.01
 
-// How many speeds of a band are tried. Torque curves here rise then fall, so the least margin
-// sits at an end of the band and the rest only guard; the best single speed may lie within.
+// How many speeds of a band are tried. What is to be had, over what is needed, rises then falls
+// with speed for every motor and load shape here, so the least sits at an end of the band and
+// the middle only guards; the best single speed may lie anywhere within.
 const (
-	bandSamples = 5
+	bandSamples = 3
 	anySamples  = 13
 )
 

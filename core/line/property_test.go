@@ -204,6 +204,37 @@ func TestAStrongerMotorNeverLowersAMargin(t *testing.T) {
 	})
 }
 
+// The few speeds a margin is taken at find the same least as a fine comb of the whole band.
+func TestFewSpeedsFindTheLeastMargin(t *testing.T) {
+	compared := 0
+	rapid.Check(t, func(t *rapid.T) {
+		s, err := resolve(anyInput(t))
+		if err != nil {
+			return
+		}
+		tr := newTrain(s)
+		if !tr.runs {
+			return
+		}
+		for i, f := range tr.fares() {
+			job := tr.machine.Jobs[i]
+			if f.outcome == cannotJudge || job.AnySpeed || f.starting || f.low >= f.high {
+				continue
+			}
+			p := tr.reduction.Positions[f.position]
+			for k := range 200 {
+				omega := f.low * math.Pow(f.high/f.low, float64(k)/199)
+				margin := tr.heldFor(job, omega, overload(job.Duty), p).Torque / job.TorqueAt(omega)
+				if margin < f.margin*(1-1e-6)-1e-9 {
+					t.Fatalf("%v at %v rad/s is less than the %v found", margin, omega, f.margin)
+				}
+			}
+			compared++
+		}
+	})
+	assert.Positive(t, compared)
+}
+
 func FuzzAssess(f *testing.F) {
 	for _, in := range append(demoInputs(f), sound(), inverted(), switched()) {
 		body, err := json.Marshal(in)

@@ -31,7 +31,9 @@ type Figure struct {
 func (t *train) summaries(in Input, a Assessment) []Station {
 	marks := map[f.Station]f.Level{}
 	for i := len(a.Findings) - 1; i >= 0; i-- {
-		marks[a.Findings[i].Station] = a.Findings[i].Level
+		if !a.Findings[i].Always {
+			marks[a.Findings[i].Station] = a.Findings[i].Level
+		}
 	}
 	all := []Station{t.supplyStation(in), t.controlStation(in), t.motorStation(in), t.reductionStation(in), t.workStation(in, a)}
 	for i := range all {

@@ -462,6 +462,8 @@ export interface components {
             type: string;
         };
         Finding: {
+            /** @description Said of every plan of this sort, whatever is filled in */
+            always?: boolean;
             detail: string;
             /** @description Path of the field that causes it, such as control.currentLimit; may be empty */
             field: string;

@@ -1,0 +1,12 @@
+#!/usr/bin/env bash
+# The figures of the quality bars: assessment in core, over HTTP with 8 clients, and what a
+# first load weighs.
+. "$(dirname "$0")/lib.sh"
+cd "$ROOT"
+"$ROOT/scripts/install.sh"
+go test ./core/line -run '^$' -bench . -count 5
+go test ./server -run '^$' -bench . -benchtime 2000x -count 3
+"$ROOT/scripts/build.sh"
+script=0
+for f in web/dist/site/assets/*.js; do script=$((script + $(gzip -9 -c "$f" | wc -c))); done
+printf 'script of a first load: %d kB gzip\n' $(((script + 500) / 1000))

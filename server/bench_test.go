@@ -1,0 +1,68 @@
+package server_test
+
+import (
+	"bytes"
+	"encoding/json"
+	"io"
+	"log/slog"
+	"net/http"
+	"net/http/httptest"
+	"sort"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/line"
+	"jiriki/demo"
+	"jiriki/server"
+)
+
+// The quality bar: p95 of an assessment over HTTP at most 15 ms with 8 clients at once.
+func BenchmarkAssessOverHTTP(b *testing.B) {
+	file, err := demo.Workshop()
+	require.NoError(b, err)
+	m := file.Machines[0]
+	body, err := json.Marshal(line.Input{Units: "metric", Machine: m.Machine, Plan: m.Plans[1], Shelf: file.Shelf})
+	require.NoError(b, err)
+	srv := httptest.NewServer(server.New(server.Config{Log: slog.New(slog.DiscardHandler)}))
+	defer srv.Close()
+	const clients = 8
+	client := &http.Client{Transport: &http.Transport{MaxIdleConnsPerHost: clients}}
+	ask := func() time.Duration {
+		start := time.Now()
+		res, err := client.Post(srv.URL+"/api/assess", "application/json", bytes.NewReader(body))
+		if err != nil || res.StatusCode != http.StatusOK {
+			b.Errorf("assess: %v %v", res, err)
+			return 0
+		}
+		_, err = io.Copy(io.Discard, res.Body)
+		if err := res.Body.Close(); err != nil {
+			b.Error(err)
+		}
+		if err != nil {
+			b.Error(err)
+		}
+		return time.Since(start)
+	}
+	times := make([]time.Duration, b.N)
+	work := make(chan int)
+	var wg sync.WaitGroup
+	for range clients {
+		wg.Go(func() {
+			for i := range work {
+				times[i] = ask()
+			}
+		})
+	}
+	b.ResetTimer()
+	for i := range b.N {
+		work <- i
+	}
+	close(work)
+	wg.Wait()
+	b.StopTimer()
+	sort.Slice(times, func(i, j int) bool { return times[i] < times[j] })
+	b.ReportMetric(float64(times[len(times)*95/100].Microseconds())/1000, "p95-ms")
+}
