@@ -34,7 +34,7 @@ type api struct {
 func New(c Config) http.Handler {
 	e := echo.New()
 	e.Logger = c.Log
-	e.Use(middleware.Recover(), middleware.Gzip(), guard(c.Hosts), headers)
+	e.Use(middleware.Recover(), guard(c.Hosts), headers)
 	describe(e, c)
 	if c.Site != nil {
 		serveSite(e, c.Site)
