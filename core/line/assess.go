@@ -67,11 +67,15 @@ func Assess(in Input) (Assessment, error) {
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
 	}
 	a.Fixes = h.fixes(a.Findings)
-	// What is always said comes after the cautions of this plan.
+	// What is missing is asked for working back from the work; what is always said comes after the
+	// cautions of this plan.
 	sort.SliceStable(a.Findings, func(i, j int) bool {
 		x, y := a.Findings[i], a.Findings[j]
 		if x.Level != y.Level {
 			return x.Level.Rank() < y.Level.Rank()
+		}
+		if x.Level == f.Missing {
+			return asked[x.Station] < asked[y.Station]
 		}
 		return !x.Always && y.Always
 	})
@@ -85,6 +89,9 @@ func Assess(in Input) (Assessment, error) {
 	a.Workings = append(t.workings(in.Units, fares), sheet.workings...)
 	return a, nil
 }
+
+// asked is the order in which what is missing is asked for.
+var asked = map[f.Station]int{f.Work: 0, f.Motor: 1, f.Control: 2, f.Reduction: 3, f.Supply: 4}
 
 func mayPower(findings []f.Finding, runs bool) bool {
 	for _, one := range findings {

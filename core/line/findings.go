@@ -132,7 +132,7 @@ func (t *train) inputAmps() float64 {
 func (v *verdict) controlFindings() {
 	c, m := v.control, v.motor
 	if c.Kind == "" {
-		v.add(f.Control, "kind", f.Missing, "control.kind", "What will control it", "Choose a drive or a plain switch that suits this motor.")
+		v.add(f.Control, "kind", f.Missing, "control.kind", "What will control it?", "Choose a drive or a plain switch that suits this motor.")
 		return
 	}
 	ok, why := suits(v.stations)
@@ -321,7 +321,7 @@ func (v *verdict) reverseFindings() {
 
 func (v *verdict) workFindings() {
 	if len(v.machine.Jobs) == 0 {
-		v.add(f.Work, "jobs", f.Missing, "machine.jobs", "What must it do", "Put in the first job: a speed, and the torque or power it takes.")
+		v.add(f.Work, "jobs", f.Missing, "machine.jobs", "What must it do?", "Put in the first job: a speed, and the torque or power it takes.")
 	}
 	for i, job := range v.machine.Jobs {
 		field := func(part string) string { return fmt.Sprintf("machine.jobs[%d].%s", i, part) }

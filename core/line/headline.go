@@ -69,16 +69,15 @@ func advice(a Assessment) string {
 
 // next finds the next question, working back from the work to the wall.
 func next(a Assessment) Next {
-	for _, station := range []f.Station{f.Work, f.Motor, f.Control, f.Reduction, f.Supply} {
-		for _, one := range a.Findings {
-			if one.Level == f.Missing && one.Station == station {
-				return Next{Text: one.Title + ". " + one.Detail, Field: one.Field}
-			}
+	// What is missing is already in that order.
+	for _, one := range a.Findings {
+		if one.Level == f.Missing {
+			return Next{Text: sentence(one.Title) + " " + one.Detail, Field: one.Field}
 		}
 	}
 	for _, one := range a.Findings {
 		if one.Level == f.Stop && !one.Short {
-			return Next{Text: one.Title + ". " + one.Detail, Field: one.Field}
+			return Next{Text: sentence(one.Title) + " " + one.Detail, Field: one.Field}
 		}
 	}
 	for _, w := range a.Jobs {
@@ -87,4 +86,12 @@ func next(a Assessment) Next {
 		}
 	}
 	return Next{Text: "Print the speed plate, and measure the first run against it."}
+}
+
+// sentence ends a title that does not end itself.
+func sentence(title string) string {
+	if strings.HasSuffix(title, "?") {
+		return title
+	}
+	return title + "."
 }

@@ -109,7 +109,7 @@ func (t *train) motorStation(in Input) Station {
 	if t.runs && !t.model.FixedSpeed() {
 		low, high := t.model.Span()
 		slow := math.Max(low, high/4)
-		s.Note = fmt.Sprintf("holds %s all day at %s", q.Show(t.model.Steady(slow, 1).Torque, q.Torque, in.Units), q.Show(slow, q.Speed, in.Units))
+		s.Note = fmt.Sprintf("%s all day at %s", q.Show(t.model.Steady(slow, 1).Torque, q.Torque, in.Units), q.Show(slow, q.Speed, in.Units))
 	} else if t.runs {
 		s.Note = fmt.Sprintf("starts with %s", q.Show(t.model.Breakaway().Torque, q.Torque, in.Units))
 	}

@@ -120,7 +120,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	case ThreePhase, CapacitorStart:
 		m.resolveInduction(read(poles), tests)
 	default:
-		m.need("kind", "What kind of motor is it", "Brushes and two leads: permanent-magnet DC. Three leads alike and no capacitor: three-phase. A capacitor and a click on spin-down: capacitor-start.")
+		m.need("kind", "What kind of motor is it?", "Brushes and two leads: permanent-magnet DC. Three leads alike and no capacitor: three-phase. A capacitor and a click on spin-down: capacitor-start.")
 	}
 	return m
 }

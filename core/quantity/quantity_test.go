@@ -51,16 +51,16 @@ func TestShowWritesForTheEye(t *testing.T) {
 		sys   System
 		want  string
 	}{
-		{2.034, Torque, Metric, "2.03\u2009N·m"}, {2.034, Torque, Inch, "1.5\u2009lbf·ft"},
-		{372.85, Power, Metric, "373\u2009W"}, {1500, Power, Metric, "1.5\u2009kW"}, {999.7, Power, Metric, "1\u2009kW"},
-		{1425 * RPM, Speed, Metric, "1425\u2009rpm"}, {43.27 * RPM, Speed, Metric, "43.3\u2009rpm"}, {24000 * RPM, Speed, Metric, "24\u2009000\u2009rpm"},
-		{-0.5, Number, Metric, "−0.5"}, {300, Duration, Metric, "5\u2009min"}, {7200, Duration, Metric, "2\u2009h"},
-		{0, Torque, Metric, "0\u2009N·m"}, {math.NaN(), Torque, Metric, "—\u2009N·m"}, {math.Pi / 2, Angle, Metric, "90°"}, {0.0254, Length, Inch, "1\u2009in"},
+		{2.034, Torque, Metric, "2.03\u202fN·m"}, {2.034, Torque, Inch, "1.5\u202flbf·ft"},
+		{372.85, Power, Metric, "373\u202fW"}, {1500, Power, Metric, "1.5\u202fkW"}, {999.7, Power, Metric, "1\u202fkW"},
+		{1425 * RPM, Speed, Metric, "1425\u202frpm"}, {43.27 * RPM, Speed, Metric, "43.3\u202frpm"}, {24000 * RPM, Speed, Metric, "24\u202f000\u202frpm"},
+		{-0.5, Number, Metric, "−0.5"}, {300, Duration, Metric, "5\u202fmin"}, {7200, Duration, Metric, "2\u202fh"},
+		{0, Torque, Metric, "0\u202fN·m"}, {math.NaN(), Torque, Metric, "—\u202fN·m"}, {math.Pi / 2, Angle, Metric, "90°"}, {0.0254, Length, Inch, "1\u202fin"},
 	} {
 		assert.Equal(t, c.want, Show(c.value, c.dim, c.sys))
 	}
-	assert.Equal(t, "48\u2009200", Figures(48216, 3))
-	assert.Equal(t, "45\u2009%", Percent(0.4531))
+	assert.Equal(t, "48\u202f200", Figures(48216, 3))
+	assert.Equal(t, "45\u202f%", Percent(0.4531))
 }
 
 func TestReaderNamesEveryBadField(t *testing.T) {
@@ -78,7 +78,7 @@ func TestReaderNamesEveryBadField(t *testing.T) {
 	require.Len(t, errs, 3)
 	assert.Equal(t, "motor.plate.speed", errs[0].Field)
 	assert.Equal(t, "fast", errs[0].Given)
-	assert.Contains(t, errs[1].Message, "between 1\u2009A and 10\u2009A")
+	assert.Contains(t, errs[1].Message, "between 1\u202fA and 10\u202fA")
 	assert.Equal(t, "motor.plate.cooling", errs[2].Field)
 	assert.NoError(t, NewReader("").Err())
 }

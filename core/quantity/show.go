@@ -6,8 +6,8 @@ import (
 	"strings"
 )
 
-// ThinSpace stands between a number and its unit.
-const ThinSpace = "\u2009"
+// ThinSpace stands between a number and its unit, and keeps them on one line.
+const ThinSpace = "\u202f"
 
 // Show writes an SI value in the system's unit with three significant figures, a thin space
 // and a true minus sign. A power of a kilowatt or more is shown in kW, a long time in minutes

@@ -59,7 +59,9 @@
         <tbody>
           {#each plate.positions as p (p.label)}
             <tr>
-              <th scope="row">{p.label}<span class="block text-base font-normal">{p.ratio}</span></th>
+              <th scope="row"
+                >{plate.positions.length > 1 ? p.label : 'spindle rpm'}<span class="block text-base font-normal">{p.ratio}</span></th
+              >
               {#each p.rpm as rpm, i (i)}<td class:job={inJob(rpm)}>{rpm > 0 ? Math.round(rpm) : '·'}</td>{/each}
             </tr>
           {/each}

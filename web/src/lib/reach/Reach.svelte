@@ -15,7 +15,7 @@
   /** Speed under the pointer or moved to by the arrow keys; 0 for none. */
   let at = $state(0);
 
-  const margin = { left: 46, right: 18, top: 34, bottom: 46 };
+  const margin = { left: 46, right: 26, top: 34, bottom: 46 };
   const w = $derived(Math.max(width - margin.left - margin.right, 120));
   const h = $derived(Math.max(height - margin.top - margin.bottom, 120));
   const s = $derived(scales(a, view, w, h));
@@ -134,97 +134,99 @@
     />
   </div>
   <div class="relative min-h-0 flex-1" bind:clientWidth={width} bind:clientHeight={height}>
-    <svg
-      class="absolute inset-0 touch-pan-y"
-      {width}
-      {height}
-      role="slider"
-      tabindex="0"
-      aria-label="Reach of the spindle; arrow keys move the read-out"
-      aria-valuemin={Math.round(domain[0])}
-      aria-valuemax={Math.round(domain[1])}
-      aria-valuenow={Math.round(at || domain[0])}
-      aria-valuetext={spoken || 'no speed chosen'}
-      onpointermove={point}
-      onpointerdown={point}
-      onpointerleave={() => (at = 0)}
-      onkeydown={step}
-    >
-      <defs>
-        <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0V7" stroke="var(--iron)" stroke-width="1" opacity="0.3" />
-        </pattern>
-        <clipPath id="plot"><rect x="0" y="0" width={w} height={h} /></clipPath>
-      </defs>
-      <g transform="translate({margin.left},{margin.top})">
-        {#each s.y.ticks(6) as t (t)}
-          <path d="M0 {s.y(t)}H{w}" class="grid" />
-          <text x="-8" y={s.y(t)} class="tick" text-anchor="end" dominant-baseline="middle">{figure(t)}</text>
-        {/each}
-        {#each speedTicks(domain, w) as t (t)}
-          <path d="M{s.x(t)} 0V{h}" class="grid" />
-          <text x={s.x(t)} y={h + 17} class="tick" text-anchor="middle">{figure(t)}</text>
-        {/each}
-        <path d="M0 {h}H{w}" class="axis" />
-        <text x={w} y={h + 36} class="tick" text-anchor="end">spindle speed, rpm</text>
+    {#if a.reach.positions.length > 0 || jobs.length > 0}
+      <svg
+        class="absolute inset-0 touch-pan-y"
+        {width}
+        {height}
+        role="slider"
+        tabindex="0"
+        aria-label="Reach of the spindle; arrow keys move the read-out"
+        aria-valuemin={Math.round(domain[0])}
+        aria-valuemax={Math.round(domain[1])}
+        aria-valuenow={Math.round(at || domain[0])}
+        aria-valuetext={spoken || 'no speed chosen'}
+        onpointermove={point}
+        onpointerdown={point}
+        onpointerleave={() => (at = 0)}
+        onkeydown={step}
+      >
+        <defs>
+          <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <path d="M0 0V7" stroke="var(--iron)" stroke-width="1" opacity="0.3" />
+          </pattern>
+          <clipPath id="plot"><rect x="0" y="0" width={w} height={h} /></clipPath>
+        </defs>
+        <g transform="translate({margin.left},{margin.top})">
+          {#each s.y.ticks(6) as t (t)}
+            <path d="M0 {s.y(t)}H{w}" class="grid" />
+            <text x="-8" y={s.y(t)} class="tick" text-anchor="end" dominant-baseline="middle">{figure(t)}</text>
+          {/each}
+          {#each speedTicks(domain, w) as t (t)}
+            <path d="M{s.x(t)} 0V{h}" class="grid" />
+            <text x={s.x(t)} y={h + 17} class="tick" text-anchor="middle">{figure(t)}</text>
+          {/each}
+          <path d="M0 {h}H{w}" class="axis" />
+          <text x={w} y={h + 36} class="tick" text-anchor="end">spindle speed, rpm</text>
 
-        <g clip-path="url(#plot)">
-          {#each a.reach.positions as p (p.label)}
-            <path d={fill(p, 'continuous')} class="all-day" />
-            <path d={band(p)} fill="url(#hatch)" />
-            <path d={stroke(points(p, 'peak'))} class="peak" />
-            <path d={stroke(points(p, 'intermittent'))} class="burst" />
-            <path d={stroke(points(p, 'continuous'))} class="day-line" />
-            {#if p.fixed}
-              <path d={runUp(p)} class="peak" />
-              <path
-                d="M{s.x(p.lowRpm)} {h}V{points(p, 'continuous')[0]?.y}M{s.x(p.highRpm)} {h}V{points(p, 'continuous')[0]?.y}"
-                class="day-line"
-              />
+          <g clip-path="url(#plot)">
+            {#each a.reach.positions as p (p.label)}
+              <path d={fill(p, 'continuous')} class="all-day" />
+              <path d={band(p)} fill="url(#hatch)" />
+              <path d={stroke(points(p, 'peak'))} class="peak" />
+              <path d={stroke(points(p, 'intermittent'))} class="burst" />
+              <path d={stroke(points(p, 'continuous'))} class="day-line" />
+              {#if p.fixed}
+                <path d={runUp(p)} class="peak" />
+                <path
+                  d="M{s.x(p.lowRpm)} {h}V{points(p, 'continuous')[0]?.y}M{s.x(p.highRpm)} {h}V{points(p, 'continuous')[0]?.y}"
+                  class="day-line"
+                />
+              {/if}
+            {/each}
+          </g>
+          {#each a.reach.positions as p, i (p.label)}
+            {#if !p.fixed && i === 0 && h > 220}
+              {@const c = caption(p, 'continuous', 0.04)}
+              {@const b = caption(p, 'intermittent', 0.96)}
+              <text x={c.x + 6} y={Math.min(c.y + 34, h - 22)} class="says iron">all day</text>
+              {#if p.held[0]?.continuous && w > 500}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
+                  >held by {p.held[0].continuous}</text
+                >{/if}
+              <text x={Math.min(b.x, w) - 4} y={Math.max(b.y - 7, 10)} class="says iron" text-anchor="end">five minutes in fifteen</text>
+            {/if}
+            {#if several || p.fixed}
+              <text x={s.x(p.highRpm) + (p.fixed ? 5 : -5)} y={h - 8} class="says iron" text-anchor={p.fixed ? 'start' : 'end'}
+                >{p.label}</text
+              >
             {/if}
           {/each}
-        </g>
-        {#each a.reach.positions as p, i (p.label)}
-          {#if !p.fixed && i === 0 && h > 220}
-            {@const c = caption(p, 'continuous', 0.04)}
-            {@const b = caption(p, 'intermittent', 0.96)}
-            <text x={c.x + 6} y={Math.min(c.y + 34, h - 22)} class="says iron">all day</text>
-            {#if p.held[0]?.continuous && w > 500}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
-                >held by {p.held[0].continuous}</text
-              >{/if}
-            <text x={Math.min(b.x, w) - 4} y={Math.max(b.y - 7, 10)} class="says iron" text-anchor="end">five minutes in fifteen</text>
-          {/if}
-          {#if several || p.fixed}
-            <text x={s.x(p.highRpm) + (p.fixed ? 5 : -5)} y={h - 8} class="says iron" text-anchor={p.fixed ? 'start' : 'end'}
-              >{p.label}</text
+
+          {#if a.reach.topRpm > 0}
+            <path d="M{s.x(a.reach.topRpm)} 0V{h}" class="cap" />
+            <text x={s.x(a.reach.topRpm)} y="-20" class="says stop" text-anchor={s.x(a.reach.topRpm) > w - 70 ? 'end' : 'middle'}
+              >{a.reach.topLabel}</text
+            >
+            <text x={s.x(a.reach.topRpm)} y="-6" class="says stop" text-anchor={s.x(a.reach.topRpm) > w - 70 ? 'end' : 'middle'}
+              >{figure(a.reach.topRpm)} rpm</text
             >
           {/if}
-        {/each}
 
-        {#if a.reach.topRpm > 0}
-          <path d="M{s.x(a.reach.topRpm)} 0V{h}" class="cap" />
-          <text x={s.x(a.reach.topRpm)} y="-20" class="says stop" text-anchor={s.x(a.reach.topRpm) > w - 70 ? 'end' : 'middle'}
-            >{a.reach.topLabel}</text
-          >
-          <text x={s.x(a.reach.topRpm)} y="-6" class="says stop" text-anchor={s.x(a.reach.topRpm) > w - 70 ? 'end' : 'middle'}
-            >{figure(a.reach.topRpm)} rpm</text
-          >
-        {/if}
+          {#each jobs as job, i (job.j.id)}
+            <g class="job {job.state}">
+              <path d={stroke(job.path)} />
+              {#each [job.first, job.last] as end, k (k)}<path d="M{end.x} {end.y - 6}V{end.y + 6}" />{/each}
+              <text x={job.x} y={labelY[i]} class="halo" aria-hidden="true">{job.text}</text>
+              <text x={job.x} y={labelY[i]}>{job.text}</text>
+            </g>
+          {/each}
 
-        {#each jobs as job, i (job.j.id)}
-          <g class="job {job.state}">
-            <path d={stroke(job.path)} />
-            {#each [job.first, job.last] as end, k (k)}<path d="M{end.x} {end.y - 6}V{end.y + 6}" />{/each}
-            <text x={job.x} y={labelY[i]} class="halo" aria-hidden="true">{job.text}</text>
-            <text x={job.x} y={labelY[i]}>{job.text}</text>
-          </g>
-        {/each}
-
-        {#if readout}
-          <path d="M{s.x(readout.rpm)} 0V{h}" class="pointer" />
-        {/if}
-      </g>
-    </svg>
+          {#if readout}
+            <path d="M{s.x(readout.rpm)} 0V{h}" class="pointer" />
+          {/if}
+        </g>
+      </svg>
+    {/if}
     {#if readout?.p}
       <div class="readout" class:left={s.x(readout.rpm) > w / 2} aria-hidden="true">
         <p class="font-semibold">{figure(readout.rpm)} rpm{several ? `, ${readout.p.label}` : ''}</p>

@@ -78,6 +78,6 @@ export function figure(v: number): string {
   return text
     .replace('-', '−')
     .replace(/\B(?=(\d{3})+(?!\d))/g, (_, __, at: number, all: string) =>
-      all.replace(/\..*/, '').length > 4 && !all.slice(0, at).includes('.') ? '\u2009' : ''
+      all.replace(/\..*/, '').length > 4 && !all.slice(0, at).includes('.') ? '\u202f' : ''
     );
 }

@@ -62,6 +62,7 @@ export class SheetState {
     this.head = $state(head);
     this.doc = $state({ plan, machine });
     this.errorCount = $derived(Object.keys(this.errors).length);
+    if (machine.jobs.length === 0) this.station = 'work';
     this.#draft = new Draft(sheet.planId);
     const kept = this.#draft.take();
     if (kept) {

@@ -26,7 +26,7 @@
     <Field path="motor.plate.amps" label="Amps" hint="2.8 A" plate />
     {#if induction}
       <Field path="motor.plate.hertz" label="Hertz" hint="50 Hz" plate />
-      <Field path="motor.plate.powerFactor" label="cos φ" hint="0.78" plate />
+      <Field path="motor.plate.powerFactor" label="Power factor" hint="0.78" plate />
       <Field path="motor.plate.poles" label="Poles" hint="4" plate />
     {/if}
     <Choice

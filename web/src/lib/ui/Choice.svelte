@@ -29,7 +29,7 @@
     aria-invalid={error ? 'true' : undefined}
     aria-describedby={error ? `${id}-error` : undefined}
   >
-    {#if fallback === ''}<option value="">choose</option>{/if}
+    {#if fallback === ''}<option value="">{plate ? '—' : 'choose'}</option>{/if}
     {#each options as [v, words] (v)}<option value={v}>{words}</option>{/each}
   </select>
   {#if error}<p id="{id}-error" class="mt-0.5 text-sm text-stop">{error}</p>{/if}
