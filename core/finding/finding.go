@@ -45,6 +45,7 @@ type Finding struct {
 	Title   string  `json:"title"`
 	Detail  string  `json:"detail"`
 	Field   string  `json:"field" doc:"Path of the field that causes it, such as control.currentLimit; may be empty"`
+	Working string  `json:"working" doc:"ID of the working behind its figures, or empty"`
 	Job     string  `json:"job,omitempty" doc:"The job it speaks of, if one"`
 	Always  bool    `json:"always,omitempty" doc:"Said of every plan of this sort, whatever is filled in"`
 	Short   bool    `json:"short,omitempty" doc:"A stop for the job only: it falls short, which harms nobody"`

@@ -67,6 +67,9 @@ func Assess(in Input) (Assessment, error) {
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
 	}
 	a.Fixes = h.fixes(a.Findings)
+	for i := range a.Findings {
+		a.Findings[i].Working = workingBehind(a.Findings[i])
+	}
 	// What is missing is asked for working back from the work; what is always said comes after the
 	// cautions of this plan.
 	sort.SliceStable(a.Findings, func(i, j int) bool {

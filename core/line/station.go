@@ -10,6 +10,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/working"
 )
 
 // Station is a station as the line shows it: a title, its mark, live figures and a note.
@@ -19,6 +20,7 @@ type Station struct {
 	Mark    f.Level   `json:"mark" enum:"stop,missing,caution,good" doc:"The most serious finding here"`
 	Figures []Figure  `json:"figures" nullable:"false"`
 	Note    string    `json:"note"`
+	Working string    `json:"working" doc:"ID of the working behind the note, or empty"`
 	Bad     bool      `json:"bad" doc:"The note speaks of a shortfall"`
 }
 
@@ -57,7 +59,7 @@ func (t *train) supplyStation(in Input) Station {
 		}
 	}
 	if t.runs {
-		s.Note = "draws " + q.Show(t.inputAmps(), q.Current, in.Units) + " at full load"
+		s.Note, s.Working = "draws "+q.Show(t.inputAmps(), q.Current, in.Units)+" at full load", "supply.input"
 	}
 	return s
 }
@@ -104,13 +106,18 @@ func (t *train) motorStation(in Input) Station {
 		s.Figures = append(s.Figures, Figure{q.Show(m.Torque.Value, q.Torque, in.Units), "motor.torque"})
 	}
 	if m.Speed.OK() {
-		s.Figures = append(s.Figures, Figure{q.Show(m.Speed.Value, q.Speed, in.Units), "motor.speed"})
+		figure := Figure{Text: q.Show(m.Speed.Value, q.Speed, in.Units)}
+		if m.Speed.Standing != working.Read {
+			figure.Working = "motor.speed"
+		}
+		s.Figures = append(s.Figures, figure)
 	}
 	if t.runs && !t.model.FixedSpeed() {
-		low, high := t.model.Span()
-		slow := math.Max(low, high/4)
+		slow := t.slowSpeed()
+		s.Working = "motor.slow"
 		s.Note = fmt.Sprintf("%s all day at %s", q.Show(t.model.Steady(slow, 1).Torque, q.Torque, in.Units), q.Show(slow, q.Speed, in.Units))
 	} else if t.runs {
+		s.Working = "motor.start"
 		s.Note = fmt.Sprintf("starts with %s", q.Show(t.model.Breakaway().Torque, q.Torque, in.Units))
 	}
 	return s
@@ -134,6 +141,13 @@ func (t *train) reductionStation(in Input) Station {
 		s.Note += fmt.Sprintf(", %d positions", n)
 	}
 	return s
+}
+
+// slowSpeed is a quarter of the motor's top speed, or the slowest it runs: where the low end of
+// an adjustable motor is judged.
+func (t *train) slowSpeed() float64 {
+	low, high := t.model.Span()
+	return math.Max(low, high/4)
 }
 
 var stageNouns = map[reduction.Kind][2]string{
@@ -190,7 +204,7 @@ func (t *train) workStation(in Input, a Assessment) Station {
 	}
 	for _, job := range a.Jobs {
 		if job.Outcome == fallsShort || job.Outcome == tooSlow || job.Outcome == tooFast {
-			s.Note, s.Bad = job.Name+" "+job.Short, true
+			s.Note, s.Bad, s.Working = job.Name+" "+job.Short, true, "job.margin."+job.ID
 			return s
 		}
 	}

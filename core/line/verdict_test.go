@@ -201,3 +201,33 @@ func TestUnusableEntriesAreRefusedByField(t *testing.T) {
 	assert.ErrorContains(t, err, "machine.jobs[0].speed.to")
 	assert.ErrorContains(t, err, "units")
 }
+
+// No figure without its working: every ID a station, a finding or a setting points to is there.
+func TestEveryWorkingPointedToIsThere(t *testing.T) {
+	inputs := append(demoInputs(t), sound(), inverted(), switched())
+	slack := sound()
+	slack.Plan.Control.LimitAmps, slack.Plan.Control.Volts, slack.Plan.Reduction.Stages[0].Centre = "", "90 V", "185 mm"
+	lying := inverted()
+	lying.Plan.Motor.Plate.Speed, lying.Plan.Motor.Plate.Power = "1250 rpm", "3 kW"
+	for _, in := range append(inputs, slack, lying) {
+		a := assessed(t, in)
+		known := map[string]bool{"": true}
+		for _, w := range a.Workings {
+			assert.False(t, known[w.ID], "%s twice", w.ID)
+			known[w.ID] = true
+			assert.NotEmpty(t, w.Source.Title, w.ID)
+		}
+		for _, f := range a.Findings {
+			assert.True(t, known[f.Working], "%s points to %s", f.ID, f.Working)
+		}
+		for _, s := range a.Stations {
+			assert.True(t, known[s.Working], "%s points to %s", s.Station, s.Working)
+			for _, figure := range s.Figures {
+				assert.True(t, known[figure.Working], "%s points to %s", s.Station, figure.Working)
+			}
+		}
+		for _, s := range a.Settings {
+			assert.True(t, known[s.Working], s.Name)
+		}
+	}
+}

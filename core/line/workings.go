@@ -3,8 +3,11 @@ package line
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"jiriki/core/control"
+	"jiriki/core/finding"
+	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/source"
@@ -46,6 +49,34 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 	return d.list
 }
 
+// behind names the working that the figures of a finding come from.
+var behind = map[string]string{
+	"supply.overload": "supply.input", "supply.near-breaker": "supply.input", "supply.breaker-good": "supply.input", "supply.breaker": "supply.input",
+	"control.no-limit": "motor.stall", "control.form-factor": "control.formFactor", "control.volts-low": "control.volts", "control.volts-high": "control.volts",
+	"control.rotor-speed": "control.top", "work.top-speed": "reach.speed", "work.top-speed-good": "reach.speed",
+	"motor.plate-power": "motor.power", "motor.peak-rating": "motor.power", "motor.slip": "motor.slip", "motor.ke-against-plate": "motor.ke",
+	"motor.torque-against-plate": "motor.torque", "motor.fan-cooling": "motor.slow", "reduction.good": "reduction.keeps",
+}
+
+// workingBehind is the working of a finding's figures: a job's margin, a stage's geometry, or what
+// stands in behind; empty when it states no computed figure.
+func workingBehind(one finding.Finding) string {
+	if one.Job != "" {
+		return "job.margin." + one.Job
+	}
+	name, place, _ := strings.Cut(strings.TrimPrefix(one.ID, "reduction."), ".")
+	switch {
+	case one.Station != finding.Reduction:
+	case name == "wrap":
+		return "reduction.wrap." + place
+	case name == "belt-speed":
+		return "reduction.speed." + place + ".0"
+	case name == "cone":
+		return "reduction.belt." + place + ".0"
+	}
+	return behind[one.ID]
+}
+
 func (d *derivations) supply() {
 	m, s := d.motor, d.train.supply
 	d.add("supply.input", "supply", "Input amps at full load", d.show(d.inputAmps(), q.Current), "I = P / (η_motor·η_drive·V·pf·√phases)",
@@ -75,6 +106,11 @@ func (d *derivations) control() {
 	low, high := d.model.Span()
 	d.add("control.slowest", "control", "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full", fmt.Sprintf("%s of %s", q.Percent(d.feed.Slowest), d.show(low/d.feed.Slowest, q.Speed)), source.SlowestSpeed)
 	d.add("control.top", "control", "Top motor speed", d.show(high, q.Speed), "least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s", q.Percent(high/d.motor.Speed.Value), d.show(d.motor.Speed.Value, q.Speed)), source.TrimSchools)
+	slow := d.slowSpeed()
+	held := d.model.Steady(slow, 1)
+	d.add("motor.slow", "motor", "Torque held all day at "+d.show(slow, q.Speed), d.show(held.Torque, q.Torque), "T = T_rated · cooling(n) / form factor, within the other limits",
+		fmt.Sprintf("%s × %s ÷ %s", d.show(d.motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.motor.Cooling, slow/d.motor.Speed.Value)), q.Figures(d.feed.FormFactor, 3)),
+		source.FanCooling, "Held by "+string(held.By))
 	if d.feed.FormFactor > 1 {
 		d.add("control.formFactor", "control", "Form factor", q.Figures(d.feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor",
 			fmt.Sprintf("%s ÷ %s is %s", d.show(d.motor.Torque.Value, q.Torque), q.Figures(d.feed.FormFactor, 3), d.show(d.motor.Torque.Value/d.feed.FormFactor, q.Torque)), source.FormFactor)

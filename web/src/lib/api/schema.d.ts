@@ -478,6 +478,8 @@ export interface components {
             /** @enum {string} */
             station: "supply" | "control" | "motor" | "reduction" | "work";
             title: string;
+            /** @description ID of the working behind its figures, or empty */
+            working: string;
         };
         ImportedBody: {
             /**
@@ -741,6 +743,8 @@ export interface components {
             /** @enum {string} */
             station: "supply" | "control" | "motor" | "reduction" | "work";
             title: string;
+            /** @description ID of the working behind the note, or empty */
+            working: string;
         };
         LineStepDrawing: {
             /** Format: double */

@@ -59,7 +59,7 @@
             {#each s.figures as f, i (i)}<Worked id={f.working} text={f.text} />{:else}&nbsp;{/each}
           </p>
           <p class="line-clamp-2 text-[0.92rem] leading-tight desk:line-clamp-1 {s.bad ? 'text-stop' : 'text-soft'}" title={s.note}>
-            {s.note}&nbsp;
+            {#if s.note}<Worked id={s.working} text={s.note} />{:else}&nbsp;{/if}
           </p>
         </div>
       {/each}

@@ -3,6 +3,7 @@
   import type { Assessment } from '../api/client';
   import Choice from '../ui/Choice.svelte';
   import Field from '../ui/Field.svelte';
+  import Worked from '../ui/Worked.svelte';
   import { openSheet } from '../ui/context';
   import Pulls from './Pulls.svelte';
 
@@ -115,7 +116,9 @@
         <Field path="{at}.duty.off" label="then off for" hint="10 min" />
       {/if}
       {#if job.margin}<div class="col-span-2"><Field path="{at}.reason" label="Why that margin" words /></div>{/if}
-      {#if result}<p class="col-span-2 text-sm text-soft">Margin ×{result.wanted}: {result.wantedBy}.</p>{/if}
+      {#if result}<p class="col-span-2 text-sm text-soft">
+          Margin wanted ×{result.wanted}: {result.wantedBy}. Margin now <Worked id="job.margin.{result.id}" class="text-ink" />.
+        </p>{/if}
       <button class="link col-span-2" onclick={remove}>remove this job</button>
     </div>
   </details>

@@ -1,11 +1,13 @@
 <script lang="ts">
   import type { Finding } from '../api/client';
   import Mark from '../ui/Mark.svelte';
+  import Worked from '../ui/Worked.svelte';
   import { openSheet } from '../ui/context';
   import Remedies from './Remedies.svelte';
 
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
+  const known = (id: string) => id !== '' && sheet.workings.some((w) => w.id === id);
   const remediesOf = (f: Finding) => a?.jobs.find((j) => j.id === f.job)?.remedies ?? a?.fixes[f.id] ?? [];
 </script>
 
@@ -29,7 +31,9 @@
             {:else}
               <p class="font-semibold">{f.title}</p>
             {/if}
-            <p class="text-[0.94rem] text-soft">{f.detail}</p>
+            <p class="text-[0.94rem] text-soft">
+              {f.detail}{#if known(f.working)}&nbsp;<Worked id={f.working} text="Working" class="text-ink" />{/if}
+            </p>
             {#if remediesOf(f).length > 0}<Remedies remedies={remediesOf(f)} total={a.jobs.length} />{/if}
           </div>
         </li>
