@@ -39,6 +39,9 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 		d.control()
 	}
 	d.list = append(d.list, t.motor.Workings(sys)...)
+	if t.runs && t.control.Adjusts() {
+		d.slowEnd()
+	}
 	d.reduction()
 	if t.runs && len(t.reduction.Positions) > 0 {
 		d.reach()
@@ -106,15 +109,19 @@ func (d *derivations) control() {
 	low, high := d.model.Span()
 	d.add("control.slowest", "control", "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full", fmt.Sprintf("%s of %s", q.Percent(d.feed.Slowest), d.show(low/d.feed.Slowest, q.Speed)), source.SlowestSpeed)
 	d.add("control.top", "control", "Top motor speed", d.show(high, q.Speed), "least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s", q.Percent(high/d.motor.Speed.Value), d.show(d.motor.Speed.Value, q.Speed)), source.TrimSchools)
+	if d.feed.FormFactor > 1 {
+		d.add("control.formFactor", "control", "Form factor", q.Figures(d.feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor",
+			fmt.Sprintf("%s ÷ %s is %s", d.show(d.motor.Torque.Value, q.Torque), q.Figures(d.feed.FormFactor, 3), d.show(d.motor.Torque.Value/d.feed.FormFactor, q.Torque)), source.FormFactor)
+	}
+}
+
+// slowEnd is what the motor holds at the low end of its speeds, where its own fan fails it.
+func (d *derivations) slowEnd() {
 	slow := d.slowSpeed()
 	held := d.model.Steady(slow, 1)
 	d.add("motor.slow", "motor", "Torque held all day at "+d.show(slow, q.Speed), d.show(held.Torque, q.Torque), "T = T_rated · cooling(n) / form factor, within the other limits",
 		fmt.Sprintf("%s × %s ÷ %s", d.show(d.motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.motor.Cooling, slow/d.motor.Speed.Value)), q.Figures(d.feed.FormFactor, 3)),
 		source.FanCooling, "Held by "+string(held.By))
-	if d.feed.FormFactor > 1 {
-		d.add("control.formFactor", "control", "Form factor", q.Figures(d.feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor",
-			fmt.Sprintf("%s ÷ %s is %s", d.show(d.motor.Torque.Value, q.Torque), q.Figures(d.feed.FormFactor, 3), d.show(d.motor.Torque.Value/d.feed.FormFactor, q.Torque)), source.FormFactor)
-	}
 }
 
 func (d *derivations) reduction() {
