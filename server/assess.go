@@ -15,6 +15,8 @@ func (a api) assess(h huma.API) {
 	huma.Register(h, huma.Operation{
 		OperationID: "assess", Method: http.MethodPost, Path: "/api/assess", Summary: "Work out a plan; nothing is saved",
 		Description: "422 names every field that cannot be used.",
+		// The core checks every field itself and names it better than a schema does.
+		SkipValidateBody: true,
 	}, func(ctx context.Context, in *struct{ Body line.Input }) (*assessOutput, error) {
 		out, err := line.Assess(in.Body)
 		if err != nil {

@@ -243,10 +243,15 @@ func TestHugeAndStrangeBodiesGetAnAnswer(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
 	assert.Equal(t, 413, s.do("POST", "/api/assess", `{"units":"`+strings.Repeat("x", 2<<20)+`"}`, nil))
-	for _, body := range []string{"", "{", "null", "[]", `{"units":7}`, `{"units":"metric","machine":null,"plan":null,"shelf":null}`} {
+	for _, body := range []string{"", "{", "null", "[]", `{"units":7}`} {
 		status := s.do("POST", "/api/assess", body, nil)
 		assert.True(t, status >= 400 && status < 500, "%q got %d", body, status)
 	}
+	assert.Equal(t, 200, s.do("POST", "/api/assess", `{"units":"metric","machine":null,"plan":null,"shelf":null}`, nil), "nothing known yet is a plan too")
+	var problem huma.ErrorModel
+	crowd := `{"units":"metric","machine":{"jobs":[` + strings.TrimSuffix(strings.Repeat(`{},`, 41), ",") + `]}}`
+	require.Equal(t, 422, s.do("POST", "/api/assess", crowd, &problem))
+	assert.Equal(t, "machine.jobs", problem.Errors[0].Location)
 	sheet.Plan.Notes = "a\u0000b"
 	change := server.SheetChange{PlanVersion: 1, MachineVersion: 1, Plan: sheet.Plan, Machine: sheet.Machine}
 	assert.Equal(t, 422, s.do("PUT", "/api/plans/"+sheet.PlanID, text(t, change), nil), "PostgreSQL keeps no NUL")

@@ -4,6 +4,8 @@
 package line
 
 import (
+	"fmt"
+
 	"jiriki/core/control"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -36,6 +38,9 @@ type Input struct {
 	Shelf   []ShelfMotor `json:"shelf" maxItems:"200" nullable:"false"`
 }
 
+// maxShelf is how many motors an assessment tries.
+const maxShelf = 200
+
 // stations are the five stations resolved.
 type stations struct {
 	supply    supply.Resolved
@@ -55,6 +60,9 @@ func resolve(in Input) (stations, error) {
 		motor:     motor.Resolve(in.Plan.Motor, r.Under("motor")),
 		reduction: reduction.Resolve(in.Plan.Reduction, r.Under("reduction")),
 		machine:   work.Resolve(in.Machine, r.Under("machine")),
+	}
+	if len(in.Shelf) > maxShelf {
+		r.Refuse("shelf", fmt.Sprint(len(in.Shelf)), fmt.Sprintf("at most %d motors can be tried at once", maxShelf))
 	}
 	if in.Units != q.Metric && in.Units != q.Inch {
 		r.Refuse("units", string(in.Units), "must be metric or inch")

@@ -68,12 +68,21 @@ func PitchOffset(section string) float64 { return sectionFacts[section].offset }
 // Belted reports whether the stage has a belt that slips, wraps and flexes.
 func (s Stage) Belted() bool { return s.Kind == VBelt || s.Kind == PolyV || s.Kind == Toothed }
 
-const maxPositions = 24
+// Bounds on one reduction.
+const (
+	maxStages    = 6
+	maxSteps     = 6
+	maxPositions = 24
+)
 
 // Resolve reads a described reduction, refusing on r what cannot be used. No stages at all is a
 // motor coupled straight to the spindle.
 func Resolve(d Described, r *q.Reader) Resolved {
 	out := Resolved{Name: d.Name}
+	if len(d.Stages) > maxStages {
+		r.Refuse("stages", fmt.Sprint(len(d.Stages)), fmt.Sprintf("at most %d stages", maxStages))
+		return out
+	}
 	count := 1
 	for i, ds := range d.Stages {
 		at := r.Under(fmt.Sprintf("stages[%d]", i))
@@ -106,6 +115,10 @@ func resolveStage(d DescribedStage, r *q.Reader) (s Stage, missing string) {
 	pitch := r.Read("pitch", d.Pitch, q.Length, q.Range{Min: 0.2e-3, Max: 0.1})
 	centre := r.Read("centre", d.Centre, q.Length, q.Range{Min: 5e-3, Max: 10})
 	belt := r.Read("belt", d.Belt, q.Length, q.Range{Min: 50e-3, Max: 30})
+	if len(d.Steps) > maxSteps {
+		r.Refuse("steps", fmt.Sprint(len(d.Steps)), fmt.Sprintf("at most %d steps", maxSteps))
+		return s, ""
+	}
 	for i, ds := range d.Steps {
 		at := r.Under(fmt.Sprintf("steps[%d]", i))
 		step, lacking := s.resolveStep(ds, at, outside, pitch)

@@ -15,6 +15,12 @@ const (
 	marginComparable = 1.0 // its maker put a margin in already
 )
 
+// Bounds on one machine: more is a mistake, and every job is tried against every remedy.
+const (
+	maxJobs  = 40
+	maxPulls = 20
+)
+
 // Shape is how torque goes with speed over a job's band.
 type Shape string
 
@@ -92,6 +98,10 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		Spindle:  limits.Read("spindle", d.Limits.Spindle, q.Speed, turning).Or(0),
 		Marked:   limits.Read("marked", d.Limits.Marked, q.Speed, turning).Or(0),
 		Diameter: limits.Read("diameter", d.Limits.Diameter, q.Length, q.Range{Min: 1e-3, Max: 20}).Or(0),
+	}
+	if len(d.Jobs) > maxJobs {
+		r.Refuse("jobs", fmt.Sprint(len(d.Jobs)), fmt.Sprintf("at most %d jobs", maxJobs))
+		return m
 	}
 	seen := map[string]bool{}
 	for i, j := range d.Jobs {

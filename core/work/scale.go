@@ -47,6 +47,10 @@ func readScale(s ScalePull, r *q.Reader) Pull {
 
 // readPulls reads the filled-in pulls in newtons, each less the scale's own weight.
 func readPulls(field string, pulls []q.Text, own float64, r *q.Reader) []float64 {
+	if len(pulls) > maxPulls {
+		r.Refuse(field, fmt.Sprint(len(pulls)), fmt.Sprintf("at most %d pulls", maxPulls))
+		return nil
+	}
 	var out []float64
 	for i, t := range pulls {
 		name := fmt.Sprintf("%s[%d]", field, i)
