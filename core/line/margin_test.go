@@ -1,0 +1,76 @@
+package line
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/work"
+)
+
+func oneJob(t *testing.T, in Input, j work.Job) JobResult {
+	t.Helper()
+	j.ID, j.Name = "a", "Job"
+	in.Machine.Jobs = []work.Job{j}
+	return assessed(t, in).Jobs[0]
+}
+
+var steady = work.SpeedBand{From: "250", To: "400"}
+
+// In this band the plan of sound holds 5.97 N·m all day (see TestReachSaysWhatBindsAlongTheWay).
+func TestOutcomesAtTheirEdges(t *testing.T) {
+	for _, c := range []struct {
+		load work.Load
+		want outcome
+	}{
+		{work.Load{Torque: "3.9 N·m"}, doesIt},     // ×1.53, ×1.5 wanted
+		{work.Load{Torque: "4.1 N·m"}, justDoes},   // ×1.46
+		{work.Load{Torque: "5.9 N·m"}, justDoes},   // ×1.01
+		{work.Load{Torque: "6.1 N·m"}, fallsShort}, // ×0.98
+		{work.Load{Torque: "5.9 N·m", From: "comparable"}, doesIt},
+		{work.Load{}, cannotJudge},
+	} {
+		assert.Equal(t, c.want, oneJob(t, sound(), work.Job{Speed: steady, Load: c.load}).Outcome, "%+v", c.load)
+	}
+}
+
+func TestTheMarginWantedIsThePersons(t *testing.T) {
+	j := work.Job{Speed: steady, Load: work.Load{Torque: "4.1 N·m"}, Margin: "1.2", Reason: "new bearings"}
+	r := oneJob(t, sound(), j)
+	assert.Equal(t, doesIt, r.Outcome)
+	assert.Equal(t, "set by hand: new bearings", r.WantedBy)
+}
+
+func TestDutyChoosesTheLimit(t *testing.T) {
+	margin := func(d work.Duty) float64 {
+		return oneJob(t, sound(), work.Job{Speed: steady, Load: work.Load{Torque: "5 N·m"}, Duty: d}).Margin
+	}
+	day := margin(work.Duty{})
+	assert.InEpsilon(t, day*motor.Overload(300, 600), margin(work.Duty{Kind: "cycle"}), 1e-3, "five in fifteen when no times are given, while the current limit allows")
+	assert.Greater(t, margin(work.Duty{Kind: "cycle", On: "1 min", Off: "10 min"}), margin(work.Duty{Kind: "cycle", On: "10 min", Off: "10 min"}))
+	assert.Greater(t, margin(work.Duty{Kind: "seconds"}), margin(work.Duty{Kind: "cycle", On: "10 min", Off: "10 min"}))
+}
+
+func TestSpeedsOutOfReachAreTheirOwnAnswer(t *testing.T) {
+	load := work.Load{Torque: "1 N·m"}
+	at := func(from, to string, cover string) outcome {
+		return oneJob(t, sound(), work.Job{Speed: work.SpeedBand{From: q.Text(from), To: q.Text(to), Cover: cover}, Load: load}).Outcome
+	}
+	assert.Equal(t, doesIt, at("17", "490", "all"))
+	assert.Equal(t, doesIt, at("17", "495", "all"), "half a per cent is forgiven")
+	assert.Equal(t, tooSlow, at("17", "510", "all"))
+	assert.Equal(t, tooFast, at("10", "490", "all"))
+	assert.Equal(t, tooSlow, at("700", "900", "all"))
+	assert.Equal(t, tooFast, at("5", "8", "all"))
+	assert.Equal(t, doesIt, at("400", "900", "any"), "one speed in it is reached")
+	assert.Equal(t, tooSlow, at("700", "900", "any"))
+}
+
+func TestTheMachinesOwnLimitCountsAsReach(t *testing.T) {
+	in := sound()
+	in.Machine.Limits.Spindle = "300 rpm"
+	r := oneJob(t, in, work.Job{Speed: work.SpeedBand{From: "100", To: "400"}, Load: work.Load{Torque: "1 N·m"}})
+	assert.Equal(t, tooSlow, r.Outcome, "a speed the spindle may not turn is not offered to a job")
+}
