@@ -1,0 +1,105 @@
+import { expect, headline, saved, station, test } from './workshop';
+
+test('a job is weighed with a spring scale, breakaway apart from running', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Power hacksaw', 'A'));
+  await station(page, 'Work');
+  await page.getByRole('button', { name: 'add a job' }).click();
+  await page.getByLabel('Job', { exact: true }).last().fill('Thick bar');
+  await page.getByLabel('Slowest').last().fill('60');
+  await page.getByLabel('Fastest').last().fill('110');
+  await page.getByLabel('Of the band').last().selectOption('one speed will do');
+  await page.getByLabel('Load found by').last().selectOption('spring scale');
+  await expect(page.getByRole('button', { name: 'Thick bar is not filled in', exact: true })).toBeVisible();
+  await page.getByLabel('Hooked at radius').fill('100 mm');
+  await page.getByLabel('Pulls that keep it moving, reading 1').fill('8 kg');
+  await page.getByLabel('Pulls that keep it moving, reading 2').fill('10 kg');
+  await page.getByLabel('Pulls that just start it, reading 1').fill('150 kg');
+  // Nine kilograms at 100 mm is 8.83 N·m; 150 to start it is 147, and the motor starts with 5.83 × 21.9 × 0.93 = 119.
+  await expect(page.getByRole('button', { name: /^Thick bar: torque: 8.83/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Thick bar: will not break it away', exact: true })).toBeVisible();
+  await page.getByLabel('Pulls that just start it, reading 1').fill('12 kg');
+  await expect(headline(page)).toContainText('Does all three jobs.');
+  await page.getByLabel('Hooked at radius').fill('1 furlong');
+  await expect(page.getByText('is no unit of length', { exact: false })).toBeVisible();
+  await page.getByLabel('Hooked at radius').fill('4 in');
+  await saved(page);
+  await page.reload();
+  await station(page, 'Work');
+  await page.getByText('Thick bar', { exact: true }).first().click();
+  await expect(page.getByLabel('Hooked at radius')).toHaveValue('4 in');
+});
+
+test('a motor comes from the shelf, is undone, and goes onto it', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Motor');
+  await page.getByRole('button', { name: /swap from shelf \(4\)/ }).click();
+  await page.getByRole('listitem').filter({ hasText: 'Walking-machine motor' }).getByRole('button', { name: 'Use it' }).click();
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('2.5 hp');
+  // 2.5 hp is a peak: 0.7 of it is 1.31 kW, and at 4100 rpm that is 3.04 N·m.
+  await expect(page.getByRole('button', { name: /^Rated torque: 3.04/ }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Peak rating on the plate' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('½ hp');
+  await page.getByRole('button', { name: /swap from shelf/ }).click();
+  await page.getByRole('button', { name: "Put this plan's motor on the shelf" }).click();
+  await expect(page.getByText('Put on the shelf.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove ½ hp, ex grain dryer from the shelf' }).click();
+  await page.getByRole('button', { name: 'Put back ½ hp, ex grain dryer' }).click();
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(5);
+});
+
+test('a plate with half of it missing says what to measure, and a reading fills it', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'A'));
+  await station(page, 'Motor');
+  await page.getByLabel('Speed', { exact: true }).fill('');
+  await expect(page.getByText("Speed at the plate's volts").first()).toBeVisible();
+  await expect(headline(page)).toHaveText('Not enough known yet to judge it.');
+  await expect(page.getByText('The reach is drawn once the line is complete.')).toBeVisible();
+  await page.getByLabel('Volts at open leads').fill('74.4 V');
+  await page.getByLabel('while spun at').fill('820');
+  await expect(headline(page)).not.toHaveText('Not enough known yet to judge it.');
+  await page.getByLabel('Amps', { exact: true }).fill('');
+  await expect(headline(page)).not.toHaveText('Not enough known yet to judge it.');
+  await saved(page);
+});
+
+test('a cone is built, and the drawing and positions follow', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'A'));
+  await station(page, 'Reduction');
+  await page.getByRole('button', { name: 'add a step (cone)' }).click();
+  await expect(page.getByRole('button', { name: 'A pulley size is missing', exact: true })).toBeVisible();
+  await page.getByLabel('on the driving shaft').last().fill('70 mm');
+  await page.getByLabel('on the driven').last().fill('212 mm');
+  await expect(page.getByRole('group', { name: 'Step drawn' })).toBeVisible();
+  await page.getByRole('group', { name: 'Step drawn' }).getByRole('button', { name: '2' }).click();
+  await expect(page.getByRole('region', { name: /^Reduction, end on/ }).getByText('⌀ 70 mm')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Ratio, step 2: 3.06/ })).toBeVisible();
+  await page.getByLabel('Between shafts').fill('120 mm');
+  await expect(page.getByText('would touch', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove step 2 of stage 1' }).click();
+  await page.getByLabel('Between shafts').fill('220 mm');
+  await expect(page.getByRole('group', { name: 'Step drawn' })).toHaveCount(0);
+  await saved(page);
+});
+
+test('three plans of a machine are made, told apart and moved between', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(workshop.url);
+  const row = page.getByRole('region', { name: 'Kick wheel, powered', exact: true });
+  await row.getByRole('button', { name: 'add a plan' }).click();
+  await expect(page.getByRole('heading', { name: /plan C$/ })).toBeVisible();
+  await station(page, 'Control');
+  await page.getByLabel('Kind', { exact: true }).selectOption('Inverter, three-phase out');
+  await saved(page);
+  await page.getByRole('tab', { name: /^Control/ }).focus();
+  await page.keyboard.press('/');
+  await page.keyboard.type('Plan B');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: /plan B, Two belts$/ })).toBeVisible();
+  await page.goto(workshop.url);
+  await expect(row.getByRole('link', { name: 'Open plan C' })).toBeVisible();
+});
