@@ -48,7 +48,6 @@ const (
 	Chopper        ID = "chopper"
 	VoltsPerHertz  ID = "volts-per-hertz"
 	DrivePeak      ID = "drive-peak"
-	SinglePhaseIn  ID = "single-phase-in"
 	CurrentLimit   ID = "current-limit"
 	Demagnetise    ID = "demagnetise"
 	Heating        ID = "heating"
@@ -89,7 +88,6 @@ var register = []Source{
 	{Chopper, "A capacitor after the bridge charges to the crest, √2·V_ac", Derived},
 	{VoltsPerHertz, "Constant volts per hertz to the base frequency, weaker field above it", Derived},
 	{DrivePeak, "A drive gives 150 % of its rating for 60 s", Common},
-	{SinglePhaseIn, "A three-phase-input inverter fed from one phase is sized at twice the motor", Common},
 	{CurrentLimit, "Current limit set to 1.5 × the motor's plate amps", Common},
 	{Demagnetise, "Permanent magnets are kept under 3 × rated current", Common},
 	{Heating, "First-order heating with current squared; 30 minutes taken as the winding's time constant in a small motor", Common},

@@ -120,6 +120,7 @@
       </div>
       <Finder {deeds} />
       <a class="caption hover:underline" href="#/plan/{sheet.planId}/speed-plate">speed plate</a>
+      <a class="caption hover:underline" href="/api/plans/{sheet.planId}/export" download>export</a>
     {/snippet}
   </TopBar>
   {#if a}
