@@ -4,6 +4,13 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [svelte(), tailwindcss()],
-  build: { outDir: 'dist/site', emptyOutDir: true, target: 'es2023', assetsInlineLimit: 0, modulePreload: { polyfill: false }, rolldownOptions: { checks: { bundlerTimings: false } } },
+  build: {
+    outDir: 'dist/site',
+    emptyOutDir: true,
+    target: 'es2023',
+    assetsInlineLimit: 0,
+    modulePreload: { polyfill: false },
+    rolldownOptions: { checks: { bundlerTimings: false } }
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:7420' } }
 });

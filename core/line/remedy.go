@@ -43,6 +43,7 @@ type healer struct {
 	trims, motors      []option
 	cooled, choked     []option
 	limited            []option
+	belted             []option       // one belt put in where there was none
 	swapped            map[int]option // by index into swaps
 	madeSwaps, madeAll bool
 }

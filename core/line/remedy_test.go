@@ -77,6 +77,27 @@ func TestAShortJobIsOfferedRatioTrimAndMotor(t *testing.T) {
 	assert.Empty(t, a.Jobs[1].Remedies, "a job that is done needs none")
 }
 
+func TestCoupledStraightIsOfferedABelt(t *testing.T) {
+	in := shortPlan()
+	in.Plan.Reduction.Stages = nil
+	in.Machine.Limits.Spindle = ""
+	a := assessed(t, in)
+	require.Equal(t, tooFast, a.Jobs[0].Outcome, "58 rpm is as slow as it turns")
+	r := a.Jobs[0].Remedies[0]
+	assert.Equal(t, "ratio", r.Kind)
+	assert.Contains(t, r.Label, "Put in a belt")
+	require.NotNil(t, r.Reduction)
+	after := assessedWith(t, in, *r.Reduction)
+	assert.Equal(t, r.Does, after.Jobs[0].Outcome.done())
+	assert.Equal(t, r.JobsDone, after.JobsDone)
+
+	in.Machine.Limits.Spindle = "600 rpm"
+	fixes := assessed(t, in).Fixes["work.top-speed"]
+	require.Len(t, fixes, 2)
+	assert.Contains(t, fixes[1].Label, "Put in a belt")
+	assert.Nil(t, found(assessedWith(t, in, *fixes[1].Reduction), "work.top-speed"))
+}
+
 // No single wheel of a standard size does better than the one offered.
 func TestTheRatioOfferedIsTheBestThereIs(t *testing.T) {
 	in := shortPlan()

@@ -26,6 +26,9 @@ type swap struct {
 // ratio is the best swap of one wheel for another standard size: most jobs done first, then
 // this one, then its margin.
 func (h *healer) ratio(job int) []option {
+	if len(h.now.reduction.Stages) == 0 {
+		return h.belts()
+	}
 	if !h.madeSwaps {
 		h.madeSwaps, h.swaps = true, h.screenSwaps()
 	}
@@ -54,8 +57,47 @@ func (h *healer) ratio(job int) []option {
 	return []option{o}
 }
 
+// belts are what one V belt would do where motor and spindle are coupled straight: the smallest
+// pulley its section bends round on the motor, every standard size on the spindle.
+func (h *healer) belts() []option {
+	if h.madeSwaps {
+		return h.belted
+	}
+	h.madeSwaps = true
+	const driver = 80.0
+	for _, driven := range pulleySizes {
+		if driven == driver {
+			continue
+		}
+		r := reduction.Described{Stages: []reduction.DescribedStage{{
+			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: typed(driver, "mm"), Driven: typed(driven, "mm")}},
+		}}}
+		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
+			p := o.train.reduction.Positions[0]
+			_, high := o.train.span(p)
+			o.Label = "Put in a belt, " + ratioText(p.Ratio)
+			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle; then it tops out at %s",
+				q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units), q.Show(math.Min(high, o.train.top), q.Speed, h.in.Units))
+			h.belted = append(h.belted, o)
+		}
+	}
+	return h.belted
+}
+
 // swapUnderLimit is the swap that keeps the machine's limit and does most jobs.
 func (h *healer) swapUnderLimit() []option {
+	if len(h.now.reduction.Stages) == 0 {
+		var best *option
+		for i, o := range h.belts() {
+			if best == nil || o.JobsDone > best.JobsDone {
+				best = &h.belted[i]
+			}
+		}
+		if best == nil {
+			return nil
+		}
+		return []option{*best}
+	}
 	if !h.madeSwaps {
 		h.madeSwaps, h.swaps = true, h.screenSwaps()
 	}
