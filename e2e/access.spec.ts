@@ -3,6 +3,8 @@ import { expect, headline, station, test } from './workshop';
 
 for (const theme of ['day', 'night'] as const)
   test(`no accessibility violation on any view by ${theme}`, async ({ page, workshop }) => {
+    // Eleven scans of several seconds each, more on a busy machine.
+    test.setTimeout(400_000);
     await page.addInitScript((t) => localStorage.setItem('jiriki.theme', t), theme);
     const scan = async (view: string) => {
       const { violations } = await new AxeBuilder({ page }).analyze();
