@@ -44,7 +44,6 @@ type Described struct {
 // Resolved is a control with defaults filled in. SI; zero where not known.
 type Resolved struct {
 	Kind       Kind
-	Name       string
 	Volts      float64
 	Amps       float64
 	LimitAmps  float64
@@ -77,7 +76,6 @@ func (c Resolved) Adjusts() bool { return c.DCDrive() || c.Kind == Inverter }
 func Resolve(d Described, r *q.Reader) Resolved {
 	c := Resolved{
 		Kind:      Kind(r.Choice("kind", string(d.Kind), "", string(PhaseAngle), string(Chopper), string(Inverter), string(Contactor))),
-		Name:      d.Name,
 		Volts:     r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0),
 		Amps:      r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0),
 		LimitAmps: r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0),

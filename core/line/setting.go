@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 
-	"jiriki/core/control"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
@@ -60,7 +59,7 @@ func (s *settingSheet) directCurrent() {
 	s.add("limit", "Current limit", s.show(limit, q.Current), "I_limit = 1.5·I_plate, within 1.5·I_drive",
 		fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.feed.PeakAmps, q.Current)),
 		"Belt off, shaft held by nothing: set it before the motor ever drives the machine.", "", source.CurrentLimit)
-	top := s.top65()
+	top := s.topTrim()
 	volts := math.Min(s.feed.Volts, s.motor.Volts.Value*top.share)
 	s.add("max", "Max speed trim", q.Percent(top.share)+", "+s.show(top.share*s.motor.Speed.Value, q.Speed), "n_max = trim · n_plate",
 		fmt.Sprintf("%s × %s, about %s on the armature", q.Percent(top.share), s.show(s.motor.Speed.Value, q.Speed), s.show(volts, q.Voltage)),
@@ -80,8 +79,8 @@ type trimChoice struct {
 	other string
 }
 
-// top65 is the trim: as set, else 65 % where the jobs still get their speed, else full plate.
-func (s *settingSheet) top65() trimChoice {
+// topTrim is the trim as set, or the full plate, with what the other school would do.
+func (s *settingSheet) topTrim() trimChoice {
 	forHours := "65 % of plate speed for a motor that works for hours: heat and commutator wear climb above it."
 	if s.control.Trimmed {
 		if s.control.TopTrim > 0.7 {
@@ -103,25 +102,18 @@ func (s *settingSheet) ramps() {
 
 func (s *settingSheet) inverter() {
 	m := s.motor
+	low, high := s.model.Span()
 	s.add("motor-amps", "Motor amps", s.show(m.Amps.Value, q.Current), "from the plate", "for the volts the links are set to", "This is its overload protection: never set it higher.", "", source.Typed)
 	s.add("base", "Base hertz and volts", s.show(s.feed.BaseHertz, q.Frequency)+" at "+s.show(s.feed.BaseVolts, q.Voltage), "V/f = V_plate / f_plate",
 		fmt.Sprintf("%s ÷ %s, up to the %s there is", s.show(m.Volts.Value, q.Voltage), s.show(m.Hertz.Value, q.Frequency), s.show(s.feed.Volts, q.Voltage)),
 		"Wrong here and the motor is weak or cooks.", "", source.VoltsPerHertz)
 	s.add("poles", "Poles and plate speed", q.Figures(m.Induction.Poles.Value, 2)+", "+s.show(m.Speed.Value, q.Speed), "p ≤ 120·f / n", "from the plate", "", "", source.Synchronous)
-	s.add("top", "Top hertz", s.show(s.feed.TopHertz, q.Frequency), "n = 120·f/p − slip", fmt.Sprintf("turns the motor at %s", s.show(s.topOmega(), q.Speed)),
+	s.add("top", "Top hertz", s.show(s.feed.TopHertz, q.Frequency), "n = 120·f/p − slip", fmt.Sprintf("turns the motor at %s", s.show(high, q.Speed)),
 		"Never past what chuck, wheel, bearings and rotor bear.", "", source.RotorSpeed)
-	low, _ := s.model.Span()
 	s.add("min", "Lowest hertz", s.show(s.feed.BaseHertz*s.feed.Slowest, q.Frequency), "f_min = slowest steady share · f_base", fmt.Sprintf("%s of %s; about %s", q.Percent(s.feed.Slowest), s.show(s.feed.BaseHertz, q.Frequency), s.show(low, q.Speed)),
 		"Below it the motor cogs and heats.", "", source.SlowestSpeed)
 	limit := math.Min(1.5*m.Amps.Value, s.feed.PeakAmps)
 	s.add("limit", "Current limit", s.show(limit, q.Current), "I_limit = 1.5·I_plate, within 1.5·I_drive", fmt.Sprintf("1.5 × %s", s.show(m.Amps.Value, q.Current)), "", "", source.CurrentLimit)
 	s.ramps()
-	if s.control.Kind == control.Inverter {
-		s.add("stop", "Stop mode", "ramp to stop", "decel ramp, or coast without a brake resistor", "trips on over-volts mean the ramp is too short", "Coast if a heavy wheel trips it and no brake resistor is fitted.", "", source.RampTimes)
-	}
-}
-
-func (s *settingSheet) topOmega() float64 {
-	_, high := s.model.Span()
-	return high
+	s.add("stop", "Stop mode", "ramp to stop", "decel ramp, or coast without a brake resistor", "trips on over-volts mean the ramp is too short", "Coast if a heavy wheel trips it and no brake resistor is fitted.", "", source.RampTimes)
 }

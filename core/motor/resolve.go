@@ -43,8 +43,7 @@ type Resolved struct {
 	Kind        Kind
 	Cooling     string
 	Thermal     string // the thermal switch: unknown, none, wired, left-out
-	Insulation  string
-	PlatePower  Known // as on the plate, before any doubt
+	PlatePower  Known  // as on the plate, before any doubt
 	PowerIsPeak bool
 	Power       Known // continuous shaft power the plan may count on
 	Speed       Known
@@ -94,7 +93,6 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Kind:        Kind(r.Choice("kind", string(d.Kind), "", string(PermanentMagnetDC), string(ThreePhase), string(CapacitorStart))),
 		Cooling:     plate.Choice("cooling", d.Plate.Cooling, "own-fan", "own-fan", "blown", "closed"),
 		Thermal:     r.Choice("thermalSwitch", d.ThermalSwitch, "unknown", "unknown", "none", "wired", "left-out"),
-		Insulation:  plate.Choice("insulation", d.Plate.Insulation, "", "A", "E", "B", "F", "H"),
 		PowerIsPeak: plate.Choice("powerMeans", d.Plate.PowerMeans, "continuous", "continuous", "peak") == "peak",
 		PlatePower:  read(plate.Read("power", d.Plate.Power, q.Power, q.Range{Min: 1, Max: 50e3})),
 		Speed:       read(plate.Read("speed", d.Plate.Speed, q.Speed, q.Range{Min: 10 * q.RPM, Max: 60000 * q.RPM})),
@@ -103,6 +101,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Hertz:       read(plate.Read("hertz", d.Plate.Hertz, q.Frequency, q.Range{Min: 10, Max: 400})),
 		PowerFactor: read(plate.Read("powerFactor", d.Plate.PowerFactor, q.Number, q.Range{Min: 0.2, Max: 1})),
 	}
+	plate.Choice("insulation", d.Plate.Insulation, "", "A", "E", "B", "F", "H") // checked; heat comes with the dry run
 	poles := plate.Read("poles", d.Plate.Poles, q.Number, q.Range{Min: 2, Max: 24})
 	if poles.Known && math.Mod(poles.SI, 2) != 0 {
 		plate.Refuse("poles", string(d.Plate.Poles), "poles come in pairs: 2, 4, 6, 8 …")

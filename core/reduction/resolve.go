@@ -10,7 +10,6 @@ import (
 
 // Resolved is a reduction with its stages and every position they can be set to.
 type Resolved struct {
-	Name      string
 	Stages    []Stage
 	Positions []Position
 	Missing   string // field still to fill; empty when the reduction can be used
@@ -78,7 +77,7 @@ const (
 // Resolve reads a described reduction, refusing on r what cannot be used. No stages at all is a
 // motor coupled straight to the spindle.
 func Resolve(d Described, r *q.Reader) Resolved {
-	out := Resolved{Name: d.Name}
+	var out Resolved
 	if len(d.Stages) > maxStages {
 		r.Refuse("stages", fmt.Sprint(len(d.Stages)), fmt.Sprintf("at most %d stages", maxStages))
 		return out

@@ -15,7 +15,6 @@ type Described struct {
 
 // Resolved is a supply in SI; Breaker 0 when not known.
 type Resolved struct {
-	Name         string
 	Volts        float64
 	Hertz        float64
 	Three        bool
@@ -30,7 +29,6 @@ type Resolved struct {
 func Resolve(d Described, r *q.Reader) Resolved {
 	hertz := r.Read("hertz", d.Hertz, q.Frequency, q.Range{Min: 10, Max: 400})
 	s := Resolved{
-		Name:    d.Name,
 		Volts:   r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 5, Max: 1000}).Or(0),
 		Hertz:   hertz.SI,
 		Breaker: r.Read("breaker", d.Breaker, q.Current, q.Range{Min: 0.5, Max: 400}).Or(0),

@@ -33,7 +33,6 @@ const (
 
 // Resolved is a machine ready to be compared with a reach. Speeds in rad/s; 0 means no limit.
 type Resolved struct {
-	Name      string
 	Kind      string
 	Spindle   float64
 	Marked    float64
@@ -94,7 +93,7 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 	limits := r.Under("limits")
 	turning := q.Range{Min: 0.01 * q.RPM, Max: 100e3 * q.RPM}
 	m := Resolved{
-		Name: d.Name, Kind: d.Kind, ScrewedOn: d.Limits.ScrewedOn, Reversed: d.Limits.NeedsReversed,
+		Kind: d.Kind, ScrewedOn: d.Limits.ScrewedOn, Reversed: d.Limits.NeedsReversed,
 		Spindle:  limits.Read("spindle", d.Limits.Spindle, q.Speed, turning).Or(0),
 		Marked:   limits.Read("marked", d.Limits.Marked, q.Speed, turning).Or(0),
 		Diameter: limits.Read("diameter", d.Limits.Diameter, q.Length, q.Range{Min: 1e-3, Max: 20}).Or(0),
