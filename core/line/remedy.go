@@ -119,6 +119,8 @@ func (h *healer) fixes(findings []finding.Finding) map[string][]Remedy {
 		switch f.ID {
 		case "work.top-speed":
 			options = append(h.trimUnderLimit(), h.swapUnderLimit()...)
+		case "control.rotor-speed":
+			options = h.slowerRotor()
 		case "control.no-limit", "control.limit-high", "control.amps-short":
 			h.tryAll()
 			options = h.limitFor()
@@ -135,6 +137,20 @@ func (h *healer) limitFor() []option {
 	c := h.in.Plan.Control
 	c.LimitAmps = typed(math.Min(1.5*h.now.motor.Amps.Value, h.now.feed.PeakAmps), "A")
 	o, ok := h.try(Remedy{Kind: "limit", Label: "Set the limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, within what the drive gives for a minute", Control: &c})
+	if !ok {
+		return nil
+	}
+	return []option{o}
+}
+
+// slowerRotor lowers the top hertz to what the rotor was built for. Slip stays, so hertz in
+// proportion lands just under.
+func (h *healer) slowerRotor() []option {
+	_, high := h.now.model.Span()
+	allowed := rotorAllowance(h.now.motor) * h.now.motor.Speed.Value
+	c := h.in.Plan.Control
+	c.TopHertz = typed(math.Floor(h.now.feed.TopHertz*allowed/high), "Hz")
+	o, ok := h.try(Remedy{Kind: "trim", Label: "Top at " + string(c.TopHertz), Detail: "keeps the rotor within what it was built for", Control: &c})
 	if !ok {
 		return nil
 	}

@@ -77,6 +77,17 @@ func TestAShortJobIsOfferedRatioTrimAndMotor(t *testing.T) {
 	assert.Empty(t, a.Jobs[1].Remedies, "a job that is done needs none")
 }
 
+func TestARotorSpunTooFastIsOfferedItsTop(t *testing.T) {
+	in := inverted()
+	in.Machine.Limits.Spindle, in.Plan.Control.TopHertz = "", "150 Hz"
+	fixes := assessed(t, in).Fixes["control.rotor-speed"]
+	require.Len(t, fixes, 1)
+	in.Plan.Control = *fixes[0].Control
+	after := assessed(t, in)
+	assert.Nil(t, found(after, "control.rotor-speed"))
+	assert.Equal(t, fixes[0].JobsDone, after.JobsDone)
+}
+
 func TestCoupledStraightIsOfferedABelt(t *testing.T) {
 	in := shortPlan()
 	in.Plan.Reduction.Stages = nil

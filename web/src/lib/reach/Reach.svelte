@@ -188,7 +188,7 @@
           {#each a.reach.positions as p, i (p.label)}
             {#if !p.fixed && i === 0 && h > 220}
               {@const c = caption(p, 'continuous', 0.04)}
-              {@const b = caption(p, 'intermittent', 0.96)}
+              {@const b = caption(p, 'intermittent', 0.7)}
               {@const k = caption(p, 'peak', 0.04)}
               {#if k.y > 12 && b.y - k.y > 22}<text x={k.x + 6} y={k.y - 6} class="says iron">some seconds</text>{/if}
               <text x={c.x + 6} y={Math.min(c.y + 34, h - 22)} class="says iron">all day</text>
