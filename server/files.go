@@ -87,8 +87,13 @@ func ReadFile(data []byte) (openfile.File, error) {
 	if err != nil {
 		return f, err
 	}
+	// Held against the schema as read, so that what an older file calls otherwise is no fault.
+	whole, err := openfile.Encode(f)
+	if err != nil {
+		return f, err
+	}
 	var loose any
-	if err := json.Unmarshal(data, &loose); err != nil {
+	if err := json.Unmarshal(whole, &loose); err != nil {
 		return f, openfile.ReadError{Message: err.Error()}
 	}
 	registry, schema := fileSchema()

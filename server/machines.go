@@ -43,7 +43,7 @@ func (a api) machines(h huma.API) {
 type newMachine struct {
 	Body struct {
 		Name string `json:"name" minLength:"1" maxLength:"120"`
-		Kind string `json:"kind" enum:"potters-wheel,lathe,drill,mill,grinder,saw,crusher,extractor,other"`
+		Kind string `json:"kind" maxLength:"40" doc:"ID in the catalogue's machines; brings its usual first jobs"`
 	}
 }
 
@@ -52,7 +52,7 @@ func (a api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
 	if name == "" {
 		return nil, huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name", Message: "What machine is it?"})
 	}
-	id, plans, err := a.store.AddMachine(ctx, work.Machine{Name: name, Kind: in.Body.Kind}.Whole(), []line.Plan{line.Plan{}.Whole()})
+	id, plans, err := a.store.AddMachine(ctx, work.Start(name, work.FindKind(in.Body.Kind).ID), []line.Plan{line.Plan{}.Whole()})
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}

@@ -52,6 +52,7 @@ func describe(e *echo.Echo, c Config) huma.API {
 	hapi := humaecho.New(e, config)
 	a := api{c.Store, c.Log}
 	a.workshop(hapi)
+	a.catalogue(hapi)
 	a.machines(hapi)
 	a.plans(hapi)
 	a.shelf(hapi)

@@ -30,7 +30,7 @@ type planRow struct {
 }
 
 func (r planRow) plan() Plan {
-	return Plan{r.ID, r.MachineID, r.Letter, r.Version, r.Described.V, r.Updated}
+	return Plan{r.ID, r.MachineID, r.Letter, r.Version, r.Described.V.Whole(), r.Updated}
 }
 
 const planColumns = `id, machine_id, letter, version, described, updated_at`

@@ -8,7 +8,7 @@ import (
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
-	"jiriki/core/working"
+	"jiriki/core/work"
 )
 
 // verdict gathers findings in one system of units.
@@ -39,11 +39,8 @@ func (t *train) judge(sys q.System) []f.Finding {
 	return v.list
 }
 
-// dirty are the machines that throw chips, dust, juice or coolant.
-var dirty = map[string]string{
-	"lathe": "chips and coolant", "drill": "chips and coolant", "mill": "chips and coolant", "saw": "chips and coolant",
-	"grinder": "grinding dust", "crusher": "pulp and juice",
-}
+// sparks are the machines round which a sparking commutator can set dust alight.
+var sparks = map[string]bool{"grinder": true, "belt-sander": true, "disc-sander": true, "mixer": true}
 
 // alwaysFindings are the cautions said of every plan of their sort [common practice].
 func (v *verdict) alwaysFindings() {
@@ -59,10 +56,13 @@ func (v *verdict) alwaysFindings() {
 	}
 	say(f.Motor, "first-power", "motor.plate.power", "The first power-up", "Motor clamped, belt off, "+how+". One hand only, and stand aside of the plane it turns in.")
 	say(f.Work, "hands", "machine.kind", "Hands, hair and sleeves", "No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of where you stand.")
-	if what := dirty[v.machine.Kind]; what != "" {
+	for i, d := range work.FindKind(v.machine.Kind).Dangers {
+		say(f.Work, fmt.Sprintf("danger-%d", i), "machine.kind", d.Title, d.Words)
+	}
+	if what := work.FindKind(v.machine.Kind).Throws; what != "" {
 		say(f.Control, "chips", "control.enclosed", "Keep "+what+" off the drive", "They short terminals and block its cooling. Mount it away from the spray and from vibration.")
 	}
-	if v.machine.Kind == "grinder" && v.motor.Kind == motor.PermanentMagnetDC {
+	if sparks[v.machine.Kind] && v.motor.Kind.Brushed() {
 		say(f.Motor, "sparks", "motor.plate.cooling", "Brushes spark", "Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor without brushes.")
 	}
 }
@@ -317,72 +317,4 @@ func (v *verdict) reverseFindings() {
 	case v.machine.Reversed:
 		v.add(f.Control, "reverse-wanted", f.Caution, "control.reverse", "The machine must run both ways", "No reverse is planned on the control.")
 	}
-}
-
-func (v *verdict) workFindings() {
-	if len(v.machine.Jobs) == 0 {
-		v.add(f.Work, "jobs", f.Missing, "machine.jobs", "What must it do?", "Put in the first job: a speed, and the torque or power it takes.")
-	}
-	for i, job := range v.machine.Jobs {
-		field := func(part string) string { return fmt.Sprintf("machine.jobs[%d].%s", i, part) }
-		if job.Missing != "" {
-			v.add(f.Work, "job-missing."+job.ID, f.Missing, field(job.Missing), job.Name+" is not filled in", missingHow(job.Missing))
-			continue
-		}
-		if job.Spread > 0.4 {
-			v.add(f.Work, "spread."+job.ID, f.Caution, field("load.scale.running[0]"), job.Name+": pulls vary by "+q.Percent(job.Spread), "Pull again, slowly and steadily; the mean is used.")
-		}
-		if !job.Tangent {
-			v.add(f.Work, "tangent."+job.ID, f.Caution, field("load.scale.angle"), job.Name+": pull was not square", "Far from square to the radius a small error in angle is a large one in torque. Pull at 90°.")
-		}
-		if job.Found == working.Measured && job.Breakaway > 0 && job.Breakaway < job.Torque {
-			v.add(f.Work, "breakaway."+job.ID, f.Caution, field("load.scale.breakaway[0]"), job.Name+": starts easier than it runs", "The breakaway pull is under the running pull. Were they swapped?")
-		}
-	}
-	v.topSpeedFindings()
-}
-
-func missingHow(field string) string {
-	switch field {
-	case "speed.from":
-		return "How fast must the spindle turn? Count turns against a clock if you can do it by hand."
-	case "speed.surface", "speed.diameterTo":
-		return "Surface speed and the diameters worked give the spindle speed."
-	case "load.power":
-		return "What power does it take at the spindle?"
-	case "load.torque":
-		return "Weigh the pull with a spring scale at a known radius, or put in a figure you trust."
-	}
-	return "Hook a spring scale on at a known radius and write down the pulls."
-}
-
-func (v *verdict) topSpeedFindings() {
-	limit, field := v.machine.TopSpeed()
-	if field == "" || !v.runs {
-		return
-	}
-	fastest := 0.0
-	for _, p := range v.reduction.Positions {
-		_, high := v.span(p)
-		fastest = math.Max(fastest, high)
-	}
-	if fastest <= limit*(1+speedTolerance) {
-		v.add(f.Work, "top-speed-good", f.Good, field, "Stays under the machine's limit", fmt.Sprintf("Tops out at %s, limit %s.", v.show(fastest, q.Speed), v.show(limit, q.Speed)))
-		return
-	}
-	what := "the spindle's limit"
-	if field == "machine.limits.marked" {
-		what = "the speed marked on wheel, chuck or disc"
-	}
-	fix := "Gear it down, or keep the belt off that step."
-	where := "reduction.stages[0].steps[0].driven"
-	if v.control.Adjusts() {
-		_, high := v.model.Span()
-		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(math.Floor(100*high/v.motor.Speed.Value*limit/fastest)/100)+".", "control.topTrim"
-		if v.feed.Way == motor.VariableHertz {
-			fix, where = "Gear it down or lower the top hertz to "+v.show(v.feed.TopHertz*limit/fastest, q.Frequency)+".", "control.topHertz"
-		}
-	}
-	v.add(f.Work, "top-speed", f.Stop, where, "Can turn faster than "+what,
-		fmt.Sprintf("%s against %s. Bursting stress goes with the square of speed. %s", v.show(fastest, q.Speed), v.show(limit, q.Speed), fix))
 }

@@ -141,27 +141,32 @@ func (t *train) scan(job work.Need, p reduction.Position, f *fare) {
 	if f.low == f.high {
 		samples = 1
 	}
-	step := math.Pow(f.high/f.low, 1/float64(max(samples-1, 1)))
-	omega := f.low
 	f.margin = math.Inf(1)
 	if job.AnySpeed {
 		f.margin = math.Inf(-1)
 	}
+	try := func(omega float64) {
+		held := t.heldFor(job, omega, overload, p)
+		needed := job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
+		margin := held.Torque / needed
+		if job.AnySpeed && margin > f.margin || !job.AnySpeed && margin < f.margin {
+			f.margin, f.omega, f.needed, f.held = margin, omega, needed, held
+		}
+	}
+	step := math.Pow(f.high/f.low, 1/float64(max(samples-1, 1)))
+	omega := f.low
 	for i := range samples {
 		if i == samples-1 {
 			omega = f.high
 		}
-		held := t.heldFor(job, omega, overload, p)
-		needed := job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
-		margin := held.Torque / needed
-		binds := margin < f.margin
-		if job.AnySpeed {
-			binds = margin > f.margin
-		}
-		if binds {
-			f.margin, f.omega, f.needed, f.held = margin, omega, needed, held
-		}
+		try(omega)
 		omega *= step
+	}
+	// A load joined from points may peak at any of them.
+	for _, point := range job.Points {
+		if job.Shape == work.PointsJoin && point.Omega >= f.low && point.Omega <= f.high {
+			try(point.Omega)
+		}
 	}
 	if job.Breakaway > 0 {
 		if held := t.breakaway(p); held.Torque/job.Breakaway < f.margin {

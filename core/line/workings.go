@@ -212,21 +212,33 @@ func (d *derivations) reach() {
 }
 
 func (d *derivations) job(job work.Need, fare fare) {
-	if job.Missing != "" {
-		return
-	}
-	src, formula, put := source.Typed, "as entered", fmt.Sprintf("%s from %s to %s", d.show(job.Torque, q.Torque), d.show(job.Low, q.Speed), d.show(job.High, q.Speed))
-	if job.MarginBy == "weighed with a spring scale" {
-		src, formula = source.SpringScale, "T = F·r·sin(angle), mean of the pulls"
-	}
-	d.add("job.torque."+job.ID, "work", job.Name+": torque", d.show(job.Torque, q.Torque), formula, put, src)
-	if job.Breakaway > 0 {
-		d.add("job.breakaway."+job.ID, "work", job.Name+": torque to start", d.show(job.Breakaway, q.Torque), "T = F·r·sin(angle), the largest pull", "kept apart from the running pulls", source.SpringScale)
-	}
+	d.list = append(d.list, job.Workings(d.sys)...)
 	if fare.outcome == cannotJudge {
 		return
 	}
 	d.add("job.margin."+job.ID, "work", job.Name+": margin", marginText(fare), "margin = least of T_held / T_needed over the band",
 		fmt.Sprintf("%s ÷ %s at %s", d.show(fare.held.Torque, q.Torque), d.show(fare.needed, q.Torque), d.show(fare.omega, q.Speed)), source.JobMargins,
 		fmt.Sprintf("×%s wanted: %s", q.Figures(job.Margin, 3), job.MarginBy), "Held by "+string(fare.held.By))
+	d.jobOnThisPlan(job, fare)
+}
+
+// jobOnThisPlan is what this plan's reach makes of the job's own sums: the largest cut it would
+// carry, the time it takes to speed.
+func (d *derivations) jobOnThisPlan(job work.Need, fare fare) {
+	switch {
+	case job.Method == work.ByCutting && !fare.starting && fare.margin > 0 && !math.IsInf(fare.margin, 0):
+		c := job.Cutting
+		d.add("job.largest."+job.ID, "work", job.Name+": largest "+c.Grows+" this plan carries", d.show(c.Largest(fare.margin/job.Margin), q.Length),
+			c.Grows+" × margin / margin wanted", fmt.Sprintf("%s × %s ÷ %s, the rest of the cut as it is", d.show(c.GrowsFrom, q.Length), q.Figures(fare.margin, 3), q.Figures(job.Margin, 3)), source.Kienzle)
+	case job.Method == work.ByInertia:
+		p := d.train.reduction.Positions[fare.position]
+		top := math.Min(job.High, fare.high)
+		seconds := d.timeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p)
+		text := "never"
+		if !math.IsInf(seconds, 0) {
+			text = d.show(seconds, q.Duration)
+		}
+		d.add("job.run-up."+job.ID, "work", job.Name+": time to "+d.show(top, q.Speed), text, "t = ∫ J·dω / (T_peak(ω) − T_friction)",
+			fmt.Sprintf("over the torque there is for some seconds, %s wanted", d.show(job.Spinning.Within, q.Duration)), source.Mechanics)
+	}
 }

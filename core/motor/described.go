@@ -14,6 +14,9 @@ const (
 	CapacitorStart    Kind = "capacitor-start"
 )
 
+// Brushed reports whether the motor has brushes, which wear and spark.
+func (k Kind) Brushed() bool { return k == PermanentMagnetDC }
+
 // Described is a motor as a person entered it: every quantity as typed, any of them missing.
 type Described struct {
 	Name          string `json:"name" maxLength:"120" doc:"What its owner calls it"`

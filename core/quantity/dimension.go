@@ -25,11 +25,18 @@ const (
 	Angle                         // rad
 	SurfaceSpeed                  // belt or cutting speed, m/s
 	BackEMF                       // V·s per radian, the same number as N·m/A
+	Inertia                       // moment of inertia, kg·m²
+	Pressure                      // stress or specific cutting force, Pa
+	Density                       // kg/m³
+	Capacitance                   // F; a bare number is microfarads
+	Inductance                    // H; a bare number is millihenries
+	Energy                        // J; a bare number is watt-hours, as batteries are sold
 )
 
 var dimensionNames = [...]string{
 	"number", "speed", "torque", "power", "volts", "amps", "resistance", "frequency",
 	"length", "mass", "force", "time", "angle", "surface speed", "back-EMF constant",
+	"inertia", "specific force", "density", "capacitance", "inductance", "energy",
 }
 
 func (d Dimension) String() string { return dimensionNames[d] }

@@ -54,8 +54,15 @@ var unitTable = map[Dimension][]unit{
 		{"minute", 60}, {"h", 3600}, {"hr", 3600}, {"hours", 3600}, {"hour", 3600}},
 	Angle: {{"°", degree}, {"deg", degree}, {"degrees", degree}, {"rad", 1}},
 	SurfaceSpeed: {{"m/min", 1. / 60}, {"m/s", 1}, {"ft/min", feetPerMin}, {"fpm", feetPerMin}, {"sfpm", feetPerMin},
-		{"sfm", feetPerMin}, {"mm/s", 1e-3}, {"ft/s", foot}},
+		{"sfm", feetPerMin}, {"mm/s", 1e-3}, {"ft/s", foot}, {"mm/min", 1e-3 / 60}, {"in/min", inch / 60}, {"ipm", inch / 60}},
 	BackEMF: {{"vs", 1}, {"vs/rad", 1}, {"v/(rad/s)", 1}, {"nm/a", 1}, {"v/krpm", backPerKRPM}, {"v/1000rpm", backPerKRPM}},
+	Inertia: {{"kgm²", 1}, {"kgm2", 1}, {"gcm²", 1e-7}, {"gcm2", 1e-7}, {"kgcm²", 1e-4}, {"kgcm2", 1e-4}, {"lbft²", pound * foot * foot}, {"lbft2", pound * foot * foot},
+		{"lbin²", pound * inch * inch}, {"lbin2", pound * inch * inch}},
+	Pressure:    {{"n/mm²", 1e6}, {"n/mm2", 1e6}, {"mpa", 1e6}, {"pa", 1}, {"gpa", 1e9}, {"psi", poundForce / (inch * inch)}, {"lbf/in²", poundForce / (inch * inch)}},
+	Density:     {{"kg/m³", 1}, {"kg/m3", 1}, {"g/cm³", 1000}, {"g/cm3", 1000}, {"kg/l", 1000}, {"lb/in³", pound / (inch * inch * inch)}, {"lb/in3", pound / (inch * inch * inch)}},
+	Capacitance: {{"µf", 1e-6}, {"μf", 1e-6}, {"uf", 1e-6}, {"mfd", 1e-6}, {"nf", 1e-9}, {"f", 1}},
+	Inductance:  {{"mh", 1e-3}, {"µh", 1e-6}, {"μh", 1e-6}, {"uh", 1e-6}, {"h", 1}},
+	Energy:      {{"wh", 3600}, {"kwh", 3.6e6}, {"j", 1}, {"kj", 1e3}},
 }
 
 // shownUnit is the unit a value is shown in: the label and its SI factor.
@@ -81,6 +88,12 @@ var showTable = map[Dimension][2]shownUnit{
 	Angle:        {{"°", degree}, {"°", degree}},
 	SurfaceSpeed: {{"m/s", 1}, {"ft/min", feetPerMin}},
 	BackEMF:      {{"V·s", 1}, {"V·s", 1}},
+	Inertia:      {{"kg·m²", 1}, {"lb·ft²", pound * foot * foot}},
+	Pressure:     {{"N/mm²", 1e6}, {"psi", poundForce / (inch * inch)}},
+	Density:      {{"kg/m³", 1}, {"lb/in³", pound / (inch * inch * inch)}},
+	Capacitance:  {{"µF", 1e-6}, {"µF", 1e-6}},
+	Inductance:   {{"mH", 1e-3}, {"mH", 1e-3}},
+	Energy:       {{"Wh", 3600}, {"Wh", 3600}},
 }
 
 // Unit returns the label a dimension is shown with and the SI value of one such unit.

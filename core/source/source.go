@@ -68,6 +68,15 @@ const (
 	Inrush         ID = "inrush"
 	RotorSpeed     ID = "rotor-speed"
 	LocalCode      ID = "local-code"
+
+	Kienzle            ID = "kienzle"
+	GrindingEnergy     ID = "grinding-energy"
+	UnitPower          ID = "unit-power"
+	SurfaceSpeeds      ID = "surface-speeds"
+	ComparableMachines ID = "comparable-machines"
+	OldMotor           ID = "old-motor"
+	InertiaShapes      ID = "inertia-shapes"
+	ScrewEfficiency    ID = "screw-efficiency"
 )
 
 var register = []Source{
@@ -108,6 +117,14 @@ var register = []Source{
 	{Inrush, "A motor switched straight on draws about 6 × its rated amps at first", Common},
 	{RotorSpeed, "Rotor speed past the plate: not over 1.5 × for two poles, 2 × for four or more, unless the maker allows it", Common},
 	{LocalCode, "Local electrical code and a licensed electrician decide", Common},
+	{Kienzle, "Kienzle's relation k_c = k_c1.1·h^(−m_c) with h in mm; k_c1.1 and m_c by material", FromMemory},
+	{GrindingEnergy, "Specific energy of grinding: steel 40, cast iron 25, brass and aluminium 20 J/mm³", Common},
+	{UnitPower, "Power for each cubic inch a minute, as inch handbooks tabulate it", FromMemory},
+	{SurfaceSpeeds, "Usual surface speeds by operation, material and tool", Common},
+	{ComparableMachines, "Motors that machines of a kind and size usually carry", Common},
+	{OldMotor, "The motor it had, through its own pulleys, which kept 95 % unless told", Common},
+	{InertiaShapes, "Moments of inertia: disc ½mr², ring ½m(r²+r_i²), bar ml²/12, load mr²; reflected by the square of the ratio", Derived},
+	{ScrewEfficiency, "A plain greased thread keeps 30 %; a ball screw about 90 %", Common},
 }
 
 var byID = func() map[ID]Source {

@@ -7,9 +7,10 @@ import q "jiriki/core/quantity"
 // Machine is the thing being retrofitted, as described by its owner.
 type Machine struct {
 	Name   string `json:"name" maxLength:"120" doc:"What its owner calls it"`
-	Kind   string `json:"kind" enum:"potters-wheel,lathe,drill,mill,grinder,saw,crusher,extractor,other," doc:"What sort of machine; chooses the drawing at the end of the line and the words for its spindle"`
+	Kind   string `json:"kind" enum:"lathe,mill,drill,bandsaw,hacksaw,belt-sander,disc-sander,grinder,shaper,potters-wheel,mixer,crusher,extractor,conveyor,fan,indexer,other," doc:"What sort of machine; chooses the drawing at the end of the line, the words for its spindle and its dangers"`
 	Notes  string `json:"notes" maxLength:"4000"`
 	Limits Limits `json:"limits"`
+	Place  Place  `json:"place"`
 	Jobs   []Job  `json:"jobs" maxItems:"40" nullable:"false"`
 }
 
@@ -22,10 +23,18 @@ type Limits struct {
 	NeedsReversed bool   `json:"needsReversed" doc:"The machine must run both ways"`
 }
 
+// Place is where the machine stands. An empty answer is a question not asked yet.
+type Place struct {
+	Wet  string `json:"wet" enum:"yes,no," doc:"Coolant, clay water, juice or weather reach the drive or motor"`
+	Dust string `json:"dust" enum:"yes,no," doc:"Wood, grinding or flour dust hangs about"`
+	Hot  string `json:"hot" enum:"yes,no," doc:"The air round the motor passes 40 °C"`
+}
+
 // Job is one thing the machine must do.
 type Job struct {
 	ID     string    `json:"id" maxLength:"40" doc:"Stable within the machine"`
 	Name   string    `json:"name" maxLength:"120"`
+	Cut    Cut       `json:"cut"`
 	Speed  SpeedBand `json:"speed"`
 	Load   Load      `json:"load"`
 	Duty   Duty      `json:"duty"`
@@ -33,25 +42,54 @@ type Job struct {
 	Reason string    `json:"reason" maxLength:"300" doc:"Why the margin was changed"`
 }
 
+// Cut is what is cut, how and with what: it gives the usual surface speed and the specific
+// cutting force.
+type Cut struct {
+	Operation string `json:"operation" enum:"turning,drilling,milling,sawing,sanding,grinding,"`
+	Material  string `json:"material" maxLength:"40" doc:"ID in the catalogue's materials"`
+	Tool      string `json:"tool" enum:"hss,carbide,"`
+}
+
 // SpeedBand is how fast the spindle must turn.
 type SpeedBand struct {
-	By           string `json:"by" enum:"rpm,surface," doc:"Given at the spindle, or from surface speed and diameters"`
+	By           string `json:"by" enum:"rpm,surface,timed,travel," doc:"Given at the spindle; from surface speed and diameters; from turns counted against a clock; from travel and lead"`
 	From         q.Text `json:"from"`
 	To           q.Text `json:"to"`
-	Surface      q.Text `json:"surface" doc:"Surface speed, such as 30 m/min"`
+	Surface      q.Text `json:"surface" doc:"Surface speed, such as 30 m/min; the usual one for the cut when empty"`
 	DiameterFrom q.Text `json:"diameterFrom" doc:"Smallest diameter worked"`
 	DiameterTo   q.Text `json:"diameterTo" doc:"Largest diameter worked"`
+	Turns        q.Text `json:"turns" doc:"Turns counted by hand"`
+	Time         q.Text `json:"time" doc:"Time they took"`
+	FactorFrom   q.Text `json:"factorFrom" doc:"Slowest wished, as a factor of that; 1 when empty"`
+	FactorTo     q.Text `json:"factorTo" doc:"Fastest wished, as a factor of that"`
+	TravelFrom   q.Text `json:"travelFrom" doc:"Slowest travel, such as 20 mm/min"`
+	TravelTo     q.Text `json:"travelTo"`
+	Lead         q.Text `json:"lead" doc:"Travel in one turn: a screw's lead, a drum's girth"`
 	Cover        string `json:"cover" enum:"all,any," doc:"all: every speed in the band is wanted; any: one speed somewhere in it will do"`
 }
 
-// Load is the torque or power over the band and how it was found.
+// Load is the torque or power over the band and how it was found. Each method keeps its own
+// inputs, so that trying another loses nothing.
 type Load struct {
-	By     string    `json:"by" enum:"torque,power,scale," doc:"Stated torque, stated power, or weighed with a spring scale"`
-	Torque q.Text    `json:"torque"`
-	Power  q.Text    `json:"power" doc:"Power at the spindle"`
-	Scale  ScalePull `json:"scale"`
-	Shape  string    `json:"shape" enum:"torque,power,square," doc:"Over the band: same torque, same power, or torque with speed squared"`
-	From   string    `json:"from" enum:"stated,measured,comparable," doc:"Where a stated figure comes from; sets the usual margin"`
+	By         string       `json:"by" enum:"torque,power,scale,cutting,comparable,replaced,inertia,pull,screw,"`
+	Torque     q.Text       `json:"torque"`
+	Power      q.Text       `json:"power" doc:"Power at the spindle"`
+	Shape      string       `json:"shape" enum:"torque,power,square,points," doc:"Over the band: same torque, same power, torque with speed squared, or points joined"`
+	Points     []Point      `json:"points" maxItems:"20" nullable:"false"`
+	From       string       `json:"from" enum:"stated,measured,comparable," doc:"Where a stated figure comes from; sets the usual margin"`
+	Scale      ScalePull    `json:"scale"`
+	Cutting    CuttingLoad  `json:"cutting"`
+	Comparable Comparable   `json:"comparable"`
+	Replaced   Replaced     `json:"replaced"`
+	Inertia    InertiaLoad  `json:"inertia"`
+	Pull       StraightPull `json:"pull"`
+	Screw      Screw        `json:"screw"`
+}
+
+// Point is a torque wanted at a speed.
+type Point struct {
+	Speed  q.Text `json:"speed"`
+	Torque q.Text `json:"torque"`
 }
 
 // ScalePull is a weighing with a spring scale.
@@ -63,6 +101,75 @@ type ScalePull struct {
 	Own       q.Text   `json:"own" doc:"The scale's own weight when it hangs in the pull"`
 }
 
+// CuttingLoad is the cut itself. Which fields count goes by the operation.
+type CuttingLoad struct {
+	Depth    q.Text `json:"depth" doc:"Depth of cut: turning, milling; per pass in grinding"`
+	Feed     q.Text `json:"feed" doc:"Feed per turn: turning, drilling"`
+	Diameter q.Text `json:"diameter" doc:"Work turned, drill, cutter, saw wheel or disc, or a hacksaw's stroke"`
+	Width    q.Text `json:"width" doc:"Width of the cutter's engagement, saw kerf, or grinding width"`
+	PerTooth q.Text `json:"perTooth" doc:"Chip per tooth: milling, sawing"`
+	Teeth    q.Text `json:"teeth" doc:"Teeth of the cutter, or teeth per inch of the saw"`
+	Length   q.Text `json:"length" doc:"How much work the saw is in at once"`
+	Travel   q.Text `json:"travel" doc:"How fast the work passes the grinding wheel"`
+	Specific q.Text `json:"specific" doc:"Specific cutting force at 1 mm chip, where you know better than the table"`
+}
+
+// Comparable is a like machine whose maker has already chosen a motor.
+type Comparable struct {
+	Of    string `json:"of" maxLength:"40" doc:"ID in the catalogue's comparable machines"`
+	Power q.Text `json:"power" doc:"Its motor, where you know it"`
+}
+
+// Replaced is the motor the machine had, through its own pulleys.
+type Replaced struct {
+	Power     q.Text         `json:"power"`
+	Speed     q.Text         `json:"speed"`
+	Keeps     q.Text         `json:"keeps" doc:"What its reduction kept; 95 % when empty"`
+	Positions []ReplacedPair `json:"positions" maxItems:"12" nullable:"false" doc:"Its belt positions; driven straight when empty"`
+}
+
+// ReplacedPair is one position of the old reduction, by pulley diameters or teeth.
+type ReplacedPair struct {
+	Driver q.Text `json:"driver"`
+	Driven q.Text `json:"driven"`
+}
+
+// InertiaLoad is a mass to bring up to speed in a wished time.
+type InertiaLoad struct {
+	Parts    []Part `json:"parts" maxItems:"20" nullable:"false"`
+	Within   q.Text `json:"within" doc:"Time from rest to the top of the band"`
+	Friction q.Text `json:"friction" doc:"Torque that keeps it turning"`
+}
+
+// Part is one rotating part.
+type Part struct {
+	Name     string `json:"name" maxLength:"60"`
+	Shape    string `json:"shape" enum:"disc,ring,bar,load," doc:"disc or cylinder; ring or drum; bar turned about its middle; a mass carried at a radius"`
+	Diameter q.Text `json:"diameter" doc:"Outside; a bar's length; twice the radius a load is carried at"`
+	Inside   q.Text `json:"inside" doc:"Inside diameter of a ring"`
+	Length   q.Text `json:"length" doc:"Along the axis; a bar's thickness both ways is taken as small"`
+	Mass     q.Text `json:"mass" doc:"As weighed; from size and material when empty"`
+	Material string `json:"material" enum:"steel,iron,aluminium,brass,wood,water,concrete,"`
+	Count    q.Text `json:"count" doc:"How many alike; 1 when empty"`
+	Turns    q.Text `json:"turns" doc:"Its speed as a factor of the spindle's; 1 when empty"`
+}
+
+// StraightPull is a rope, chain, belt or wheel that pulls in a straight line.
+type StraightPull struct {
+	Force    q.Text `json:"force"`
+	Diameter q.Text `json:"diameter" doc:"Of the drum, sprocket or wheel"`
+}
+
+// Screw is a screw that pushes, such as a feed.
+type Screw struct {
+	Force  q.Text   `json:"force"`
+	Lead   q.Text   `json:"lead"`
+	Keeps  q.Text   `json:"keeps" doc:"Efficiency of the screw; 30 % for a plain thread when empty"`
+	Feed   bool     `json:"feed" doc:"It feeds a tool or table beside a turning spindle"`
+	Mains  []q.Text `json:"mains" maxItems:"12" nullable:"false" doc:"Speeds of that main spindle"`
+	Geared bool     `json:"geared" doc:"A geared box stays in mesh behind it"`
+}
+
 // Duty is how long at a time.
 type Duty struct {
 	Kind string `json:"kind" enum:"continuous,cycle,seconds," doc:"continuous; minutes on and off; or seconds, such as breaking away"`
@@ -72,20 +179,26 @@ type Duty struct {
 
 // Whole returns the machine with empty lists in place of absent ones, as an open file or a
 // fresh machine may leave them out.
+// Older files call the only saw there was a saw; it was a hacksaw.
 func (m Machine) Whole() Machine {
+	if m.Kind == "saw" {
+		m.Kind = "hacksaw"
+	}
 	jobs := make([]Job, len(m.Jobs))
 	copy(jobs, m.Jobs)
 	for i := range jobs {
-		jobs[i].Load.Scale.Running = whole(jobs[i].Load.Scale.Running)
-		jobs[i].Load.Scale.Breakaway = whole(jobs[i].Load.Scale.Breakaway)
+		l := &jobs[i].Load
+		l.Points = whole(l.Points)
+		l.Scale.Running, l.Scale.Breakaway = whole(l.Scale.Running), whole(l.Scale.Breakaway)
+		l.Replaced.Positions, l.Inertia.Parts, l.Screw.Mains = whole(l.Replaced.Positions), whole(l.Inertia.Parts), whole(l.Screw.Mains)
 	}
 	m.Jobs = jobs
 	return m
 }
 
-func whole(pulls []q.Text) []q.Text {
-	if pulls == nil {
-		return []q.Text{}
+func whole[T any](list []T) []T {
+	if list == nil {
+		return []T{}
 	}
-	return pulls
+	return list
 }

@@ -13,12 +13,14 @@ const (
 	marginMeasured   = 1.25
 	marginStated     = 1.5
 	marginComparable = 1.0 // its maker put a margin in already
+	marginReplaced   = 1.0 // as the machine was
 )
 
 // Bounds on one machine: more is a mistake, and every job is tried against every remedy.
 const (
-	maxJobs  = 40
-	maxPulls = 20
+	maxJobs      = 40
+	maxPulls     = 20
+	maxPositions = 12
 )
 
 // Shape is how torque goes with speed over a job's band.
@@ -29,6 +31,7 @@ const (
 	SameTorque  Shape = "torque"
 	SamePower   Shape = "power"
 	TorqueWithN Shape = "square" // torque with speed squared, as fans and stirrers
+	PointsJoin  Shape = "points" // points joined
 )
 
 // Resolved is a machine ready to be compared with a reach. Speeds in rad/s; 0 means no limit.
@@ -37,6 +40,7 @@ type Resolved struct {
 	Spindle   float64
 	Marked    float64
 	Diameter  float64 // m
+	Place     Place
 	ScrewedOn bool
 	Reversed  bool
 	Jobs      []Need
@@ -56,19 +60,42 @@ func (m Resolved) TopSpeed() (omega float64, field string) {
 
 // Need is one job resolved. A job with Missing set cannot be judged yet.
 type Need struct {
-	ID, Name  string
-	Low, High float64 // band at the spindle, rad/s
-	AnySpeed  bool    // one speed in the band is enough
-	Torque    float64 // N·m at Low for SamePower, at High for TorqueWithN, throughout for SameTorque
-	Breakaway float64 // N·m to start it; 0 when not weighed
-	Shape     Shape
-	Duty      Duration
-	Margin    float64
-	MarginBy  string
-	Found     working.Standing
-	Spread    float64 // widest pull over narrowest, less one; 0 when not weighed
-	Tangent   bool    // false when the pull was far from square to the radius
-	Missing   string  // field that must be filled, below the job
+	ID, Name   string
+	Low, High  float64 // band at the spindle, rad/s
+	AnySpeed   bool    // one speed in the band is enough
+	Torque     float64 // N·m at Low for SamePower, at High for TorqueWithN, throughout for SameTorque, the most for PointsJoin
+	Points     []TorqueAtSpeed
+	Breakaway  float64 // N·m to start it; 0 when not weighed
+	Shape      Shape
+	Duty       Duration
+	Margin     float64
+	MarginBy   string
+	Found      working.Standing
+	Spread     float64 // widest pull over narrowest, less one; 0 when not weighed
+	comparable bool    // a stated figure taken from a like machine
+	Tangent    bool    // false when the pull was far from square to the radius
+	Missing    string  // field that must be filled, below the job
+	Doubts     []Doubt // entries whose own numbers show a unit mixed up
+
+	// How the speed was found, where not given at the spindle.
+	Surface      float64 // m/s
+	UsualSurface bool    // taken from the table
+	ByHand       float64 // rad/s as counted
+	Lead         float64 // m in one turn
+
+	// What the method found out besides the torque; Method names which is filled.
+	Method   string
+	Cutting  Cutting
+	Spinning Spinning
+	Feed     Feed
+	Like     Like
+}
+
+// Doubt is an entry that can be read as typed but hardly meant so.
+type Doubt struct {
+	Field string // below the job
+	Title string
+	Words string
 }
 
 // Duration is how long at a time the job works, seconds.
@@ -84,8 +111,31 @@ func (n Need) TorqueAt(omega float64) float64 {
 		return n.Torque * n.Low / omega
 	case TorqueWithN:
 		return n.Torque * omega * omega / (n.High * n.High)
+	case PointsJoin:
+		return joined(n.Points, omega)
 	}
 	return n.Torque
+}
+
+// Stacked reports whether a margin was set on a figure that has one in it already.
+func (n Need) Stacked() bool {
+	inIt := n.Method == ByComparable || n.Method == ByReplaced || n.Found == working.Read && n.comparable
+	return inIt && n.Margin > 1.15
+}
+
+// joined is the torque at a speed on straight lines between points in rising order of speed; the
+// ends hold beyond them.
+func joined(points []TorqueAtSpeed, omega float64) float64 {
+	last := len(points) - 1
+	if omega >= points[last].Omega {
+		return points[last].Torque
+	}
+	for i := last; i > 0; i-- {
+		if a, b := points[i-1], points[i]; omega >= a.Omega {
+			return a.Torque + (b.Torque-a.Torque)*(omega-a.Omega)/(b.Omega-a.Omega)
+		}
+	}
+	return points[0].Torque
 }
 
 // Resolve reads a described machine, refusing on r what cannot be used.
@@ -93,7 +143,7 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 	limits := r.Under("limits")
 	turning := q.Range{Min: 0.01 * q.RPM, Max: 100e3 * q.RPM}
 	m := Resolved{
-		Kind: d.Kind, ScrewedOn: d.Limits.ScrewedOn, Reversed: d.Limits.NeedsReversed,
+		Kind: d.Kind, ScrewedOn: d.Limits.ScrewedOn, Reversed: d.Limits.NeedsReversed, Place: readPlace(d.Place, r.Under("place")),
 		Spindle:  limits.Read("spindle", d.Limits.Spindle, q.Speed, turning).Or(0),
 		Marked:   limits.Read("marked", d.Limits.Marked, q.Speed, turning).Or(0),
 		Diameter: limits.Read("diameter", d.Limits.Diameter, q.Length, q.Range{Min: 1e-3, Max: 20}).Or(0),
@@ -109,9 +159,15 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 			at.Refuse("id", j.ID, "each job needs an id of its own")
 		}
 		seen[j.ID] = true
-		m.Jobs = append(m.Jobs, resolveJob(j, at, turning))
+		need := resolveJob(j, at, turning)
+		need.doubtRadius(j.Load.Scale, m.Diameter)
+		m.Jobs = append(m.Jobs, need)
 	}
 	return m
+}
+
+func readPlace(p Place, r *q.Reader) Place {
+	return Place{Wet: r.Choice("wet", p.Wet, "", "yes", "no"), Dust: r.Choice("dust", p.Dust, "", "yes", "no"), Hot: r.Choice("hot", p.Hot, "", "yes", "no")}
 }
 
 func resolveJob(j Job, r *q.Reader, turning q.Range) Need {
@@ -119,8 +175,14 @@ func resolveJob(j Job, r *q.Reader, turning q.Range) Need {
 	if n.Name == "" {
 		n.Name = "Job without a name"
 	}
-	n.readSpeed(j.Speed, r.Under("speed"), turning)
-	n.readLoad(j.Load, r.Under("load"))
+	cut := r.Under("cut")
+	cut.Choice("operation", j.Cut.Operation, "", "turning", "drilling", "milling", "sawing", "sanding", "grinding")
+	cut.Choice("tool", j.Cut.Tool, "", "hss", "carbide")
+	if _, ok := findMaterial(j.Cut.Material); j.Cut.Material != "" && !ok {
+		cut.Refuse("material", j.Cut.Material, "not in the list of materials")
+	}
+	n.readSpeed(j, r.Under("speed"), turning)
+	n.readLoad(j, r.Under("load"))
 	n.readDuty(j.Duty, r.Under("duty"))
 	if wanted := r.Read("margin", j.Margin, q.Number, q.Range{Min: 1, Max: 10}); wanted.Known {
 		n.Margin, n.MarginBy = wanted.SI, "set by hand"
@@ -129,71 +191,6 @@ func resolveJob(j Job, r *q.Reader, turning q.Range) Need {
 		}
 	}
 	return n
-}
-
-func (n *Need) readSpeed(s SpeedBand, r *q.Reader, turning q.Range) {
-	n.AnySpeed = r.Choice("cover", s.Cover, "all", "all", "any") == "any"
-	low, high := q.Value{}, q.Value{}
-	if r.Choice("by", s.By, "rpm", "rpm", "surface") == "surface" {
-		v := r.Read("surface", s.Surface, q.SurfaceSpeed, q.Range{Min: 1e-4, Max: 200})
-		diameters := q.Range{Min: 1e-4, Max: 20}
-		small, large := r.Read("diameterFrom", s.DiameterFrom, q.Length, diameters), r.Read("diameterTo", s.DiameterTo, q.Length, diameters)
-		if v.Known && large.Known {
-			low = q.Value{SI: 2 * v.SI / large.SI, Known: true}
-		}
-		if v.Known && small.Known {
-			high = q.Value{SI: 2 * v.SI / small.SI, Known: true}
-		}
-		if low.Known && high.Known && low.SI > high.SI {
-			r.Refuse("diameterTo", string(s.DiameterTo), "the largest diameter is smaller than the smallest")
-		}
-		n.missing(!v.Known, "speed.surface")
-		n.missing(!small.Known && !large.Known, "speed.diameterTo")
-	} else {
-		low, high = r.Read("from", s.From, q.Speed, turning), r.Read("to", s.To, q.Speed, turning)
-		if low.Known && high.Known && low.SI > high.SI {
-			r.Refuse("to", string(s.To), "the band ends below where it starts")
-		}
-		n.missing(!low.Known && !high.Known, "speed.from")
-	}
-	n.Low, n.High = low.Or(high.Or(0)), high.Or(low.Or(0))
-}
-
-func (n *Need) readLoad(l Load, r *q.Reader) {
-	n.Shape = Shape(r.Choice("shape", l.Shape, string(SameTorque), string(SameTorque), string(SamePower), string(TorqueWithN)))
-	torque := r.Read("torque", l.Torque, q.Torque, q.Range{Min: 1e-4, Max: 1e5})
-	power := r.Read("power", l.Power, q.Power, q.Range{Min: 0.1, Max: 1e5})
-	n.Found, n.Margin, n.MarginBy = working.Read, marginStated, "stated figure"
-	switch r.Choice("from", l.From, "stated", "stated", "measured", "comparable") {
-	case "measured":
-		n.Found, n.Margin, n.MarginBy = working.Measured, marginMeasured, "measured"
-	case "comparable":
-		n.Margin, n.MarginBy = marginComparable, "comparable machine: its maker put a margin in already"
-	}
-	scale := readScale(l.Scale, r.Under("scale"))
-	switch r.Choice("by", l.By, "torque", "torque", "power", "scale") {
-	case "scale":
-		n.Torque, n.Breakaway, n.Spread, n.Tangent = scale.Running, scale.Breakaway, scale.Spread, scale.Tangent
-		n.Found, n.Margin, n.MarginBy = working.Measured, marginMeasured, "weighed with a spring scale"
-		n.missing(scale.Missing != "", "load.scale."+scale.Missing)
-	case "power":
-		n.missing(!power.Known, "load.power")
-		if !power.Known || n.Missing != "" {
-			return
-		}
-		switch n.Shape {
-		case SamePower:
-			n.Torque = power.SI / n.Low
-		case TorqueWithN:
-			n.Torque = power.SI / n.High
-		default:
-			// Same torque over the band: the power is what the top of the band takes.
-			n.Torque = power.SI / n.High
-		}
-	default:
-		n.Torque = torque.SI
-		n.missing(!torque.Known, "load.torque")
-	}
 }
 
 func (n *Need) readDuty(d Duty, r *q.Reader) {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Router from 'svelte-spa-router';
+  import { catalogue } from './lib/catalogue.svelte';
   import { prefs } from './lib/prefs.svelte';
   import NotFound from './routes/NotFound.svelte';
   import PlanSheet from './routes/PlanSheet.svelte';
@@ -8,6 +9,7 @@
 
   const routes = { '/': Shed, '/plan/:id': PlanSheet, '/plan/:id/speed-plate': SpeedPlate, '*': NotFound };
 
+  void catalogue.load();
   $effect(() => {
     document.documentElement.dataset.theme = prefs.shownTheme;
   });

@@ -16,6 +16,7 @@ export type Remedy = Schemas['LineRemedy'];
 export type Working = Schemas['Working'];
 export type Workshop = Schemas['Workshop'];
 export type ShelfMotor = Schemas['LineShelfMotor'];
+export type Catalogue = Schemas['Catalogue'];
 export type Problem = Partial<Schemas['ErrorModel']>;
 
 export const api = createClient<paths>({ baseUrl: location.origin });

@@ -24,6 +24,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be chosen from */
+        get: operations["get-catalogue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/demo": {
         parameters: {
             query?: never;
@@ -374,6 +391,16 @@ export interface components {
             id: string;
             /** @description Its first plan, when a machine was added */
             planId: string;
+        };
+        Catalogue: {
+            /** @description A job with nothing filled in */
+            job: components["schemas"]["WorkJob"];
+            /** @description Comparable machines */
+            likes: components["schemas"]["WorkLike"][];
+            /** @description Kinds of machine */
+            machines: components["schemas"]["WorkKind"][];
+            /** @description What is cut */
+            materials: components["schemas"]["WorkMaterial"][];
         };
         ControlDescribed: {
             /** @description Time from rest to full speed */
@@ -846,8 +873,8 @@ export interface components {
             volts: string;
         };
         NewMachineBody: {
-            /** @enum {string} */
-            kind: "potters-wheel" | "lathe" | "drill" | "mill" | "grinder" | "saw" | "crusher" | "extractor" | "other";
+            /** @description ID in the catalogue's machines; brings its usual first jobs */
+            kind: string;
             name: string;
         };
         ReductionDescribed: {
@@ -957,6 +984,40 @@ export interface components {
             /** @description Volts at the socket; between lines for three-phase */
             volts: string;
         };
+        WorkComparable: {
+            /** @description ID in the catalogue's comparable machines */
+            of: string;
+            /** @description Its motor, where you know it */
+            power: string;
+        };
+        WorkCut: {
+            /** @description ID in the catalogue's materials */
+            material: string;
+            /** @enum {string} */
+            operation: "turning" | "drilling" | "milling" | "sawing" | "sanding" | "grinding" | "";
+            /** @enum {string} */
+            tool: "hss" | "carbide" | "";
+        };
+        WorkCuttingLoad: {
+            /** @description Depth of cut: turning, milling; per pass in grinding */
+            depth: string;
+            /** @description Work turned, drill, cutter, saw wheel or disc, or a hacksaw's stroke */
+            diameter: string;
+            /** @description Feed per turn: turning, drilling */
+            feed: string;
+            /** @description How much work the saw is in at once */
+            length: string;
+            /** @description Chip per tooth: milling, sawing */
+            perTooth: string;
+            /** @description Specific cutting force at 1 mm chip, where you know better than the table */
+            specific: string;
+            /** @description Teeth of the cutter, or teeth per inch of the saw */
+            teeth: string;
+            /** @description How fast the work passes the grinding wheel */
+            travel: string;
+            /** @description Width of the cutter's engagement, saw kerf, or grinding width */
+            width: string;
+        };
         WorkDuty: {
             /**
              * @description continuous; minutes on and off; or seconds, such as breaking away
@@ -967,7 +1028,15 @@ export interface components {
             /** @description Time on in each cycle; bare numbers are seconds */
             on: string;
         };
+        WorkInertiaLoad: {
+            /** @description Torque that keeps it turning */
+            friction: string;
+            parts: components["schemas"]["WorkPart"][];
+            /** @description Time from rest to the top of the band */
+            within: string;
+        };
         WorkJob: {
+            cut: components["schemas"]["WorkCut"];
             duty: components["schemas"]["WorkDuty"];
             /** @description Stable within the machine */
             id: string;
@@ -978,6 +1047,24 @@ export interface components {
             /** @description Why the margin was changed */
             reason: string;
             speed: components["schemas"]["WorkSpeedBand"];
+        };
+        WorkKind: {
+            /** @description The limit to look for first: marked, spindle or diameter */
+            asks: string;
+            id: string;
+            name: string;
+            /** @description What its spindle is called */
+            spindle: string;
+            /** Format: double */
+            usualMax: number;
+        };
+        WorkLike: {
+            /** Format: double */
+            highKw: number;
+            id: string;
+            /** Format: double */
+            lowKw: number;
+            name: string;
         };
         WorkLimits: {
             /** @description Largest diameter that turns: wheel head, drum, chuck */
@@ -992,37 +1079,111 @@ export interface components {
             spindle: string;
         };
         WorkLoad: {
-            /**
-             * @description Stated torque, stated power, or weighed with a spring scale
-             * @enum {string}
-             */
-            by: "torque" | "power" | "scale" | "";
+            /** @enum {string} */
+            by: "torque" | "power" | "scale" | "cutting" | "comparable" | "replaced" | "inertia" | "pull" | "screw" | "";
+            comparable: components["schemas"]["WorkComparable"];
+            cutting: components["schemas"]["WorkCuttingLoad"];
             /**
              * @description Where a stated figure comes from; sets the usual margin
              * @enum {string}
              */
             from: "stated" | "measured" | "comparable" | "";
+            inertia: components["schemas"]["WorkInertiaLoad"];
+            points: components["schemas"]["WorkPoint"][];
             /** @description Power at the spindle */
             power: string;
+            pull: components["schemas"]["WorkStraightPull"];
+            replaced: components["schemas"]["WorkReplaced"];
             scale: components["schemas"]["WorkScalePull"];
+            screw: components["schemas"]["WorkScrew"];
             /**
-             * @description Over the band: same torque, same power, or torque with speed squared
+             * @description Over the band: same torque, same power, torque with speed squared, or points joined
              * @enum {string}
              */
-            shape: "torque" | "power" | "square" | "";
+            shape: "torque" | "power" | "square" | "points" | "";
             torque: string;
         };
         WorkMachine: {
             jobs: components["schemas"]["WorkJob"][];
             /**
-             * @description What sort of machine; chooses the drawing at the end of the line and the words for its spindle
+             * @description What sort of machine; chooses the drawing at the end of the line, the words for its spindle and its dangers
              * @enum {string}
              */
-            kind: "potters-wheel" | "lathe" | "drill" | "mill" | "grinder" | "saw" | "crusher" | "extractor" | "other" | "";
+            kind: "lathe" | "mill" | "drill" | "bandsaw" | "hacksaw" | "belt-sander" | "disc-sander" | "grinder" | "shaper" | "potters-wheel" | "mixer" | "crusher" | "extractor" | "conveyor" | "fan" | "indexer" | "other" | "";
             limits: components["schemas"]["WorkLimits"];
             /** @description What its owner calls it */
             name: string;
             notes: string;
+            place: components["schemas"]["WorkPlace"];
+        };
+        WorkMaterial: {
+            /**
+             * Format: double
+             * @description m_c: how fast it falls with thicker chips
+             */
+            exponent: number;
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description k_c1.1: N/mm² at a chip 1 mm thick; 0 when there is no figure
+             */
+            specific: number;
+        };
+        WorkPart: {
+            /** @description How many alike; 1 when empty */
+            count: string;
+            /** @description Outside; a bar's length; twice the radius a load is carried at */
+            diameter: string;
+            /** @description Inside diameter of a ring */
+            inside: string;
+            /** @description Along the axis; a bar's thickness both ways is taken as small */
+            length: string;
+            /** @description As weighed; from size and material when empty */
+            mass: string;
+            /** @enum {string} */
+            material: "steel" | "iron" | "aluminium" | "brass" | "wood" | "water" | "concrete" | "";
+            name: string;
+            /**
+             * @description disc or cylinder; ring or drum; bar turned about its middle; a mass carried at a radius
+             * @enum {string}
+             */
+            shape: "disc" | "ring" | "bar" | "load" | "";
+            /** @description Its speed as a factor of the spindle's; 1 when empty */
+            turns: string;
+        };
+        WorkPlace: {
+            /**
+             * @description Wood, grinding or flour dust hangs about
+             * @enum {string}
+             */
+            dust: "yes" | "no" | "";
+            /**
+             * @description The air round the motor passes 40 °C
+             * @enum {string}
+             */
+            hot: "yes" | "no" | "";
+            /**
+             * @description Coolant, clay water, juice or weather reach the drive or motor
+             * @enum {string}
+             */
+            wet: "yes" | "no" | "";
+        };
+        WorkPoint: {
+            speed: string;
+            torque: string;
+        };
+        WorkReplaced: {
+            /** @description What its reduction kept; 95 % when empty */
+            keeps: string;
+            /** @description Its belt positions; driven straight when empty */
+            positions: components["schemas"]["WorkReplacedPair"][];
+            power: string;
+            speed: string;
+        };
+        WorkReplacedPair: {
+            driven: string;
+            driver: string;
         };
         WorkScalePull: {
             /** @description Between pull and radius; 90° when empty */
@@ -1036,12 +1197,24 @@ export interface components {
             /** @description Pulls that keep it moving under the job */
             running: string[];
         };
+        WorkScrew: {
+            /** @description It feeds a tool or table beside a turning spindle */
+            feed: boolean;
+            force: string;
+            /** @description A geared box stays in mesh behind it */
+            geared: boolean;
+            /** @description Efficiency of the screw; 30 % for a plain thread when empty */
+            keeps: string;
+            lead: string;
+            /** @description Speeds of that main spindle */
+            mains: string[];
+        };
         WorkSpeedBand: {
             /**
-             * @description Given at the spindle, or from surface speed and diameters
+             * @description Given at the spindle; from surface speed and diameters; from turns counted against a clock; from travel and lead
              * @enum {string}
              */
-            by: "rpm" | "surface" | "";
+            by: "rpm" | "surface" | "timed" | "travel" | "";
             /**
              * @description all: every speed in the band is wanted; any: one speed somewhere in it will do
              * @enum {string}
@@ -1051,10 +1224,28 @@ export interface components {
             diameterFrom: string;
             /** @description Largest diameter worked */
             diameterTo: string;
+            /** @description Slowest wished, as a factor of that; 1 when empty */
+            factorFrom: string;
+            /** @description Fastest wished, as a factor of that */
+            factorTo: string;
             from: string;
-            /** @description Surface speed, such as 30 m/min */
+            /** @description Travel in one turn: a screw's lead, a drum's girth */
+            lead: string;
+            /** @description Surface speed, such as 30 m/min; the usual one for the cut when empty */
             surface: string;
+            /** @description Time they took */
+            time: string;
             to: string;
+            /** @description Slowest travel, such as 20 mm/min */
+            travelFrom: string;
+            travelTo: string;
+            /** @description Turns counted by hand */
+            turns: string;
+        };
+        WorkStraightPull: {
+            /** @description Of the drum, sprocket or wheel */
+            diameter: string;
+            force: string;
         };
         Working: {
             assumes: string[] | null;
@@ -1106,6 +1297,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineAssessment"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Cache-Control"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Catalogue"];
                 };
             };
             /** @description Error */

@@ -26,7 +26,7 @@
         0.46} {half * 0.42}z"
       class="part clay"
     />
-  {:else if kind === 'saw'}
+  {:else if kind === 'hacksaw'}
     <circle cx="26" cy="0" r="26" class="part" />
     <path d="M44 12L96 26" class="rod" />
     <path d="M92 22h90v8l-6 5-6-5-6 5-6-5-6 5-6-5-6 5-6-5-6 5-6-5-6 5-6-5-6 5-6-5h-6z" class="part wash" />
@@ -39,6 +39,39 @@
     <rect x="0" y={-half} width={size * 1.1} height={size} rx="4" class="part" />
     {#each [0.2, 0.4, 0.6, 0.8] as k (k)}<path d="M{size * 1.1 * k} {-half + 6}V{half - 6}" class="mesh" />{/each}
     {#each [0.25, 0.5, 0.75] as k (k)}<path d="M5 {-half + size * k}h{size * 1.1 - 10}" class="mesh" />{/each}
+  {:else if kind === 'bandsaw' || kind === 'belt-sander'}
+    <circle cx={half} cy="0" r={half} class="part" />
+    <circle cx={half} cy="0" r="4" class="part" />
+    <circle cx="165" cy={-half * 0.35} r={half * 0.5} class="part" />
+    <path
+      d="M{half} {-half}L165 {-half * 0.85}M{half} {half}L165 {half * 0.15}"
+      class={kind === 'bandsaw' ? 'mesh' : 'rod'}
+      stroke-dasharray={kind === 'bandsaw' ? '6 2' : undefined}
+    />
+  {:else if kind === 'disc-sander'}
+    <rect x="0" y={-half} width="6" height={size} class="part clay" />
+    <rect x="6" y="8" width="60" height="7" class="part" />
+  {:else if kind === 'shaper'}
+    <circle cx="24" cy="0" r="24" class="part" />
+    <path d="M40 -14L78 -22" class="rod" />
+    <rect x="72" y="-34" width="104" height="20" class="part wash" />
+    <path d="M172 -14h10v22l-8 -8z" class="part" />
+  {:else if kind === 'mixer'}
+    <path d="M0 -5h78M78 -5v10M26 -5v-26h34v26M26 5v26h34v-26" class="rod" />
+    <path d="M12 {-half}v{size}h84v-{size}" class="mesh" />
+  {:else if kind === 'conveyor'}
+    <rect x="0" y="-7" width="176" height="14" class="part" />
+    {#each Array.from({ length: 16 }, (_, i) => i) as i (i)}<path d="M{8 + i * 10} 7l6 -14" class="mesh" />{/each}
+    <rect x="70" y="-24" width="34" height="48" class="part wash" />
+  {:else if kind === 'fan'}
+    <rect x="0" y="-9" width="14" height="18" class="part" />
+    {#each [-1, 1] as s (s)}<path
+        d="M4 {s * 9}C-6 {s * half * 0.5} 4 {s * half} 14 {s * half}C22 {s * half * 0.6} 16 {s * 20} 12 {s * 9}z"
+        class="part wash"
+      />{/each}
+  {:else if kind === 'indexer'}
+    <rect x="0" y={-half * 0.7} width="16" height={size * 0.7} class="part wash" />
+    {#each [-0.6, -0.4, -0.2, 0, 0.2, 0.4, 0.6] as v (v)}<path d="M16 {half * v}h7" class="mesh" />{/each}
   {:else if kind === 'grinder'}
     <rect x="0" y={-half} width="22" height={size} rx="2" class="part clay" />
     <rect x="22" y="-11" width="8" height="22" class="part" />

@@ -1,12 +1,12 @@
 <script lang="ts">
   import { push } from 'svelte-spa-router';
-  import { api, call, sayProblem, type Machine } from '../api/client';
-  import { machineKinds } from '../stations/options';
+  import { api, call, sayProblem } from '../api/client';
+  import { catalogue } from '../catalogue.svelte';
 
   let { large = false }: { large?: boolean } = $props();
 
   let name = $state('');
-  let kind = $state<Exclude<Machine['kind'], ''>>('lathe');
+  let kind = $state('lathe');
   let error = $state('');
 
   const add = async (e: SubmitEvent) => {
@@ -35,7 +35,7 @@
   <div>
     <label for="new-machine-kind" class="block text-sm text-soft">Kind</label>
     <select id="new-machine-kind" class="blank" bind:value={kind}>
-      {#each machineKinds as [v, words] (v)}<option value={v}>{words}</option>{/each}
+      {#each catalogue.machines as k (k.id)}<option value={k.id}>{k.name}</option>{/each}
     </select>
   </div>
   <button class="button primary">Add it</button>

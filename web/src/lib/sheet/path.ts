@@ -24,6 +24,7 @@ export function write(root: unknown, path: string, value: unknown): void {
   const all = keys(path);
   const last = all.pop();
   let at = root as Record<Key, unknown>;
-  for (const key of all) at = at[key] as Record<Key, unknown>;
+  // A draft typed in an older version may lack a group of fields.
+  for (const key of all) at = (at[key] ??= {}) as Record<Key, unknown>;
   if (last !== undefined) at[last] = value;
 }

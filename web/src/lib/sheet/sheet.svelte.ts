@@ -107,6 +107,11 @@ export class SheetState {
     this.#changed();
   }
 
+  /** Changes a whole group of fields or a list, undone by itself. */
+  edit(path: string, value: unknown) {
+    this.change((doc) => write(path.startsWith('machine') ? doc : doc.plan, path, value));
+  }
+
   /** Makes a change of several fields, undone as one. */
   change(make: (doc: Doc) => void) {
     this.#remember();

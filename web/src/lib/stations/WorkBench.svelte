@@ -1,35 +1,27 @@
 <script lang="ts">
-  import type { Job } from '../api/client';
+  import { catalogue } from '../catalogue.svelte';
   import Choice from '../ui/Choice.svelte';
   import Field from '../ui/Field.svelte';
   import Tick from '../ui/Tick.svelte';
   import { openSheet } from '../ui/context';
   import Figures from './Figures.svelte';
-  import JobForm from './JobForm.svelte';
-  import { machineKinds } from './options';
+  import JobForm from './jobs/JobForm.svelte';
 
   const sheet = openSheet();
   const jobs = $derived(sheet.doc.machine.jobs);
-  const workings = $derived(sheet.workings.filter((w) => w.station === 'work'));
+  // A job's own figures stand with the job.
+  const workings = $derived(sheet.workings.filter((w) => w.station === 'work' && !w.id.startsWith('job.')));
+  const kind = $derived(catalogue.machines.find((k) => k.id === sheet.text('machine.kind')));
+  const yesNo = [
+    ['yes', 'yes'],
+    ['no', 'no']
+  ] as const;
 
-  const freshJob = (): Job => ({
-    id: crypto.randomUUID(),
-    name: '',
-    speed: { by: 'rpm', from: '', to: '', surface: '', diameterFrom: '', diameterTo: '', cover: 'all' },
-    load: {
-      by: 'torque',
-      torque: '',
-      power: '',
-      shape: 'torque',
-      from: 'stated',
-      scale: { radius: '', angle: '', running: [''], breakaway: [''], own: '' }
-    },
-    duty: { kind: 'continuous', on: '', off: '' },
-    margin: '',
-    reason: ''
-  });
+  const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
   const add = () => {
-    sheet.change(({ machine }) => machine.jobs.push(freshJob()));
+    const blank = $state.snapshot(catalogue.blankJob);
+    if (!blank) return;
+    sheet.change(({ machine }) => machine.jobs.push({ ...blank, id: crypto.randomUUID() }));
     sheet.goTo(`machine.jobs[${jobs.length - 1}].name`);
   };
 </script>
@@ -46,14 +38,24 @@
 <h3 class="caption mt-5">The machine and its limits</h3>
 <div class="mt-1 grid grid-cols-2 gap-3">
   <Field path="machine.name" label="Name" words />
-  <Choice path="machine.kind" label="Kind" options={machineKinds} />
-  <Field path="machine.limits.spindle" label="Spindle may turn at most" hint="300 rpm" />
-  <Field path="machine.limits.marked" label="Marked on wheel or chuck" hint="2850 rpm" />
+  <Choice path="machine.kind" label="Kind" options={catalogue.machines.map((k) => [k.id, k.name] as const)} />
+  {#if kind?.asks === 'marked'}<Field path="machine.limits.marked" label="Marked on wheel, chuck or disc" hint="2850 rpm" />{/if}
+  <Field
+    path="machine.limits.spindle"
+    label="{capital(kind?.spindle ?? 'spindle')} may turn at most"
+    hint={kind?.usualMax ? `${kind.usualMax} rpm` : '300 rpm'}
+  />
+  {#if kind?.asks !== 'marked'}<Field path="machine.limits.marked" label="Marked on wheel or chuck" hint="2850 rpm" />{/if}
   <Field path="machine.limits.diameter" label="Largest that turns" hint="340 mm" />
 </div>
 <div class="mt-1">
   <Tick path="machine.limits.screwedOn" label="Chuck or wheel is screwed on" />
   <Tick path="machine.limits.needsReversed" label="Must run both ways" />
+</div>
+<div class="mt-2 grid grid-cols-3 gap-3">
+  <Choice path="machine.place.wet" label="Gets wet?" options={yesNo} />
+  <Choice path="machine.place.dust" label="Dusty?" options={yesNo} />
+  <Choice path="machine.place.hot" label="Over 40 °C?" options={yesNo} />
 </div>
 <div class="mt-2"><Field path="machine.notes" label="Notes" long words /></div>
 <Figures title="At the spindle" {workings} />

@@ -1,15 +1,24 @@
 /** What each choice is called, in the order it is offered. */
 
-export const machineKinds = [
-  ['potters-wheel', "Potter's wheel"],
-  ['lathe', 'Lathe'],
-  ['drill', 'Drill'],
-  ['mill', 'Mill'],
-  ['grinder', 'Grinder'],
-  ['saw', 'Saw'],
-  ['crusher', 'Crusher or mixer'],
-  ['extractor', 'Extractor or drum'],
-  ['other', 'Something else']
+export const loadMethods = [
+  ['torque', 'torque, as known'],
+  ['power', 'power, as known'],
+  ['scale', 'weighed with a spring scale'],
+  ['cutting', 'worked out from the cut'],
+  ['comparable', 'a like machine'],
+  ['replaced', 'the motor it had'],
+  ['inertia', 'getting a mass up to speed'],
+  ['pull', 'a straight pull'],
+  ['screw', 'a screw or feed']
+] as const;
+
+export const operations = [
+  ['turning', 'turning'],
+  ['drilling', 'drilling'],
+  ['milling', 'milling'],
+  ['sawing', 'sawing'],
+  ['sanding', 'sanding'],
+  ['grinding', 'grinding']
 ] as const;
 
 export const motorKinds = [

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { openSheet } from '../ui/context';
-  import { fieldId } from '../ui/fieldId';
+  import { openSheet } from '../../ui/context';
+  import { fieldId } from '../../ui/fieldId';
 
-  /** A row of spring-scale readings; a fresh blank follows the last one filled. */
-  let { path, label }: { path: string; label: string } = $props();
+  /** A row of readings of one sort; a fresh blank follows the last one filled. */
+  let { path, label, hint = '7.6 kg' }: { path: string; label: string; hint?: string } = $props();
 
   const sheet = openSheet();
   const pulls = $derived((sheet.value(path) as string[] | undefined) ?? []);
@@ -23,7 +23,7 @@
         autocomplete="off"
         aria-label="{label}, reading {i + 1}"
         aria-invalid={sheet.errors[`${path}[${i}]`] ? 'true' : undefined}
-        placeholder={i === 0 ? '7.6 kg' : ''}
+        placeholder={i === 0 ? hint : ''}
         value={pull}
         oninput={(e) => set(i, e.currentTarget.value)}
       />

@@ -1,0 +1,191 @@
+package work
+
+import (
+	"fmt"
+	"math"
+	"sort"
+
+	q "jiriki/core/quantity"
+	"jiriki/core/working"
+)
+
+// How a job's load can be found.
+const (
+	ByTorque     = "torque"
+	ByPower      = "power"
+	ByScale      = "scale"
+	ByCutting    = "cutting"
+	ByComparable = "comparable"
+	ByReplaced   = "replaced"
+	ByInertia    = "inertia"
+	ByPull       = "pull"
+	ByScrew      = "screw"
+)
+
+// readLoad fills the torque over the band by the chosen method. The inputs of the others are
+// still checked, so that a bad one is named where it was typed.
+func (n *Need) readLoad(j Job, r *q.Reader) {
+	l := j.Load
+	n.Method = r.Choice("by", l.By, ByTorque, ByTorque, ByPower, ByScale, ByCutting, ByComparable, ByReplaced, ByInertia, ByPull, ByScrew)
+	n.Shape = Shape(r.Choice("shape", l.Shape, string(SameTorque), string(SameTorque), string(SamePower), string(TorqueWithN), string(PointsJoin)))
+	torque := r.Read("torque", l.Torque, q.Torque, q.Range{Min: 1e-4, Max: 1e5})
+	power := r.Read("power", l.Power, q.Power, q.Range{Min: 0.1, Max: 1e5})
+	n.readStanding(l.From, r)
+	switch n.Method {
+	case ByPower:
+		n.missing(!power.Known, "load.power")
+		n.fromPower(power.Or(0))
+	case ByScale:
+		n.fromScale(l.Scale, r.Under("scale"))
+	case ByCutting:
+		n.fromCutting(j, r.Under("cutting"))
+	case ByComparable:
+		n.fromComparable(l.Comparable, r.Under("comparable"))
+	case ByReplaced:
+		n.fromReplaced(l.Replaced, r.Under("replaced"))
+	case ByInertia:
+		n.fromInertia(l.Inertia, r.Under("inertia"))
+	case ByPull:
+		t, missing := straightPull(l.Pull, r.Under("pull"))
+		n.takeTorque(t, missing, "load.pull.", "worked out from the pull")
+	case ByScrew:
+		t, feed, missing := screw(l.Screw, r.Under("screw"))
+		n.Feed = feed
+		n.takeTorque(t, missing, "load.screw.", "worked out from the screw")
+	default:
+		if n.Shape == PointsJoin {
+			n.fromPoints(l.Points, r)
+			break
+		}
+		n.Torque = torque.SI
+		n.missing(!torque.Known, "load.torque")
+		n.doubtTurns(torque.Or(0), power.Or(0))
+	}
+}
+
+// readStanding is where a stated figure comes from and the margin that goes with it.
+func (n *Need) readStanding(from string, r *q.Reader) {
+	n.Found, n.Margin, n.MarginBy = working.Read, marginStated, "stated figure"
+	switch r.Choice("from", from, "stated", "stated", "measured", "comparable") {
+	case "measured":
+		n.Found, n.Margin, n.MarginBy = working.Measured, marginMeasured, "measured"
+	case "comparable":
+		n.comparable = true
+		n.Margin, n.MarginBy = marginComparable, "comparable machine: its maker put a margin in already"
+	}
+}
+
+func (n *Need) fromPower(power float64) {
+	if n.Missing != "" || power == 0 {
+		return
+	}
+	if n.Shape == PointsJoin {
+		n.Shape = SameTorque // points are torques; a power has none
+	}
+	n.Torque = power / n.High
+	if n.Shape == SamePower {
+		n.Torque = power / n.Low
+	}
+}
+
+func (n *Need) fromScale(s ScalePull, r *q.Reader) {
+	scale := readScale(s, r)
+	n.Torque, n.Breakaway, n.Spread, n.Tangent = scale.Running, scale.Breakaway, scale.Spread, scale.Tangent
+	n.Found, n.Margin, n.MarginBy = working.Measured, marginMeasured, "weighed with a spring scale"
+	n.missing(scale.Missing != "", "load.scale."+scale.Missing)
+	n.sameUnlessSquare()
+	n.doubtPulls(scale)
+}
+
+func (n *Need) fromCutting(j Job, r *q.Reader) {
+	n.Found, n.Margin, n.MarginBy = working.Computed, marginStated, "worked out from the cut"
+	if n.Missing != "" {
+		return
+	}
+	largest := 0.0
+	if j.Speed.By == "surface" {
+		if d, err := q.Parse(j.Speed.DiameterTo, q.Length); err == nil {
+			largest = d
+		}
+	}
+	c, missing := cutting(j, r, n.Low, n.High, largest)
+	n.missing(missing != "", missing)
+	n.Cutting, n.Torque, n.Shape = c, c.Torque, SameTorque
+	switch {
+	case c.SameSpeed:
+		n.Shape = SamePower
+	case c.Operation == "grinding" || c.Operation == "sanding":
+		// Power goes into the pass whatever the wheel's speed.
+		n.Shape, n.Torque = SamePower, c.Power/n.Low
+	}
+}
+
+func (n *Need) fromComparable(c Comparable, r *q.Reader) {
+	power := r.Read("power", c.Power, q.Power, q.Range{Min: 1, Max: 1e5})
+	like, ok := findLike(c.Of)
+	if c.Of != "" && !ok {
+		r.Refuse("of", c.Of, "not in the list of machines")
+	}
+	if !power.Known && ok {
+		power = q.Value{SI: like.HighKW * 1000, Known: true}
+	}
+	n.Like, n.Found, n.Margin, n.MarginBy = like, working.Assumed, marginComparable, "comparable machine: its maker put a margin in already"
+	n.missing(!power.Known, "load.comparable.of")
+	n.fromPower(power.Or(0))
+}
+
+func (n *Need) fromReplaced(d Replaced, r *q.Reader) {
+	points, missing := replaced(d, r)
+	n.Found, n.Margin, n.MarginBy = working.Computed, marginReplaced, "the motor it had: as good as it was, no more"
+	n.missing(missing != "", "load.replaced."+missing)
+	if missing != "" {
+		return
+	}
+	n.Points, n.Shape = points, PointsJoin
+	if n.Missing == "speed.from" {
+		// Its own positions are the band.
+		n.Missing, n.Low, n.High = "", points[0].Omega, points[len(points)-1].Omega
+	}
+	n.Torque = n.TorqueAt(n.Low)
+}
+
+func (n *Need) fromInertia(l InertiaLoad, r *q.Reader) {
+	s, missing := spinning(l, r)
+	n.Spinning, n.Found, n.Margin, n.MarginBy = s, working.Computed, marginStated, "worked out from inertia"
+	n.missing(missing != "", "load.inertia."+missing)
+	if n.Missing == "" {
+		n.Torque, n.Shape = s.Inertia*n.High/s.Within+s.Friction, SameTorque
+	}
+}
+
+func (n *Need) takeTorque(t float64, missing, below, by string) {
+	n.Torque, n.Found, n.Margin, n.MarginBy = t, working.Computed, marginStated, by
+	n.missing(missing != "", below+missing)
+	n.sameUnlessSquare()
+}
+
+// sameUnlessSquare is the shape of a load found as one torque: points are for stated torques.
+func (n *Need) sameUnlessSquare() {
+	if n.Shape == PointsJoin {
+		n.Shape = SameTorque
+	}
+}
+
+func (n *Need) fromPoints(points []Point, r *q.Reader) {
+	if len(points) > maxPulls {
+		r.Refuse("points", fmt.Sprint(len(points)), fmt.Sprintf("at most %d points", maxPulls))
+		return
+	}
+	for i, p := range points {
+		at := r.Under(fmt.Sprintf("points[%d]", i))
+		speed, torque := at.Read("speed", p.Speed, q.Speed, q.Range{Min: 0.01 * q.RPM, Max: 1e5 * q.RPM}), at.Read("torque", p.Torque, q.Torque, q.Range{Min: 1e-4, Max: 1e5})
+		if speed.Known && torque.Known {
+			n.Points = append(n.Points, TorqueAtSpeed{speed.SI, torque.SI})
+		}
+	}
+	n.missing(len(n.Points) < 2, fmt.Sprintf("load.points[%d].speed", min(len(n.Points), max(len(points)-1, 0))))
+	sort.SliceStable(n.Points, func(i, k int) bool { return n.Points[i].Omega < n.Points[k].Omega })
+	for _, p := range n.Points {
+		n.Torque = math.Max(n.Torque, p.Torque)
+	}
+}

@@ -1,0 +1,27 @@
+import { api, call, type Catalogue } from './api/client';
+
+/** What can be chosen from, the same for every workshop: asked for once. */
+class CatalogueState {
+  #data = $state.raw<Catalogue>();
+
+  async load() {
+    if (this.#data) return;
+    this.#data = (await call(() => api.GET('/api/catalogue'))).data;
+  }
+
+  get machines() {
+    return this.#data?.machines ?? [];
+  }
+  get materials() {
+    return this.#data?.materials ?? [];
+  }
+  get likes() {
+    return this.#data?.likes ?? [];
+  }
+  /** A job with nothing filled in; undefined until the catalogue is there. */
+  get blankJob() {
+    return this.#data?.job;
+  }
+}
+
+export const catalogue = new CatalogueState();

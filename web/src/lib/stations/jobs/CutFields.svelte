@@ -1,0 +1,28 @@
+<script lang="ts">
+  import { catalogue } from '../../catalogue.svelte';
+  import Choice from '../../ui/Choice.svelte';
+  import { openSheet } from '../../ui/context';
+  import { operations } from '../options';
+
+  /** What is cut, how and with what: gives the usual surface speed and the cutting force. */
+  let { at }: { at: string } = $props();
+
+  const sheet = openSheet();
+  const operation = $derived(sheet.text(`${at}.operation`));
+</script>
+
+<Choice path="{at}.operation" label="Operation" options={operations} />
+<Choice path="{at}.material" label="In" options={catalogue.materials.map((m) => [m.id, m.name] as const)} />
+{#if ['turning', 'drilling', 'milling'].includes(operation)}
+  <div class="col-span-2">
+    <Choice
+      path="{at}.tool"
+      label="With"
+      fallback="hss"
+      options={[
+        ['hss', 'high-speed steel'],
+        ['carbide', 'carbide']
+      ]}
+    />
+  </div>
+{/if}

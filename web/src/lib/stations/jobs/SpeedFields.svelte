@@ -1,0 +1,49 @@
+<script lang="ts">
+  import Choice from '../../ui/Choice.svelte';
+  import Field from '../../ui/Field.svelte';
+  import { openSheet } from '../../ui/context';
+
+  /** How fast the spindle must turn, by whichever way the person knows it. */
+  let { at }: { at: string } = $props();
+
+  const sheet = openSheet();
+  const by = $derived(sheet.text(`${at}.by`) || 'rpm');
+</script>
+
+<Choice
+  path="{at}.by"
+  label="Speed from"
+  fallback="rpm"
+  options={[
+    ['rpm', 'turns per minute'],
+    ['surface', 'surface speed'],
+    ['timed', 'turns counted by hand'],
+    ['travel', 'travel and lead']
+  ]}
+/>
+<Choice
+  path="{at}.cover"
+  label="Of the band"
+  fallback="all"
+  options={[
+    ['all', 'every speed'],
+    ['any', 'one speed will do']
+  ]}
+/>
+{#if by === 'surface'}
+  <div class="col-span-2"><Field path="{at}.surface" label="Surface speed; the usual one when empty" hint="30 m/min" /></div>
+  <Field path="{at}.diameterFrom" label="Smallest diameter" hint="10 mm" />
+  <Field path="{at}.diameterTo" label="Largest diameter" hint="60 mm" />
+{:else if by === 'timed'}
+  <Field path="{at}.turns" label="Turns counted" hint="30" />
+  <Field path="{at}.time" label="in" hint="40 s" />
+  <Field path="{at}.factorFrom" label="Slowest wished, × that" hint="0.5" />
+  <Field path="{at}.factorTo" label="Fastest wished, × that" hint="2" />
+{:else if by === 'travel'}
+  <Field path="{at}.travelFrom" label="Slowest travel" hint="20 mm/min" />
+  <Field path="{at}.travelTo" label="Fastest travel" hint="200 mm/min" />
+  <div class="col-span-2"><Field path="{at}.lead" label="Travel in one turn: a screw's lead, a drum's girth" hint="3 mm" /></div>
+{:else}
+  <Field path="{at}.from" label="Slowest" hint="20 rpm" />
+  <Field path="{at}.to" label="Fastest" hint="60 rpm" />
+{/if}
