@@ -5,11 +5,13 @@ go 1.26.0
 require (
 	github.com/alecthomas/kong v1.17.0
 	github.com/danielgtaylor/huma/v2 v2.39.0
+	github.com/disintegration/imaging v1.6.2
 	github.com/jackc/pgx/v5 v5.12.0
 	github.com/jmoiron/sqlx v1.4.0
 	github.com/labstack/echo/v5 v5.4.4
 	github.com/pressly/goose/v3 v3.29.0
 	github.com/stretchr/testify v1.12.1
+	golang.org/x/image v0.47.0
 	gonum.org/v1/gonum v0.17.0
 	pgregory.net/rapid v1.3.0
 )

@@ -24,4 +24,13 @@ func (a api) assess(h huma.API) {
 		}
 		return &assessOutput{out}, nil
 	})
+	huma.Register(h, huma.Operation{
+		OperationID: "rank", Method: http.MethodPost, Path: "/api/rank", Summary: "The shelf's motors for a machine's jobs, best first",
+		SkipValidateBody: true,
+	}, a.rank)
+}
+
+func (a api) rank(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Ranking }, error) {
+	ranking, err := line.Rank(in.Body)
+	return &struct{ Body line.Ranking }{ranking}, a.fail(ctx, err)
 }

@@ -6,15 +6,25 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"jiriki/core/control"
+	"jiriki/core/donor"
+	"jiriki/core/motor"
+	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
 
 // Catalogue is what can be chosen from: it is the same for every workshop.
 type Catalogue struct {
-	Machines  []work.Kind     `json:"machines" nullable:"false" doc:"Kinds of machine"`
-	Materials []work.Material `json:"materials" nullable:"false" doc:"What is cut"`
-	Likes     []work.Like     `json:"likes" nullable:"false" doc:"Comparable machines"`
-	Job       work.Job        `json:"job" doc:"A job with nothing filled in"`
+	Machines  []work.Kind                   `json:"machines" nullable:"false" doc:"Kinds of machine"`
+	Materials []work.Material               `json:"materials" nullable:"false" doc:"What is cut"`
+	Likes     []work.Like                   `json:"likes" nullable:"false" doc:"Comparable machines"`
+	Job       work.Job                      `json:"job" doc:"A job with nothing filled in"`
+	Motors    []motor.Profile               `json:"motors" nullable:"false" doc:"Kinds of motor"`
+	Donors    []donor.Donor                 `json:"donors" nullable:"false" doc:"What usually holds what"`
+	Regions   []donor.Region                `json:"regions" nullable:"false"`
+	Drives    map[motor.Kind][]control.Kind `json:"drives" doc:"Which controls suit each kind of motor"`
+	Item      shelf.Item                    `json:"item" doc:"A part with nothing filled in"`
+	Reading   motor.Reading                 `json:"reading" doc:"A bench reading with nothing filled in"`
 }
 
 type catalogueOutput struct {
@@ -27,5 +37,13 @@ func (a api) catalogue(h huma.API) {
 }
 
 func (a api) getCatalogue(context.Context, *struct{}) (*catalogueOutput, error) {
-	return &catalogueOutput{"no-cache", Catalogue{Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Job: work.Blank()}}, nil
+	return &catalogueOutput{"no-cache", Catalogue{Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Job: work.Blank(), Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Drives: drives(), Item: shelf.Item{}.Whole()}}, nil
+}
+
+func drives() map[motor.Kind][]control.Kind {
+	out := map[motor.Kind][]control.Kind{}
+	for _, p := range motor.Profiles() {
+		out[p.Kind] = control.Drives(string(p.Kind))
+	}
+	return out
 }

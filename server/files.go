@@ -12,6 +12,7 @@ import (
 
 	"jiriki/core/line"
 	"jiriki/core/openfile"
+	"jiriki/core/shelf"
 )
 
 type fileOutput struct {
@@ -52,7 +53,7 @@ func (a api) exportPlan(ctx context.Context, in *IDPath) (*fileOutput, error) {
 		return nil, a.fail(ctx, err)
 	}
 	return download(openfile.File{
-		Format: openfile.Format, Version: openfile.Version, Shelf: []line.ShelfMotor{},
+		Format: openfile.Format, Version: openfile.Version, Shelf: []shelf.Item{},
 		Machines: []openfile.Machine{{Machine: s.Machine.Described, Plans: []line.Plan{s.Plan.Described}}},
 	}, "jiriki-plan-"+strings.ToLower(s.Plan.Letter)+".json")
 }

@@ -8,22 +8,23 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"jiriki/core/line"
+	"jiriki/core/shelf"
 	"jiriki/core/work"
 	"jiriki/store"
 )
 
 // Sheet is a plan with its machine and what stands beside them.
 type Sheet struct {
-	PlanID         string            `json:"planId"`
-	PlanVersion    int               `json:"planVersion"`
-	Letter         string            `json:"letter"`
-	Plan           line.Plan         `json:"plan"`
-	MachineID      string            `json:"machineId"`
-	MachineVersion int               `json:"machineVersion"`
-	Machine        work.Machine      `json:"machine"`
-	Workshop       string            `json:"workshop"`
-	Siblings       []Sibling         `json:"siblings" nullable:"false" doc:"Every plan of the machine, this one too"`
-	Shelf          []line.ShelfMotor `json:"shelf" nullable:"false"`
+	PlanID         string       `json:"planId"`
+	PlanVersion    int          `json:"planVersion"`
+	Letter         string       `json:"letter"`
+	Plan           line.Plan    `json:"plan"`
+	MachineID      string       `json:"machineId"`
+	MachineVersion int          `json:"machineVersion"`
+	Machine        work.Machine `json:"machine"`
+	Workshop       string       `json:"workshop"`
+	Siblings       []Sibling    `json:"siblings" nullable:"false" doc:"Every plan of the machine, this one too"`
+	Shelf          []shelf.Item `json:"shelf" nullable:"false"`
 }
 
 // Sibling is another plan of the same machine.

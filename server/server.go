@@ -56,7 +56,9 @@ func describe(e *echo.Echo, c Config) huma.API {
 	a.machines(hapi)
 	a.plans(hapi)
 	a.shelf(hapi)
+	a.pictures(hapi)
 	a.assess(hapi)
+	a.identify(hapi)
 	a.files(hapi)
 	return hapi
 }

@@ -2,30 +2,94 @@ package server
 
 import (
 	"context"
+	"errors"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"jiriki/core/motor"
+	"jiriki/core/quantity"
+	"jiriki/core/shelf"
+	"jiriki/store"
 )
 
-func (a api) shelf(h huma.API) {
-	huma.Register(h, huma.Operation{OperationID: "add-shelf-motor", Method: http.MethodPost, Path: "/api/shelf", Summary: "Put a motor on the shelf", DefaultStatus: http.StatusCreated}, a.addShelfMotor)
-	huma.Register(h, huma.Operation{OperationID: "delete-shelf-motor", Method: http.MethodDelete, Path: "/api/shelf/{id}", Summary: "Take a motor off the shelf; it can be restored", DefaultStatus: http.StatusNoContent}, a.deleteShelfMotor)
-	huma.Register(h, huma.Operation{OperationID: "restore-shelf-motor", Method: http.MethodPost, Path: "/api/shelf/{id}/restore", Summary: "Put it back", DefaultStatus: http.StatusNoContent}, a.restoreShelfMotor)
+// ShelfEntry is a part on the shelf with its version and pictures.
+type ShelfEntry struct {
+	Item     shelf.Item `json:"item"`
+	Version  int        `json:"version"`
+	Pictures []string   `json:"pictures" nullable:"false" doc:"IDs, for /api/pictures/{id}"`
 }
 
-func (a api) addShelfMotor(ctx context.Context, in *struct{ Body motor.Described }) (*added, error) {
+type shelfOutput struct {
+	Body []ShelfEntry `nullable:"false"`
+}
+
+type entryOutput struct{ Body ShelfEntry }
+
+func (a api) shelf(h huma.API) {
+	huma.Register(h, huma.Operation{OperationID: "get-shelf", Method: http.MethodGet, Path: "/api/shelf", Summary: "Every part on the shelf"}, a.getShelf)
+	huma.Register(h, huma.Operation{OperationID: "add-shelf-item", Method: http.MethodPost, Path: "/api/shelf", Summary: "Put a part on the shelf", DefaultStatus: http.StatusCreated}, a.addShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "save-shelf-item", Method: http.MethodPut, Path: "/api/shelf/{id}", Summary: "Save a part; 409 when it was changed elsewhere"}, a.saveShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "delete-shelf-item", Method: http.MethodDelete, Path: "/api/shelf/{id}", Summary: "Take a part off the shelf; it can be restored", DefaultStatus: http.StatusNoContent}, a.deleteShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "restore-shelf-item", Method: http.MethodPost, Path: "/api/shelf/{id}/restore", Summary: "Put it back", DefaultStatus: http.StatusNoContent}, a.restoreShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "check-shelf-item", Method: http.MethodPost, Path: "/api/shelf/check", Summary: "Whether a part's entries can be used, and what its motor comes to"}, a.checkShelfItem)
+}
+
+func entryOf(e store.ShelfEntry) ShelfEntry {
+	if e.Pictures == nil {
+		e.Pictures = []string{}
+	}
+	return ShelfEntry{e.Item, e.Version, e.Pictures}
+}
+
+func (a api) getShelf(ctx context.Context, _ *struct{}) (*shelfOutput, error) {
+	entries, err := a.store.ShelfEntries(ctx)
+	if err != nil {
+		return nil, a.fail(ctx, err)
+	}
+	out := &shelfOutput{make([]ShelfEntry, len(entries))}
+	for i, e := range entries {
+		out.Body[i] = entryOf(e)
+	}
+	return out, nil
+}
+
+func (a api) addShelfItem(ctx context.Context, in *struct{ Body shelf.Item }) (*added, error) {
 	out := &added{}
 	var err error
-	out.Body.ID, err = a.store.AddShelfMotor(ctx, in.Body)
+	out.Body.ID, err = a.store.AddShelfItem(ctx, in.Body)
 	return out, a.fail(ctx, err)
 }
 
-func (a api) deleteShelfMotor(ctx context.Context, in *IDPath) (*struct{}, error) {
-	return nil, a.fail(ctx, a.store.DeleteShelfMotor(ctx, in.ID))
+func (a api) saveShelfItem(ctx context.Context, in *struct {
+	IDPath
+	Body struct {
+		Version int        `json:"version" minimum:"1"`
+		Item    shelf.Item `json:"item"`
+	}
+}) (*entryOutput, error) {
+	now, err := a.store.SaveShelfItem(ctx, in.ID, in.Body.Version, in.Body.Item)
+	if errors.Is(err, store.ErrStale) {
+		return nil, huma.Error409Conflict("This part was changed in another window since you opened it. Reload to see it.")
+	}
+	return &entryOutput{entryOf(now)}, a.fail(ctx, err)
 }
 
-func (a api) restoreShelfMotor(ctx context.Context, in *IDPath) (*struct{}, error) {
-	return nil, a.fail(ctx, a.store.RestoreShelfMotor(ctx, in.ID))
+func (a api) deleteShelfItem(ctx context.Context, in *IDPath) (*struct{}, error) {
+	return nil, a.fail(ctx, a.store.DeleteShelfItem(ctx, in.ID))
+}
+
+func (a api) restoreShelfItem(ctx context.Context, in *IDPath) (*struct{}, error) {
+	return nil, a.fail(ctx, a.store.RestoreShelfItem(ctx, in.ID))
+}
+
+type checkedItem struct{ Body shelf.Known }
+
+func (a api) checkShelfItem(ctx context.Context, in *struct {
+	Body struct {
+		Units quantity.System `json:"units" enum:"metric,inch"`
+		Item  shelf.Item      `json:"item"`
+	}
+}) (*checkedItem, error) {
+	known, err := in.Body.Item.Known(in.Body.Units)
+	return &checkedItem{known}, a.fail(ctx, err)
 }

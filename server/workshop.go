@@ -9,15 +9,16 @@ import (
 	"jiriki/core/finding"
 	"jiriki/core/line"
 	"jiriki/core/quantity"
+	"jiriki/core/shelf"
 	"jiriki/demo"
 	"jiriki/store"
 )
 
 // Workshop is the shed: every machine with its plans as lines, and the shelf.
 type Workshop struct {
-	Name     string            `json:"name"`
-	Machines []ShedMachine     `json:"machines" nullable:"false"`
-	Shelf    []line.ShelfMotor `json:"shelf" nullable:"false"`
+	Name     string        `json:"name"`
+	Machines []ShedMachine `json:"machines" nullable:"false"`
+	Shelf    []shelf.Item  `json:"shelf" nullable:"false"`
 }
 
 // ShedMachine is a machine's row in the shed.

@@ -25,7 +25,9 @@ type machineRow struct {
 	Updated   time.Time               `db:"updated_at"`
 }
 
-func (r machineRow) machine() Machine { return Machine{r.ID, r.Version, r.Described.V.Whole(), r.Updated} }
+func (r machineRow) machine() Machine {
+	return Machine{r.ID, r.Version, r.Described.V.Whole(), r.Updated}
+}
 
 // Machines returns the machines in the order they were added.
 func (s *Store) Machines(ctx context.Context) ([]Machine, error) {

@@ -11,6 +11,7 @@ import (
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/openfile"
+	"jiriki/core/shelf"
 	"jiriki/core/work"
 	"jiriki/demo"
 	"jiriki/store"
@@ -107,13 +108,13 @@ func TestDeletionIsUndone(t *testing.T) {
 	_, err = s.Sheet(ctx, plan)
 	assert.NoError(t, err)
 
-	id, err := s.AddShelfMotor(ctx, motor.Described{Name: "Spare"})
+	id, err := s.AddShelfItem(ctx, shelf.Item{Motor: motor.Described{Name: "Spare"}})
 	require.NoError(t, err)
-	require.NoError(t, s.DeleteShelfMotor(ctx, id))
+	require.NoError(t, s.DeleteShelfItem(ctx, id))
 	shelf, err := s.Shelf(ctx)
 	require.NoError(t, err)
 	assert.Empty(t, shelf)
-	require.NoError(t, s.RestoreShelfMotor(ctx, id))
+	require.NoError(t, s.RestoreShelfItem(ctx, id))
 	shelf, err = s.Shelf(ctx)
 	require.NoError(t, err)
 	assert.Equal(t, "Spare", shelf[0].Motor.Name)

@@ -6,7 +6,6 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"jiriki/core/line"
-	"jiriki/core/motor"
 	"jiriki/core/openfile"
 )
 
@@ -18,7 +17,7 @@ func (s *Store) WorkshopName(ctx context.Context) (name string, err error) {
 
 // Untouched reports whether the workshop never held a machine or a motor, deleted ones counted.
 func (s *Store) Untouched(ctx context.Context) (untouched bool, err error) {
-	err = s.db.GetContext(ctx, &untouched, `SELECT NOT EXISTS (SELECT FROM machine) AND NOT EXISTS (SELECT FROM shelf_motor)`)
+	err = s.db.GetContext(ctx, &untouched, `SELECT NOT EXISTS (SELECT FROM machine) AND NOT EXISTS (SELECT FROM shelf_item)`)
 	return untouched, away(err)
 }
 
@@ -63,7 +62,7 @@ func (s *Store) Import(ctx context.Context, f openfile.File) error {
 			}
 		}
 		for _, one := range f.Shelf {
-			if _, err := tx.ExecContext(ctx, `INSERT INTO shelf_motor (described) VALUES ($1)`, described[motor.Described]{one.Motor}); err != nil {
+			if _, err := tx.ExecContext(ctx, `INSERT INTO shelf_item (described) VALUES ($1)`, kept(one)); err != nil {
 				return err
 			}
 		}

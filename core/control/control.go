@@ -17,17 +17,21 @@ const (
 	Chopper    Kind = "pwm"         // capacitor and chopper, adjustable DC
 	Inverter   Kind = "inverter"    // one phase in, three phases of adjustable hertz out
 	Contactor  Kind = "contactor"   // plain switch: the line or nothing
+
+	BrushlessDrive Kind = "bldc"       // for brushless motors and servos
+	StepperDriver  Kind = "stepper"    // and a source of pulses
+	CapacitorSet   Kind = "capacitors" // run capacitors to choose from, for a fan
 )
 
 // Described is a control as a person entered it.
 type Described struct {
 	Name      string `json:"name" maxLength:"120"`
 	Origin    string `json:"origin" maxLength:"200"`
-	Kind      Kind   `json:"kind" enum:"phase-angle,pwm,inverter,contactor,"`
+	Kind      Kind   `json:"kind" enum:"phase-angle,pwm,inverter,bldc,stepper,capacitors,contactor,"`
 	Volts     q.Text `json:"volts" doc:"Most volts it is rated to put out"`
 	Amps      q.Text `json:"amps" doc:"Output amps it can give for ever"`
 	LimitAmps q.Text `json:"limitAmps" doc:"Current limit as set"`
-	Feedback  string `json:"feedback" enum:"none,armature,tacho," doc:"What the drive steadies the speed by"`
+	Feedback  string `json:"feedback" enum:"none,armature,tacho," doc:"What the drive steadies the speed by; for a brushless drive none means sensorless, tacho means Hall sensors or encoder"`
 	Choke     bool   `json:"choke" doc:"A choke smooths the armature current"`
 	TopTrim   q.Text `json:"topTrim" doc:"Top speed as a part of plate speed, such as 65 %"`
 	BaseHertz q.Text `json:"baseHertz" doc:"Inverter: hertz at which full volts are reached"`
@@ -43,39 +47,45 @@ type Described struct {
 
 // Resolved is a control with defaults filled in. SI; zero where not known.
 type Resolved struct {
-	Kind       Kind
-	Volts      float64
-	Amps       float64
-	LimitAmps  float64
-	FormFactor float64
-	Slowest    float64 // slowest steady speed as a share of full
-	TopTrim    float64 // share of plate speed; 1 unless trimmed
-	Trimmed    bool    // the trim was chosen, not assumed
-	BaseHertz  float64
-	TopHertz   float64
-	Vector     bool
-	Choke      bool
-	Accel      float64
-	Fused      bool
-	Enclosed   bool
-	ZeroStart  bool
-	NoVolt     bool
-	Reverse    string
+	Kind          Kind
+	Volts         float64
+	Amps          float64
+	LimitAmps     float64
+	FormFactor    float64
+	Slowest       float64 // slowest steady speed as a share of full
+	SeriesSlowest float64 // the same on a series motor, which needs a tachometer more
+	TopTrim       float64 // share of plate speed; 1 unless trimmed
+	Trimmed       bool    // the trim was chosen, not assumed
+	BaseHertz     float64
+	TopHertz      float64
+	Vector        bool
+	Choke         bool
+	Accel         float64
+	Fused         bool
+	Enclosed      bool
+	ZeroStart     bool
+	NoVolt        bool
+	Reverse       string
 }
 
 // PeakShare is what a drive gives for a minute against its rating [common practice].
 const PeakShare = 1.5
 
-// DCDrive reports whether the control puts out adjustable DC.
-func (c Resolved) DCDrive() bool { return c.Kind == PhaseAngle || c.Kind == Chopper }
+// DCDrive reports whether the control sets speed by volts: brushed or brushless.
+func (c Resolved) DCDrive() bool {
+	return c.Kind == PhaseAngle || c.Kind == Chopper || c.Kind == BrushlessDrive
+}
 
 // Adjusts reports whether the control sets speed at all.
-func (c Resolved) Adjusts() bool { return c.DCDrive() || c.Kind == Inverter }
+func (c Resolved) Adjusts() bool { return c.Kind != Contactor && c.Kind != "" }
+
+// Limits reports whether the control has amps of its own to rate and limit.
+func (c Resolved) Limits() bool { return c.DCDrive() || c.Kind == Inverter || c.Kind == StepperDriver }
 
 // Resolve reads a described control, refusing on r what cannot be used.
 func Resolve(d Described, r *q.Reader) Resolved {
 	c := Resolved{
-		Kind:      Kind(r.Choice("kind", string(d.Kind), "", string(PhaseAngle), string(Chopper), string(Inverter), string(Contactor))),
+		Kind:      Kind(r.Choice("kind", string(d.Kind), "", words(Kinds)...)),
 		Volts:     r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0),
 		Amps:      r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0),
 		LimitAmps: r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0),
@@ -105,8 +115,25 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		if c.Vector {
 			c.Slowest = 1.0 / 40
 		}
+	case BrushlessDrive:
+		c.Slowest = 1.0 / 50
+		if feedback != "tacho" {
+			c.Slowest = 1.0 / 10
+		}
+	}
+	c.SeriesSlowest = 1.0 / 5
+	if feedback == "tacho" {
+		c.SeriesSlowest = 1.0 / 20
 	}
 	return c
+}
+
+func words(kinds []Kind) []string {
+	out := make([]string, len(kinds))
+	for i, k := range kinds {
+		out[i] = string(k)
+	}
+	return out
 }
 
 // slowestDC is the slowest steady speed of a DC drive as a share of full [common practice].
@@ -125,10 +152,14 @@ func slowestDC(feedback string) float64 {
 // chopper on the line, the supply itself otherwise; never more than its own rating.
 func (c Resolved) OutputVolts(supplyVolts float64, battery bool) float64 {
 	volts := supplyVolts
+	if c.Kind == StepperDriver {
+		// A driver has a supply of its own, whose volts are what it is rated for.
+		return c.Volts
+	}
 	switch {
 	case c.Kind == PhaseAngle:
 		volts = PhaseAngleAverage(supplyVolts)
-	case c.Kind == Chopper && !battery:
+	case (c.Kind == Chopper || c.Kind == BrushlessDrive) && !battery:
 		volts = supplyVolts * math.Sqrt2
 	}
 	if c.Volts > 0 {
@@ -137,50 +168,14 @@ func (c Resolved) OutputVolts(supplyVolts float64, battery bool) float64 {
 	return volts
 }
 
+// CutSineVolts is the most a phase-angle regulator passes to a motor on alternating current: the
+// line itself, never more than its own rating.
+func (c Resolved) CutSineVolts(supplyVolts float64) float64 {
+	if c.Volts > 0 {
+		return math.Min(supplyVolts, c.Volts)
+	}
+	return supplyVolts
+}
+
 // PhaseAngleAverage is the average of a fully phased-on rectified sine, (2√2/π)·V_ac.
 func PhaseAngleAverage(lineVolts float64) float64 { return 2 * math.Sqrt2 / math.Pi * lineVolts }
-
-// SuitsBattery reports whether a kind of control and motor work from a battery, and says why.
-func SuitsBattery(kind Kind, motor string) (bool, string) {
-	switch {
-	case kind == PhaseAngle:
-		return false, "A thyristor only lets go when the current crosses zero; from a battery it never does. A PWM drive suits."
-	case kind == Inverter:
-		return false, "This inverter makes its volts from the mains; a battery has too few. A direct-current motor with a PWM drive suits."
-	case kind == Contactor && motor != "pm-dc":
-		return false, "This motor needs alternating current; a battery gives none."
-	}
-	return true, "Chopped battery volts on the armature set the speed."
-}
-
-// Suits reports whether a kind of control drives a kind of motor (named as package motor names
-// it), and says why or why not and what does.
-func Suits(kind Kind, motor string) (bool, string) {
-	switch motor {
-	case "pm-dc":
-		switch kind {
-		case PhaseAngle, Chopper:
-			return true, "Adjustable DC on the armature sets the speed; the magnets do the rest."
-		case Inverter:
-			return false, "An inverter puts out alternating current; brushes and magnets need direct current. A phase-angle or PWM drive suits."
-		}
-		return false, "A switch passes the line's alternating current; brushes and magnets need direct current. A phase-angle or PWM drive suits."
-	case "induction-3":
-		switch kind {
-		case Inverter:
-			return true, "It makes three phases of any hertz, so the field turns at the speed you dial."
-		case Contactor:
-			return true, "Switched straight on, it runs at one speed; it needs a three-phase supply."
-		}
-		return false, "This motor turns with the field's hertz; lowering volts or feeding DC only heats it. An inverter suits."
-	case "capacitor-start":
-		switch kind {
-		case Contactor:
-			return true, "Switched straight on, it starts on its capacitor and runs at one speed; pulleys set the machine's speed."
-		case Inverter:
-			return false, "Three phases have nowhere to go in it, and below about 75 % of plate speed its start switch closes again and burns winding and capacitor. Use a plain switch and cone pulleys; some drive these from a single-phase-output inverter, never below that speed."
-		}
-		return false, "Its speed follows the line's hertz. Cutting the volts stops it getting past its start switch, and it burns. Use a plain switch and pulleys."
-	}
-	return true, ""
-}

@@ -52,9 +52,14 @@ func TestFormFactorAndSlowestSpeed(t *testing.T) {
 }
 
 func TestSuitsGivesAReasonEitherWay(t *testing.T) {
-	want := map[string][]Kind{"pm-dc": {PhaseAngle, Chopper}, "induction-3": {Inverter, Contactor}, "capacitor-start": {Contactor}}
+	want := map[string][]Kind{
+		"pm-dc": {PhaseAngle, Chopper}, "wound-dc": {PhaseAngle, Chopper}, "universal": {PhaseAngle, Chopper, Contactor}, "induction-3": {Inverter, Contactor},
+		"split-phase": {Contactor}, "capacitor-start": {Contactor}, "capacitor-start-run": {Contactor}, "psc": {CapacitorSet, Contactor}, "shaded-pole": {Contactor},
+		"two-speed": {Contactor}, "brushless": {BrushlessDrive}, "stepper": {StepperDriver}, "servo": {BrushlessDrive},
+	}
 	for motor, kinds := range want {
-		for _, kind := range []Kind{PhaseAngle, Chopper, Inverter, Contactor} {
+		assert.Equal(t, kinds, Drives(motor), motor)
+		for _, kind := range Kinds {
 			ok, why := Suits(kind, motor)
 			assert.Equal(t, contains(kinds, kind), ok, "%s on %s", motor, kind)
 			assert.Greater(t, len(why), 40, "%s on %s: a bare answer helps nobody", motor, kind)

@@ -4,6 +4,7 @@ import (
 	"sort"
 
 	f "jiriki/core/finding"
+	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/working"
 )
@@ -24,6 +25,7 @@ type Assessment struct {
 	Settings   []Setting           `json:"settings" nullable:"false"`
 	SpeedPlate SpeedPlate          `json:"speedPlate"`
 	Workings   []working.Working   `json:"workings" nullable:"false"`
+	Bench      motor.BenchView     `json:"bench" doc:"What the motor's bench readings come to"`
 	Units      Units               `json:"units"`
 }
 
@@ -89,6 +91,7 @@ func Assess(in Input) (Assessment, error) {
 	a.SpeedPlate = t.speedPlate(fares)
 	sheet := t.settingSheet(in.Units)
 	a.Settings = sheet.settings
+	a.Bench = s.motor.BenchView(in.Units)
 	a.Workings = append(t.workings(in.Units, fares), sheet.workings...)
 	return a, nil
 }

@@ -26,6 +26,9 @@ type MotorDrawing struct {
 	Length   float64 `json:"length"`
 	Shaft    float64 `json:"shaft"`
 	Guessed  bool    `json:"guessed"`
+	Family   string  `json:"family"`
+	Gearbox  string  `json:"gearbox" doc:"Sort of gearbox built on, or none"`
+	Clutch   bool    `json:"clutch"`
 }
 
 // StageDrawing is one pair of shafts.
@@ -75,7 +78,7 @@ func (t *train) drawing() Drawing {
 // its torque, so a fixed shape goes with its cube root [common practice].
 func (t *train) motorDrawing() MotorDrawing {
 	m := t.motor
-	d := MotorDrawing{Kind: string(m.Kind), Diameter: m.Body.Diameter * 1000, Length: m.Body.Length * 1000, Shaft: m.Body.Shaft * 1000}
+	d := MotorDrawing{Kind: string(m.Kind), Family: string(m.Kind.Family()), Gearbox: m.Gear.Sort, Clutch: m.Clutch.Fitted, Diameter: m.Body.Diameter * 1000, Length: m.Body.Length * 1000, Shaft: m.Body.Shaft * 1000}
 	guess := 100.0
 	if m.Torque.OK() && m.Torque.Value > 0 {
 		guess = math.Min(math.Max(85*math.Cbrt(m.Torque.Value), 40), 400)

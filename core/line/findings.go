@@ -120,7 +120,7 @@ func (t *train) inputAmps() float64 {
 		factor = 1
 	case t.control.Kind == control.Inverter:
 		factor = inverterPF
-	case t.control.Kind == control.Contactor:
+	case t.control.Kind == control.Contactor || t.control.Kind == control.CapacitorSet:
 		factor, eff = t.motor.PowerFactor.Value, 1
 		if t.motor.Kind == motor.ThreePhase {
 			root = math.Sqrt(3)
@@ -158,7 +158,7 @@ func (v *verdict) voltsFindings() {
 	c, m, have := v.control, v.motor, v.feed.Volts
 	share := have / m.Volts.Value
 	switch v.feed.Way {
-	case motor.DirectCurrent:
+	case motor.DirectCurrent, motor.CutSine:
 		switch {
 		case share < 0.97:
 			v.add(f.Control, "volts-low", f.Caution, "control.volts", "Reaches "+q.Percent(share)+" of plate speed",
@@ -184,6 +184,9 @@ func (v *verdict) voltsFindings() {
 
 func (v *verdict) lineVoltsFindings(share float64) {
 	m, hertz := v.motor, v.supply.Hertz
+	if v.supply.Battery {
+		return
+	}
 	if math.Abs(share-1) > 0.1 {
 		level := f.Caution
 		if math.Abs(share-1) > 0.25 {
@@ -192,10 +195,13 @@ func (v *verdict) lineVoltsFindings(share float64) {
 		v.add(f.Supply, "line-volts", level, "supply.volts", "Plate volts and socket volts differ",
 			fmt.Sprintf("%s at the socket, %s on the plate. Torque goes with the square; too much burns, too little stalls.", v.show(v.supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
 	}
+	if m.Kind.Family() != motor.InductionFamily {
+		return
+	}
 	if turns := hertz / m.Hertz.Value; math.Abs(turns-1) > 0.05 {
-		detail := fmt.Sprintf("A %s plate on %s turns %s as fast.", v.show(m.Hertz.Value, q.Frequency), v.show(hertz, q.Frequency), q.Percent(turns))
+		detail := fmt.Sprintf("A %s plate on %s turns %s as fast: about %s for its %s.", v.show(m.Hertz.Value, q.Frequency), v.show(hertz, q.Frequency), q.Percent(turns), v.show(turns*m.Speed.Value, q.Speed), v.show(m.Speed.Value, q.Speed))
 		if turns < 1 {
-			detail += " It also wants its volts lower by as much, or it runs hot."
+			detail += fmt.Sprintf(" It also wants its volts lower by as much, %s in place of %s, or it runs hot.", v.show(turns*m.Volts.Value, q.Voltage), v.show(m.Volts.Value, q.Voltage))
 		}
 		v.add(f.Supply, "line-hertz", f.Caution, "supply.hertz", "Plate hertz and supply hertz differ", detail)
 	}
@@ -203,7 +209,7 @@ func (v *verdict) lineVoltsFindings(share float64) {
 
 func (v *verdict) ampsFindings() {
 	c, m := v.control, v.motor
-	if c.Kind == control.Contactor {
+	if !c.Limits() {
 		return
 	}
 	amps := m.Amps.Value
@@ -219,10 +225,10 @@ func (v *verdict) ampsFindings() {
 		}
 	}
 	switch limit := c.LimitAmps; {
-	case limit == 0 && v.feed.Way == motor.DirectCurrent:
+	case limit == 0 && c.DCDrive():
 		v.add(f.Control, "no-limit", f.Caution, "control.limitAmps", v.show(v.model.StallAmps(), q.Current)+" if it stalls with no limit",
 			fmt.Sprintf("Set the drive's current limit to %s or less.", v.show(1.5*amps, q.Current)))
-	case limit > 3*amps && m.Kind == motor.PermanentMagnetDC:
+	case limit > 3*amps && m.Kind.Magnets():
 		v.add(f.Control, "limit-high", f.Caution, "control.limitAmps", "Current limit can weaken the magnets",
 			fmt.Sprintf("%s is over 3 × plate amps. Set %s.", v.show(limit, q.Current), v.show(1.5*amps, q.Current)))
 	case limit > 0 && limit < amps:
@@ -238,16 +244,16 @@ func (v *verdict) ampsFindings() {
 
 func (v *verdict) speedFindings() {
 	m := v.motor
-	if m.Cooling == "own-fan" && v.control.Adjusts() && v.worksSlowly() {
+	if m.Cooling == "own-fan" && (v.control.DCDrive() || v.control.Kind == control.Inverter) && v.worksSlowly() {
 		v.add(f.Motor, "fan-cooling", f.Caution, "motor.plate.cooling", "Self-cooled fan",
 			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed)))
 	}
-	if v.feed.Way == motor.DirectCurrent && v.control.TopTrim > 1.005 {
+	if v.control.DCDrive() && v.control.TopTrim > 1.005 {
 		v.add(f.Control, "over-plate", f.Caution, "control.topTrim", "Trimmed over plate speed",
-			"Brushes, commutator and balance were judged at plate speed. Ask the maker, or stay at 100 %.")
+			"Bearings, balance and brushes were judged at plate speed. Ask the maker, or stay at 100 %.")
 	}
 	if v.feed.Way == motor.VariableHertz {
-		_, high := v.model.Span()
+		_, high := v.model.RotorSpan()
 		allowed := rotorAllowance(m)
 		if over := high / m.Speed.Value; over > allowed*1.005 {
 			v.add(f.Control, "rotor-speed", f.Stop, "control.topHertz", "Rotor spun past what it was built for",
@@ -260,7 +266,7 @@ func (v *verdict) speedFindings() {
 func (v *verdict) worksSlowly() bool {
 	for _, job := range v.machine.Jobs {
 		for _, p := range v.reduction.Positions {
-			if job.Missing == "" && job.Low*p.Ratio < 0.5*v.motor.Speed.Value {
+			if job.Missing == "" && job.Low*p.Ratio*v.motor.Gear.Ratio < 0.5*v.motor.Speed.Value {
 				return true
 			}
 		}
@@ -272,8 +278,12 @@ func (v *verdict) safetyFindings() {
 	c := v.control
 	mains := v.supply.Volts > extraLowVolts
 	if c.DCDrive() && mains {
-		v.add(f.Motor, "lethal", f.Caution, "control.enclosed", "Lethal voltage on the brushes",
-			"Rectified mains. Unplug, wait, and measure before touching. Fuse, earth, cover every terminal. Local code and a licensed electrician decide.")
+		where := "leads"
+		if v.motor.Kind.Brushed() {
+			where = "brushes"
+		}
+		v.add(f.Motor, "lethal", f.Caution, "control.enclosed", "Lethal voltage on the "+where,
+			"Rectified or cut mains. Unplug, wait, and measure before touching. Fuse, earth, cover every terminal. Local code and a licensed electrician decide.")
 		if !c.Fused || !c.Enclosed {
 			field, what := "control.fused", "no fuse"
 			if c.Fused {
@@ -314,6 +324,9 @@ func (v *verdict) reverseFindings() {
 	case reverses:
 		v.add(f.Control, "reverse", f.Caution, "control.reverse", "Reverse only at standstill",
 			"Drive off, shaft still, then the switch. Reversed while turning it draws about twice its stall current.")
+	case v.machine.Reversed && v.motor.Kind == motor.ShadedPole:
+		v.add(f.Motor, "cannot-reverse", f.Caution, "machine.limits.needsReversed", "A shaded-pole motor cannot be reversed",
+			"Its copper bands set the way it turns. Use another motor, or turn it end for end in its frame.")
 	case v.machine.Reversed:
 		v.add(f.Control, "reverse-wanted", f.Caution, "control.reverse", "The machine must run both ways", "No reverse is planned on the control.")
 	}

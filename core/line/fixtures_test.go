@@ -11,6 +11,7 @@ import (
 	"jiriki/core/finding"
 	"jiriki/core/motor"
 	"jiriki/core/reduction"
+	"jiriki/core/shelf"
 	"jiriki/core/supply"
 	"jiriki/core/work"
 )
@@ -79,7 +80,7 @@ func demoInputs(t testing.TB) []Input {
 			Machine work.Machine
 			Plans   []Plan
 		}
-		Shelf []ShelfMotor
+		Shelf []shelf.Item
 	}
 	require.NoError(t, json.Unmarshal(data, &file))
 	var out []Input

@@ -12,31 +12,37 @@ import (
 
 // JobResult is how one job fares, with what would lift it.
 type JobResult struct {
-	ID       string      `json:"id"`
-	Name     string      `json:"name"`
-	Outcome  outcome     `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
-	Margin   float64     `json:"margin" doc:"Least available ÷ needed over the band; 0 when not known"`
-	Wanted   float64     `json:"wanted" doc:"Margin wanted"`
-	WantedBy string      `json:"wantedBy" doc:"Where the wanted margin comes from"`
-	Short    string      `json:"short" doc:"The outcome in a few words, for the chart"`
-	Position string      `json:"position" doc:"The position it fares best in"`
-	HeldBy   motor.Bound `json:"heldBy"`
-	RPM      []float64   `json:"rpm" nullable:"false" doc:"The band, rising"`
-	Needed   []float64   `json:"needed" nullable:"false" doc:"N·m at each rpm"`
-	Remedies []Remedy    `json:"remedies" nullable:"false"`
+	ID       string       `json:"id"`
+	Name     string       `json:"name"`
+	Outcome  outcome      `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
+	Margin   float64      `json:"margin" doc:"Least available ÷ needed over the band; 0 when not known"`
+	Wanted   float64      `json:"wanted" doc:"Margin wanted"`
+	WantedBy string       `json:"wantedBy" doc:"Where the wanted margin comes from"`
+	Short    string       `json:"short" doc:"The outcome in a few words, for the chart"`
+	Position string       `json:"position" doc:"The position it fares best in"`
+	HeldBy   motor.Bound  `json:"heldBy"`
+	RPM      []float64    `json:"rpm" nullable:"false" doc:"The band, rising"`
+	Needed   []float64    `json:"needed" nullable:"false" doc:"N·m at each rpm"`
+	Baseline []CurvePoint `json:"baseline" nullable:"false" doc:"What the machine's old motor gave in each of its positions, where the job goes by it"`
+	Remedies []Remedy     `json:"remedies" nullable:"false"`
 }
 
 func (t *train) jobResult(i int, fare fare, sys q.System) JobResult {
 	job := t.machine.Jobs[i]
 	r := JobResult{
 		ID: job.ID, Name: job.Name, Outcome: fare.outcome, Margin: tidy(fare.margin), Wanted: job.Margin, WantedBy: job.MarginBy,
-		HeldBy: fare.held.By, Short: shortText(job, fare), RPM: []float64{}, Needed: []float64{}, Remedies: []Remedy{},
+		HeldBy: fare.held.By, Short: shortText(job, fare), RPM: []float64{}, Needed: []float64{}, Baseline: []CurvePoint{}, Remedies: []Remedy{},
 	}
 	if fare.outcome != cannotJudge && len(t.reduction.Positions) > 1 {
 		r.Position = t.reduction.Positions[fare.position].Label
 	}
 	if job.Missing != "" {
 		return r
+	}
+	if job.Method == work.ByReplaced {
+		for _, p := range job.Points {
+			r.Baseline = append(r.Baseline, CurvePoint{tidy(p.Omega / q.RPM), tidy(p.Torque)})
+		}
 	}
 	points := 2
 	if job.Shape != work.SameTorque {
@@ -96,7 +102,14 @@ func (t *train) jobFindings(i int, fare fare, sys q.System) []f.Finding {
 			one.Field = fmt.Sprintf("machine.jobs[%d].speed.cover", i)
 		}
 	}
-	return []f.Finding{one}
+	out := []f.Finding{one}
+	if spread := t.motor.Spread; fare.outcome.done() && shownSpread(spread) > 0 && fare.margin*(1-spread) < 1 {
+		out = append(out, f.Finding{
+			ID: "work.guess." + job.ID, Level: f.Caution, Station: f.Work, Job: job.ID, Field: "motor.readings", Title: job.Name + ": only if the motor is what it seems",
+			Detail: fmt.Sprintf("Its torque may be %s less than taken, and then the margin is ×%s. A bench reading settles it.", q.Percent(spread), q.Figures(fare.margin*(1-spread), 3)),
+		})
+	}
+	return out
 }
 
 // where says at which speed, and for how long, the margin was taken.

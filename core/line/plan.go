@@ -10,6 +10,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/shelf"
 	"jiriki/core/supply"
 	"jiriki/core/work"
 )
@@ -24,18 +25,12 @@ type Plan struct {
 	Reduction reduction.Described `json:"reduction"`
 }
 
-// ShelfMotor is a motor on hand that may be tried in a plan.
-type ShelfMotor struct {
-	ID    string          `json:"id" maxLength:"40"`
-	Motor motor.Described `json:"motor"`
-}
-
 // Input is everything an assessment needs. The same input always gives the same answer.
 type Input struct {
 	Units   q.System     `json:"units" enum:"metric,inch" doc:"Units the answer is written in; never changes what was typed"`
 	Machine work.Machine `json:"machine"`
 	Plan    Plan         `json:"plan"`
-	Shelf   []ShelfMotor `json:"shelf" maxItems:"200" nullable:"false"`
+	Shelf   []shelf.Item `json:"shelf" maxItems:"200" nullable:"false"`
 }
 
 // maxShelf is how many motors an assessment tries.
@@ -81,5 +76,6 @@ func (p Plan) Whole() Plan {
 		}
 	}
 	p.Reduction.Stages = stages
+	p.Motor = p.Motor.Whole()
 	return p
 }

@@ -14,6 +14,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/shelf"
 	"jiriki/core/supply"
 	"jiriki/core/work"
 )
@@ -37,16 +38,24 @@ func oneOf[T any](t *rapid.T, name string, from ...T) T {
 func anyJob(t *rapid.T, i int) work.Job {
 	name := func(part string) string { return fmt.Sprintf("job %d %s", i, part) }
 	return work.Job{
-		ID: fmt.Sprint(i), Name: name(""),
+		ID: fmt.Sprint(i), Name: name(""), Cut: work.Cut{Operation: oneOf(t, name("operation"), "", "turning", "drilling", "milling", "sawing", "grinding"), Material: oneOf(t, name("material"), "", "plain-steel", "brass", "wood")},
 		Speed: work.SpeedBand{
-			By: oneOf(t, name("by"), "", "rpm", "surface"), From: amount(t, name("from"), 1, 200, "rpm"), To: amount(t, name("to"), 150, 5000, "rpm"),
+			By: oneOf(t, name("by"), "", "rpm", "surface", "timed", "travel"), Turns: amount(t, name("turns"), 5, 60, ""), Time: amount(t, name("clock"), 5, 60, "s"),
+			TravelFrom: amount(t, name("travel"), 1, 500, "mm/min"), Lead: amount(t, name("lead"), 1, 10, "mm"), From: amount(t, name("from"), 1, 200, "rpm"), To: amount(t, name("to"), 150, 5000, "rpm"),
 			Surface: amount(t, name("surface"), 1, 200, "m/min"), DiameterFrom: amount(t, name("small"), 1, 20, "mm"), DiameterTo: amount(t, name("large"), 15, 400, "mm"),
 			Cover: oneOf(t, name("cover"), "", "all", "any"),
 		},
 		Load: work.Load{
-			By: oneOf(t, name("load"), "", "torque", "power", "scale"), Torque: amount(t, name("torque"), 0.01, 100, "N·m"), Power: amount(t, name("power"), 1, 5000, "W"),
-			Shape: oneOf(t, name("shape"), "", "torque", "power", "square"), From: oneOf(t, name("found"), "", "stated", "measured", "comparable"),
-			Scale: work.ScalePull{Radius: amount(t, name("radius"), 10, 500, "mm"), Running: []q.Text{amount(t, name("pull"), 1, 300, "N")}, Breakaway: []q.Text{amount(t, name("break"), 1, 300, "N")}},
+			By: oneOf(t, name("load"), "", "torque", "power", "scale", "cutting", "comparable", "replaced", "inertia", "pull", "screw"), Torque: amount(t, name("torque"), 0.01, 100, "N·m"), Power: amount(t, name("power"), 1, 5000, "W"),
+			Shape: oneOf(t, name("shape"), "", "torque", "power", "square", "points"), From: oneOf(t, name("found"), "", "stated", "measured", "comparable"),
+			Points:     []work.Point{{Speed: amount(t, name("p1"), 10, 200, "rpm"), Torque: amount(t, name("t1"), 0.1, 50, "N·m")}, {Speed: amount(t, name("p2"), 100, 2000, "rpm"), Torque: amount(t, name("t2"), 0.1, 50, "N·m")}},
+			Cutting:    work.CuttingLoad{Depth: amount(t, name("depth"), 0.1, 5, "mm"), Feed: amount(t, name("feed"), 0.02, 1, "mm"), Diameter: amount(t, name("d"), 5, 200, "mm"), Width: amount(t, name("w"), 1, 4, "mm"), PerTooth: amount(t, name("fz"), 0.01, 0.2, "mm"), Teeth: "4", Length: "30 mm", Travel: "5 m/min"},
+			Comparable: work.Comparable{Of: oneOf(t, name("of"), "", "lathe-300", "small-mill")},
+			Replaced:   work.Replaced{Power: amount(t, name("old"), 50, 2000, "W"), Speed: amount(t, name("old speed"), 500, 3000, "rpm"), Positions: []work.ReplacedPair{{Driver: amount(t, name("r1"), 40, 200, "mm"), Driven: amount(t, name("r2"), 40, 400, "mm")}}},
+			Inertia:    work.InertiaLoad{Parts: []work.Part{{Shape: oneOf(t, name("part"), "disc", "ring", "bar", "load"), Diameter: amount(t, name("pd"), 50, 900, "mm"), Inside: "30 mm", Mass: amount(t, name("kg"), 0.5, 60, "kg")}}, Within: amount(t, name("within"), 1, 60, "s"), Friction: amount(t, name("friction"), 0.01, 5, "N·m")},
+			Pull:       work.StraightPull{Force: amount(t, name("pf"), 1, 500, "N"), Diameter: amount(t, name("drum"), 20, 300, "mm")},
+			Screw:      work.Screw{Force: amount(t, name("sf"), 1, 5000, "N"), Lead: amount(t, name("sl"), 1, 10, "mm"), Feed: true, Mains: []q.Text{"300"}},
+			Scale:      work.ScalePull{Radius: amount(t, name("radius"), 10, 500, "mm"), Running: []q.Text{amount(t, name("pull"), 1, 300, "N")}, Breakaway: []q.Text{amount(t, name("break"), 1, 300, "N")}},
 		},
 		Duty:   work.Duty{Kind: oneOf(t, name("duty"), "", "continuous", "cycle", "seconds"), On: amount(t, name("on"), 1, 1000, "s"), Off: amount(t, name("off"), 1, 1000, "s")},
 		Margin: amount(t, name("margin"), 1, 5, ""),
@@ -74,18 +83,39 @@ func anyStage(t *rapid.T, i int) reduction.DescribedStage {
 
 func anyMotor(t *rapid.T, name string) motor.Described {
 	return motor.Described{
-		Name: name, Kind: oneOf(t, name+" kind", motor.PermanentMagnetDC, motor.ThreePhase, motor.CapacitorStart, ""),
+		Name: name, Kind: oneOf(t, name+" kind", append(kindsOf(motor.Profiles()), "")...),
 		ThermalSwitch: oneOf(t, name+" thermal", "", "none", "wired", "left-out"),
 		Plate: motor.Plate{
 			Power: amount(t, name+" power", 50, 3000, "W"), PowerMeans: oneOf(t, name+" means", "", "continuous", "peak"), Speed: amount(t, name+" speed", 500, 6000, "rpm"),
 			Volts: amount(t, name+" volts", 12, 400, "V"), Amps: amount(t, name+" amps", 0.3, 30, "A"), Hertz: oneOf(t, name+" hertz", q.Text("50"), q.Text("60"), ""),
 			Poles: oneOf(t, name+" poles", q.Text(""), "2", "4", "6"), PowerFactor: oneOf(t, name+" pf", q.Text(""), "0.7"), Cooling: oneOf(t, name+" cooling", "", "own-fan", "blown", "closed"),
 		},
-		Bench: motor.Bench{
-			OpenVolts: amount(t, name+" open", 5, 200, "V"), SpunSpeed: amount(t, name+" spun", 300, 2000, "rpm"), Resistance: amount(t, name+" ohms", 0.05, 60, "Ω"),
-			NoLoadAmps: amount(t, name+" idle", 0.05, 3, "A"), NoLoadSpeed: amount(t, name+" free", 500, 6000, "rpm"),
-		},
+		Readings: anyReadings(t, name),
+		Body:     motor.Body{Diameter: amount(t, name+" body", 60, 200, "mm")},
+		Gearbox:  motor.Gearbox{Sort: oneOf(t, name+" gearbox", "", "none", "worm", "planetary"), Ratio: amount(t, name+" gear ratio", 1, 80, ""), Limit: amount(t, name+" gear limit", 5, 200, "N·m")},
+		Clutch:   motor.Clutch{Fitted: rapid.IntRange(0, 9).Draw(t, name+" clutch") == 0, Engages: amount(t, name+" engages", 300, 2000, "rpm")},
 	}
+}
+
+func kindsOf(profiles []motor.Profile) []motor.Kind {
+	var out []motor.Kind
+	for _, p := range profiles {
+		out = append(out, p.Kind)
+	}
+	return out
+}
+
+func anyReadings(t *rapid.T, name string) []motor.Reading {
+	var out []motor.Reading
+	for i := range rapid.IntRange(0, 4).Draw(t, name+" readings") {
+		part := func(s string) string { return fmt.Sprint(name, " reading ", i, " ", s) }
+		out = append(out, motor.Reading{
+			Sort:  oneOf(t, part("sort"), "open", "resistance", "free", "loaded", "locked", "spin-down", "capacitor", "pull-out"),
+			Volts: amount(t, part("volts"), 2, 200, "V"), Amps: amount(t, part("amps"), 0.1, 10, "A"), Speed: amount(t, part("speed"), 300, 6000, "rpm"), ToSpeed: amount(t, part("to"), 10, 250, "rpm"),
+			Time: amount(t, part("time"), 0.5, 60, "s"), Torque: amount(t, part("torque"), 0.05, 10, "N·m"), Ohms: amount(t, part("ohms"), 0.05, 60, "Ω"), Capacitor: amount(t, part("farads"), 2, 60, "µF"),
+		})
+	}
+	return out
 }
 
 func anyInput(t *rapid.T) Input {
@@ -95,13 +125,13 @@ func anyInput(t *rapid.T) Input {
 		Plan: Plan{
 			Supply: supply.Described{Volts: amount(t, "volts", 12, 400, "V"), Hertz: oneOf(t, "hertz", q.Text(""), "50", "60"), Phases: oneOf(t, "phases", "", "1", "3", "dc"), Breaker: amount(t, "breaker", 3, 32, "A")},
 			Control: control.Described{
-				Kind: oneOf(t, "control", control.PhaseAngle, control.Chopper, control.Inverter, control.Contactor), Volts: amount(t, "out", 12, 400, "V"),
+				Kind: oneOf(t, "control", control.Kinds...), Volts: amount(t, "out", 12, 400, "V"),
 				Amps: amount(t, "drive", 0.5, 30, "A"), LimitAmps: amount(t, "limit", 0.5, 40, "A"), Feedback: oneOf(t, "feedback", "", "none", "tacho"), Choke: rapid.Bool().Draw(t, "choke"),
 				TopTrim: oneOf(t, "trim", q.Text(""), "65 %", "120 %"), BaseHertz: oneOf(t, "base", q.Text(""), "50 Hz", "87 Hz"), TopHertz: oneOf(t, "top", q.Text(""), "60 Hz", "120 Hz"), Mode: oneOf(t, "mode", "", "vector"),
 			},
 			Motor: anyMotor(t, "motor"),
 		},
-		Shelf: []ShelfMotor{{ID: "1", Motor: anyMotor(t, "shelf")}},
+		Shelf: []shelf.Item{{ID: "1", Motor: anyMotor(t, "shelf")}},
 	}
 	for i := range rapid.IntRange(0, 3).Draw(t, "jobs") {
 		in.Machine.Jobs = append(in.Machine.Jobs, anyJob(t, i))
@@ -118,6 +148,10 @@ func TestAssessmentIsFiniteAndOrderedOrRefused(t *testing.T) {
 	answered := 0
 	rapid.Check(t, func(t *rapid.T) {
 		in := anyInput(t)
+		// Half of the draws get a control that suits, or hardly one would be answered.
+		if drives := control.Drives(string(in.Plan.Motor.Kind)); len(drives) > 0 && rapid.Bool().Draw(t, "suits") {
+			in.Plan.Control.Kind = oneOf(t, "suited", drives...)
+		}
 		a, err := Assess(in)
 		if err != nil {
 			var fields q.FieldErrors

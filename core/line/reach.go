@@ -34,6 +34,7 @@ type PositionReach struct {
 	Continuous   []float32 `json:"continuous" nullable:"false" doc:"N·m for ever"`
 	Intermittent []float32 `json:"intermittent" nullable:"false" doc:"N·m for 5 minutes in 15"`
 	Peak         []float32 `json:"peak" nullable:"false" doc:"N·m for seconds"`
+	Spread       float64   `json:"spread" doc:"How far off the torque may be either way, a share; 0 for a motor that is known"`
 	Held         []Holding `json:"held" nullable:"false" doc:"What binds, over which speeds"`
 	RunUp        []float32 `json:"runUp" nullable:"false" doc:"On the line: N·m from standstill, at runUpRpm"`
 	RunUpRPM     []float32 `json:"runUpRpm" nullable:"false"`
@@ -72,7 +73,7 @@ func (t *train) positionReach(p reduction.Position, points int) PositionReach {
 	low, high := t.span(p)
 	out := PositionReach{
 		Label: p.Label, Ratio: tidy(p.Ratio), Keeps: tidy(p.Keeps), Fixed: t.model.FixedSpeed(),
-		LowRPM: tidy(low / q.RPM), HighRPM: tidy(high / q.RPM), Held: []Holding{}, RunUp: []float32{}, RunUpRPM: []float32{},
+		Spread: shownSpread(t.motor.Spread), LowRPM: tidy(low / q.RPM), HighRPM: tidy(high / q.RPM), Held: []Holding{}, RunUp: []float32{}, RunUpRPM: []float32{},
 		RPM: make([]float32, points), Continuous: make([]float32, points), Intermittent: make([]float32, points), Peak: make([]float32, points),
 	}
 	step := math.Pow(high/low, 1/float64(points-1))
@@ -96,6 +97,14 @@ func (t *train) positionReach(p reduction.Position, points int) PositionReach {
 	return out
 }
 
+// shownSpread is a spread worth drawing as a band: under a tenth a plate is taken at its word.
+func shownSpread(share float64) float64 {
+	if share < 0.1 {
+		return 0
+	}
+	return tidy(share)
+}
+
 func (h Holding) differs(o Holding) bool {
 	return h.Continuous != o.Continuous || h.Intermittent != o.Intermittent || h.Peak != o.Peak
 }
@@ -106,7 +115,7 @@ func (t *train) runUp(p reduction.Position, high float64, out *PositionReach) {
 	for i := range points {
 		omega := high * float64(i+1) / points
 		out.RunUpRPM = append(out.RunUpRPM, float32(omega/q.RPM))
-		out.RunUp = append(out.RunUp, float32(at(motor.Held{Torque: t.model.LineTorque(omega * p.Ratio)}, p).Torque))
+		out.RunUp = append(out.RunUp, float32(at(motor.Held{Torque: t.model.RunUp(omega * p.Ratio)}, p).Torque))
 	}
 }
 

@@ -97,7 +97,7 @@ func TestStationsAreTitledByWhatTheyHold(t *testing.T) {
 		}
 		return out
 	}
-	assert.Equal(t, []string{"Supply", "Phase-angle drive", "Permanent-magnet DC", "One belt", "Wheel"}, titles(in))
+	assert.Equal(t, []string{"Supply", "Phase-angle drive", "Direct current, permanent magnet", "One belt", "Wheel"}, titles(in))
 	belt := in.Plan.Reduction.Stages[0]
 	other := belt
 	other.Kind, other.Section = reduction.PolyV, "J"

@@ -3,12 +3,14 @@ package line
 import (
 	"fmt"
 	"math"
+	"reflect"
 
 	"jiriki/core/control"
 	"jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/shelf"
 )
 
 // Remedy is a change that was tried: what it gives one job and the others. Whichever of the
@@ -146,7 +148,7 @@ func (h *healer) limitFor() []option {
 // slowerRotor lowers the top hertz to what the rotor was built for. Slip stays, so hertz in
 // proportion lands just under.
 func (h *healer) slowerRotor() []option {
-	_, high := h.now.model.Span()
+	_, high := h.now.model.RotorSpan()
 	allowed := rotorAllowance(h.now.motor) * h.now.motor.Speed.Value
 	c := h.in.Plan.Control
 	c.TopHertz = typed(math.Floor(h.now.feed.TopHertz*allowed/high), "Hz")
@@ -169,7 +171,7 @@ func (h *healer) trimUnderLimit() []option {
 	switch {
 	case h.now.control.DCDrive():
 		// Against the top speed there is, not the trim: a drive short of volts turns slower than it.
-		_, high := h.now.model.Span()
+		_, high := h.now.model.RotorSpan()
 		c.TopTrim = typed(math.Floor(100*share*high/h.now.motor.Speed.Value), "%")
 		r.Label = "Trim to " + string(c.TopTrim)
 	case h.now.control.Kind == control.Inverter:
@@ -276,7 +278,10 @@ func (h *healer) motorRemedies() []Remedy {
 	var out []Remedy
 	for i := range h.in.Shelf {
 		m := h.in.Shelf[i].Motor
-		if m == h.in.Plan.Motor {
+		if !h.in.Shelf[i].Is(shelf.Motor) || h.in.Shelf[i].State == "for-parts" {
+			continue
+		}
+		if reflect.DeepEqual(m, h.in.Plan.Motor) {
 			continue
 		}
 		r := Remedy{Kind: "motor", Label: "Use " + m.Name, Detail: "from the shelf, on the same pulleys", Motor: &m}
@@ -304,8 +309,8 @@ func (t *train) overspeeds() bool {
 			return true
 		}
 	}
-	_, high := t.model.Span()
-	return t.motor.Kind != motor.PermanentMagnetDC && high > rotorAllowance(t.motor)*t.motor.Speed.Value*1.005
+	_, high := t.model.RotorSpan()
+	return t.motor.Kind.Family() == motor.InductionFamily && high > rotorAllowance(t.motor)*t.motor.Speed.Value*1.005
 }
 
 // rotorAllowance is how far past plate speed an induction rotor may be spun [common practice].

@@ -9,6 +9,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
 
@@ -19,7 +20,7 @@ func shortPlan() Input {
 		{ID: "pots", Name: "Big pots", Speed: work.SpeedBand{From: "30", To: "90"}, Load: work.Load{Torque: "7 N·m", From: "measured"}},
 		{ID: "trim", Name: "Trimming", Speed: work.SpeedBand{From: "100", To: "300"}, Load: work.Load{Torque: "1 N·m", From: "measured"}},
 	}
-	in.Shelf = []ShelfMotor{
+	in.Shelf = []shelf.Item{
 		{ID: "weak", Motor: motor.Described{Name: "Weak", Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1/4 hp", Speed: "1750", Volts: "180 V", Amps: "1.5 A"}}},
 		{ID: "strong", Motor: motor.Described{Name: "Strong", Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1 hp", Speed: "1750", Volts: "180 V", Amps: "5 A", Cooling: "blown"}}},
 		{ID: "wrong", Motor: inverted().Plan.Motor},

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 
+	"jiriki/core/control"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
@@ -43,8 +44,8 @@ func (t *train) settingSheet(sys q.System) settingSheet {
 		return s
 	}
 	switch t.feed.Way {
-	case motor.DirectCurrent:
-		s.directCurrent()
+	case motor.DirectCurrent, motor.CutSine:
+		s.byVolts()
 	case motor.VariableHertz:
 		s.inverter()
 	}
@@ -53,7 +54,8 @@ func (t *train) settingSheet(sys q.System) settingSheet {
 
 func (s *settingSheet) show(v float64, d q.Dimension) string { return q.Show(v, d, s.sys) }
 
-func (s *settingSheet) directCurrent() {
+// byVolts are the settings of a drive that sets speed by volts.
+func (s *settingSheet) byVolts() {
 	amps := s.motor.Amps.Value
 	limit := math.Min(1.5*amps, s.feed.PeakAmps)
 	s.add("limit", "Current limit", s.show(limit, q.Current), "I_limit = 1.5·I_plate, within 1.5·I_drive",
@@ -62,13 +64,16 @@ func (s *settingSheet) directCurrent() {
 	top := s.topTrim()
 	volts := math.Min(s.feed.Volts, s.motor.Volts.Value*top.share)
 	s.add("max", "Max speed trim", q.Percent(top.share)+", "+s.show(top.share*s.motor.Speed.Value, q.Speed), "n_max = trim · n_plate",
-		fmt.Sprintf("%s × %s, about %s on the armature", q.Percent(top.share), s.show(s.motor.Speed.Value, q.Speed), s.show(volts, q.Voltage)),
+		fmt.Sprintf("%s × %s, about %s on the motor", q.Percent(top.share), s.show(s.motor.Speed.Value, q.Speed), s.show(volts, q.Voltage)),
 		"Tachometer on the shaft, knob full on, creep up.", top.other, source.TrimSchools)
-	low, _ := s.model.Span()
+	low, _ := s.model.RotorSpan()
 	s.add("min", "Min speed trim", s.show(low, q.Speed), "n_min = slowest steady share · n_max",
 		fmt.Sprintf("%s of %s", q.Percent(s.feed.Slowest), s.show(low/s.feed.Slowest, q.Speed)),
 		"Lowest that does not stall under the job; many like it at zero so the knob stops the machine.", "", source.SlowestSpeed)
 	s.ramps()
+	if s.motor.Kind.Family() != motor.DCFamily || s.control.Kind == control.BrushlessDrive {
+		return // armature feedback is for brushed motors on direct current
+	}
 	s.add("ir", "IR compensation", "0 to begin with", "ΔV = I·R", fmt.Sprintf("%s × %s is %s at full load", s.show(amps, q.Current), s.show(s.motor.DC.Resistance.Value, q.Resistance), s.show(amps*s.motor.DC.Resistance.Value, q.Voltage)),
 		"Raise under load until the speed hunts, then back off a little.", "", source.DCMachine)
 }
@@ -102,7 +107,7 @@ func (s *settingSheet) ramps() {
 
 func (s *settingSheet) inverter() {
 	m := s.motor
-	low, high := s.model.Span()
+	low, high := s.model.RotorSpan()
 	s.add("motor-amps", "Motor amps", s.show(m.Amps.Value, q.Current), "from the plate", "for the volts the links are set to", "This is its overload protection: never set it higher.", "", source.Typed)
 	s.add("base", "Base hertz and volts", s.show(s.feed.BaseHertz, q.Frequency)+" at "+s.show(s.feed.BaseVolts, q.Voltage), "V/f = V_plate / f_plate",
 		fmt.Sprintf("%s ÷ %s, up to the %s there is", s.show(m.Volts.Value, q.Voltage), s.show(m.Hertz.Value, q.Frequency), s.show(s.feed.Volts, q.Voltage)),

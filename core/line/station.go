@@ -66,6 +66,7 @@ func (t *train) supplyStation(in Input) Station {
 
 var controlNames = map[control.Kind]string{
 	control.PhaseAngle: "Phase-angle drive", control.Chopper: "PWM drive", control.Inverter: "Inverter", control.Contactor: "Plain switch",
+	control.BrushlessDrive: "Brushless controller", control.StepperDriver: "Stepper driver", control.CapacitorSet: "Fan capacitors",
 }
 
 func (t *train) controlStation(in Input) Station {
@@ -76,10 +77,14 @@ func (t *train) controlStation(in Input) Station {
 	}
 	show := func(v float64, d q.Dimension) string { return q.Show(v, d, in.Units) }
 	switch t.feed.Way {
-	case motor.DirectCurrent:
+	case motor.DirectCurrent, motor.CutSine:
 		s.Figures = []Figure{{"0–" + show(math.Min(t.feed.Volts, t.motor.Volts.Value*math.Max(c.TopTrim, 1)), q.Voltage), "control.volts"}}
 	case motor.VariableHertz:
 		s.Figures = []Figure{{"0–" + show(t.feed.TopHertz, q.Frequency), "control.base"}}
+	case motor.Pulses:
+		s.Figures = []Figure{{show(t.feed.Volts, q.Voltage), ""}}
+	case motor.Capacitors:
+		s.Note = "a smaller capacitor slows the fan"
 	default:
 		s.Figures = []Figure{{show(t.feed.Volts, q.Voltage), ""}, {show(t.feed.Hertz, q.Frequency), ""}}
 		s.Note = "on or off; pulleys set the speed"
@@ -89,19 +94,15 @@ func (t *train) controlStation(in Input) Station {
 	}
 	if c.LimitAmps > 0 {
 		s.Note = "limit set at " + show(c.LimitAmps, q.Current)
-	} else if c.Adjusts() {
+	} else if c.DCDrive() || c.Kind == control.Inverter {
 		s.Note = "no current limit set"
 	}
 	return s
 }
 
-var motorNames = map[motor.Kind]string{
-	motor.PermanentMagnetDC: "Permanent-magnet DC", motor.ThreePhase: "Three-phase", motor.CapacitorStart: "Capacitor-start",
-}
-
 func (t *train) motorStation(in Input) Station {
 	m := t.motor
-	s := Station{Station: f.Motor, Title: named(in.Plan.Motor.Name, named(motorNames[m.Kind], "Motor"))}
+	s := Station{Station: f.Motor, Title: named(in.Plan.Motor.Name, named(m.Kind.Profile().Name, "Motor"))}
 	if m.Torque.OK() {
 		s.Figures = append(s.Figures, Figure{q.Show(m.Torque.Value, q.Torque, in.Units), "motor.torque"})
 	}

@@ -6,6 +6,7 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/motor"
 	"jiriki/core/reduction"
+	"jiriki/core/work"
 )
 
 // train is a plan that can be asked for torque at the spindle: the motor on its feed, and the
@@ -30,11 +31,30 @@ func newTrain(s stations) *train {
 	if s.control.Kind == control.Contactor && s.motor.Kind == motor.ThreePhase && !s.supply.Three {
 		return t
 	}
+	t.stepperMargins()
 	t.feed = feed(s)
 	t.model = s.motor.On(t.feed)
 	_, high := t.model.Span()
 	t.runs = high > 0
 	return t
+}
+
+// stepperMargin is the torque kept in hand with a stepper, which loses steps without a word
+// [common practice].
+const stepperMargin = 2
+
+// stepperMargins raises the usual margins where a stepper does the work; one set by hand stays.
+func (t *train) stepperMargins() {
+	if t.motor.Kind != motor.Stepper {
+		return
+	}
+	jobs := append([]work.Need(nil), t.machine.Jobs...)
+	for i := range jobs {
+		if !jobs[i].ByHandMargin && jobs[i].Margin < stepperMargin {
+			jobs[i].Margin, jobs[i].MarginBy = stepperMargin, "a stepper keeps twice the torque in hand"
+		}
+	}
+	t.machine.Jobs = jobs
 }
 
 // suits reports whether control, motor and supply belong together, and why.
@@ -48,12 +68,19 @@ func suits(s stations) (bool, string) {
 
 // feed is what supply and control together bring to the motor's terminals.
 func feed(s stations) motor.Feed {
-	c := s.control
+	c, family := s.control, s.motor.Kind.Family()
 	f := motor.Feed{
 		Way: motor.OnTheLine, Volts: c.OutputVolts(s.supply.Volts, s.supply.Battery), Hertz: s.supply.Hertz, FormFactor: c.FormFactor,
 		Amps: math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
 	}
-	if c.Kind == control.Contactor {
+	switch {
+	case c.Kind == control.Contactor && s.supply.Battery:
+		f.Way = motor.DirectCurrent
+		f.Slowest = 1
+	case c.Kind == control.CapacitorSet:
+		f.Way = motor.Capacitors
+	}
+	if !c.Limits() {
 		return f
 	}
 	// An unrated drive is taken to be rated for the motor; the verdict asks for its plate.
@@ -65,8 +92,21 @@ func feed(s stations) motor.Feed {
 	if c.LimitAmps > 0 {
 		f.LimitAmps = c.LimitAmps
 	}
-	if c.DCDrive() {
+	switch {
+	case c.Kind == control.StepperDriver:
+		f.Way = motor.Pulses
+		if f.Volts == 0 {
+			f.Volts = s.motor.Volts.Value
+		}
+		return f
+	case c.Kind == control.PhaseAngle && family == motor.SeriesFamily && !s.supply.Battery:
+		f.Way, f.Volts, f.Slowest = motor.CutSine, c.CutSineVolts(s.supply.Volts), c.SeriesSlowest
+		return f
+	case c.DCDrive():
 		f.Way = motor.DirectCurrent
+		if family == motor.SeriesFamily {
+			f.Slowest = c.SeriesSlowest
+		}
 		return f
 	}
 	f.Way = motor.VariableHertz

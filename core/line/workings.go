@@ -90,9 +90,13 @@ func (d *derivations) control() {
 	c, line := d.train.control, d.train.supply.Volts
 	switch c.Kind {
 	case control.PhaseAngle:
+		if d.feed.Way == motor.CutSine {
+			d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_ac ≤ the line, and the regulator's rating", d.show(line, q.Voltage)+" at the socket", source.Mechanics)
+			break
+		}
 		d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_dc ≤ (2√2/π)·V_ac, and the drive's rating",
 			fmt.Sprintf("0.9 × %s is %s", d.show(line, q.Voltage), d.show(control.PhaseAngleAverage(line), q.Voltage)), source.PhaseAngle)
-	case control.Chopper:
+	case control.Chopper, control.BrushlessDrive:
 		if d.train.supply.Battery {
 			d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_dc ≤ V_battery, and the drive's rating", d.show(line, q.Voltage)+" at the battery", source.Mechanics)
 			break
@@ -103,10 +107,10 @@ func (d *derivations) control() {
 		d.add("control.base", "control", "Base hertz", d.show(d.feed.BaseHertz, q.Frequency), "f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
 			fmt.Sprintf("%s at %s on a %s motor", d.show(d.feed.BaseHertz, q.Frequency), d.show(d.feed.BaseVolts, q.Voltage), d.show(d.motor.Volts.Value, q.Voltage)), source.VoltsPerHertz)
 	}
-	if !c.Adjusts() {
+	if !c.DCDrive() && c.Kind != control.Inverter {
 		return
 	}
-	low, high := d.model.Span()
+	low, high := d.model.RotorSpan()
 	d.add("control.slowest", "control", "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full", fmt.Sprintf("%s of %s", q.Percent(d.feed.Slowest), d.show(low/d.feed.Slowest, q.Speed)), source.SlowestSpeed)
 	d.add("control.top", "control", "Top motor speed", d.show(high, q.Speed), "least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s", q.Percent(high/d.motor.Speed.Value), d.show(d.motor.Speed.Value, q.Speed)), source.TrimSchools)
 	if d.feed.FormFactor > 1 {
@@ -120,7 +124,7 @@ func (d *derivations) slowEnd() {
 	slow := d.slowSpeed()
 	held := d.model.Steady(slow, 1)
 	d.add("motor.slow", "motor", "Torque held all day at "+d.show(slow, q.Speed), d.show(held.Torque, q.Torque), "T = T_rated · cooling(n) / form factor, within the other limits",
-		fmt.Sprintf("%s × %s ÷ %s", d.show(d.motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.motor.Cooling, slow/d.motor.Speed.Value)), q.Figures(d.feed.FormFactor, 3)),
+		fmt.Sprintf("%s × %s ÷ %s", d.show(d.motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.motor.Cooling, slow*d.motor.Gear.Ratio/d.motor.Speed.Value)), q.Figures(d.feed.FormFactor, 3)),
 		source.FanCooling, "Held by "+string(held.By))
 }
 

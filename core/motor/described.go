@@ -2,60 +2,136 @@
 // what is assumed in their absence, and what torque it holds at a speed.
 package motor
 
-import q "jiriki/core/quantity"
+import (
+	"bytes"
+	"encoding/json"
 
-// Kind is how a motor makes its torque.
-type Kind string
-
-// The kinds of motor that can be worked out.
-const (
-	PermanentMagnetDC Kind = "pm-dc"
-	ThreePhase        Kind = "induction-3"
-	CapacitorStart    Kind = "capacitor-start"
+	q "jiriki/core/quantity"
 )
-
-// Brushed reports whether the motor has brushes, which wear and spark.
-func (k Kind) Brushed() bool { return k == PermanentMagnetDC }
 
 // Described is a motor as a person entered it: every quantity as typed, any of them missing.
 type Described struct {
-	Name          string `json:"name" maxLength:"120" doc:"What its owner calls it"`
-	Origin        string `json:"origin" maxLength:"200" doc:"Where it came from"`
-	Kind          Kind   `json:"kind" enum:"pm-dc,induction-3,capacitor-start,"`
-	Plate         Plate  `json:"plate"`
-	Bench         Bench  `json:"bench"`
-	Body          Body   `json:"body"`
-	ThermalSwitch string `json:"thermalSwitch" enum:"unknown,none,wired,left-out," doc:"Whether a thermal switch is in the winding and in the enable circuit"`
+	Name          string    `json:"name" maxLength:"120" doc:"What its owner calls it"`
+	Origin        string    `json:"origin" maxLength:"200" doc:"Where it came from"`
+	Kind          Kind      `json:"kind" enum:"pm-dc,wound-dc,universal,induction-3,split-phase,capacitor-start,capacitor-start-run,psc,shaded-pole,two-speed,brushless,stepper,servo,"`
+	Plate         Plate     `json:"plate"`
+	Readings      []Reading `json:"readings" maxItems:"40" nullable:"false" doc:"What was measured on the bench; a reading outranks the plate"`
+	Body          Body      `json:"body"`
+	Gearbox       Gearbox   `json:"gearbox"`
+	Clutch        Clutch    `json:"clutch"`
+	ThermalSwitch string    `json:"thermalSwitch" enum:"unknown,none,wired,left-out," doc:"Whether a thermal switch is in the winding and in the enable circuit"`
 }
 
-// Plate is what the plate says, as read.
+// Plate is what the plate says, as read. Volts and amps may be a pair, such as 230/400 and
+// 3.3/1.9; so may hertz, speed and power, such as 50/60.
 type Plate struct {
-	Power       q.Text `json:"power" doc:"Shaft power, such as 3/4 hp or 0.55 kW"`
-	PowerMeans  string `json:"powerMeans" enum:"continuous,peak," doc:"peak for hobby-duty and exercise-machine ratings"`
-	Speed       q.Text `json:"speed" doc:"Speed at that power, rpm"`
-	Volts       q.Text `json:"volts"`
-	Amps        q.Text `json:"amps"`
-	Hertz       q.Text `json:"hertz"`
-	Poles       q.Text `json:"poles"`
-	PowerFactor q.Text `json:"powerFactor"`
-	Duty        string `json:"duty" maxLength:"60"`
-	Insulation  string `json:"insulation" enum:"A,E,B,F,H," doc:"Insulation class"`
-	Cooling     string `json:"cooling" enum:"own-fan,blown,closed," doc:"own-fan slows with the shaft; blown has its own supply; closed is rated without a fan"`
+	Power          q.Text `json:"power" doc:"Shaft power, such as 3/4 hp or 0.55 kW"`
+	PowerMeans     string `json:"powerMeans" enum:"continuous,intermittent,peak," doc:"peak for hobby-duty and exercise-machine ratings; intermittent for a duty class with a time"`
+	Speed          q.Text `json:"speed" doc:"Speed at that power, rpm"`
+	Volts          q.Text `json:"volts"`
+	Amps           q.Text `json:"amps"`
+	Links          string `json:"links" enum:"low,high," doc:"Which of a pair of volts the links are set for; low when empty"`
+	Hertz          q.Text `json:"hertz"`
+	Column         string `json:"column" enum:"first,second," doc:"Which of a pair of hertz it runs on; first when empty"`
+	Poles          q.Text `json:"poles"`
+	PowerFactor    q.Text `json:"powerFactor"`
+	ServiceFactor  q.Text `json:"serviceFactor"`
+	Duty           string `json:"duty" maxLength:"60" doc:"Duty class, such as S1, S2 30 min or S3 40 %"`
+	Insulation     string `json:"insulation" enum:"A,E,B,F,H," doc:"Insulation class"`
+	Cooling        string `json:"cooling" enum:"own-fan,blown,closed," doc:"own-fan slows with the shaft; blown has its own supply; closed is rated without a fan"`
+	Enclosure      string `json:"enclosure" maxLength:"60" doc:"Degree of protection, such as IP 55"`
+	Frame          string `json:"frame" maxLength:"60"`
+	Rotation       string `json:"rotation" enum:"either,clockwise,anticlockwise," doc:"Facing the shaft"`
+	Protector      string `json:"protector" enum:"none,self-reset,by-hand," doc:"Thermal protector built in, and how it resets"`
+	Capacitor      q.Text `json:"capacitor" doc:"Microfarads of its capacitor"`
+	CapacitorVolts q.Text `json:"capacitorVolts" doc:"AC volts marked on it"`
+	SecondSpeed    q.Text `json:"secondSpeed" doc:"Two-speed motor: the slower of its speeds"`
+	RunsOn         string `json:"runsOn" enum:"fast,slow," doc:"Two-speed motor: which winding is used; fast when empty"`
+	HoldingTorque  q.Text `json:"holdingTorque" doc:"Stepper: torque held at rest"`
+	Steps          q.Text `json:"steps" doc:"Stepper: steps in one turn; 200 when empty"`
+	Inductance     q.Text `json:"inductance" doc:"Stepper: of one phase"`
 }
 
-// Bench is what was measured on the bench. A reading outranks the plate.
-type Bench struct {
-	OpenVolts   q.Text `json:"openVolts" doc:"Volts at open leads while spun"`
-	SpunSpeed   q.Text `json:"spunSpeed" doc:"Speed it was spun at for openVolts"`
-	Resistance  q.Text `json:"resistance" doc:"Armature resistance, mean of several rotor positions, leads taken off"`
-	NoLoadAmps  q.Text `json:"noLoadAmps"`
-	NoLoadSpeed q.Text `json:"noLoadSpeed"`
-	NoLoadVolts q.Text `json:"noLoadVolts" doc:"Volts during the no-load run; the plate's when empty"`
+// Reading is one measurement on the bench. Which fields count goes by the sort.
+type Reading struct {
+	Sort      string `json:"sort" enum:"open,resistance,free,loaded,locked,spin-down,capacitor,pull-out," doc:"open leads spun; ohms at a rotor position; running free; running loaded; rotor locked at low volts; coasting down; a fan on a capacitor; a stepper's pull-out"`
+	Volts     q.Text `json:"volts"`
+	Amps      q.Text `json:"amps"`
+	Speed     q.Text `json:"speed"`
+	ToSpeed   q.Text `json:"toSpeed" doc:"Coasting: where the clock was stopped"`
+	Time      q.Text `json:"time"`
+	Torque    q.Text `json:"torque" doc:"At the shaft, such as 4.2 lb at 45 mm"`
+	Ohms      q.Text `json:"ohms"`
+	Capacitor q.Text `json:"capacitor" doc:"Microfarads"`
+	Starts    string `json:"starts" maxLength:"20" doc:"How often it started, such as 9 of 10"`
+	Note      string `json:"note" maxLength:"120"`
 }
 
-// Body is the motor's outside, for the drawing and the shaft checks.
+// Body is the motor's outside, for the drawing, the shaft checks and a guess at its class.
 type Body struct {
 	Diameter q.Text `json:"diameter"`
 	Length   q.Text `json:"length"`
 	Shaft    q.Text `json:"shaft" doc:"Shaft diameter"`
+}
+
+// Gearbox is a reduction built onto the motor; the plan's own reduction comes after it.
+type Gearbox struct {
+	Sort    string `json:"sort" enum:"none,spur,planetary,worm," doc:"none when empty"`
+	Ratio   q.Text `json:"ratio" doc:"Motor turns to one of the output"`
+	Keeps   q.Text `json:"keeps" doc:"Efficiency; by sort when empty"`
+	Limit   q.Text `json:"limit" doc:"Most torque its output may carry"`
+	PlateOf string `json:"plateOf" enum:"motor,output," doc:"Whether the plate's speed is the motor's or the output's"`
+}
+
+// Clutch is a centrifugal clutch after the motor.
+type Clutch struct {
+	Fitted  bool   `json:"fitted"`
+	Engages q.Text `json:"engages" doc:"Speed at which it begins to take hold"`
+	Holds   q.Text `json:"holds" doc:"Torque it carries at the motor's full speed"`
+	Motor   q.Text `json:"motor" doc:"Motor speed measured under the job"`
+	Output  q.Text `json:"output" doc:"Speed after the clutch, measured at the same time"`
+	Torque  q.Text `json:"torque" doc:"Torque it carried then"`
+}
+
+// Whole returns the motor with empty lists in place of absent ones.
+func (d Described) Whole() Described {
+	if d.Readings == nil {
+		d.Readings = []Reading{}
+	}
+	return d
+}
+
+// UnmarshalJSON also reads a motor as older files hold it, with one bench reading of each sort.
+func (d *Described) UnmarshalJSON(data []byte) error {
+	type plain Described
+	older := struct {
+		*plain
+		Bench *struct {
+			OpenVolts   q.Text `json:"openVolts"`
+			SpunSpeed   q.Text `json:"spunSpeed"`
+			Resistance  q.Text `json:"resistance"`
+			NoLoadAmps  q.Text `json:"noLoadAmps"`
+			NoLoadSpeed q.Text `json:"noLoadSpeed"`
+			NoLoadVolts q.Text `json:"noLoadVolts"`
+		} `json:"bench"`
+	}{plain: (*plain)(d)}
+	dec := json.NewDecoder(bytes.NewReader(data))
+	dec.DisallowUnknownFields()
+	if err := dec.Decode(&older); err != nil {
+		return err
+	}
+	b := older.Bench
+	if b == nil {
+		return nil
+	}
+	if b.OpenVolts.Known() || b.SpunSpeed.Known() {
+		d.Readings = append(d.Readings, Reading{Sort: "open", Volts: b.OpenVolts, Speed: b.SpunSpeed})
+	}
+	if b.Resistance.Known() {
+		d.Readings = append(d.Readings, Reading{Sort: "resistance", Ohms: b.Resistance})
+	}
+	if b.NoLoadAmps.Known() || b.NoLoadSpeed.Known() {
+		d.Readings = append(d.Readings, Reading{Sort: "free", Volts: b.NoLoadVolts, Amps: b.NoLoadAmps, Speed: b.NoLoadSpeed})
+	}
+	return nil
 }

@@ -14,9 +14,14 @@ const (
 	DriveAmps     Bound = "the drive's amps"
 	CurrentLimit  Bound = "the current limit"
 	TopVolts      Bound = "the volts the drive can give"
+	LineVolts     Bound = "the volts of the line"
 	WeakField     Bound = "the weaker field above base hertz"
 	BreakdownHeld Bound = "breakdown torque"
 	StartTorque   Bound = "starting torque on the line"
+	PullOut       Bound = "the stepper's pull-out torque"
+	FanLoad       Bound = "the fan's own load at that speed"
+	GearRating    Bound = "the gearbox's rating"
+	ClutchSlip    Bound = "the clutch, which slips"
 )
 
 // Way is how a motor is fed.
@@ -24,9 +29,12 @@ type Way string
 
 // The ways a control can feed a motor.
 const (
-	DirectCurrent Way = "dc"       // adjustable DC volts
-	VariableHertz Way = "inverter" // three phases of adjustable hertz and volts
-	OnTheLine     Way = "line"     // switched straight to the supply
+	DirectCurrent Way = "dc"         // adjustable direct volts
+	CutSine       Way = "cut-sine"   // alternating volts cut by a phase-angle regulator
+	VariableHertz Way = "inverter"   // three phases of adjustable hertz and volts
+	OnTheLine     Way = "line"       // switched straight to the supply
+	Capacitors    Way = "capacitors" // on the line through a chosen run capacitor
+	Pulses        Way = "pulses"     // a stepper driver
 )
 
 // Feed is what reaches the motor's terminals from control and supply together.
@@ -47,91 +55,140 @@ type Feed struct {
 
 // Held is a torque and what binds there.
 type Held struct {
-	Torque float64 // N·m at the motor shaft, ≥ 0
+	Torque float64 // N·m, ≥ 0
 	By     Bound
 }
 
-// Model is a motor on a feed, asked for torque at speed.
+// law is how a family of motors turns volts, amps and speed into torque on a feed. Speeds are
+// the rotor's in rad/s, torques at the rotor's shaft in N·m; torques may come out negative.
+type law interface {
+	// span is the slowest and fastest steady speeds; near each other for a fixed speed.
+	span() (low, high float64)
+	// steady is what limits steady work: the motor's heat, which a rest relieves, and what no rest
+	// relieves, such as the drive's amps.
+	steady(omega float64) (heat, cold Held)
+	// peak is the torque for some seconds.
+	peak(omega float64) Held
+	// breakaway is the torque at standstill.
+	breakaway() Held
+	// amps is the motor's current at a torque and speed.
+	amps(torque, omega float64) float64
+	// stall is the current with the rotor held and nothing limiting it.
+	stall() float64
+	// runUp is the torque on the line from rest to its top speed; 0 for what is not on the line.
+	runUp(omega float64) float64
+}
+
+// Model is a motor on a feed with whatever is built onto it, asked for torque at the speed of
+// its output shaft.
 type Model struct {
+	law
 	motor *Resolved
-	feed  Feed
+	fixed bool
 }
 
-// On returns the motor's model on a feed. The motor must be Ready.
-func (m *Resolved) On(f Feed) *Model { return &Model{m, f} }
-
-// FixedSpeed reports whether the motor only runs near one speed.
-func (m *Model) FixedSpeed() bool { return m.feed.Way == OnTheLine }
-
-// Span returns the slowest and fastest steady speeds, rad/s. For a motor on the line it is the
-// thin band from full load to no load.
-func (m *Model) Span() (low, high float64) {
-	switch m.feed.Way {
-	case DirectCurrent:
-		dc := m.motor.DC
-		free := (m.feed.Volts - dc.Friction.Value/dc.Ke.Value*dc.Resistance.Value) / dc.Ke.Value
-		high = math.Min(free, m.feed.TopTrim*m.motor.Speed.Value)
-		return high * m.feed.Slowest, math.Max(high, 0)
-	case VariableHertz:
-		high = m.omegaAt(m.feed.TopHertz)
-		full := m.omegaAt(m.feed.BaseHertz)
-		if full <= 0 || full > high {
-			// Volts too low to reach a base speed above the slip: the top is all there is.
-			full = high
+// On returns the motor's model on a feed. The motor must be Ready and the feed one that suits
+// its family.
+func (m *Resolved) On(f Feed) *Model {
+	model := &Model{motor: m, fixed: f.Way == OnTheLine}
+	switch m.Kind.Family() {
+	case DCFamily:
+		model.law = &dcLaw{m, f}
+	case SeriesFamily:
+		model.law = &seriesLaw{m, f}
+	case StepperFamily:
+		model.law = &stepperLaw{m, f}
+	default:
+		switch f.Way {
+		case VariableHertz:
+			model.law = &inverterLaw{m, f}
+		case Capacitors:
+			model.law = &fanLaw{m, f}
+		default:
+			model.law = &lineLaw{m, f}
 		}
-		return full * m.feed.Slowest, high
 	}
-	sync := synchronous(m.feed.Hertz, m.motor.Induction.Poles.Value)
-	return sync * (1 - m.motor.Induction.Slip), sync
+	return model
 }
 
-// omegaAt is the loaded speed at so many hertz: the slip in rpm stays as at rated load.
-func (m *Model) omegaAt(hertz float64) float64 {
-	p := m.motor.Induction
-	return synchronous(hertz, p.Poles.Value) - p.Slip*m.motor.Synchronous()
+// FixedSpeed reports whether the motor only runs where its load puts it on a fixed supply.
+func (m *Model) FixedSpeed() bool { return m.fixed }
+
+// RotorSpan returns the slowest and fastest steady speeds of the rotor itself, rad/s.
+func (m *Model) RotorSpan() (low, high float64) { return m.span() }
+
+// Span returns the slowest and fastest steady speeds of the output shaft, rad/s. For a motor on
+// the line it is the band from full load to no load.
+func (m *Model) Span() (low, high float64) {
+	low, high = m.span()
+	if c := m.motor.Clutch; c.Fitted {
+		low = math.Min(math.Max(low, c.Locks), high)
+	}
+	return low / m.motor.Gear.Ratio, high / m.motor.Gear.Ratio
 }
 
-// Steady returns the torque held at speed omega while the winding heats overload² times as it
-// does at rated load: 1 is for ever, more is for a part of the time.
+// Steady returns the torque held at output speed omega while the winding heats overload² times
+// as it does at rated load: 1 is for ever, more is for a part of the time.
 func (m *Model) Steady(omega, overload float64) Held {
-	heat, cold := m.steadyLimits(omega)
+	rotor := omega * m.motor.Gear.Ratio
+	heat, cold := m.steady(rotor)
 	heat.Torque *= overload
-	return floorZero(least(least(heat, cold), m.Peak(omega)))
+	return m.out(floorZero(least(least(heat, cold), m.peak(rotor))), rotor)
 }
 
-// Limits returns the three limits at speed omega together: for ever, for part of the time at an
-// overload, and for some seconds. continuous ≤ intermittent ≤ peak.
+// Limits returns the three limits at output speed omega together: for ever, for part of the time
+// at an overload, and for some seconds. continuous ≤ intermittent ≤ peak.
 func (m *Model) Limits(omega, overload float64) (continuous, intermittent, peak Held) {
-	peak = m.Peak(omega)
-	heat, cold := m.steadyLimits(omega)
-	continuous = floorZero(least(least(heat, cold), peak))
+	rotor := omega * m.motor.Gear.Ratio
+	top := m.peak(rotor)
+	heat, cold := m.steady(rotor)
+	continuous = m.out(floorZero(least(least(heat, cold), top)), rotor)
 	heat.Torque *= overload
-	return continuous, floorZero(least(least(heat, cold), peak)), peak
+	return continuous, m.out(floorZero(least(least(heat, cold), top)), rotor), m.out(floorZero(top), rotor)
 }
 
-// steadyLimits are what limits steady work: the motor's heat, which a rest relieves, and what no
-// rest relieves, the drive's amps and pull-out.
-func (m *Model) steadyLimits(omega float64) (heat, cold Held) {
-	torque, fan := m.heatTorque(omega)
-	heat = Held{torque, MotorHeat}
-	if fan {
-		heat.By = FanSlowed
-	}
-	cold = Held{m.torqueAt(m.feed.Amps, omega), DriveAmps}
-	if m.feed.Way == VariableHertz {
-		cold = least(cold, m.breakdown(omega, 1.3))
-	}
-	return heat, cold
+// Peak returns the torque for some seconds at output speed omega.
+func (m *Model) Peak(omega float64) Held {
+	rotor := omega * m.motor.Gear.Ratio
+	return m.out(floorZero(m.peak(rotor)), rotor)
 }
 
-// heatTorque is the continuous torque against heat alone, and whether the slowed fan lowers it.
-func (m *Model) heatTorque(omega float64) (torque float64, fan bool) {
-	cooling := Cooling(m.motor.Cooling, omega/m.motor.Speed.Value)
-	torque = m.motor.Torque.Value * cooling / m.feed.FormFactor
-	if m.feed.Way != DirectCurrent {
-		torque *= math.Min(m.flux(omega), 1)
+// Breakaway returns the torque at standstill of the output, for starting under load. Behind a
+// clutch the motor is up to speed before the output moves.
+func (m *Model) Breakaway() Held {
+	if m.motor.Clutch.Fitted {
+		_, high := m.span()
+		return m.out(floorZero(m.peak(high*0.9)), high)
 	}
-	return torque, cooling < 1
+	return m.out(floorZero(m.breakaway()), math.Inf(1))
+}
+
+// RunUp is the torque on the line at any output speed from rest, for drawing.
+func (m *Model) RunUp(omega float64) float64 {
+	rotor := omega * m.motor.Gear.Ratio
+	return m.out(floorZero(Held{m.runUp(rotor), NoBound}), rotor).Torque
+}
+
+// AmpsFor returns the motor amps that torque (N·m) takes at speed omega, both at the output.
+func (m *Model) AmpsFor(torque, omega float64) float64 {
+	g := m.motor.Gear
+	return m.amps(torque/(g.Ratio*g.Keeps), omega*g.Ratio)
+}
+
+// StallAmps is what the motor draws with its rotor held across the feed's full volts.
+func (m *Model) StallAmps() float64 { return m.stall() }
+
+// out carries a rotor torque through clutch and gearbox.
+func (m *Model) out(h Held, rotor float64) Held {
+	if c := m.motor.Clutch; c.Fitted {
+		h = least(h, Held{c.Carries(rotor), ClutchSlip})
+	}
+	g := m.motor.Gear
+	h.Torque *= g.Ratio * g.Keeps
+	if g.Limit > 0 {
+		h = least(h, Held{g.Limit, GearRating})
+	}
+	return h
 }
 
 // Cooling is the share of rated torque a motor can hold for ever at a share of its rated speed
@@ -144,109 +201,23 @@ func Cooling(cooling string, speedShare float64) float64 {
 	return 0.45 + 0.55*speedShare/0.5
 }
 
-// Peak returns the torque for some seconds at speed omega.
-func (m *Model) Peak(omega float64) Held {
-	amps := math.Min(m.feed.PeakAmps, m.feed.LimitAmps)
-	by := DriveAmps
-	if m.feed.LimitAmps < m.feed.PeakAmps {
-		by = CurrentLimit
+// heat is the continuous torque against heat alone, flux a share of rated (1 for none to weaken).
+func (m *Resolved) heat(omega, formFactor, flux float64) Held {
+	cooling := Cooling(m.Cooling, omega/m.Speed.Value)
+	by := MotorHeat
+	if cooling < 1 {
+		by = FanSlowed
 	}
-	held := Held{m.torqueAt(amps, omega), by}
-	switch m.feed.Way {
-	case DirectCurrent:
-		dc := m.motor.DC
-		held = least(held, Held{m.torqueAt(3*m.motor.Amps.Value, omega), Magnets})
-		held = least(held, Held{m.torqueAt((m.feed.Volts-dc.Ke.Value*omega)/dc.Resistance.Value, omega), TopVolts})
-	case VariableHertz:
-		held = least(held, m.breakdown(omega, 1.1))
-	case OnTheLine:
-		// The band's lower edge belongs to the band, whatever rounding brought omega there.
-		if low, _ := m.Span(); omega < low*(1-1e-9) {
-			return floorZero(Held{m.LineTorque(omega), StartTorque})
-		}
-		held = least(held, m.breakdown(omega, 1.1))
-	}
-	return floorZero(held)
+	return Held{m.Torque.Value * cooling / formFactor * math.Min(flux, 1), by}
 }
 
-// Breakaway returns the torque at standstill, for starting under load.
-func (m *Model) Breakaway() Held {
-	if m.feed.Way == OnTheLine {
-		return floorZero(Held{m.LineTorque(0), StartTorque})
+// peakAmps is the least of what the drive gives for some seconds and its limit as set.
+func (f Feed) peakAmps() (float64, Bound) {
+	if f.LimitAmps < f.PeakAmps {
+		return f.LimitAmps, CurrentLimit
 	}
-	low, _ := m.Span()
-	if m.feed.Way == VariableHertz {
-		return m.Peak(low)
-	}
-	return m.Peak(0)
+	return f.PeakAmps, DriveAmps
 }
-
-// torqueAt is the torque made by so many amps. For an induction motor torque is taken in
-// proportion to amps at a given flux [common practice].
-func (m *Model) torqueAt(amps, omega float64) float64 {
-	if math.IsInf(amps, 1) {
-		return math.Inf(1)
-	}
-	if m.feed.Way == DirectCurrent {
-		return m.motor.DC.Ke.Value*amps - m.motor.DC.Friction.Value
-	}
-	return m.motor.Torque.Value * math.Min(m.flux(omega), 1) * amps / m.motor.Amps.Value
-}
-
-// AmpsFor returns the motor amps that torque (N·m) takes at speed omega.
-func (m *Model) AmpsFor(torque, omega float64) float64 {
-	if m.feed.Way == DirectCurrent {
-		return (torque + m.motor.DC.Friction.Value) / m.motor.DC.Ke.Value
-	}
-	return m.motor.Amps.Value * torque / (m.motor.Torque.Value * math.Max(math.Min(m.flux(omega), 1), 0.05))
-}
-
-// flux is the share of rated flux: volts per hertz against the plate's volts per hertz.
-func (m *Model) flux(omega float64) float64 {
-	rated := m.motor.Volts.Value / m.motor.Hertz.Value
-	if m.feed.Way == OnTheLine {
-		return m.feed.Volts / m.feed.Hertz / rated
-	}
-	ind := m.motor.Induction
-	hertz := (omega + ind.Slip*m.motor.Synchronous()) * ind.Poles.Value / (4 * math.Pi)
-	volts := math.Min(m.feed.Volts, m.feed.BaseVolts*math.Min(1, hertz/m.feed.BaseHertz))
-	return math.Min(volts/hertz/rated, 1)
-}
-
-// breakdown is the pull-out torque at speed omega less a reserve; it goes with flux squared.
-func (m *Model) breakdown(omega, reserve float64) Held {
-	flux := m.flux(omega)
-	by := BreakdownHeld
-	if m.feed.Way == VariableHertz && flux < 0.98 {
-		by = WeakField
-	}
-	return Held{m.motor.Induction.Breakdown * m.motor.Torque.Value * flux * flux / reserve, by}
-}
-
-// LineTorque is the torque on the line at any speed from standstill to synchronous: Kloss's
-// relation, lifted between breakdown and standstill to meet the starting torque.
-func (m *Model) LineTorque(omega float64) float64 {
-	ind := m.motor.Induction
-	slip := 1 - omega/synchronous(m.feed.Hertz, ind.Poles.Value)
-	torque := kloss(slip, ind)
-	if slip > ind.BreakdownSlip {
-		part := (slip - ind.BreakdownSlip) / (1 - ind.BreakdownSlip)
-		torque += (ind.Start - kloss(1, ind)) * part * part
-	}
-	flux := m.flux(omega)
-	return torque * m.motor.Torque.Value * flux * flux
-}
-
-// kloss is torque as a multiple of rated at a slip; 0 at synchronous.
-func kloss(slip float64, ind Induction) float64 {
-	if slip <= 0 {
-		return 0
-	}
-	return 2 * ind.Breakdown / (slip/ind.BreakdownSlip + ind.BreakdownSlip/slip)
-}
-
-// StallAmps is what a DC motor draws stalled across the feed's full volts.
-func (m *Model) StallAmps() float64 { return m.feed.Volts / m.motor.DC.Resistance.Value }
 
 func least(a, b Held) Held {
 	if b.Torque < a.Torque {

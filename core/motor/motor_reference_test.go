@@ -13,9 +13,9 @@ import (
 // open-circuit at 3000 rpm and 0.02 Ω takes 150 A at 128 V: 18.75 kW converted, 59.7 N·m.
 func TestFitzgeraldSeparatelyExcited(t *testing.T) {
 	m := resolved(t, Described{
-		Kind:  PermanentMagnetDC,
-		Plate: Plate{Power: "18 kW", Speed: "3000 rpm", Volts: "128 V", Amps: "175 A"},
-		Bench: Bench{OpenVolts: "125 V", SpunSpeed: "3000 rpm", Resistance: "0.02 Ω"},
+		Kind:     PermanentMagnetDC,
+		Plate:    Plate{Power: "18 kW", Speed: "3000 rpm", Volts: "128 V", Amps: "175 A"},
+		Readings: []Reading{{Sort: "open", Volts: "125 V", Speed: "3000 rpm"}, {Sort: "resistance", Ohms: "0.02 Ω"}},
 	})
 	require.True(t, m.Ready())
 	omega := 3000 * q.RPM
@@ -41,7 +41,7 @@ func TestChapmanInduction(t *testing.T) {
 
 // Common practice, no source: 180 V drawing 82 A stalled is 2.2 Ω.
 func TestStallResistance(t *testing.T) {
-	m := resolved(t, Described{Kind: PermanentMagnetDC, Plate: Plate{Power: "1.5 hp", Speed: "4000 rpm", Volts: "180 V", Amps: "8 A"}, Bench: Bench{Resistance: "2.2 Ω"}})
+	m := resolved(t, Described{Kind: PermanentMagnetDC, Plate: Plate{Power: "1.5 hp", Speed: "4000 rpm", Volts: "180 V", Amps: "8 A"}, Readings: []Reading{{Sort: "resistance", Ohms: "2.2 Ω"}}})
 	feed := free(DirectCurrent)
 	feed.Volts = 180
 	assert.InEpsilon(t, 82, m.On(feed).StallAmps(), 0.003)

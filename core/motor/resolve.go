@@ -23,64 +23,54 @@ type Need struct {
 	How   string // what to do at the bench
 }
 
-// Full-load efficiencies [common practice] by kind: the best a small one reaches, and the usual.
-var efficiencies = map[Kind]struct{ best, usual float64 }{
-	PermanentMagnetDC: {0.85, 0.75},
-	ThreePhase:        {0.90, 0.78},
-	CapacitorStart:    {0.75, 0.62},
-}
-
 // Fallbacks [common practice] where plate and bench are silent.
 const (
-	peakShare        = 0.7  // continuous part of a peak rating
-	windingLossShare = 0.5  // part of plate loss that is I²R at rated current
-	usualPowerFactor = 0.75 // induction at full load
+	peakShare        = 0.7 // continuous part of a peak rating
+	windingLossShare = 0.5 // part of plate loss that is I²R at rated current
 )
 
 // Resolved is a motor with every value either known, with its standing, or named in Needs.
-// SI throughout: W, rad/s, V, A, Ω, V·s, N·m.
+// SI throughout: W, rad/s, V, A, Ω, V·s, N·m. Speeds and torques are the rotor's; Gear carries
+// them to the output.
 type Resolved struct {
-	Kind        Kind
-	Cooling     string
-	Thermal     string // the thermal switch: unknown, none, wired, left-out
-	PlatePower  Known  // as on the plate, before any doubt
-	PowerIsPeak bool
-	Power       Known // continuous shaft power the plan may count on
-	Speed       Known
-	Volts       Known
-	Amps        Known
-	Hertz       Known
-	PowerFactor Known
-	Torque      Known // continuous torque at Speed
-	Efficiency  Known
-	CapPower    float64 // the most shaft power volts and amps allow; 0 when either is missing
-	Body        Size
+	Kind          Kind
+	Cooling       string
+	Thermal       string // the thermal switch: unknown, none, wired, left-out
+	Protector     string // none, self-reset, by-hand or empty
+	PlatePower    Known  // as on the plate, before any doubt
+	PowerMeans    string // continuous, intermittent, peak
+	SteadyShare   float64
+	Power         Known // continuous shaft power the plan may count on
+	Speed         Known
+	Volts         Known
+	Amps          Known
+	Hertz         Known
+	PowerFactor   Known
+	ServiceFactor float64 // 0 when not on the plate
+	Torque        Known   // continuous torque at Speed
+	Efficiency    Known
+	CapPower      float64 // the most shaft power volts and amps allow; 0 when either is missing
+	Spread        float64 // how far off its torque may be, a share; 0 for a plate that can be trusted
+	Guess         string  // what was guessed from, when Spread comes of a guess
+	Body          Size
+	Capacitor     float64 // F; 0 when not known
+	CapacitorAC   float64 // V marked on it
+	OtherVolts    float64 // the other of a pair on the plate
+	Gear          Gear
+	Clutch        ResolvedClutch
 
-	DC        DC        // filled for permanent-magnet DC
-	Induction Induction // filled for induction kinds
-	Needs     []Need
+	DC         DC
+	Series     Series
+	Induction  Induction
+	Steps      Steps
+	Trials     []Trial // a fan on its capacitors, rising
+	Fit        Fit
+	OhmsSpread float64 // widest resistance reading over the narrowest, less one
+	Needs      []Need
 }
 
 // Size is the outside of the motor in metres; zero where not given.
 type Size struct{ Diameter, Length, Shaft float64 }
-
-// DC holds the constants of a permanent-magnet motor.
-type DC struct {
-	Ke         Known // V·s
-	Resistance Known // Ω
-	Friction   Known // N·m lost to brushes, bearings and windage, taken as constant
-	PlateKe    float64
-	PlateR     float64
-}
-
-// Induction holds the constants of an induction motor.
-type Induction struct {
-	Poles         Known
-	Slip          float64 // at rated load, a share
-	BreakdownSlip float64
-	Breakdown     float64 // multiple of rated torque
-	Start         float64 // multiple of rated torque
-}
 
 // Ready reports whether the motor can be asked for torque at a speed.
 func (m *Resolved) Ready() bool { return len(m.Needs) == 0 }
@@ -88,23 +78,38 @@ func (m *Resolved) Ready() bool { return len(m.Needs) == 0 }
 // Resolve reads a described motor. Fields that cannot be used are refused on r; missing ones
 // are worked out from the others, assumed by a rule of thumb, or listed in Needs.
 func Resolve(d Described, r *q.Reader) Resolved {
-	plate, bench, body := r.Under("plate"), r.Under("bench"), r.Under("body")
+	plate, body := r.Under("plate"), r.Under("body")
+	p := d.Plate.settings()
+	speeds := q.Range{Min: 10 * q.RPM, Max: 60000 * q.RPM}
 	m := Resolved{
-		Kind:        Kind(r.Choice("kind", string(d.Kind), "", string(PermanentMagnetDC), string(ThreePhase), string(CapacitorStart))),
-		Cooling:     plate.Choice("cooling", d.Plate.Cooling, "own-fan", "own-fan", "blown", "closed"),
-		Thermal:     r.Choice("thermalSwitch", d.ThermalSwitch, "unknown", "unknown", "none", "wired", "left-out"),
-		PowerIsPeak: plate.Choice("powerMeans", d.Plate.PowerMeans, "continuous", "continuous", "peak") == "peak",
-		PlatePower:  read(plate.Read("power", d.Plate.Power, q.Power, q.Range{Min: 1, Max: 50e3})),
-		Speed:       read(plate.Read("speed", d.Plate.Speed, q.Speed, q.Range{Min: 10 * q.RPM, Max: 60000 * q.RPM})),
-		Volts:       read(plate.Read("volts", d.Plate.Volts, q.Voltage, q.Range{Min: 3, Max: 1000})),
-		Amps:        read(plate.Read("amps", d.Plate.Amps, q.Current, q.Range{Min: 0.05, Max: 500})),
-		Hertz:       read(plate.Read("hertz", d.Plate.Hertz, q.Frequency, q.Range{Min: 10, Max: 400})),
-		PowerFactor: read(plate.Read("powerFactor", d.Plate.PowerFactor, q.Number, q.Range{Min: 0.2, Max: 1})),
+		Kind:          Kind(r.Choice("kind", string(d.Kind), "", kindWords()...)),
+		Cooling:       plate.Choice("cooling", p.Cooling, "own-fan", "own-fan", "blown", "closed"),
+		Thermal:       r.Choice("thermalSwitch", d.ThermalSwitch, "unknown", "unknown", "none", "wired", "left-out"),
+		Protector:     plate.Choice("protector", p.Protector, "", "none", "self-reset", "by-hand"),
+		PowerMeans:    plate.Choice("powerMeans", p.PowerMeans, "continuous", "continuous", "intermittent", "peak"),
+		PlatePower:    read(plate.Read("power", p.Power, q.Power, q.Range{Min: 0.1, Max: 50e3})),
+		Speed:         read(plate.Read("speed", p.Speed, q.Speed, q.Range{Min: q.RPM, Max: speeds.Max})),
+		Volts:         read(plate.Read("volts", p.Volts, q.Voltage, q.Range{Min: 3, Max: 1000})),
+		Amps:          read(plate.Read("amps", p.Amps, q.Current, q.Range{Min: 0.05, Max: 500})),
+		Hertz:         read(plate.Read("hertz", p.Hertz, q.Frequency, q.Range{Min: 10, Max: 400})),
+		PowerFactor:   read(plate.Read("powerFactor", p.PowerFactor, q.Number, q.Range{Min: 0.2, Max: 1})),
+		ServiceFactor: plate.Read("serviceFactor", p.ServiceFactor, q.Number, q.Range{Min: 1, Max: 2}).Or(0),
+		Capacitor:     plate.Read("capacitor", p.Capacitor, q.Capacitance, q.Range{Min: 1e-7, Max: 0.01}).Or(0),
+		CapacitorAC:   plate.Read("capacitorVolts", p.CapacitorVolts, q.Voltage, q.Range{Min: 10, Max: 2000}).Or(0),
 	}
-	plate.Choice("insulation", d.Plate.Insulation, "", "A", "E", "B", "F", "H") // checked; heat comes with the dry run
-	poles := plate.Read("poles", d.Plate.Poles, q.Number, q.Range{Min: 2, Max: 24})
+	// Checked only; heat by class comes with the dry run.
+	plate.Choice("insulation", p.Insulation, "", "A", "E", "B", "F", "H")
+	plate.Choice("rotation", p.Rotation, "", "either", "clockwise", "anticlockwise")
+	plate.Choice("column", p.Column, "first", "first", "second")
+	m.otherVolts(d.Plate, plate.Choice("links", p.Links, "low", "low", "high"))
+	second := plate.Read("secondSpeed", p.SecondSpeed, q.Speed, speeds)
+	slow := plate.Choice("runsOn", p.RunsOn, "fast", "fast", "slow") == "slow"
+	holding := plate.Read("holdingTorque", p.HoldingTorque, q.Torque, q.Range{Min: 1e-4, Max: 1e3})
+	perTurn := plate.Read("steps", p.Steps, q.Number, q.Range{Min: 4, Max: 4000}).Or(200)
+	henries := plate.Read("inductance", p.Inductance, q.Inductance, q.Range{Min: 1e-5, Max: 10}).Or(0)
+	poles := plate.Read("poles", p.Poles, q.Number, q.Range{Min: 2, Max: 24})
 	if poles.Known && math.Mod(poles.SI, 2) != 0 {
-		plate.Refuse("poles", string(d.Plate.Poles), "poles come in pairs: 2, 4, 6, 8 …")
+		plate.Refuse("poles", string(p.Poles), "poles come in pairs: 2, 4, 6, 8 …")
 		poles.Known = false
 	}
 	m.Body = Size{
@@ -112,35 +117,103 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Length:   body.Read("length", d.Body.Length, q.Length, q.Range{Min: 0.01, Max: 2}).Or(0),
 		Shaft:    body.Read("shaft", d.Body.Shaft, q.Length, q.Range{Min: 0.002, Max: 0.15}).Or(0),
 	}
-	tests := readBench(d.Bench, bench)
-	switch m.Kind {
-	case PermanentMagnetDC:
-		m.resolveDC(tests)
-	case ThreePhase, CapacitorStart:
+	m.Gear = readGear(d.Gearbox, r.Under("gearbox"))
+	if m.Gear.Output && m.Speed.OK() {
+		m.Speed.Value *= m.Gear.Ratio
+	}
+	m.SteadyShare = 1
+	if m.PowerMeans != "continuous" {
+		if m.SteadyShare = steadyShare(p.Duty); m.SteadyShare == 1 {
+			m.SteadyShare = peakShare
+		}
+	}
+	tests := readReadings(d.Readings, r)
+	m.OhmsSpread = tests.spreadOfOhms()
+	m.Fit = tests.fit(m.Kind.Family(), m.firstGuess())
+	switch m.Kind.Family() {
+	case DCFamily:
+		m.resolveDC(m.Fit)
+	case SeriesFamily:
+		m.resolveSeries(m.Fit)
+	case StepperFamily:
+		m.Steps = Steps{Holding: read(holding), PerTurn: perTurn, Henries: henries}
+		m.resolveStepper(tests)
+	case InductionFamily:
+		if m.Kind == TwoSpeed {
+			m.takeSecondSpeed(second, slow)
+		}
+		m.Trials = sortTrials(tests.trials)
 		m.resolveInduction(read(poles), tests)
 	default:
-		m.need("kind", "What kind of motor is it?", "Brushes and two leads: permanent-magnet DC. Three leads alike and no capacitor: three-phase. A capacitor and a click on spin-down: capacitor-start.")
+		m.need("kind", "What kind of motor is it?", "Go by what can be seen and metered: What is it? asks for one thing after another and names the kind.")
 	}
+	m.readClutch(d.Clutch, r.Under("clutch"))
 	return m
 }
 
-// readings are the bench tests in SI.
-type readings struct {
-	openKe, resistance, noLoadAmps, noLoadSpeed, noLoadVolts q.Value
+// firstGuess is where the fit of the readings sets out from: the plate, or a small motor.
+func (m *Resolved) firstGuess() [constants]float64 {
+	volts, amps := orElse(m.Volts, 100), orElse(m.Amps, 3)
+	omega := orElse(m.Speed, 200)
+	guess := [constants]float64{0.9 * volts / omega, 0.1 * volts / amps, 0.09 * volts / omega * amps, 1e-3}
+	if m.Kind.Family() == SeriesFamily {
+		guess[atKe] = 0.7 * volts / amps / omega
+		guess[atLoss] = 0.1 * guess[atKe] * amps * amps
+	}
+	return guess
 }
 
-func readBench(b Bench, r *q.Reader) readings {
-	var t readings
-	volts := r.Read("openVolts", b.OpenVolts, q.Voltage, q.Range{Min: 0.1, Max: 1000})
-	spun := r.Read("spunSpeed", b.SpunSpeed, q.Speed, q.Range{Min: 10 * q.RPM, Max: 60000 * q.RPM})
-	if volts.Known && spun.Known {
-		t.openKe = q.Value{SI: volts.SI / spun.SI, Known: true}
+func orElse(k Known, other float64) float64 {
+	if k.OK() {
+		return k.Value
 	}
-	t.resistance = r.Read("resistance", b.Resistance, q.Resistance, q.Range{Min: 0.001, Max: 5000})
-	t.noLoadAmps = r.Read("noLoadAmps", b.NoLoadAmps, q.Current, q.Range{Min: 0.001, Max: 100})
-	t.noLoadSpeed = r.Read("noLoadSpeed", b.NoLoadSpeed, q.Speed, q.Range{Min: 10 * q.RPM, Max: 60000 * q.RPM})
-	t.noLoadVolts = r.Read("noLoadVolts", b.NoLoadVolts, q.Voltage, q.Range{Min: 1, Max: 1000})
-	return t
+	return other
+}
+
+// otherVolts is the other of a pair of volts on the plate.
+func (m *Resolved) otherVolts(p Plate, links string) {
+	other := p
+	other.Links = map[string]string{"low": "high", "high": "low"}[links]
+	if _, _, ok := pair(p.Volts); ok {
+		if v, err := q.Parse(other.settings().Volts, q.Voltage); err == nil {
+			m.OtherVolts = v
+		}
+	}
+}
+
+// takeSecondSpeed puts a two-speed motor on its slower winding: power in proportion to speed, the
+// same torque on both [common practice].
+func (m *Resolved) takeSecondSpeed(second q.Value, slow bool) {
+	if !slow {
+		return
+	}
+	if !second.Known {
+		m.need("plate.secondSpeed", "The slower speed of the two", "Read it off the plate, or run it free on that winding with a tachometer.")
+		return
+	}
+	if m.PlatePower.OK() && m.Speed.OK() && m.Speed.Value > 0 {
+		m.PlatePower.Value *= second.SI / m.Speed.Value
+	}
+	m.Amps = Known{}
+	m.Speed = Known{second.SI, working.Read}
+}
+
+// guessSpeed takes the speed from the body's class, and says that it is a guess.
+func (m *Resolved) guessSpeed() bool {
+	c, ok := m.class()
+	if !ok || m.Kind != PermanentMagnetDC {
+		return false
+	}
+	m.Speed, m.Guess = Known{c.speed, working.Assumed}, c.name
+	m.widen(c.spread)
+	return true
+}
+
+// widen adds to how far off the torque may be; independent doubts add by squares.
+func (m *Resolved) widen(share float64) {
+	if share > 0 && !math.IsInf(share, 0) {
+		m.Spread = math.Min(math.Hypot(m.Spread, share), 0.9)
+	}
 }
 
 func read(v q.Value) Known {
@@ -150,13 +223,6 @@ func read(v q.Value) Known {
 	return Known{v.SI, working.Read}
 }
 
-func measured(v q.Value) Known {
-	if !v.Known {
-		return Known{}
-	}
-	return Known{v.SI, working.Measured}
-}
-
 func (m *Resolved) need(field, title, how string) {
 	m.Needs = append(m.Needs, Need{field, title, how})
 }
@@ -164,16 +230,18 @@ func (m *Resolved) need(field, title, how string) {
 // settlePower fills power and amps from each other and holds power to what volts and amps
 // can carry. inputPerAmp is the watts drawn per ampere.
 func (m *Resolved) settlePower(inputPerAmp float64) {
-	eff := efficiencies[m.Kind]
+	eff := m.Kind.Profile()
 	m.Power = m.PlatePower
-	if m.Power.OK() && m.PowerIsPeak {
-		m.Power = Known{m.PlatePower.Value * peakShare, working.Assumed}
+	if m.Power.OK() && m.PowerMeans != "continuous" {
+		m.Power = Known{m.PlatePower.Value * m.SteadyShare, working.Assumed}
+		m.widen(0.15)
 	}
 	switch {
 	case m.Amps.OK():
 		m.CapPower = m.Amps.Value * inputPerAmp * eff.best
 		if !m.Power.OK() {
 			m.Power = Known{m.Amps.Value * inputPerAmp * eff.usual, working.Assumed}
+			m.widen(0.15)
 		} else if m.Power.Value > m.CapPower {
 			m.Power = Known{m.CapPower, working.Computed}
 		}
@@ -186,168 +254,4 @@ func (m *Resolved) settlePower(inputPerAmp float64) {
 	if m.Power.OK() && m.Amps.OK() {
 		m.Efficiency = Known{m.Power.Value / (m.Amps.Value * inputPerAmp), working.Computed}
 	}
-}
-
-func (m *Resolved) resolveDC(t readings) {
-	measuredKe := m.measuredKe(t)
-	if !m.Volts.OK() {
-		if !measuredKe.OK() || !m.Speed.OK() {
-			m.need("plate.volts", "Volts of the motor", "Read the plate, or the output rating of the drive it ran on.")
-			return
-		}
-		m.Volts = Known{measuredKe.Value * m.Speed.Value / 0.9, working.Assumed}
-	}
-	m.settlePower(m.Volts.Value)
-	if !m.Amps.OK() {
-		return
-	}
-	if !m.Speed.OK() {
-		if !measuredKe.OK() {
-			m.need("plate.speed", "Speed at the plate's volts",
-				"Spin it at a known speed and read the volts at its open leads, or run it free at plate volts with a tachometer on the shaft.")
-			return
-		}
-		drop := m.Amps.Value * t.resistance.Or(0.1*m.Volts.Value/m.Amps.Value)
-		m.Speed = Known{(m.Volts.Value - drop) / measuredKe.Value, working.Computed}
-		if m.Speed.Value <= 0 {
-			m.need("bench.resistance", "Resistance and open-circuit volts that agree", "The resistance reading leaves no volts to turn the motor. Measure it again with the leads taken off.")
-			return
-		}
-	}
-	m.fitDC(measuredKe, t)
-}
-
-// measuredKe is the back-EMF constant from the bench: open leads first, else a free run.
-func (m *Resolved) measuredKe(t readings) Known {
-	if t.openKe.Known {
-		return measured(t.openKe)
-	}
-	volts := t.noLoadVolts.Or(m.Volts.Value)
-	if t.noLoadSpeed.Known && volts > 0 {
-		drop := t.noLoadAmps.Or(0) * t.resistance.Or(0)
-		if ke := (volts - drop) / t.noLoadSpeed.SI; ke > 0 {
-			return Known{ke, working.Measured}
-		}
-	}
-	return Known{}
-}
-
-// fitDC finds K_e, R and friction. Two of them are unknown from a plate alone, so half the
-// loss is taken to be in the winding; each bench reading replaces an assumption.
-func (m *Resolved) fitDC(ke Known, t readings) {
-	volts, amps, omega := m.Volts.Value, m.Amps.Value, m.Speed.Value
-	torque := m.Power.Value / omega
-	loss := math.Max(volts*amps-m.Power.Value, 0.02*volts*amps)
-	m.DC.PlateR = windingLossShare * loss / (amps * amps)
-	m.DC.PlateKe = (volts - amps*m.DC.PlateR) / omega
-
-	m.DC.Resistance = measured(t.resistance)
-	if !m.DC.Resistance.OK() {
-		m.DC.Resistance = Known{m.DC.PlateR, working.Assumed}
-		if left := volts - ke.Value*omega; ke.OK() && left > 0.02*volts && left < 0.5*volts {
-			m.DC.Resistance = Known{left / amps, working.Computed}
-		}
-	}
-	m.DC.Ke = ke
-	if !ke.OK() {
-		left := volts - amps*m.DC.Resistance.Value
-		if left <= 0.3*volts {
-			m.need("bench.resistance", "A resistance that fits the plate",
-				"At plate amps this resistance would eat most of the plate's volts. Measure again with the leads off, brushes seated, turning the shaft a little between readings.")
-			return
-		}
-		m.DC.Ke = Known{left / omega, working.Computed}
-	}
-	made := m.DC.Ke.Value * amps
-	m.DC.Friction = Known{made - torque, working.Computed}
-	if t.noLoadAmps.Known {
-		m.DC.Friction = Known{m.DC.Ke.Value * t.noLoadAmps.SI, working.Measured}
-	} else if m.DC.Friction.Value < 0 {
-		m.DC.Friction = Known{0.05 * made, working.Assumed}
-	}
-	m.Torque = Known{made - m.DC.Friction.Value, working.Computed}
-	if m.Torque.Value <= 0 {
-		m.need("bench.noLoadAmps", "No-load amps below the plate's amps", "Running free it cannot draw as much as at full load. Measure it again with nothing on the shaft.")
-	}
-}
-
-func (m *Resolved) resolveInduction(poles Known, t readings) {
-	if !m.Hertz.OK() {
-		m.Hertz = Known{50, working.Assumed}
-		if looksLikeSixtyHertz(m.Speed.Value) {
-			m.Hertz.Value = 60
-		}
-	}
-	if !m.Speed.OK() && t.noLoadSpeed.Known {
-		// Running free an induction motor sits within a per cent of synchronous.
-		poles = Known{NearestPoles(m.Hertz.Value, t.noLoadSpeed.SI), working.Measured}
-	}
-	if !m.Speed.OK() {
-		if !poles.OK() {
-			m.need("plate.speed", "Speed or poles of the motor", "Read the plate, or run it free on the line and hold a tachometer to the shaft.")
-			return
-		}
-		m.Speed = Known{synchronous(m.Hertz.Value, poles.Value) * 0.95, working.Assumed}
-	}
-	if !poles.OK() {
-		poles = Known{NearestPoles(m.Hertz.Value, m.Speed.Value), working.Computed}
-	}
-	m.Induction.Poles = poles
-	sync := synchronous(m.Hertz.Value, poles.Value)
-	m.Induction.Slip = 1 - m.Speed.Value/sync
-	if m.Induction.Slip <= 0.0005 || m.Induction.Slip > 0.5 {
-		m.need("plate.speed", "A speed that fits the poles and hertz",
-			"An induction motor under load turns a few per cent slower than synchronous, "+q.Show(sync, q.Speed, q.Metric)+" here. Read the plate again or measure with a tachometer.")
-		return
-	}
-	if !m.Volts.OK() {
-		m.need("plate.volts", "Volts of the motor", "Read the plate or the label inside the terminal box, and how the links are set.")
-		return
-	}
-	if !m.PowerFactor.OK() {
-		m.PowerFactor = Known{usualPowerFactor, working.Assumed}
-	}
-	m.settlePower(m.Volts.Value * m.PowerFactor.Value * m.rootPhases())
-	if !m.Power.OK() {
-		return
-	}
-	m.Torque = Known{m.Power.Value / m.Speed.Value, working.Computed}
-	m.Induction.Breakdown, m.Induction.Start = 2.5, 2.0
-	if m.Kind == CapacitorStart {
-		m.Induction.Breakdown, m.Induction.Start = 2.0, 3.5
-	}
-	b := m.Induction.Breakdown
-	m.Induction.BreakdownSlip = math.Min(m.Induction.Slip*(b+math.Sqrt(b*b-1)), 0.95)
-}
-
-func (m *Resolved) rootPhases() float64 {
-	if m.Kind == ThreePhase {
-		return math.Sqrt(3)
-	}
-	return 1
-}
-
-// synchronous speed in rad/s at so many hertz and poles.
-func synchronous(hertz, poles float64) float64 { return 4 * math.Pi * hertz / poles }
-
-// Synchronous returns the speed of the field at the plate's hertz, rad/s.
-func (m *Resolved) Synchronous() float64 {
-	return synchronous(m.Hertz.Value, m.Induction.Poles.Value)
-}
-
-// NearestPoles returns the pole count (2 to 24, even) whose synchronous speed lies next above
-// omega (rad/s), allowing a reading half a per cent over synchronous.
-func NearestPoles(hertz, omega float64) float64 {
-	pairs := math.Floor(2 * math.Pi * hertz / (omega / 1.005))
-	return 2 * math.Min(math.Max(pairs, 1), 12)
-}
-
-// looksLikeSixtyHertz reports whether a plate speed sits just under a 60 Hz synchronous speed
-// and not just under a 50 Hz one.
-func looksLikeSixtyHertz(omega float64) bool {
-	if omega == 0 {
-		return false
-	}
-	slip := func(hertz float64) float64 { return 1 - omega/synchronous(hertz, NearestPoles(hertz, omega)) }
-	return slip(60) > 0 && slip(60) < 0.08 && slip(50) > 0.1
 }

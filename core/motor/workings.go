@@ -31,28 +31,40 @@ func (w *workings) add(id, label string, k Known, d q.Dimension, formula, put st
 func (m *Resolved) Workings(sys q.System) []working.Working {
 	w := &workings{sys: sys}
 	m.commonWorkings(w)
-	if m.Kind == PermanentMagnetDC {
+	switch m.Kind.Family() {
+	case DCFamily:
 		m.dcWorkings(w)
-	} else if m.Induction.Poles.OK() {
-		m.inductionWorkings(w)
+	case SeriesFamily:
+		m.seriesWorkings(w)
+	case StepperFamily:
+		m.stepperWorkings(w)
+	case InductionFamily:
+		if m.Induction.Poles.OK() {
+			m.inductionWorkings(w)
+		}
+		m.fanWorkings(w)
 	}
+	m.outputWorkings(w)
 	return w.list
 }
 
 func (m *Resolved) commonWorkings(w *workings) {
-	if m.Power.OK() && m.Power != m.PlatePower {
+	if m.Power.OK() && m.Power != m.PlatePower && m.Kind != Stepper {
 		m.powerWorking(w)
 	}
-	if m.Torque.OK() {
+	if m.Torque.OK() && m.Kind != Stepper {
 		formula, put := "T = P / ω", fmt.Sprintf("%s ÷ %s rad/s", q.Show(m.Power.Value, q.Power, q.Metric), q.Figures(m.Speed.Value, 4))
-		src := source.Mechanics
-		if m.Kind == PermanentMagnetDC && m.DC.Friction.Standing != working.Computed {
+		src, assumes := source.Mechanics, []string{}
+		if m.Kind.Family() == DCFamily && m.DC.Friction.Standing != working.Computed {
 			formula, src = "T = K_e·I − T_loss", source.DCMachine
 			put = fmt.Sprintf("%s × %s − %s", w.show(m.DC.Ke.Value, q.BackEMF), w.show(m.Amps.Value, q.Current), w.show(m.DC.Friction.Value, q.Torque))
 		}
-		w.add("torque", "Rated torque", m.Torque, q.Torque, formula, put, src)
+		if m.Spread >= 0.1 {
+			assumes = append(assumes, fmt.Sprintf("May be out by %s: between %s and %s", q.Percent(m.Spread), w.show(m.Torque.Value*(1-m.Spread), q.Torque), w.show(m.Torque.Value*(1+m.Spread), q.Torque)))
+		}
+		w.add("torque", "Rated torque", m.Torque, q.Torque, formula, put, src, assumes...)
 	}
-	if m.Efficiency.OK() {
+	if m.Efficiency.OK() && m.Kind != Stepper {
 		w.list = append(w.list, working.Working{
 			ID: "motor.efficiency", Station: "motor", Label: "Efficiency at full load", Value: q.Percent(m.Efficiency.Value),
 			Formula: "η = P_out / P_in", Put: fmt.Sprintf("%s ÷ %s", q.Show(m.Power.Value, q.Power, q.Metric), q.Show(m.Power.Value/m.Efficiency.Value, q.Power, q.Metric)),
@@ -64,13 +76,21 @@ func (m *Resolved) commonWorkings(w *workings) {
 			fmt.Sprintf("%s at %s and the usual efficiency", w.show(m.Power.Value, q.Power), w.show(m.Volts.Value, q.Voltage)),
 			source.PlateEfficient, "No amps on the plate")
 	}
-	if m.Speed.OK() && m.Speed.Standing != working.Read {
+	m.speedWorking(w)
+}
+
+func (m *Resolved) speedWorking(w *workings) {
+	switch {
+	case !m.Speed.OK() || m.Speed.Standing == working.Read || m.Kind == Stepper:
+	case m.Guess != "":
+		w.add("speed", "Speed at full load", m.Speed, q.Speed, "by the body's class", fmt.Sprintf("%s across: %s", w.show(m.Body.Diameter, q.Length), m.Guess), source.BodyClass, "A guess until it is measured")
+	default:
 		w.add("speed", "Speed at full load", m.Speed, q.Speed, "ω = (V − I·R) / K_e, or 0.95 of synchronous", "from the bench readings and plate volts", source.DCMachine, "No speed on the plate")
 	}
 }
 
 func (m *Resolved) powerWorking(w *workings) {
-	eff := efficiencies[m.Kind]
+	eff := m.Kind.Profile()
 	switch {
 	case !m.PlatePower.OK():
 		w.add("power", "Power to count on", m.Power, q.Power, "P = V·I·η", fmt.Sprintf("%s × %s × %g", w.show(m.Volts.Value, q.Voltage), w.show(m.Amps.Value, q.Current), eff.usual),
@@ -78,8 +98,75 @@ func (m *Resolved) powerWorking(w *workings) {
 	case m.Power.Standing == working.Computed:
 		w.add("power", "Power to count on", m.Power, q.Power, "P ≤ V·I·η_best", fmt.Sprintf("%s in × %g", q.Show(m.CapPower/eff.best, q.Power, q.Metric), eff.best),
 			source.PlateEfficient, "The plate's power is more than its amps can carry")
+	case m.PowerMeans == "intermittent" && m.SteadyShare != peakShare:
+		w.add("power", "Power to count on", m.Power, q.Power, "P·√(1 − e^(−t/τ)) for S2, P·√share for S3", q.Figures(m.SteadyShare, 2)+" × "+w.show(m.PlatePower.Value, q.Power), source.Heating)
 	default:
 		w.add("power", "Power to count on", m.Power, q.Power, "P = 0.7 · P_peak", "0.7 × "+w.show(m.PlatePower.Value, q.Power), source.PeakRating)
+	}
+}
+
+// spread writes how far off a fitted constant may be.
+func spread(e Estimate) string {
+	if !e.Found() {
+		return ""
+	}
+	return ", give or take " + q.Percent(e.Spread)
+}
+
+func (m *Resolved) seriesWorkings(w *workings) {
+	s := m.Series
+	w.add("k", "Torque for amps squared", s.K, q.Number, "k = (V·pf/I − R) / ω", fmt.Sprintf("N·m/A²; at %s and %s%s", w.show(m.Amps.Value, q.Current), w.show(m.Speed.Value, q.Speed), spread(m.Fit.Ke)), source.SeriesMotor)
+	w.add("resistance", "Armature and field resistance", s.Resistance, q.Resistance, "R as measured, or ½·(V·pf·I − P) / I²", "half of the plate's loss where it was not measured"+spread(m.Fit.R), source.LossSplit)
+	w.add("friction", "Torque lost inside", s.Friction, q.Torque, "T_loss = k·I² − P/ω", "at plate load"+spread(m.Fit.Loss), source.SeriesMotor)
+	if !m.Ready() {
+		return
+	}
+	for _, share := range []float64{1, 0.5, 0.25} {
+		w.add(fmt.Sprintf("speed-at-%g", share*100), "Speed at "+q.Percent(share)+" of its torque", Known{m.LightSpeed(share), working.Computed}, q.Speed, "ω = (V·pf/I − R) / k, I = √((T + T_loss)/k)",
+			"on "+w.show(m.Volts.Value, q.Voltage), source.SeriesMotor)
+	}
+}
+
+func (m *Resolved) stepperWorkings(w *workings) {
+	s := m.Steps
+	if len(s.Curve) > 0 {
+		w.add("torque", "Pull-out torque, slow", m.Torque, q.Torque, "as measured or printed", fmt.Sprintf("%d points, down to %s at %s", len(s.Curve), w.show(s.Curve[len(s.Curve)-1].Torque, q.Torque), w.show(m.Speed.Value, q.Speed)), source.Typed)
+		return
+	}
+	w.add("torque", "Pull-out torque, slow", m.Torque, q.Torque, "T = 0.7 · T_hold", "0.7 × "+w.show(s.Holding.Value, q.Torque), source.StepperTorque, "Without a curve: put in the pull-out at a few speeds")
+	if s.Henries > 0 && m.Amps.OK() {
+		corner := (&stepperLaw{m, Feed{Volts: m.Volts.Value}}).corner()
+		w.add("corner", "Torque falls from", Known{corner, working.Computed}, q.Speed, "n = V / (2·L·I) steps a second", fmt.Sprintf("%s, %s, %s, %g steps a turn", w.show(m.Volts.Value, q.Voltage), w.show(s.Henries, q.Inductance), w.show(m.Amps.Value, q.Current), s.PerTurn), source.StepperCorner, "Higher driver volts move it up in proportion")
+	}
+}
+
+// fanWorkings are a fan's speeds on its capacitors, with what becomes of power and sound.
+func (m *Resolved) fanWorkings(w *workings) {
+	if len(m.Trials) == 0 {
+		return
+	}
+	top := m.Trials[len(m.Trials)-1].Omega
+	for i, t := range m.Trials {
+		share := t.Omega / top
+		w.add(fmt.Sprintf("fan-%d", i), "On "+w.show(t.Farads, q.Capacitance), Known{t.Omega, working.Measured}, q.Speed, "power goes with n³, sound with 50·log10(n)",
+			fmt.Sprintf("%s of the power, %s dB against the largest; starts %s", q.Percent(FanPower(share)), q.Figures(FanQuieter(share), 2), q.Percent(t.Starts)), source.FanLaws)
+	}
+}
+
+// outputWorkings are what comes out of a gearbox, and what is coasted with.
+func (m *Resolved) outputWorkings(w *workings) {
+	if g := m.Gear; g.Sort != "none" && m.Torque.OK() {
+		w.add("gear-speed", "Speed at the gearbox", Known{m.Speed.Value / g.Ratio, working.Computed}, q.Speed, "n / i", fmt.Sprintf("%s ÷ %s", w.show(m.Speed.Value, q.Speed), q.Figures(g.Ratio, 4)), source.Mechanics)
+		out := m.Torque.Value * g.Ratio * g.Keeps
+		put := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4), q.Percent(g.Keeps))
+		if g.Limit > 0 && out > g.Limit {
+			out = g.Limit
+			put += ", held to its rating"
+		}
+		w.add("gear-torque", "Torque at the gearbox", Known{out, working.Computed}, q.Torque, "T·i·η", put, source.GearboxKeeps)
+	}
+	if j := m.Fit.Inertia; j.Found() {
+		w.add("inertia", "Rotor's inertia", j.known(), q.Inertia, "J = T_loss·Δt / Δω", "from coasting down"+spread(j), source.DCMachine)
 	}
 }
 
@@ -88,14 +175,14 @@ func (m *Resolved) dcWorkings(w *workings) {
 	volts, amps := w.show(m.Volts.Value, q.Voltage), w.show(m.Amps.Value, q.Current)
 	switch dc.Ke.Standing {
 	case working.Measured:
-		w.add("ke", "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = V_open / ω", "on the bench; the plate makes it "+w.show(dc.PlateKe, q.BackEMF), source.DCMachine)
+		w.add("ke", "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = V_open / ω", "on the bench"+spread(m.Fit.Ke)+"; the plate makes it "+w.show(dc.PlateKe, q.BackEMF), source.DCMachine)
 	case working.Computed:
 		w.add("ke", "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = (V − I·R) / ω",
 			fmt.Sprintf("(%s − %s × %s) ÷ %s rad/s", volts, amps, w.show(dc.Resistance.Value, q.Resistance), q.Figures(m.Speed.Value, 4)), source.DCMachine)
 	}
 	switch dc.Resistance.Standing {
 	case working.Measured:
-		w.add("resistance", "Armature resistance", dc.Resistance, q.Resistance, "R as measured", "on the bench; the plate alone would give "+w.show(dc.PlateR, q.Resistance), source.Typed)
+		w.add("resistance", "Armature resistance", dc.Resistance, q.Resistance, "R as measured", "on the bench"+spread(m.Fit.R)+"; the plate alone would give "+w.show(dc.PlateR, q.Resistance), source.Typed)
 	case working.Computed:
 		w.add("resistance", "Armature resistance", dc.Resistance, q.Resistance, "R = (V − K_e·ω) / I",
 			fmt.Sprintf("(%s − %s × %s rad/s) ÷ %s", volts, w.show(dc.Ke.Value, q.BackEMF), q.Figures(m.Speed.Value, 4), amps), source.DCMachine)
@@ -104,7 +191,7 @@ func (m *Resolved) dcWorkings(w *workings) {
 			fmt.Sprintf("½ × (%s × %s − %s) ÷ (%s)²", volts, amps, q.Show(m.Power.Value, q.Power, q.Metric), amps), source.LossSplit, "Not measured: take the leads off and read it at several shaft positions")
 	}
 	w.add("friction", "Torque lost inside", dc.Friction, q.Torque, "T_loss = K_e·I_0, or K_e·I − P/ω",
-		fmt.Sprintf("%s × amps, less the torque at the shaft", w.show(dc.Ke.Value, q.BackEMF)), source.DCMachine)
+		fmt.Sprintf("%s × amps, less the torque at the shaft%s", w.show(dc.Ke.Value, q.BackEMF), spread(m.Fit.Loss)), source.DCMachine)
 	if dc.Resistance.OK() && dc.Resistance.Value > 0 {
 		w.add("stall", "Stall current at plate volts", Known{m.Volts.Value / dc.Resistance.Value, working.Computed}, q.Current, "I = V / R",
 			fmt.Sprintf("%s ÷ %s", volts, w.show(dc.Resistance.Value, q.Resistance)), source.DCMachine, "Standing still there is no back-EMF, so only the winding holds the current back")

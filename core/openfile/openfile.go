@@ -11,6 +11,7 @@ import (
 	"strings"
 
 	"jiriki/core/line"
+	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
 
@@ -33,11 +34,11 @@ const (
 
 // File is a workshop, or the part of one that was exported.
 type File struct {
-	Format   string            `json:"format" enum:"jiriki" doc:"Always jiriki"`
-	Version  int               `json:"version" minimum:"1" maximum:"1" doc:"Version of this layout"`
-	Name     string            `json:"name" maxLength:"120" doc:"Name of the workshop"`
-	Machines []Machine         `json:"machines" maxItems:"200" nullable:"false"`
-	Shelf    []line.ShelfMotor `json:"shelf" maxItems:"500" nullable:"false"`
+	Format   string       `json:"format" enum:"jiriki" doc:"Always jiriki"`
+	Version  int          `json:"version" minimum:"1" maximum:"1" doc:"Version of this layout"`
+	Name     string       `json:"name" maxLength:"120" doc:"Name of the workshop"`
+	Machines []Machine    `json:"machines" maxItems:"200" nullable:"false"`
+	Shelf    []shelf.Item `json:"shelf" maxItems:"500" nullable:"false"`
 }
 
 // Machine is a machine with its plans.
@@ -104,9 +105,11 @@ func (f File) whole() File {
 		}
 	}
 	f.Machines = machines
-	if f.Shelf == nil {
-		f.Shelf = []line.ShelfMotor{}
+	items := make([]shelf.Item, len(f.Shelf))
+	for i, item := range f.Shelf {
+		items[i] = item.Whole()
 	}
+	f.Shelf = items
 	return f
 }
 
@@ -136,7 +139,7 @@ func (f File) checkBounds() error {
 		return ReadError{Where: "machines", Message: fmt.Sprintf("at most %d machines", MaxMachines)}
 	}
 	if len(f.Shelf) > MaxShelf {
-		return ReadError{Where: "shelf", Message: fmt.Sprintf("at most %d motors", MaxShelf)}
+		return ReadError{Where: "shelf", Message: fmt.Sprintf("at most %d parts", MaxShelf)}
 	}
 	for i, m := range f.Machines {
 		where := fmt.Sprintf("machines[%d]", i)

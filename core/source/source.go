@@ -69,6 +69,13 @@ const (
 	RotorSpeed     ID = "rotor-speed"
 	LocalCode      ID = "local-code"
 
+	SeriesMotor   ID = "series-motor"
+	StepperTorque ID = "stepper-torque"
+	StepperCorner ID = "stepper-corner"
+	FanLaws       ID = "fan-laws"
+	GearboxKeeps  ID = "gearbox-keeps"
+	BodyClass     ID = "body-class"
+
 	Kienzle            ID = "kienzle"
 	GrindingEnergy     ID = "grinding-energy"
 	UnitPower          ID = "unit-power"
@@ -84,11 +91,11 @@ var register = []Source{
 	{Typed, "Entered by the person, as read or as measured", AsTyped},
 	{DCMachine, "Steady DC machine: V = K_e·ω + I·R, T = K_e·I − T_loss (Fitzgerald, Electric Machinery, ch. 7)", FromMemory},
 	{LossSplit, "Half of the plate's loss taken to be in the winding at rated current", Common},
-	{PlateEfficient, "Best full-load efficiency of a small motor: 0.85 permanent-magnet DC, 0.90 three-phase, 0.75 single-phase; usual 0.75, 0.78 and 0.62", Common},
+	{PlateEfficient, "Best and usual full-load efficiency of a small motor by kind: permanent-magnet DC 0.85 and 0.75, three-phase 0.90 and 0.78, capacitor-start 0.75 and 0.62, universal 0.65 and 0.55, shaded pole 0.35 and 0.25", Common},
 	{PeakRating, "A peak or hobby-duty rating counts as 0.7 of itself for continuous work", Common},
 	{Kloss, "Kloss's relation for an induction motor, T/T_b = 2/(s/s_b + s_b/s)", FromMemory},
-	{Breakdown, "Breakdown torque 2.5 × rated for three-phase, 2.0 × for single-phase", Common},
-	{StartMultiple, "Starting torque 2.0 × rated for three-phase, 3.5 × for capacitor-start; its switch opens near 75 % of synchronous", Common},
+	{Breakdown, "Breakdown torque 2.5 × rated for three-phase, about 2 × for single-phase, 1.3 × for shaded pole", Common},
+	{StartMultiple, "Starting torque × rated: three-phase 1.5–2.5, capacitor-start 3–4.5, split-phase 1.25–1.75, permanent split capacitor 0.3–1, shaded pole 0.2–0.5; start switches open near 75 % of synchronous", Common},
 	{Synchronous, "Synchronous speed 120·f/p", Derived},
 	{FanCooling, "A motor cooled by its own fan holds full torque down to half speed, then falls evenly to 45 % at standstill", Common},
 	{FormFactor, "Form factor: phase-angle 1.4, with a choke 1.15, chopper 1.05; continuous torque is divided by it", Common},
@@ -117,6 +124,12 @@ var register = []Source{
 	{Inrush, "A motor switched straight on draws about 6 × its rated amps at first", Common},
 	{RotorSpeed, "Rotor speed past the plate: not over 1.5 × for two poles, 2 × for four or more, unless the maker allows it", Common},
 	{LocalCode, "Local electrical code and a licensed electrician decide", Common},
+	{SeriesMotor, "Series machine: T = k·I² − T_loss, E = k·I·ω, I = V / (R + k·ω); on alternating current V counts times the power factor", Common},
+	{StepperTorque, "A stepper pulls 0.7 of its holding torque slowly; twice the torque is kept in hand", Common},
+	{StepperCorner, "A stepper's torque falls past V / (2·L·I) steps a second", FromMemory},
+	{FanLaws, "A fan's torque goes with speed squared and its power with speed cubed; sound falls by about 50·log10 of the speeds", Common},
+	{GearboxKeeps, "What a gearbox keeps: spur 0.9, planetary 0.85, worm 0.65", Common},
+	{BodyClass, "Permanent-magnet motors by body: 76–90 mm small high-speed class, 100–127 mm large class for hours of work", Common},
 	{Kienzle, "Kienzle's relation k_c = k_c1.1·h^(−m_c) with h in mm; k_c1.1 and m_c by material", FromMemory},
 	{GrindingEnergy, "Specific energy of grinding: steel 40, cast iron 25, brass and aluminium 20 J/mm³", Common},
 	{UnitPower, "Power for each cubic inch a minute, as inch handbooks tabulate it", FromMemory},

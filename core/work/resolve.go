@@ -60,22 +60,23 @@ func (m Resolved) TopSpeed() (omega float64, field string) {
 
 // Need is one job resolved. A job with Missing set cannot be judged yet.
 type Need struct {
-	ID, Name   string
-	Low, High  float64 // band at the spindle, rad/s
-	AnySpeed   bool    // one speed in the band is enough
-	Torque     float64 // N·m at Low for SamePower, at High for TorqueWithN, throughout for SameTorque, the most for PointsJoin
-	Points     []TorqueAtSpeed
-	Breakaway  float64 // N·m to start it; 0 when not weighed
-	Shape      Shape
-	Duty       Duration
-	Margin     float64
-	MarginBy   string
-	Found      working.Standing
-	Spread     float64 // widest pull over narrowest, less one; 0 when not weighed
-	comparable bool    // a stated figure taken from a like machine
-	Tangent    bool    // false when the pull was far from square to the radius
-	Missing    string  // field that must be filled, below the job
-	Doubts     []Doubt // entries whose own numbers show a unit mixed up
+	ID, Name     string
+	Low, High    float64 // band at the spindle, rad/s
+	AnySpeed     bool    // one speed in the band is enough
+	Torque       float64 // N·m at Low for SamePower, at High for TorqueWithN, throughout for SameTorque, the most for PointsJoin
+	Points       []TorqueAtSpeed
+	Breakaway    float64 // N·m to start it; 0 when not weighed
+	Shape        Shape
+	Duty         Duration
+	Margin       float64
+	MarginBy     string
+	ByHandMargin bool // the margin was set, not usual
+	Found        working.Standing
+	Spread       float64 // widest pull over narrowest, less one; 0 when not weighed
+	comparable   bool    // a stated figure taken from a like machine
+	Tangent      bool    // false when the pull was far from square to the radius
+	Missing      string  // field that must be filled, below the job
+	Doubts       []Doubt // entries whose own numbers show a unit mixed up
 
 	// How the speed was found, where not given at the spindle.
 	Surface      float64 // m/s
@@ -185,7 +186,7 @@ func resolveJob(j Job, r *q.Reader, turning q.Range) Need {
 	n.readLoad(j, r.Under("load"))
 	n.readDuty(j.Duty, r.Under("duty"))
 	if wanted := r.Read("margin", j.Margin, q.Number, q.Range{Min: 1, Max: 10}); wanted.Known {
-		n.Margin, n.MarginBy = wanted.SI, "set by hand"
+		n.Margin, n.MarginBy, n.ByHandMargin = wanted.SI, "set by hand", true
 		if j.Reason != "" {
 			n.MarginBy += ": " + j.Reason
 		}

@@ -5,9 +5,18 @@
   import NotFound from './routes/NotFound.svelte';
   import PlanSheet from './routes/PlanSheet.svelte';
   import Shed from './routes/Shed.svelte';
+  import Shelf from './routes/Shelf.svelte';
   import SpeedPlate from './routes/SpeedPlate.svelte';
+  import WhatIsIt from './routes/WhatIsIt.svelte';
 
-  const routes = { '/': Shed, '/plan/:id': PlanSheet, '/plan/:id/speed-plate': SpeedPlate, '*': NotFound };
+  const routes = {
+    '/': Shed,
+    '/plan/:id': PlanSheet,
+    '/plan/:id/speed-plate': SpeedPlate,
+    '/shelf/:id?': Shelf,
+    '/what-is-it/:plan?': WhatIsIt,
+    '*': NotFound
+  };
 
   void catalogue.load();
   $effect(() => {

@@ -18,6 +18,25 @@ class CatalogueState {
   get likes() {
     return this.#data?.likes ?? [];
   }
+  get motors() {
+    return this.#data?.motors ?? [];
+  }
+  get donors() {
+    return this.#data?.donors ?? [];
+  }
+  get regions() {
+    return this.#data?.regions ?? [];
+  }
+  /** Which controls suit a kind of motor. */
+  drives(kind: string) {
+    return this.#data?.drives[kind] ?? [];
+  }
+  get blankReading() {
+    return this.#data?.reading;
+  }
+  get blankItem() {
+    return this.#data?.item;
+  }
   /** A job with nothing filled in; undefined until the catalogue is there. */
   get blankJob() {
     return this.#data?.job;

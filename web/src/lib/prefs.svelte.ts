@@ -23,6 +23,8 @@ const dark = matchMedia('(prefers-color-scheme: dark)');
 class Prefs {
   units = $state<Units>(stored('jiriki.units') === 'inch' ? 'inch' : 'metric');
   theme = $state<Theme>((['day', 'night'] as const).find((t) => t === stored('jiriki.theme')) ?? 'system');
+  /** Where scrap is found; decides what a donor machine usually holds. */
+  region = $state(stored('jiriki.region') ?? 'europe');
   #systemDark = $state(dark.matches);
   shownTheme = $derived(this.theme === 'system' ? (this.#systemDark ? 'night' : 'day') : this.theme);
 
@@ -33,6 +35,11 @@ class Prefs {
   setUnits(units: Units) {
     this.units = units;
     keep('jiriki.units', units);
+  }
+
+  setRegion(region: string) {
+    this.region = region;
+    keep('jiriki.region', region);
   }
 
   setTheme(theme: Theme) {

@@ -15,7 +15,8 @@ export type Level = Finding['level'];
 export type Remedy = Schemas['LineRemedy'];
 export type Working = Schemas['Working'];
 export type Workshop = Schemas['Workshop'];
-export type ShelfMotor = Schemas['LineShelfMotor'];
+export type ShelfItem = Schemas['ShelfItem'];
+export type ShelfEntry = Schemas['ShelfEntry'];
 export type Catalogue = Schemas['Catalogue'];
 export type Problem = Partial<Schemas['ErrorModel']>;
 

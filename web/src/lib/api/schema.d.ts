@@ -24,6 +24,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/capacitor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a capacitor and its start switch are sound */
+        post: operations["check-capacitor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -92,6 +109,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/identify": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What kind of motor it is by what was seen, and the one next look */
+        post: operations["identify"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/import": {
         parameters: {
             query?: never;
@@ -103,6 +137,23 @@ export interface paths {
         put?: never;
         /** Add an open file to the workshop, all of it or nothing */
         post: operations["import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/leads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which leads belong together, and what they are */
+        post: operations["sort-leads"];
         delete?: never;
         options?: never;
         head?: never;
@@ -228,6 +279,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pictures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture as JPEG */
+        get: operations["get-picture"];
+        put?: never;
+        post?: never;
+        /** Take a picture away; it can be restored */
+        delete: operations["delete-picture"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring it back */
+        post: operations["restore-picture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}": {
         parameters: {
             query?: never;
@@ -315,7 +401,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/shelf": {
+    "/api/rank": {
         parameters: {
             query?: never;
             header?: never;
@@ -324,8 +410,43 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Put a motor on the shelf */
-        post: operations["add-shelf-motor"];
+        /** The shelf's motors for a machine's jobs, best first */
+        post: operations["rank"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every part on the shelf */
+        get: operations["get-shelf"];
+        put?: never;
+        /** Put a part on the shelf */
+        post: operations["add-shelf-item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a part's entries can be used, and what its motor comes to */
+        post: operations["check-shelf-item"];
         delete?: never;
         options?: never;
         head?: never;
@@ -340,10 +461,28 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /** Save a part; 409 when it was changed elsewhere */
+        put: operations["save-shelf-item"];
         post?: never;
-        /** Take a motor off the shelf; it can be restored */
-        delete: operations["delete-shelf-motor"];
+        /** Take a part off the shelf; it can be restored */
+        delete: operations["delete-shelf-item"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a JPEG, PNG or WebP picture of up to 10 MB to a part */
+        post: operations["add-picture"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -359,7 +498,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Put it back */
-        post: operations["restore-shelf-motor"];
+        post: operations["restore-shelf-item"];
         delete?: never;
         options?: never;
         head?: never;
@@ -393,6 +532,14 @@ export interface components {
             planId: string;
         };
         Catalogue: {
+            /** @description What usually holds what */
+            donors: components["schemas"]["Donor"][];
+            /** @description Which controls suit each kind of motor */
+            drives: {
+                [key: string]: string[] | null;
+            };
+            /** @description A part with nothing filled in */
+            item: components["schemas"]["ShelfItem"];
             /** @description A job with nothing filled in */
             job: components["schemas"]["WorkJob"];
             /** @description Comparable machines */
@@ -401,6 +548,16 @@ export interface components {
             machines: components["schemas"]["WorkKind"][];
             /** @description What is cut */
             materials: components["schemas"]["WorkMaterial"][];
+            /** @description Kinds of motor */
+            motors: components["schemas"]["MotorProfile"][];
+            /** @description A bench reading with nothing filled in */
+            reading: components["schemas"]["MotorReading"];
+            regions: components["schemas"]["DonorRegion"][];
+        };
+        "Check-shelf-itemRequest": {
+            item: components["schemas"]["ShelfItem"];
+            /** @enum {string} */
+            units: "metric" | "inch";
         };
         ControlDescribed: {
             /** @description Time from rest to full speed */
@@ -414,14 +571,14 @@ export interface components {
             /** @description In an earthed, closed box with strain relief */
             enclosed: boolean;
             /**
-             * @description What the drive steadies the speed by
+             * @description What the drive steadies the speed by; for a brushless drive none means sensorless, tacho means Hall sensors or encoder
              * @enum {string}
              */
             feedback: "none" | "armature" | "tacho" | "";
             /** @description Fuse on the line and, for DC, on the armature */
             fused: boolean;
             /** @enum {string} */
-            kind: "phase-angle" | "pwm" | "inverter" | "contactor" | "";
+            kind: "phase-angle" | "pwm" | "inverter" | "bldc" | "stepper" | "capacitors" | "contactor" | "";
             /** @description Current limit as set */
             limitAmps: string;
             /**
@@ -446,6 +603,28 @@ export interface components {
             volts: string;
             /** @description Will not start unless the knob is at zero */
             zeroStart: boolean;
+        };
+        Donor: {
+            /** @description What to expect of the motor */
+            expect: string;
+            /** @description Likeliest first, anywhere not named otherwise */
+            holds: string[];
+            /** @description What can hurt while taking it */
+            hurts: string[];
+            id: string;
+            /** @description Where it differs */
+            in: components["schemas"]["DonorRegional"][];
+            name: string;
+            /** @description What else to take while there */
+            take: string[];
+        };
+        DonorRegion: {
+            id: string;
+            name: string;
+        };
+        DonorRegional: {
+            holds: string[];
+            region: string;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -508,6 +687,119 @@ export interface components {
             /** @description ID of the working behind its figures, or empty */
             working: string;
         };
+        IdentifyAnswer: {
+            id: string;
+            words: string;
+        };
+        IdentifyCandidate: {
+            /** @description What speaks against it */
+            against: string[];
+            /** @description What speaks for it */
+            for: string[];
+            kind: string;
+            name: string;
+            /**
+             * Format: double
+             * @description How likely, 0 to 1; the shares add up to 1
+             */
+            share: number;
+        };
+        IdentifyCapacitorCheck: {
+            /**
+             * @description The start switch with the shaft still, by meter
+             * @enum {string}
+             */
+            atRest: "closed" | "open" | "";
+            /** @description Bulged, cracked or leaking */
+            bulged: boolean;
+            /**
+             * @description Clicks as the shaft is spun down
+             * @enum {string}
+             */
+            clicks: "yes" | "no" | "";
+            /** @description Volts of the supply */
+            line: string;
+            /**
+             * @description black round can, or silver and plastic
+             * @enum {string}
+             */
+            made: "electrolytic" | "film" | "";
+            /** @description Microfarads marked on it */
+            marked: string;
+            /** @description Microfarads as metered, discharged first */
+            measured: string;
+            /**
+             * @description start: in for a second, through a switch; run: in all the time
+             * @enum {string}
+             */
+            use: "start" | "run" | "";
+            /** @description AC volts marked on it */
+            volts: string;
+        };
+        IdentifyClue: {
+            answers: components["schemas"]["IdentifyAnswer"][];
+            /** @description The question */
+            ask: string;
+            /** @description Name of the drawing that shows it */
+            figure: string;
+            /** @description How to look or measure, safely */
+            how: string;
+            id: string;
+        };
+        IdentifyInput: {
+            /** @description What it came out of, by ID in the donor catalogue; empty when not known */
+            donor: string;
+            /** @description Where: what is in a machine differs by region */
+            region: string;
+            seen: components["schemas"]["IdentifySeen"][];
+        };
+        IdentifyLeads: {
+            readings: components["schemas"]["IdentifyOhms"][];
+            /** @description Leads that are thinner than the rest */
+            thin: string[];
+        };
+        IdentifyOhms: {
+            /** @description Colour or number of a lead */
+            a: string;
+            b: string;
+            ohms: string;
+        };
+        IdentifyOpinion: {
+            /**
+             * Format: double
+             * @description How much it is expected to tell, in bits
+             */
+            gain: number;
+            /** @description Other clues not yet asked, most telling first */
+            left: components["schemas"]["IdentifyClue"][];
+            /** @description The likeliest kind as a motor, ready for its plate and readings */
+            motor: components["schemas"]["MotorDescribed"];
+            /** @description The one next look that would tell most; absent when none would */
+            next?: components["schemas"]["IdentifyClue"];
+            /** @description Likeliest first */
+            ranking: components["schemas"]["IdentifyCandidate"][];
+            /** @description One kind stands clear of the rest */
+            settled: boolean;
+        };
+        IdentifySeen: {
+            /** @description Empty for can't tell */
+            answer: string;
+            clue: string;
+        };
+        IdentifySorted: {
+            findings: components["schemas"]["Finding"][];
+            /** @description The pair that is a thermal switch, or empty */
+            thermal: string;
+            verdict: string;
+            windings: components["schemas"]["IdentifyWinding"][];
+        };
+        IdentifyWinding: {
+            /** @description What the group is, in words */
+            is: string;
+            leads: string[];
+            /** @description What each lead is, lead by lead */
+            roles: string[];
+        };
         ImportedBody: {
             /**
              * Format: int64
@@ -520,6 +812,8 @@ export interface components {
             plans: number;
         };
         LineAssessment: {
+            /** @description What the motor's bench readings come to */
+            bench: components["schemas"]["MotorBenchView"];
             drawing: components["schemas"]["LineDrawing"];
             /** @description Most serious first */
             findings: components["schemas"]["Finding"][];
@@ -541,6 +835,78 @@ export interface components {
             stations: components["schemas"]["LineStation"][];
             units: components["schemas"]["LineUnits"];
             workings: components["schemas"]["Working"][];
+        };
+        LineContender: {
+            control: string;
+            /** @description The control in words, and where it comes from */
+            controlBy: string;
+            /**
+             * Format: double
+             * @description Motor and a control from the shelf, in the money they were typed in
+             */
+            cost: number;
+            /** @description Both have a cost */
+            costed: boolean;
+            /** @description What must be made, bought or found out */
+            effort: string[];
+            /**
+             * Format: double
+             * @description How much of what it can shed all day the hardest job asks, a share; 0 when not known
+             */
+            heat: number;
+            heldBy: string;
+            /** @description Of the part on the shelf; empty for the plan's own motor */
+            id: string;
+            jobs: components["schemas"]["LineContenderJob"][];
+            /** Format: int64 */
+            jobsDone: number;
+            kind: string;
+            kindName: string;
+            /**
+             * Format: double
+             * @description Its margin
+             */
+            margin: number;
+            /** @description What must be read or measured before it can be tried */
+            missing: string[];
+            motor: components["schemas"]["MotorDescribed"];
+            name: string;
+            ratio: string;
+            /**
+             * Format: double
+             * @description Motor output turns to one of the spindle
+             */
+            ratioOf: number;
+            /** @description All-day torque at the spindle through the plan's own ratio */
+            sameRatio: components["schemas"]["LineCurvePoint"][];
+            /** @description The same geared to reach the fastest job's speed and no more */
+            sameTop: components["schemas"]["LineCurvePoint"][];
+            /**
+             * Format: double
+             * @description How far off its torque may be, a share
+             */
+            spread: number;
+            /** @description False when it cannot be tried; missing says why */
+            tried: boolean;
+            /** @description The control it was tried on */
+            uses?: components["schemas"]["ControlDescribed"];
+            /** @description The job with least margin */
+            worst: string;
+        };
+        LineContenderJob: {
+            margin: string;
+            name: string;
+            /** @enum {string} */
+            outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
+        };
+        LineCurvePoint: {
+            /** Format: double */
+            rpm: number;
+            /**
+             * Format: double
+             * @description N·m
+             */
+            torque: number;
         };
         LineDrawing: {
             control: string;
@@ -577,7 +943,7 @@ export interface components {
         LineInput: {
             machine: components["schemas"]["WorkMachine"];
             plan: components["schemas"]["LinePlan"];
-            shelf: components["schemas"]["LineShelfMotor"][];
+            shelf: components["schemas"]["ShelfItem"][];
             /**
              * @description Units the answer is written in; never changes what was typed
              * @enum {string}
@@ -585,6 +951,8 @@ export interface components {
             units: "metric" | "inch";
         };
         LineJobResult: {
+            /** @description What the machine's old motor gave in each of its positions, where the job goes by it */
+            baseline: components["schemas"]["LineCurvePoint"][];
             heldBy: string;
             id: string;
             /**
@@ -613,8 +981,12 @@ export interface components {
             wantedBy: string;
         };
         LineMotorDrawing: {
+            clutch: boolean;
             /** Format: double */
             diameter: number;
+            family: string;
+            /** @description Sort of gearbox built on, or none */
+            gearbox: string;
             guessed: boolean;
             kind: string;
             /** Format: double */
@@ -674,6 +1046,23 @@ export interface components {
             /** @description On the line: N·m from standstill, at runUpRpm */
             runUp: number[];
             runUpRpm: number[];
+            /**
+             * Format: double
+             * @description How far off the torque may be either way, a share; 0 for a motor that is known
+             */
+            spread: number;
+        };
+        LineRanking: {
+            contenders: components["schemas"]["LineContender"][];
+            planRatio: string;
+            /**
+             * Format: double
+             * @description Speed that sameTop is geared to
+             */
+            topRpm: number;
+            units: components["schemas"]["LineUnits"];
+            /** @description Why the top one, in at most two lines */
+            why: string[];
         };
         LineReach: {
             positions: components["schemas"]["LinePositionReach"][];
@@ -712,10 +1101,6 @@ export interface components {
             watch: string;
             /** @description ID of its working */
             working: string;
-        };
-        LineShelfMotor: {
-            id: string;
-            motor: components["schemas"]["MotorDescribed"];
         };
         LineSpeedPlate: {
             jobs: components["schemas"]["LinePlateJob"][];
@@ -811,17 +1196,17 @@ export interface components {
              */
             torqueSi: number;
         };
-        MotorBench: {
-            noLoadAmps: string;
-            noLoadSpeed: string;
-            /** @description Volts during the no-load run; the plate's when empty */
-            noLoadVolts: string;
-            /** @description Volts at open leads while spun */
-            openVolts: string;
-            /** @description Armature resistance, mean of several rotor positions, leads taken off */
-            resistance: string;
-            /** @description Speed it was spun at for openVolts */
-            spunSpeed: string;
+        MotorBenchView: {
+            constants: components["schemas"]["MotorConstant"][];
+            /** @description The reading that would narrow it most, in words; empty when none would by much */
+            next: string;
+            /** @description Its sort */
+            nextSort: string;
+            /**
+             * Format: int64
+             * @description How many things the readings say
+             */
+            readings: number;
         };
         MotorBody: {
             diameter: string;
@@ -829,47 +1214,171 @@ export interface components {
             /** @description Shaft diameter */
             shaft: string;
         };
+        MotorClutch: {
+            /** @description Speed at which it begins to take hold */
+            engages: string;
+            fitted: boolean;
+            /** @description Torque it carries at the motor's full speed */
+            holds: string;
+            /** @description Motor speed measured under the job */
+            motor: string;
+            /** @description Speed after the clutch, measured at the same time */
+            output: string;
+            /** @description Torque it carried then */
+            torque: string;
+        };
+        MotorConstant: {
+            name: string;
+            /**
+             * Format: double
+             * @description How far off it may be, 0 to 1; 1 when not told
+             */
+            share: number;
+            spread: string;
+            /** @description As shown; empty when the readings do not tell it */
+            value: string;
+        };
         MotorDescribed: {
-            bench: components["schemas"]["MotorBench"];
             body: components["schemas"]["MotorBody"];
+            clutch: components["schemas"]["MotorClutch"];
+            gearbox: components["schemas"]["MotorGearbox"];
             /** @enum {string} */
-            kind: "pm-dc" | "induction-3" | "capacitor-start" | "";
+            kind: "pm-dc" | "wound-dc" | "universal" | "induction-3" | "split-phase" | "capacitor-start" | "capacitor-start-run" | "psc" | "shaded-pole" | "two-speed" | "brushless" | "stepper" | "servo" | "";
             /** @description What its owner calls it */
             name: string;
             /** @description Where it came from */
             origin: string;
             plate: components["schemas"]["MotorPlate"];
+            /** @description What was measured on the bench; a reading outranks the plate */
+            readings: components["schemas"]["MotorReading"][];
             /**
              * @description Whether a thermal switch is in the winding and in the enable circuit
              * @enum {string}
              */
             thermalSwitch: "unknown" | "none" | "wired" | "left-out" | "";
         };
+        MotorGearbox: {
+            /** @description Efficiency; by sort when empty */
+            keeps: string;
+            /** @description Most torque its output may carry */
+            limit: string;
+            /**
+             * @description Whether the plate's speed is the motor's or the output's
+             * @enum {string}
+             */
+            plateOf: "motor" | "output" | "";
+            /** @description Motor turns to one of the output */
+            ratio: string;
+            /**
+             * @description none when empty
+             * @enum {string}
+             */
+            sort: "none" | "spur" | "planetary" | "worm" | "";
+        };
         MotorPlate: {
             amps: string;
+            /** @description Microfarads of its capacitor */
+            capacitor: string;
+            /** @description AC volts marked on it */
+            capacitorVolts: string;
+            /**
+             * @description Which of a pair of hertz it runs on; first when empty
+             * @enum {string}
+             */
+            column: "first" | "second" | "";
             /**
              * @description own-fan slows with the shaft; blown has its own supply; closed is rated without a fan
              * @enum {string}
              */
             cooling: "own-fan" | "blown" | "closed" | "";
+            /** @description Duty class, such as S1, S2 30 min or S3 40 % */
             duty: string;
+            /** @description Degree of protection, such as IP 55 */
+            enclosure: string;
+            frame: string;
             hertz: string;
+            /** @description Stepper: torque held at rest */
+            holdingTorque: string;
+            /** @description Stepper: of one phase */
+            inductance: string;
             /**
              * @description Insulation class
              * @enum {string}
              */
             insulation: "A" | "E" | "B" | "F" | "H" | "";
+            /**
+             * @description Which of a pair of volts the links are set for; low when empty
+             * @enum {string}
+             */
+            links: "low" | "high" | "";
             poles: string;
             /** @description Shaft power, such as 3/4 hp or 0.55 kW */
             power: string;
             powerFactor: string;
             /**
-             * @description peak for hobby-duty and exercise-machine ratings
+             * @description peak for hobby-duty and exercise-machine ratings; intermittent for a duty class with a time
              * @enum {string}
              */
-            powerMeans: "continuous" | "peak" | "";
+            powerMeans: "continuous" | "intermittent" | "peak" | "";
+            /**
+             * @description Thermal protector built in, and how it resets
+             * @enum {string}
+             */
+            protector: "none" | "self-reset" | "by-hand" | "";
+            /**
+             * @description Facing the shaft
+             * @enum {string}
+             */
+            rotation: "either" | "clockwise" | "anticlockwise" | "";
+            /**
+             * @description Two-speed motor: which winding is used; fast when empty
+             * @enum {string}
+             */
+            runsOn: "fast" | "slow" | "";
+            /** @description Two-speed motor: the slower of its speeds */
+            secondSpeed: string;
+            serviceFactor: string;
             /** @description Speed at that power, rpm */
             speed: string;
+            /** @description Stepper: steps in one turn; 200 when empty */
+            steps: string;
+            volts: string;
+        };
+        MotorProfile: {
+            /** @description Where such motors are found */
+            donors: string;
+            family: string;
+            kind: string;
+            /** @description What a load does to its speed */
+            loaded: string;
+            name: string;
+            reverses: string;
+            starts: string;
+            /** @description What controls it */
+            suits: string;
+            /** @description How fast it turns on a fixed supply */
+            supply: string;
+            wears: string;
+        };
+        MotorReading: {
+            amps: string;
+            /** @description Microfarads */
+            capacitor: string;
+            note: string;
+            ohms: string;
+            /**
+             * @description open leads spun; ohms at a rotor position; running free; running loaded; rotor locked at low volts; coasting down; a fan on a capacitor; a stepper's pull-out
+             * @enum {string}
+             */
+            sort: "open" | "resistance" | "free" | "loaded" | "locked" | "spin-down" | "capacitor" | "pull-out" | "";
+            speed: string;
+            /** @description How often it started, such as 9 of 10 */
+            starts: string;
+            time: string;
+            /** @description Coasting: where the clock was stopped */
+            toSpeed: string;
+            /** @description At the shaft, such as 4.2 lb at 45 mm */
+            torque: string;
             volts: string;
         };
         NewMachineBody: {
@@ -913,6 +1422,11 @@ export interface components {
         RenamedBody: {
             name: string;
         };
+        "Save-shelf-itemRequest": {
+            item: components["schemas"]["ShelfItem"];
+            /** Format: int64 */
+            version: number;
+        };
         SavedBody: {
             /** Format: int64 */
             machineVersion: number;
@@ -945,7 +1459,7 @@ export interface components {
             planId: string;
             /** Format: int64 */
             planVersion: number;
-            shelf: components["schemas"]["LineShelfMotor"][];
+            shelf: components["schemas"]["ShelfItem"][];
             /** @description Every plan of the machine, this one too */
             siblings: components["schemas"]["Sibling"][];
             workshop: string;
@@ -957,6 +1471,50 @@ export interface components {
             plan: components["schemas"]["LinePlan"];
             /** Format: int64 */
             planVersion: number;
+        };
+        ShelfEntry: {
+            item: components["schemas"]["ShelfItem"];
+            /** @description IDs, for /api/pictures/{id} */
+            pictures: string[];
+            /** Format: int64 */
+            version: number;
+        };
+        ShelfItem: {
+            control: components["schemas"]["ControlDescribed"];
+            /** @description What it cost or would fetch, such as 12 or £12.50 */
+            cost: string;
+            id: string;
+            /** @description Of a belt */
+            length: string;
+            motor: components["schemas"]["MotorDescribed"];
+            /** @description What it is called; a motor and a control carry their own */
+            name: string;
+            notes: string;
+            /** @description Where it lies */
+            place: string;
+            /**
+             * @description motor when empty
+             * @enum {string}
+             */
+            sort: "motor" | "control" | "pulley" | "belt" | "other" | "";
+            /**
+             * @description untested when empty
+             * @enum {string}
+             */
+            state: "untested" | "works" | "needs-work" | "for-parts" | "";
+            wheel: components["schemas"]["ShelfWheel"];
+        };
+        ShelfKnown: {
+            bench: components["schemas"]["MotorBenchView"];
+            findings: components["schemas"]["Finding"][];
+            workings: components["schemas"]["Working"][];
+        };
+        ShelfWheel: {
+            bore: string;
+            diameter: string;
+            /** @description Belt section or chain */
+            section: string;
+            teeth: string;
         };
         Sibling: {
             id: string;
@@ -1266,7 +1824,7 @@ export interface components {
         Workshop: {
             machines: components["schemas"]["ShedMachine"][];
             name: string;
-            shelf: components["schemas"]["LineShelfMotor"][];
+            shelf: components["schemas"]["ShelfItem"][];
         };
     };
     responses: never;
@@ -1297,6 +1855,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineAssessment"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "check-capacitor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentifyCapacitorCheck"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Finding"][];
                 };
             };
             /** @description Error */
@@ -1425,6 +2016,39 @@ export interface operations {
             };
         };
     };
+    identify: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentifyInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentifyOpinion"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     import: {
         parameters: {
             query?: never;
@@ -1445,6 +2069,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ImportedBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "sort-leads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentifyLeads"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentifySorted"];
                 };
             };
             /** @description Error */
@@ -1667,6 +2324,99 @@ export interface operations {
                 content: {
                     "application/json": string;
                 };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-picture": {
+        parameters: {
+            query?: {
+                thumbnail?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Cache-Control"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "restore-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Error */
             default: {
@@ -1904,7 +2654,7 @@ export interface operations {
             };
         };
     };
-    "add-shelf-motor": {
+    rank: {
         parameters: {
             query?: never;
             header?: never;
@@ -1913,7 +2663,69 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MotorDescribed"];
+                "application/json": components["schemas"]["LineInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineRanking"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfEntry"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-shelf-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfItem"];
             };
         };
         responses: {
@@ -1937,7 +2749,75 @@ export interface operations {
             };
         };
     };
-    "delete-shelf-motor": {
+    "check-shelf-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Check-shelf-itemRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfKnown"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "save-shelf-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Save-shelf-itemRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfEntry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-shelf-item": {
         parameters: {
             query?: never;
             header?: never;
@@ -1966,7 +2846,42 @@ export interface operations {
             };
         };
     };
-    "restore-shelf-motor": {
+    "add-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "restore-shelf-item": {
         parameters: {
             query?: never;
             header?: never;

@@ -47,6 +47,13 @@
       )(upper.map((_, i) => i)) ?? ''
     );
   };
+  /** How far the all-day torque may be out, for a motor that is partly guessed. */
+  const doubt = (p: Position) =>
+    area<number>(
+      (i) => s.x(p.rpm[i] ?? 1),
+      (i) => s.y(shown(view, a.units, (p.continuous[i] ?? 0) * (1 - p.spread), p.rpm[i] ?? 0)),
+      (i) => s.y(shown(view, a.units, (p.continuous[i] ?? 0) * (1 + p.spread), p.rpm[i] ?? 0))
+    )(p.rpm.map((_, i) => i)) ?? '';
   const runUp = (p: Position) =>
     stroke(
       p.runUpRpm
@@ -175,7 +182,8 @@
               <path d={band(p)} fill="url(#hatch)" />
               <path d={stroke(points(p, 'peak'))} class="peak" />
               <path d={stroke(points(p, 'intermittent'))} class="burst" />
-              <path d={stroke(points(p, 'continuous'))} class="day-line" />
+              {#if p.spread > 0}<path d={doubt(p)} class="doubt" />{/if}
+              <path d={stroke(points(p, 'continuous'))} class="day-line" class:guessed={p.spread > 0} />
               {#if p.fixed}
                 <path d={runUp(p)} class="peak" />
                 <path
@@ -191,7 +199,9 @@
               {@const b = caption(p, 'intermittent', 0.7)}
               {@const k = caption(p, 'peak', 0.04)}
               {#if k.y > 12 && b.y - k.y > 22}<text x={k.x + 6} y={k.y - 6} class="says iron">some seconds</text>{/if}
-              <text x={c.x + 6} y={Math.min(c.y + 34, h - 22)} class="says iron">all day</text>
+              <text x={c.x + 6} y={Math.min(c.y + 34, h - 22)} class="says iron"
+                >all day{p.spread > 0 ? `, give or take ${figure(p.spread * 100)} %` : ''}</text
+              >
               {#if p.held[0]?.continuous && w > 500}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
                   >held by {p.held[0].continuous}</text
                 >{/if}
@@ -218,6 +228,8 @@
             <g class="job {job.state}">
               <path d={stroke(job.path)} />
               {#each [job.first, job.last] as end, k (k)}<path d="M{end.x} {end.y - 6}V{end.y + 6}" />{/each}
+              <!-- What the old motor gave in each of its positions. -->
+              {#each job.j.baseline as b, k (k)}<circle cx={s.x(b.rpm)} cy={s.y(shown(view, a.units, b.torque, b.rpm))} r="5" />{/each}
               <text x={job.x} y={labelY[i]} class="halo" aria-hidden="true">{job.text}</text>
               <text x={job.x} y={labelY[i]}>{job.text}</text>
             </g>
@@ -241,10 +253,9 @@
       </div>
     {/if}
     {#if a.reach.positions.length === 0}
-      <p class="absolute inset-x-16 top-1/3 rounded bg-card p-4 text-center">
+      <p class="absolute top-6 right-6 w-[min(24rem,60%)] rounded bg-card p-4">
         The reach is drawn once the line is complete.
-        {#if a.next.field}<button class="link mt-1 block w-full text-center" onclick={() => sheet.goTo(a.next.field)}>{a.next.text}</button
-          >{/if}
+        {#if a.next.field}<button class="link mt-1 block w-full" onclick={() => sheet.goTo(a.next.field)}>{a.next.text}</button>{/if}
       </p>
     {/if}
   </div>
@@ -269,6 +280,13 @@
     fill: none;
     stroke: var(--iron);
     stroke-width: 2.5;
+  }
+  .doubt {
+    fill: var(--brass);
+    opacity: 0.22;
+  }
+  .guessed {
+    stroke-dasharray: 14 5;
   }
   .burst {
     fill: none;
@@ -303,6 +321,11 @@
     fill: none;
     stroke: currentColor;
     stroke-width: 3.5;
+  }
+  .job circle {
+    fill: var(--paper);
+    stroke: currentColor;
+    stroke-width: 2.5;
   }
   .job text {
     fill: currentColor;

@@ -1,19 +1,21 @@
 <script lang="ts">
-  import type { ShelfMotor } from '../api/client';
+  import type { ShelfItem } from '../api/client';
 
-  let { shelf }: { shelf: ShelfMotor[] } = $props();
+  import { nameOf, summaryOf } from '../shelf/words';
+
+  let { shelf }: { shelf: ShelfItem[] } = $props();
 </script>
 
 <section>
-  <h2 class="caption">On the shelf</h2>
+  <h2 class="caption flex justify-between">On the shelf <a class="hover:underline" href="#/shelf">open</a></h2>
   <ul class="mt-2">
     {#each shelf as m (m.id)}
       <li class="flex justify-between gap-3 border-b border-dotted border-rule py-1.5">
-        <span>{m.motor.name || 'Motor without a name'}</span>
-        <span class="text-right text-soft">{[m.motor.plate.power, m.motor.plate.speed].filter(Boolean).join(', ')}</span>
+        <a class="hover:underline" href="#/shelf/{m.id}">{nameOf(m)}</a>
+        <span class="text-right text-soft">{summaryOf(m)}</span>
       </li>
     {:else}
-      <li class="text-soft">Nothing yet. A plan's motor bench can put its motor here.</li>
+      <li class="text-soft">Nothing yet. <a class="link" href="#/shelf">Put something on it</a>.</li>
     {/each}
   </ul>
 </section>

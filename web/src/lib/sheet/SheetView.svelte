@@ -10,6 +10,7 @@
   import ReductionDrawing from '../stations/ReductionDrawing.svelte';
   import SupplyBench from '../stations/SupplyBench.svelte';
   import WorkBench from '../stations/WorkBench.svelte';
+  import RankBench from '../rank/RankBench.svelte';
   import Finder, { type Deed } from '../ui/Finder.svelte';
   import TopBar from '../ui/TopBar.svelte';
   import { provideSheet } from '../ui/context';
@@ -62,6 +63,7 @@
   };
 
   const goBench = (station: StationName) => {
+    sheet.ranking = false;
     sheet.station = station;
     document.getElementById(`station-${station}`)?.focus();
   };
@@ -72,6 +74,9 @@
       run: () => goBench(s)
     })),
     { name: 'The shed', group: 'Go to', run: () => void push('/') },
+    { name: 'The shelf', group: 'Go to', run: () => void push('/shelf') },
+    { name: 'What is it? Name a motor by what can be seen', group: 'Go to', run: () => void push(`/what-is-it/${sheet.planId}`) },
+    { name: 'Rank the shelf for these jobs', group: 'Do', run: () => (sheet.ranking = true) },
     ...sheet.head.siblings
       .filter((p) => p.id !== sheet.planId)
       .map((p) => ({ name: `Plan ${p.letter}, ${p.name || 'no name'}`, group: 'Go to', run: () => void push(`/plan/${p.id}`) })),
@@ -124,23 +129,35 @@
     {/snippet}
   </TopBar>
   {#if a}
-    <Line stations={a.stations} drawing={a.drawing} selected={sheet.station} onselect={(s) => (sheet.station = s)} />
+    <Line
+      stations={a.stations}
+      drawing={a.drawing}
+      selected={sheet.station}
+      onselect={(s) => {
+        sheet.station = s;
+        sheet.ranking = false;
+      }}
+    />
   {/if}
-  <main class="columns min-h-0 flex-1">
-    <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>
-    <div class="bench" role="tabpanel" aria-labelledby="station-{sheet.station}"><Bench /></div>
-    <div class="middle">
-      {#if a}
-        {#if sheet.station === 'reduction' && a.drawing.stages.length > 0}
-          <div class="half"><ReductionDrawing {a} /></div>
-          <div class="half"><Reach {a} /></div>
-        {:else}
-          <Reach {a} />
+  {#if sheet.ranking}
+    <main class="min-h-0 flex-1 overflow-y-auto"><RankBench /></main>
+  {:else}
+    <main class="columns min-h-0 flex-1">
+      <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>
+      <div class="bench" role="tabpanel" aria-labelledby="station-{sheet.station}"><Bench /></div>
+      <div class="middle">
+        {#if a}
+          {#if sheet.station === 'reduction' && a.drawing.stages.length > 0}
+            <div class="half"><ReductionDrawing {a} /></div>
+            <div class="half"><Reach {a} /></div>
+          {:else}
+            <Reach {a} />
+          {/if}
         {/if}
-      {/if}
-    </div>
-    <div class="verdict"><Verdict /></div>
-  </main>
+      </div>
+      <div class="verdict"><Verdict /></div>
+    </main>
+  {/if}
 </div>
 
 <style>

@@ -11,6 +11,7 @@ import {
   type Working
 } from '../api/client';
 import { prefs } from '../prefs.svelte';
+import { History } from '../ui/history.svelte';
 import { Draft } from './draft';
 import { read, write } from './path';
 
@@ -24,9 +25,6 @@ export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'conflict';
 
 const SAVE_AFTER = 500;
 const RETRY_AFTER = 2000;
-const UNDO_DEPTH = 200;
-/** Typing in one field within this time is undone as one change. */
-const ONE_CHANGE = 1500;
 
 const clone = (doc: Doc): Doc => $state.snapshot(doc) as Doc;
 
@@ -40,14 +38,13 @@ export class SheetState {
   save = $state<SaveState>('saved');
   saveNote = $state('');
   station = $state<StationName>('motor');
+  /** The shelf's motors are being ranked for this machine, in place of the benches. */
+  ranking = $state(false);
   /** Field to bring into view and focus, set by findings and the finder. */
   wanted = $state('');
   errorCount: number;
 
-  #undo = $state<Doc[]>([]);
-  #redo = $state<Doc[]>([]);
-  #lastPath = '';
-  #lastAt = 0;
+  #history = new History<Doc>();
   #assessing = false;
   #assessAgain = false;
   #saveTimer: ReturnType<typeof setTimeout> | undefined;
@@ -62,13 +59,13 @@ export class SheetState {
     this.head = $state(head);
     this.doc = $state({ plan, machine });
     this.errorCount = $derived(Object.keys(this.errors).length);
-    if (machine.jobs.length === 0) this.station = 'work';
+    if (machine.jobs.length === 0 || plan.motor.kind === '') this.station = 'work';
     this.#draft = new Draft(sheet.planId);
     const kept = this.#draft.take();
     if (kept) {
       // Something typed before was never saved. It comes back on the versions it was typed
       // against, so a change made elsewhere since is noticed.
-      this.#remember();
+      this.#history.remember(clone(this.doc));
       this.doc = kept.doc;
       this.head.planVersion = kept.planVersion;
       this.head.machineVersion = kept.machineVersion;
@@ -78,10 +75,10 @@ export class SheetState {
   }
 
   get canUndo() {
-    return this.#undo.length > 0;
+    return this.#history.canUndo;
   }
   get canRedo() {
-    return this.#redo.length > 0;
+    return this.#history.canRedo;
   }
 
   get workings(): Working[] {
@@ -99,10 +96,7 @@ export class SheetState {
 
   /** Changes one field. */
   set(path: string, value: unknown) {
-    const now = Date.now();
-    if (path !== this.#lastPath || now - this.#lastAt > ONE_CHANGE) this.#remember();
-    this.#lastPath = path;
-    this.#lastAt = now;
+    this.#history.remember(clone(this.doc), path);
     write(path.startsWith('machine') ? this.doc : this.doc.plan, path, value);
     this.#changed();
   }
@@ -114,8 +108,7 @@ export class SheetState {
 
   /** Makes a change of several fields, undone as one. */
   change(make: (doc: Doc) => void) {
-    this.#remember();
-    this.#lastPath = '';
+    this.#history.remember(clone(this.doc));
     make(this.doc);
     this.#changed();
   }
@@ -133,17 +126,11 @@ export class SheetState {
   }
 
   undo() {
-    const before = this.#undo.pop();
-    if (!before) return;
-    this.#redo.push(clone(this.doc));
-    this.#restore(before);
+    this.#restore(this.#history.undo(clone(this.doc)));
   }
 
   redo() {
-    const after = this.#redo.pop();
-    if (!after) return;
-    this.#undo.push(clone(this.doc));
-    this.#restore(after);
+    this.#restore(this.#history.redo(clone(this.doc)));
   }
 
   /** Opens the station of a field and asks for the field to be focused. */
@@ -152,6 +139,7 @@ export class SheetState {
     const station = root === 'machine' ? 'work' : root;
     if (station && ['supply', 'control', 'motor', 'reduction', 'work'].includes(station)) {
       this.station = station as StationName;
+      this.ranking = false;
       this.wanted = field;
     }
   }
@@ -168,7 +156,7 @@ export class SheetState {
   takeTheirs() {
     const theirs = this.#theirs;
     if (!theirs) return;
-    this.#remember();
+    this.#history.remember(clone(this.doc));
     this.#theirs = undefined;
     const { plan, machine, ...head } = theirs;
     this.head = head;
@@ -193,14 +181,8 @@ export class SheetState {
     void this.#assessNow();
   }
 
-  #remember() {
-    this.#undo.push(clone(this.doc));
-    if (this.#undo.length > UNDO_DEPTH) this.#undo.shift();
-    this.#redo = [];
-  }
-
-  #restore(doc: Doc) {
-    this.#lastPath = '';
+  #restore(doc: Doc | undefined) {
+    if (!doc) return;
     this.doc = doc;
     this.#changed();
   }

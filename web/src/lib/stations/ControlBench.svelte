@@ -1,15 +1,20 @@
 <script lang="ts">
+  import { catalogue } from '../catalogue.svelte';
   import Choice from '../ui/Choice.svelte';
   import Field from '../ui/Field.svelte';
   import Tick from '../ui/Tick.svelte';
   import Worked from '../ui/Worked.svelte';
   import { openSheet } from '../ui/context';
-  import Figures from './Figures.svelte';
+  import Figures from '../ui/Figures.svelte';
   import { controlKinds } from './options';
 
   const sheet = openSheet();
   const kind = $derived(sheet.text('control.kind'));
-  const dc = $derived(kind === 'phase-angle' || kind === 'pwm');
+  const dc = $derived(kind === 'phase-angle' || kind === 'pwm' || kind === 'bldc');
+  const rated = $derived(kind !== '' && kind !== 'contactor' && kind !== 'capacitors');
+  // What suits the motor first; the rest can still be chosen, and the verdict says why not.
+  const suiting = $derived(catalogue.drives(sheet.text('motor.kind')));
+  const offered = $derived([...controlKinds].sort((a, b) => Number(suiting.includes(b[0])) - Number(suiting.includes(a[0]))));
   const settings = $derived(sheet.assessment?.settings ?? []);
   const workings = $derived(sheet.workings.filter((w) => w.station === 'control' && !w.id.startsWith('setting.')));
   const trim = $derived(sheet.text('control.topTrim'));
@@ -17,23 +22,31 @@
 
 <h2 class="caption">Control, between wall and motor</h2>
 <div class="mt-3 grid grid-cols-2 gap-3">
-  <div class="col-span-2"><Choice path="control.kind" label="Kind" options={controlKinds} /></div>
+  <div class="col-span-2"><Choice path="control.kind" label="Kind" options={offered} /></div>
+  {#if suiting.length > 0}
+    <p class="col-span-2 -mt-2 text-sm text-soft">
+      {suiting.length === 1 ? 'Suits' : 'Suit'} this motor: {controlKinds
+        .filter(([k]) => suiting.includes(k))
+        .map(([, words]) => words.toLowerCase())
+        .join(', ')}.
+    </p>
+  {/if}
   <div class="col-span-2"><Field path="control.name" label="Name" hint="Phase-angle, 180 V out" words /></div>
-  {#if kind && kind !== 'contactor'}
+  {#if rated}
     <Field path="control.volts" label="Most volts out" hint={dc ? '180 V' : '230 V'} />
     <Field path="control.amps" label="Amps for ever" hint="5 A" />
-    <Field path="control.limitAmps" label="Current limit as set" hint="4.2 A" />
-    <Field path="control.accel" label="Time to full speed" hint="2.5 s" />
+    {#if kind !== 'stepper'}<Field path="control.limitAmps" label="Current limit as set" hint="4.2 A" />
+      <Field path="control.accel" label="Time to full speed" hint="2.5 s" />{/if}
   {/if}
   {#if dc}
     <Choice
       path="control.feedback"
       label="Speed held by"
-      fallback="armature"
+      fallback={kind === 'bldc' ? 'none' : 'armature'}
       options={[
-        ['armature', 'Armature volts'],
-        ['tacho', 'Tachometer'],
-        ['none', 'Nothing']
+        ...(kind === 'bldc' ? [] : ([['armature', 'Armature volts']] as const)),
+        ['tacho', kind === 'bldc' ? 'Hall sensors, encoder' : 'Tachometer'],
+        ['none', kind === 'bldc' ? 'Nothing: sensorless' : 'Nothing']
       ]}
     />
   {/if}
@@ -71,7 +84,11 @@
     <Tick path="control.enclosed" label="In an earthed, closed box with strain relief" />
     {#if dc}
       <Tick path="control.zeroStart" label="Starts only from a knob at zero" />
-      <Tick path="control.choke" label="Choke in the armature lead" note={kind === 'pwm' ? 'A PWM drive hardly needs one.' : ''} />
+      {#if kind !== 'bldc'}<Tick
+          path="control.choke"
+          label="Choke in the motor lead"
+          note={kind === 'pwm' ? 'A PWM drive hardly needs one.' : ''}
+        />{/if}
     {/if}
     <Tick path="control.noVolt" label="No-volt release: stays off when power comes back" />
   </div>

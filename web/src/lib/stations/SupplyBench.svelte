@@ -3,7 +3,7 @@
   import Field from '../ui/Field.svelte';
   import Tick from '../ui/Tick.svelte';
   import { openSheet } from '../ui/context';
-  import Figures from './Figures.svelte';
+  import Figures from '../ui/Figures.svelte';
 
   const sheet = openSheet();
   const battery = $derived(sheet.text('supply.phases') === 'dc');

@@ -4,7 +4,7 @@
   import Field from '../ui/Field.svelte';
   import Tick from '../ui/Tick.svelte';
   import { openSheet } from '../ui/context';
-  import Figures from './Figures.svelte';
+  import Figures from '../ui/Figures.svelte';
   import JobForm from './jobs/JobForm.svelte';
 
   const sheet = openSheet();

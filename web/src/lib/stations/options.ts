@@ -21,16 +21,13 @@ export const operations = [
   ['grinding', 'grinding']
 ] as const;
 
-export const motorKinds = [
-  ['pm-dc', 'Direct current, permanent magnet'],
-  ['induction-3', 'Three-phase induction'],
-  ['capacitor-start', 'Capacitor-start, single-phase']
-] as const;
-
 export const controlKinds = [
   ['phase-angle', 'Phase-angle DC drive'],
   ['pwm', 'PWM DC drive'],
   ['inverter', 'Inverter, three-phase out'],
+  ['bldc', 'Brushless or servo drive'],
+  ['stepper', 'Stepper driver'],
+  ['capacitors', 'Fan capacitors'],
   ['contactor', 'Plain switch (contactor)']
 ] as const;
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { openSheet } from './context';
+  import { openForm } from './context';
   import { fieldId } from './fieldId';
 
   interface Props {
@@ -12,10 +12,10 @@
   }
   let { path, label, options, fallback = '', plate = false }: Props = $props();
 
-  const sheet = openSheet();
+  const form = openForm();
   const id = $derived(fieldId(path));
-  const error = $derived(sheet.errors[path]);
-  const value = $derived(sheet.text(path) || fallback);
+  const error = $derived(form.errors[path]);
+  const value = $derived(form.text(path) || fallback);
 </script>
 
 <div class="min-w-0">
@@ -25,7 +25,7 @@
     class="blank"
     class:plate
     {value}
-    onchange={(e) => sheet.set(path, e.currentTarget.value)}
+    onchange={(e) => form.set(path, e.currentTarget.value)}
     aria-invalid={error ? 'true' : undefined}
     aria-describedby={error ? `${id}-error` : undefined}
   >

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { openSheet } from './context';
+  import { openForm } from './context';
   import { fieldId } from './fieldId';
 
   interface Props {
@@ -13,16 +13,16 @@
   }
   let { path, label, hint = '', words = false, long = false, plate = false }: Props = $props();
 
-  const sheet = openSheet();
+  const form = openForm();
   const id = $derived(fieldId(path));
-  const error = $derived(sheet.errors[path]);
-  const set = (e: Event) => sheet.set(path, (e.currentTarget as HTMLInputElement).value);
+  const error = $derived(form.errors[path]);
+  const set = (e: Event) => form.set(path, (e.currentTarget as HTMLInputElement).value);
 </script>
 
 <div class="min-w-0" class:plate>
   <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{label}</label>
   {#if long}
-    <textarea {id} class="blank" rows="3" value={sheet.text(path)} oninput={set} placeholder={hint}></textarea>
+    <textarea {id} class="blank" rows="3" value={form.text(path)} oninput={set} placeholder={hint}></textarea>
   {:else}
     <input
       {id}
@@ -33,7 +33,7 @@
       enterkeyhint="next"
       maxlength={words ? 120 : undefined}
       placeholder={hint}
-      value={sheet.text(path)}
+      value={form.text(path)}
       oninput={set}
       aria-invalid={error ? 'true' : undefined}
       aria-describedby={error ? `${id}-error` : undefined}

@@ -1,6 +1,6 @@
 <script lang="ts" generics="T extends object">
   import type { Snippet } from 'svelte';
-  import { openSheet } from './context';
+  import { openForm } from './context';
 
   interface Props {
     path: string;
@@ -13,11 +13,11 @@
   let { path, noun, blank, most = 20, row }: Props = $props();
 
   /** A list of groups of fields, to add to and take from. */
-  const sheet = openSheet();
-  const list = $derived((sheet.value(path) as T[] | undefined) ?? []);
-  const add = () => sheet.edit(path, [...$state.snapshot(list), { ...blank }]);
+  const form = openForm();
+  const list = $derived((form.value(path) as T[] | undefined) ?? []);
+  const add = () => form.edit(path, [...$state.snapshot(list), { ...blank }]);
   const drop = (i: number) =>
-    sheet.edit(
+    form.edit(
       path,
       $state.snapshot(list).filter((_, k) => k !== i)
     );

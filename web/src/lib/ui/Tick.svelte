@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { openSheet } from './context';
+  import { openForm } from './context';
   import { fieldId } from './fieldId';
 
   let { path, label, note = '' }: { path: string; label: string; note?: string } = $props();
 
-  const sheet = openSheet();
+  const form = openForm();
   const id = $derived(fieldId(path));
 </script>
 
@@ -13,8 +13,8 @@
     {id}
     type="checkbox"
     class="mt-0.5 size-5 flex-none accent-(--iron)"
-    checked={sheet.value(path) === true}
-    onchange={(e) => sheet.set(path, e.currentTarget.checked)}
+    checked={form.value(path) === true}
+    onchange={(e) => form.set(path, e.currentTarget.checked)}
   />
   <span
     >{label}{#if note}<span class="block text-sm text-soft">{note}</span>{/if}</span

@@ -15,6 +15,7 @@
     {@render children?.()}
   </div>
   <div class="ml-auto flex flex-wrap items-center gap-3">
+    <a class="caption hover:underline" href="#/shelf">shelf</a>
     {@render tools?.()}
     <button
       class="caption min-h-8 px-1 hover:underline"

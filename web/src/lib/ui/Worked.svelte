@@ -1,12 +1,12 @@
 <script lang="ts">
   import { Popover } from 'bits-ui';
-  import { openSheet } from './context';
+  import { openForm } from './context';
 
   /** A computed figure that opens to its working. */
   let { id, text, class: cls = '' }: { id: string; text?: string; class?: string } = $props();
 
-  const sheet = openSheet();
-  const working = $derived(sheet.workings.find((w) => w.id === id));
+  const form = openForm();
+  const working = $derived(form.workings.find((w) => w.id === id));
   const shown = $derived(text ?? working?.value ?? '—');
 </script>
 

@@ -1,14 +1,14 @@
 <script lang="ts">
   import { catalogue } from '../../catalogue.svelte';
   import Choice from '../../ui/Choice.svelte';
-  import { openSheet } from '../../ui/context';
+  import { openForm } from '../../ui/context';
   import { operations } from '../options';
 
   /** What is cut, how and with what: gives the usual surface speed and the cutting force. */
   let { at }: { at: string } = $props();
 
-  const sheet = openSheet();
-  const operation = $derived(sheet.text(`${at}.operation`));
+  const form = openForm();
+  const operation = $derived(form.text(`${at}.operation`));
 </script>
 
 <Choice path="{at}.operation" label="Operation" options={operations} />

@@ -2,18 +2,18 @@
   import Choice from '../../ui/Choice.svelte';
   import Field from '../../ui/Field.svelte';
   import Rows from '../../ui/Rows.svelte';
-  import { openSheet } from '../../ui/context';
+  import { openForm } from '../../ui/context';
 
   let { at }: { at: string } = $props();
 
-  const sheet = openSheet();
+  const form = openForm();
   const blank = { name: '', shape: 'disc', diameter: '', inside: '', length: '', mass: '', material: '', count: '', turns: '' };
 </script>
 
 <div class="col-span-2 grid gap-2">
   <Rows path="{at}.parts" noun="part" {blank}>
     {#snippet row(part)}
-      {@const shape = sheet.text(`${part}.shape`) || 'disc'}
+      {@const shape = form.text(`${part}.shape`) || 'disc'}
       <div class="grid grid-cols-2 gap-2">
         <Field path="{part}.name" label="Part" hint="Drum" words />
         <Choice

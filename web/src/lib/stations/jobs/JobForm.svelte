@@ -5,7 +5,7 @@
   import Field from '../../ui/Field.svelte';
   import Worked from '../../ui/Worked.svelte';
   import { openSheet } from '../../ui/context';
-  import Figures from '../Figures.svelte';
+  import Figures from '../../ui/Figures.svelte';
   import LoadFields from './LoadFields.svelte';
   import SpeedFields from './SpeedFields.svelte';
 
@@ -57,7 +57,10 @@
       {/if}
       {#if job.margin}<div class="col-span-2"><Field path="{at}.reason" label="Why that margin" words /></div>{/if}
       {#if result}<p class="col-span-2 text-sm text-soft">
-          Margin wanted ×{result.wanted}: {result.wantedBy}. Margin now <Worked id="job.margin.{result.id}" class="text-ink" />.
+          Margin wanted ×{result.wanted}: {result.wantedBy}. {#if result.outcome !== 'cannot-tell'}Margin now <Worked
+              id="job.margin.{result.id}"
+              class="text-ink"
+            />.{/if}
         </p>{/if}
       {#if workings.length > 0}<div class="col-span-2"><Figures title="What that makes it" {workings} /></div>{/if}
       <button class="link col-span-2" onclick={remove}>remove this job</button>

@@ -4,7 +4,7 @@
   import Field from '../../ui/Field.svelte';
   import Rows from '../../ui/Rows.svelte';
   import Tick from '../../ui/Tick.svelte';
-  import { openSheet } from '../../ui/context';
+  import { openForm } from '../../ui/context';
   import { loadMethods } from '../options';
   import CutFields from './CutFields.svelte';
   import CuttingFields from './CuttingFields.svelte';
@@ -14,11 +14,11 @@
   /** The torque over the band by whichever method was chosen; the others keep what was typed. */
   let { job }: { job: string } = $props();
 
-  const sheet = openSheet();
+  const form = openForm();
   const at = $derived(`${job}.load`);
-  const by = $derived(sheet.text(`${at}.by`) || 'torque');
-  const points = $derived(by === 'torque' && sheet.text(`${at}.shape`) === 'points');
-  const surface = $derived(sheet.text(`${job}.speed.by`) === 'surface');
+  const by = $derived(form.text(`${at}.by`) || 'torque');
+  const points = $derived(by === 'torque' && form.text(`${at}.shape`) === 'points');
+  const surface = $derived(form.text(`${job}.speed.by`) === 'surface');
 </script>
 
 <div class="col-span-2"><Choice path="{at}.by" label="Load found by" fallback="torque" options={loadMethods} /></div>
@@ -30,7 +30,7 @@
   <div class="col-span-2"><Pulls path="{at}.scale.breakaway" label="Pulls that just start it" /></div>
   <div class="col-span-2"><Field path="{at}.scale.own" label="Scale's own weight, if it hangs in the pull" hint="0.3 kg" /></div>
 {:else if by === 'cutting'}
-  <CuttingFields at="{at}.cutting" operation={sheet.text(`${job}.cut.operation`)} {surface} />
+  <CuttingFields at="{at}.cutting" operation={form.text(`${job}.cut.operation`)} {surface} />
 {:else if by === 'comparable'}
   <Choice
     path="{at}.comparable.of"
@@ -64,7 +64,7 @@
   <div class="col-span-2"><Field path="{at}.screw.keeps" label="What the thread keeps" hint="30 %, plain thread" /></div>
   <div class="col-span-2">
     <Tick path="{at}.screw.feed" label="It feeds a tool or table beside a turning spindle" />
-    {#if sheet.value(`${at}.screw.feed`) === true}
+    {#if form.value(`${at}.screw.feed`) === true}
       <Tick path="{at}.screw.geared" label="A geared feed box stays behind it" />
       <Pulls path="{at}.screw.mains" label="That spindle's speeds" hint="120 rpm" />
     {/if}

@@ -1,15 +1,15 @@
 <script lang="ts">
-  import { openSheet } from '../../ui/context';
+  import { openForm } from '../../ui/context';
   import { fieldId } from '../../ui/fieldId';
 
   /** A row of readings of one sort; a fresh blank follows the last one filled. */
   let { path, label, hint = '7.6 kg' }: { path: string; label: string; hint?: string } = $props();
 
-  const sheet = openSheet();
-  const pulls = $derived((sheet.value(path) as string[] | undefined) ?? []);
+  const form = openForm();
+  const pulls = $derived((form.value(path) as string[] | undefined) ?? []);
   const shown = $derived(pulls.at(-1) === '' ? pulls : [...pulls, '']);
-  const set = (i: number, text: string) => sheet.set(`${path}[${i}]`, text);
-  const errors = $derived(shown.map((_, i) => sheet.errors[`${path}[${i}]`]).filter(Boolean));
+  const set = (i: number, text: string) => form.set(`${path}[${i}]`, text);
+  const errors = $derived(shown.map((_, i) => form.errors[`${path}[${i}]`]).filter(Boolean));
 </script>
 
 <fieldset>
@@ -22,7 +22,7 @@
         type="text"
         autocomplete="off"
         aria-label="{label}, reading {i + 1}"
-        aria-invalid={sheet.errors[`${path}[${i}]`] ? 'true' : undefined}
+        aria-invalid={form.errors[`${path}[${i}]`] ? 'true' : undefined}
         placeholder={i === 0 ? hint : ''}
         value={pull}
         oninput={(e) => set(i, e.currentTarget.value)}

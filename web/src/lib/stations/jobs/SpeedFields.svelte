@@ -1,13 +1,13 @@
 <script lang="ts">
   import Choice from '../../ui/Choice.svelte';
   import Field from '../../ui/Field.svelte';
-  import { openSheet } from '../../ui/context';
+  import { openForm } from '../../ui/context';
 
   /** How fast the spindle must turn, by whichever way the person knows it. */
   let { at }: { at: string } = $props();
 
-  const sheet = openSheet();
-  const by = $derived(sheet.text(`${at}.by`) || 'rpm');
+  const form = openForm();
+  const by = $derived(form.text(`${at}.by`) || 'rpm');
 </script>
 
 <Choice

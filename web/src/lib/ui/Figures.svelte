@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Working } from '../api/client';
-  import Worked from '../ui/Worked.svelte';
+  import Worked from './Worked.svelte';
 
   /** A column of computed figures, each with its sum beside it and its working behind it. */
   let { title, workings }: { title: string; workings: Working[] } = $props();

@@ -1,0 +1,103 @@
+package control
+
+// Kinds are the controls in the order they are offered.
+var Kinds = []Kind{PhaseAngle, Chopper, Inverter, BrushlessDrive, StepperDriver, CapacitorSet, Contactor}
+
+// gives is what reaches the motor from each kind of control, to say why it does not suit.
+var gives = map[Kind]string{
+	PhaseAngle:     "A phase-angle drive puts out cut mains, rectified or not.",
+	Chopper:        "A PWM drive puts out chopped direct current.",
+	Inverter:       "An inverter puts out three phases of alternating current at any hertz.",
+	BrushlessDrive: "A brushless controller feeds three phases in step with a rotor it watches.",
+	StepperDriver:  "A stepper driver moves two phases a step at a time.",
+	CapacitorSet:   "A smaller capacitor weakens the second winding of a fan motor, and nothing else.",
+	Contactor:      "A switch passes the supply as it is.",
+}
+
+// suit is a motor's side of the matter: what it needs, and why each control that suits it does.
+type suit struct {
+	needs string
+	yes   map[Kind]string
+}
+
+var inductionNeeds = "This motor turns with the line's hertz; lower volts, cut waves or direct current only heat it. A plain switch and pulleys suit."
+
+// suits says which control drives which motor, named as package motor names it [common practice].
+var suits = map[string]suit{
+	"pm-dc": {"Brushes and magnets need direct current. A phase-angle or PWM drive suits.", map[Kind]string{
+		PhaseAngle: "Adjustable DC on the armature sets the speed; the magnets do the rest.",
+		Chopper:    "Adjustable DC on the armature sets the speed; the magnets do the rest.",
+	}},
+	"wound-dc": {"Its armature needs direct current, its field a steady supply. A phase-angle or PWM drive with a field supply suits.", map[Kind]string{
+		PhaseAngle: "Adjustable DC on the armature sets the speed; its field is fed in full beside it.",
+		Chopper:    "Adjustable DC on the armature sets the speed; its field is fed in full beside it.",
+	}},
+	"universal": {"It runs on one phase or on direct current, more volts more speed. A phase-angle or PWM regulator suits, best with a tachometer.", map[Kind]string{
+		PhaseAngle: "Cut volts slow it; without a tachometer the speed still falls steeply with load.",
+		Chopper:    "Chopped volts slow it, smoother than a cut sine; a tachometer holds the speed.",
+		Contactor:  "Switched straight on, its load alone sets its speed. Never without the load.",
+	}},
+	"induction-3": {"This motor turns with the field's hertz; lower volts or direct current only heat it. An inverter suits.", map[Kind]string{
+		Inverter:  "It makes three phases of any hertz, so the field turns at the speed you dial.",
+		Contactor: "Switched straight on, it runs at one speed; it needs a three-phase supply.",
+	}},
+	"split-phase":         {inductionNeeds + " Cut volts keep it from getting past its start switch, and it burns.", onlySwitch("it starts on its second winding and runs at one speed")},
+	"capacitor-start":     {"Below about 75 % of plate speed its start switch closes again and burns winding and capacitor. A plain switch and cone pulleys suit; some drive these from a single-phase-output inverter, never below that speed.", onlySwitch("it starts on its capacitor and runs at one speed")},
+	"capacitor-start-run": {"Below about 75 % of plate speed its start switch closes again and burns winding and capacitor. A plain switch and pulleys suit.", onlySwitch("it starts on both capacitors and runs at one speed")},
+	"psc": {inductionNeeds + " On a fan, so does a smaller capacitor.", map[Kind]string{
+		Contactor:    "Switched straight on, it runs at one speed; pulleys set the machine's speed.",
+		CapacitorSet: "On a fan a smaller run capacitor slows it, as far as it still starts every time. Not for any other load.",
+	}},
+	"shaded-pole": {inductionNeeds, onlySwitch("it starts weakly and runs at one speed")},
+	"two-speed":   {inductionNeeds + " Its two-speed switch feeds one winding or the other.", onlySwitch("it runs at the speed of whichever winding is fed, never both")},
+	"brushless": {"It has no brushes to turn the current over for it. A matching brushless controller suits.", map[Kind]string{
+		BrushlessDrive: "It turns the current over in step with the rotor, by Hall sensors or by what the winding gives back.",
+	}},
+	"stepper": {"It moves a step for each pulse. A stepper driver suits.", map[Kind]string{
+		StepperDriver: "Each pulse is a step; volts well above the winding's own keep the torque at speed.",
+	}},
+	"servo": {"It needs its drive to read its encoder. The drive made for it, or one for its encoder, suits.", map[Kind]string{
+		BrushlessDrive: "A drive that reads its encoder holds speed and place.",
+	}},
+}
+
+func onlySwitch(how string) map[Kind]string {
+	return map[Kind]string{Contactor: "Switched straight on, " + how + "; pulleys set the machine's speed."}
+}
+
+// Suits reports whether a kind of control drives a kind of motor (named as package motor names
+// it), and says why or why not and what does.
+func Suits(kind Kind, motor string) (bool, string) {
+	s, known := suits[motor]
+	if !known {
+		return true, ""
+	}
+	if why, ok := s.yes[kind]; ok {
+		return true, why
+	}
+	return false, gives[kind] + " " + s.needs
+}
+
+// Drives returns the controls that suit a kind of motor, in the order they are offered.
+func Drives(motor string) []Kind {
+	var out []Kind
+	for _, k := range Kinds {
+		if _, ok := suits[motor].yes[k]; ok {
+			out = append(out, k)
+		}
+	}
+	return out
+}
+
+// SuitsBattery reports whether a kind of control and motor work from a battery, and says why.
+func SuitsBattery(kind Kind, motor string) (bool, string) {
+	switch {
+	case kind == PhaseAngle:
+		return false, "A thyristor only lets go when the current crosses zero; from a battery it never does. A PWM drive suits."
+	case kind == Inverter:
+		return false, "This inverter makes its volts from the mains; a battery has too few. A direct-current motor with a PWM drive suits."
+	case kind == Contactor && motor != "universal", kind == CapacitorSet:
+		return false, "This motor needs alternating current or a drive of its own; a battery alone gives neither."
+	}
+	return true, "The drive makes what the motor needs from the battery's volts."
+}

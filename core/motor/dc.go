@@ -1,0 +1,130 @@
+package motor
+
+import (
+	"math"
+
+	"jiriki/core/working"
+)
+
+// DC holds the constants of a motor of the DC family.
+type DC struct {
+	Ke         Known // V·s
+	Resistance Known // Ω
+	Friction   Known // N·m lost to brushes, bearings and windage, taken as constant
+	PlateKe    float64
+	PlateR     float64
+}
+
+// dcLaw is the steady DC machine: V = K_e·ω + I·R, T = K_e·I − T_loss.
+type dcLaw struct {
+	m *Resolved
+	f Feed
+}
+
+func (l *dcLaw) span() (low, high float64) {
+	dc := l.m.DC
+	free := (l.f.Volts - dc.Friction.Value/dc.Ke.Value*dc.Resistance.Value) / dc.Ke.Value
+	high = math.Min(free, l.f.TopTrim*l.m.Speed.Value)
+	return high * l.f.Slowest, math.Max(high, 0)
+}
+
+func (l *dcLaw) torque(amps float64) float64 {
+	if math.IsInf(amps, 1) {
+		return amps
+	}
+	return l.m.DC.Ke.Value*amps - l.m.DC.Friction.Value
+}
+
+func (l *dcLaw) steady(omega float64) (heat, cold Held) {
+	return l.m.heat(omega, l.f.FormFactor, 1), Held{l.torque(l.f.Amps), DriveAmps}
+}
+
+func (l *dcLaw) peak(omega float64) Held {
+	amps, by := l.f.peakAmps()
+	held := Held{l.torque(amps), by}
+	if l.m.Kind.Magnets() {
+		held = least(held, Held{l.torque(3 * l.m.Amps.Value), Magnets})
+	}
+	return least(held, Held{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.m.DC.Resistance.Value), TopVolts})
+}
+
+func (l *dcLaw) breakaway() Held { return l.peak(0) }
+
+func (l *dcLaw) amps(torque, _ float64) float64 {
+	return (torque + l.m.DC.Friction.Value) / l.m.DC.Ke.Value
+}
+
+func (l *dcLaw) stall() float64 { return l.f.Volts / l.m.DC.Resistance.Value }
+
+func (l *dcLaw) runUp(float64) float64 { return 0 }
+
+func (m *Resolved) resolveDC(fit Fit) {
+	if !m.Volts.OK() {
+		if !fit.Ke.Found() || !m.Speed.OK() {
+			m.need("plate.volts", "Volts of the motor", "Read the plate, or the output rating of the drive it ran on.")
+			return
+		}
+		m.Volts = Known{fit.Ke.Value * m.Speed.Value / 0.9, working.Assumed}
+	}
+	m.settlePower(m.Volts.Value)
+	if !m.Amps.OK() {
+		return
+	}
+	if !m.Speed.OK() && fit.Ke.Found() {
+		drop := 0.1 * m.Volts.Value
+		if fit.R.Found() {
+			drop = m.Amps.Value * fit.R.Value
+		}
+		m.Speed = Known{(m.Volts.Value - drop) / fit.Ke.Value, working.Computed}
+		if m.Speed.Value <= 0 {
+			m.need("readings", "Resistance and open-circuit volts that agree", "The resistance reading leaves no volts to turn the motor. Measure it again with the leads taken off.")
+			return
+		}
+	}
+	if !m.Speed.OK() && !m.guessSpeed() {
+		m.need("plate.speed", "Speed at the plate's volts",
+			"Spin it at a known speed and read the volts at its open leads, or run it free at plate volts with a tachometer on the shaft. Its body's diameter alone gives a guess.")
+		return
+	}
+	m.settleDC(fit)
+}
+
+// settleDC finds K_e, R and friction. Two of them are unknown from a plate alone, so half the
+// loss is taken to be in the winding; each bench reading replaces an assumption.
+func (m *Resolved) settleDC(fit Fit) {
+	volts, amps, omega := m.Volts.Value, m.Amps.Value, m.Speed.Value
+	torque := m.Power.Value / omega
+	loss := math.Max(volts*amps-m.Power.Value, 0.02*volts*amps)
+	m.DC.PlateR = windingLossShare * loss / (amps * amps)
+	m.DC.PlateKe = (volts - amps*m.DC.PlateR) / omega
+
+	m.DC.Resistance, m.DC.Ke = fit.R.known(), fit.Ke.known()
+	if !m.DC.Resistance.OK() {
+		m.DC.Resistance = Known{m.DC.PlateR, working.Assumed}
+		if left := volts - m.DC.Ke.Value*omega; m.DC.Ke.OK() && left > 0.02*volts && left < 0.5*volts {
+			m.DC.Resistance = Known{left / amps, working.Computed}
+		}
+	}
+	if !m.DC.Ke.OK() {
+		left := volts - amps*m.DC.Resistance.Value
+		if left <= 0.3*volts {
+			m.need("readings", "A resistance that fits the plate",
+				"At plate amps this resistance would eat most of the plate's volts. Measure again with the leads off, brushes seated, turning the shaft a little between readings.")
+			return
+		}
+		m.DC.Ke = Known{left / omega, working.Computed}
+	}
+	made := m.DC.Ke.Value * amps
+	m.DC.Friction = fit.Loss.known()
+	if !m.DC.Friction.OK() {
+		m.DC.Friction = Known{made - torque, working.Computed}
+		if m.DC.Friction.Value < 0 {
+			m.DC.Friction = Known{0.05 * made, working.Assumed}
+		}
+	}
+	m.Torque = Known{made - m.DC.Friction.Value, working.Computed}
+	if m.Torque.Value <= 0 {
+		m.need("readings", "No-load amps below the plate's amps", "Running free it cannot draw as much as at full load. Measure it again with nothing on the shaft.")
+	}
+	m.widen(fit.Ke.Spread)
+}

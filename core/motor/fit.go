@@ -1,0 +1,358 @@
+package motor
+
+import (
+	"math"
+
+	"gonum.org/v1/gonum/mat"
+
+	"jiriki/core/working"
+)
+
+// Estimate is a constant found from the bench readings together, with its spread as a share of
+// the value (one standard deviation). The zero Estimate was not found.
+type Estimate struct {
+	Value  float64
+	Spread float64
+}
+
+// foundWithin is the spread within which a constant counts as found: beyond it the readings hardly
+// speak of it.
+const foundWithin = 0.3
+
+// Found reports whether the readings tell this constant.
+func (e Estimate) Found() bool { return e.Value > 0 && e.Spread < foundWithin }
+
+func (e Estimate) known() Known {
+	if !e.Found() {
+		return Known{}
+	}
+	return Known{e.Value, working.Measured}
+}
+
+// Fit is every reading of a DC or series motor combined by least squares. For a series motor Ke
+// holds K in N·m/A².
+type Fit struct {
+	Ke, R, Loss, Inertia Estimate
+	Readings             int     // how many equations the readings gave
+	Misfit               float64 // how much worse they agree than their instruments should allow; about 1 when well
+
+	family   Family
+	x        [constants]float64
+	info     *mat.SymDense
+	coasting bool // inertia was asked about
+}
+
+// Suggestion is the reading that would narrow the constants most.
+type Suggestion struct {
+	Sort    string  // sort of reading; empty when none would help by much
+	Of      string  // the constant it narrows most
+	Narrows float64 // its spread after over before, a share
+}
+
+// How far instruments and hands are usually off [common practice], as a share.
+const (
+	metersOff = 0.02 // a meter or tachometer
+	ohmsOff   = 0.05 // a resistance through brushes, from position to position
+	pullOff   = 0.04 // a brake band or spring scale
+	clockOff  = 0.04 // a stopwatch by hand
+	nakedOff  = 0.06 // a free run without its amps, whose ohmic drop is then not known
+)
+
+// constants in the order they are solved for, as natural logarithms.
+const (
+	atKe = iota
+	atR
+	atLoss
+	atJ
+	constants
+)
+
+var constantNames = [constants]string{"back-EMF constant", "resistance", "torque lost inside", "inertia"}
+
+// equation is one thing a reading says: how far it is off (a share) for given constants, over how
+// far off it may be.
+type equation func(c [constants]float64) float64
+
+// fitLaw is how volts and torque follow from amps and speed in a family.
+type fitLaw struct {
+	volts  func(c [constants]float64, amps, omega float64) float64
+	torque func(c [constants]float64, amps float64) float64
+	open   bool // spun with open leads it makes volts
+}
+
+var fitLaws = map[Family]fitLaw{
+	DCFamily: {
+		func(c [constants]float64, amps, omega float64) float64 { return c[atKe]*omega + amps*c[atR] },
+		func(c [constants]float64, amps float64) float64 { return c[atKe] * amps }, true,
+	},
+	SeriesFamily: {
+		func(c [constants]float64, amps, omega float64) float64 { return amps * (c[atR] + c[atKe]*omega) },
+		func(c [constants]float64, amps float64) float64 { return c[atKe] * amps * amps }, false,
+	},
+}
+
+func off(got, want, within float64) float64 { return math.Log(got/want) / within }
+
+// equations are what the readings say under a law.
+func (t readings) equations(law fitLaw) []equation {
+	var out []equation
+	say := func(e equation) { out = append(out, e) }
+	if law.open {
+		for _, r := range t.open {
+			say(func(c [constants]float64) float64 { return off(c[atKe]*r.omega, r.volts, metersOff) })
+		}
+	}
+	for _, ohms := range t.ohms {
+		say(func(c [constants]float64) float64 { return off(c[atR], ohms, ohmsOff) })
+	}
+	for _, r := range t.free {
+		t.running(law, r, true, say)
+	}
+	for _, r := range t.loaded {
+		t.running(law, r, false, say)
+	}
+	for _, r := range t.locked {
+		say(func(c [constants]float64) float64 { return off(c[atR]*r.amps, r.volts, ohmsOff) })
+	}
+	for _, s := range t.coasts {
+		say(func(c [constants]float64) float64 { return off(c[atJ]*(s.from-s.to)/c[atLoss], s.seconds, clockOff) })
+	}
+	return out
+}
+
+func (t readings) running(law fitLaw, r run, free bool, say func(equation)) {
+	switch {
+	case r.volts > 0 && r.omega > 0 && r.amps > 0:
+		say(func(c [constants]float64) float64 { return off(law.volts(c, r.amps, r.omega), r.volts, metersOff) })
+	case r.volts > 0 && r.omega > 0 && free && law.open:
+		say(func(c [constants]float64) float64 { return off(c[atKe]*r.omega, r.volts, nakedOff) })
+	}
+	switch {
+	case r.amps > 0 && free:
+		say(func(c [constants]float64) float64 { return off(law.torque(c, r.amps), c[atLoss], pullOff) })
+	case r.amps > 0 && r.torque > 0:
+		say(func(c [constants]float64) float64 { return off(law.torque(c, r.amps), r.torque+c[atLoss], pullOff) })
+	}
+}
+
+// loose is how little is believed before any reading: a constant may be out by a factor of e and
+// more either way, so that readings decide alone.
+const loose = 1.5
+
+// fit combines readings by damped Gauss–Newton least squares in the logarithms of the constants,
+// from a first guess. Spreads come from the curvature at the end, widened where the readings
+// disagree by more than their instruments allow.
+func (t readings) fit(family Family, guess [constants]float64) Fit {
+	law, ok := fitLaws[family]
+	if !ok || !t.any() {
+		return Fit{}
+	}
+	equations := t.equations(law)
+	if len(equations) == 0 {
+		return Fit{}
+	}
+	x := [constants]float64{}
+	for i := range x {
+		x[i] = math.Log(guess[i])
+	}
+	// Each round starts its loose beliefs from what the last one found, so that in the end the
+	// readings alone decide what they speak of.
+	for range 4 {
+		x = solve(equations, x, x)
+	}
+	info, misfit := curvature(equations, x)
+	spread := spreads(info)
+	f := Fit{Readings: len(equations), Misfit: misfit, family: family, x: x, info: info, coasting: len(t.coasts) > 0}
+	widen := math.Max(misfit, 1)
+	at := func(i int) Estimate { return Estimate{math.Exp(x[i]), spread[i] * widen} }
+	f.Ke, f.R, f.Loss, f.Inertia = at(atKe), at(atR), at(atLoss), at(atJ)
+	return f
+}
+
+func exponents(x [constants]float64) [constants]float64 {
+	for i := range x {
+		x[i] = math.Exp(x[i])
+	}
+	return x
+}
+
+// gradient is how an equation moves with each logarithm, by central differences.
+func gradient(e equation, x [constants]float64) [constants]float64 {
+	const h = 1e-5
+	var g [constants]float64
+	for i := range x {
+		up, down := x, x
+		up[i] += h
+		down[i] -= h
+		g[i] = (e(exponents(up)) - e(exponents(down))) / (2 * h)
+	}
+	return g
+}
+
+func cost(equations []equation, x, start [constants]float64) float64 {
+	c := exponents(x)
+	sum := 0.0
+	for _, e := range equations {
+		v := e(c)
+		sum += v * v
+	}
+	for i := range x {
+		d := (x[i] - start[i]) / loose
+		sum += d * d
+	}
+	return sum
+}
+
+func solve(equations []equation, start, x [constants]float64) [constants]float64 {
+	damping := 1e-3
+	best := cost(equations, x, start)
+	for range 60 {
+		normal, right := mat.NewSymDense(constants, nil), mat.NewVecDense(constants, nil)
+		c := exponents(x)
+		for _, e := range equations {
+			g, v := gradient(e, x), e(c)
+			for i := range g {
+				right.SetVec(i, right.AtVec(i)-g[i]*v)
+				for k := i; k < constants; k++ {
+					normal.SetSym(i, k, normal.At(i, k)+g[i]*g[k])
+				}
+			}
+		}
+		for i := range x {
+			right.SetVec(i, right.AtVec(i)-(x[i]-start[i])/(loose*loose))
+			normal.SetSym(i, i, (normal.At(i, i)+1/(loose*loose))*(1+damping))
+		}
+		var chol mat.Cholesky
+		if !chol.Factorize(normal) {
+			return x
+		}
+		var step mat.VecDense
+		if chol.SolveVecTo(&step, right) != nil {
+			return x
+		}
+		tried := x
+		for i := range tried {
+			tried[i] += math.Max(-2, math.Min(2, step.AtVec(i)))
+		}
+		now := cost(equations, tried, start)
+		if !(now < best) {
+			if damping *= 10; damping > 1e8 {
+				return x
+			}
+			continue
+		}
+		gained := best - now
+		x, best, damping = tried, now, math.Max(damping/10, 1e-12)
+		if gained < 1e-12*(1+best) {
+			return x
+		}
+	}
+	return x
+}
+
+// curvature is the information the readings and the loose beliefs give, and the misfit: the root
+// mean square of the equations over what is left of them after the constants are taken out.
+func curvature(equations []equation, x [constants]float64) (*mat.SymDense, float64) {
+	info := mat.NewSymDense(constants, nil)
+	sum := 0.0
+	c := exponents(x)
+	for _, e := range equations {
+		addInformation(info, gradient(e, x))
+		v := e(c)
+		sum += v * v
+	}
+	for i := range constants {
+		info.SetSym(i, i, info.At(i, i)+1/(loose*loose))
+	}
+	told := 0
+	for _, s := range spreads(info) {
+		if s < foundWithin {
+			told++
+		}
+	}
+	free := len(equations) - told
+	if free <= 0 {
+		return info, 1
+	}
+	return info, math.Sqrt(sum / float64(free))
+}
+
+func addInformation(info *mat.SymDense, g [constants]float64) {
+	for i := range g {
+		for k := i; k < constants; k++ {
+			info.SetSym(i, k, info.At(i, k)+g[i]*g[k])
+		}
+	}
+}
+
+// spreads are one standard deviation of each logarithm, so a share of each constant.
+func spreads(info *mat.SymDense) [constants]float64 {
+	var out [constants]float64
+	var chol mat.Cholesky
+	var inverse mat.SymDense
+	if !chol.Factorize(info) || chol.InverseTo(&inverse) != nil {
+		for i := range out {
+			out[i] = math.Inf(1)
+		}
+		return out
+	}
+	for i := range out {
+		out[i] = math.Sqrt(inverse.At(i, i))
+	}
+	return out
+}
+
+// Suggest tries each sort of reading where it would usually be taken and returns the one that
+// narrows the constants most; inertia counts only once somebody has begun on it.
+func (f Fit) Suggest() Suggestion {
+	if f.Readings == 0 {
+		return Suggestion{}
+	}
+	law, c, before := fitLaws[f.family], exponents(f.x), spreads(f.info)
+	idle, omega, loaded := c[atLoss]/c[atKe], 180.0, 6.0
+	if f.family == SeriesFamily {
+		idle, omega, loaded = math.Sqrt(c[atLoss]/c[atKe]), 800, 3
+	}
+	full := loaded * idle
+	candidates := []struct {
+		sort string
+		t    readings
+	}{
+		{"open", readings{open: []run{{volts: c[atKe] * omega, omega: omega}}}},
+		{"resistance", readings{ohms: []float64{c[atR]}}},
+		{"free", readings{free: []run{{law.volts(c, idle, omega), idle, omega, 0}}}},
+		{"loaded", readings{loaded: []run{{law.volts(c, full, omega), full, omega, law.torque(c, full) - c[atLoss]}}}},
+		{"spin-down", readings{coasts: []coast{{omega, omega / 2, c[atJ] * omega / 2 / c[atLoss]}}}},
+	}
+	best, gained := Suggestion{}, worthReading
+	for _, candidate := range candidates {
+		if candidate.sort == "open" && !law.open || candidate.sort == "spin-down" && !f.coasting {
+			continue
+		}
+		more := mat.NewSymDense(constants, nil)
+		more.CopySym(f.info)
+		for _, e := range candidate.t.equations(law) {
+			addInformation(more, gradient(e, f.x))
+		}
+		after := spreads(more)
+		total, most, of := 0.0, 0.0, 0
+		for i := range constants {
+			if i == atJ && !f.coasting {
+				continue
+			}
+			gain := math.Log(before[i] / after[i])
+			total += gain
+			if gain > most {
+				most, of = gain, i
+			}
+		}
+		if total > gained {
+			gained, best = total, Suggestion{candidate.sort, constantNames[of], after[of] / before[of]}
+		}
+	}
+	return best
+}
+
+// worthReading is how much another reading must narrow the constants in all, as a logarithm, to
+// be asked for.
+const worthReading = 0.35

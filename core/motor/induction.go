@@ -1,0 +1,254 @@
+package motor
+
+import (
+	"math"
+
+	q "jiriki/core/quantity"
+	"jiriki/core/working"
+)
+
+// Induction holds the constants of an induction motor.
+type Induction struct {
+	Poles         Known
+	Slip          float64 // at rated load, a share
+	BreakdownSlip float64
+	Breakdown     float64 // multiple of rated torque
+	Start         float64 // multiple of rated torque
+}
+
+// lineLaw is an induction motor switched straight to its supply.
+type lineLaw struct {
+	m *Resolved
+	f Feed
+}
+
+func (l *lineLaw) span() (low, high float64) {
+	sync := synchronous(l.f.Hertz, l.m.Induction.Poles.Value)
+	return sync * (1 - l.m.Induction.Slip), sync
+}
+
+// flux is the share of rated flux: volts per hertz against the plate's volts per hertz.
+func (l *lineLaw) flux() float64 {
+	return l.f.Volts / l.f.Hertz / (l.m.Volts.Value / l.m.Hertz.Value)
+}
+
+func (l *lineLaw) steady(omega float64) (heat, cold Held) {
+	return l.m.heat(omega, l.f.FormFactor, l.flux()), Held{math.Inf(1), DriveAmps}
+}
+
+func (l *lineLaw) peak(omega float64) Held {
+	// The band's lower edge belongs to the band, whatever rounding brought omega there.
+	if low, _ := l.span(); omega < low*(1-1e-9) {
+		return Held{l.runUp(omega), StartTorque}
+	}
+	flux := l.flux()
+	return Held{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / 1.1, BreakdownHeld}
+}
+
+func (l *lineLaw) breakaway() Held { return Held{l.runUp(0), StartTorque} }
+
+func (l *lineLaw) amps(torque, _ float64) float64 {
+	return l.m.inductionAmps(torque, l.flux())
+}
+
+func (l *lineLaw) stall() float64 { return inrush * l.m.Amps.Value }
+
+// runUp is the torque on the line at any speed from standstill to synchronous: Kloss's relation,
+// lifted between breakdown and standstill to meet the starting torque.
+func (l *lineLaw) runUp(omega float64) float64 {
+	ind := l.m.Induction
+	slip := 1 - omega/synchronous(l.f.Hertz, ind.Poles.Value)
+	torque := kloss(slip, ind)
+	if slip > ind.BreakdownSlip && ind.BreakdownSlip < 1 {
+		part := (slip - ind.BreakdownSlip) / (1 - ind.BreakdownSlip)
+		torque += (ind.Start - kloss(1, ind)) * part * part
+	}
+	flux := l.flux()
+	return torque * l.m.Torque.Value * flux * flux
+}
+
+// inrush is what an induction motor draws at rest against its plate amps [common practice].
+const inrush = 6
+
+// inductionAmps takes amps in proportion to torque at a given flux [common practice].
+func (m *Resolved) inductionAmps(torque, flux float64) float64 {
+	return m.Amps.Value * torque / (m.Torque.Value * math.Max(math.Min(flux, 1), 0.05))
+}
+
+// kloss is torque as a multiple of rated at a slip; 0 at synchronous.
+func kloss(slip float64, ind Induction) float64 {
+	if slip <= 0 {
+		return 0
+	}
+	return 2 * ind.Breakdown / (slip/ind.BreakdownSlip + ind.BreakdownSlip/slip)
+}
+
+// inverterLaw is an induction motor on adjustable hertz: volts in proportion to hertz up to base,
+// weaker field above.
+type inverterLaw struct {
+	m *Resolved
+	f Feed
+}
+
+func (l *inverterLaw) span() (low, high float64) {
+	high = l.omegaAt(l.f.TopHertz)
+	full := l.omegaAt(l.f.BaseHertz)
+	if full <= 0 || full > high {
+		// Volts too low to reach a base speed above the slip: the top is all there is.
+		full = high
+	}
+	return full * l.f.Slowest, high
+}
+
+// omegaAt is the loaded speed at so many hertz: the slip in rpm stays as at rated load.
+func (l *inverterLaw) omegaAt(hertz float64) float64 {
+	p := l.m.Induction
+	return synchronous(hertz, p.Poles.Value) - p.Slip*l.m.Synchronous()
+}
+
+// flux is the share of rated flux at a speed: volts per hertz against the plate's.
+func (l *inverterLaw) flux(omega float64) float64 {
+	ind := l.m.Induction
+	hertz := (omega + ind.Slip*l.m.Synchronous()) * ind.Poles.Value / (4 * math.Pi)
+	volts := math.Min(l.f.Volts, l.f.BaseVolts*math.Min(1, hertz/l.f.BaseHertz))
+	return math.Min(volts/hertz/(l.m.Volts.Value/l.m.Hertz.Value), 1)
+}
+
+// torque is what so many amps make, in proportion at a given flux [common practice].
+func (l *inverterLaw) torque(amps, flux float64) float64 {
+	if math.IsInf(amps, 1) {
+		return amps
+	}
+	return l.m.Torque.Value * flux * amps / l.m.Amps.Value
+}
+
+// breakdown is the pull-out torque at a flux less a reserve; it goes with flux squared.
+func (l *inverterLaw) breakdown(flux, reserve float64) Held {
+	by := BreakdownHeld
+	if flux < 0.98 {
+		by = WeakField
+	}
+	return Held{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / reserve, by}
+}
+
+func (l *inverterLaw) steady(omega float64) (heat, cold Held) {
+	flux := l.flux(omega)
+	return l.m.heat(omega, l.f.FormFactor, flux), least(Held{l.torque(l.f.Amps, flux), DriveAmps}, l.breakdown(flux, 1.3))
+}
+
+func (l *inverterLaw) peak(omega float64) Held {
+	amps, by := l.f.peakAmps()
+	flux := l.flux(omega)
+	return least(Held{l.torque(amps, flux), by}, l.breakdown(flux, 1.1))
+}
+
+func (l *inverterLaw) breakaway() Held {
+	low, _ := l.span()
+	return l.peak(low)
+}
+
+func (l *inverterLaw) amps(torque, omega float64) float64 {
+	return l.m.inductionAmps(torque, l.flux(omega))
+}
+
+func (l *inverterLaw) stall() float64 { return inrush * l.m.Amps.Value }
+
+func (l *inverterLaw) runUp(float64) float64 { return 0 }
+
+func (m *Resolved) resolveInduction(poles Known, t readings) {
+	if !m.Hertz.OK() {
+		m.Hertz = Known{50, working.Assumed}
+		if looksLikeSixtyHertz(m.Speed.Value) {
+			m.Hertz.Value = 60
+		}
+	}
+	if !m.Speed.OK() && t.freeSpeed > 0 {
+		// Running free an induction motor sits within a per cent of synchronous.
+		poles = Known{NearestPoles(m.Hertz.Value, t.freeSpeed), working.Measured}
+	}
+	if !m.Speed.OK() {
+		if !poles.OK() {
+			m.need("plate.speed", "Speed or poles of the motor", "Read the plate, or run it free on the line and hold a tachometer to the shaft.")
+			return
+		}
+		m.Speed = Known{synchronous(m.Hertz.Value, poles.Value) * 0.95, working.Assumed}
+		m.widen(0.15)
+	}
+	if !poles.OK() {
+		poles = Known{NearestPoles(m.Hertz.Value, m.Speed.Value), working.Computed}
+	}
+	m.Induction.Poles = poles
+	sync := synchronous(m.Hertz.Value, poles.Value)
+	m.Induction.Slip = 1 - m.Speed.Value/sync
+	if m.Induction.Slip <= 0.0005 || m.Induction.Slip > 0.5 {
+		m.need("plate.speed", "A speed that fits the poles and hertz",
+			"An induction motor under load turns a few per cent slower than synchronous, "+q.Show(sync, q.Speed, q.Metric)+" here. Read the plate again or measure with a tachometer.")
+		return
+	}
+	if !m.Volts.OK() {
+		m.need("plate.volts", "Volts of the motor", "Read the plate or the label inside the terminal box, and how the links are set.")
+		return
+	}
+	profile := m.Kind.Profile()
+	if !m.PowerFactor.OK() {
+		m.PowerFactor = Known{profile.powerFactor, working.Assumed}
+	}
+	m.powerFromBrake(t)
+	m.settlePower(m.Volts.Value * m.PowerFactor.Value * m.rootPhases())
+	if !m.Power.OK() {
+		return
+	}
+	m.Torque = Known{m.Power.Value / m.Speed.Value, working.Computed}
+	m.Induction.Breakdown, m.Induction.Start = profile.breakdown, profile.start
+	b := m.Induction.Breakdown
+	m.Induction.BreakdownSlip = math.Min(m.Induction.Slip*(b+math.Sqrt(b*b-1)), 0.95)
+}
+
+// powerFromBrake finds rated power where plate has neither power nor amps: torque goes with slip
+// up to full load, so a braked run at a known slip scales to the plate's slip.
+func (m *Resolved) powerFromBrake(t readings) {
+	if m.PlatePower.OK() || m.Amps.OK() {
+		return
+	}
+	sync := m.Synchronous()
+	for _, run := range t.loaded {
+		slip := 1 - run.omega/sync
+		if run.torque > 0 && slip > 0.002 && slip < 2*m.Induction.Slip {
+			m.PlatePower = Known{run.torque * m.Induction.Slip / slip * m.Speed.Value, working.Measured}
+			m.widen(0.1)
+			return
+		}
+	}
+}
+
+func (m *Resolved) rootPhases() float64 {
+	if m.Kind == ThreePhase {
+		return math.Sqrt(3)
+	}
+	return 1
+}
+
+// synchronous speed in rad/s at so many hertz and poles.
+func synchronous(hertz, poles float64) float64 { return 4 * math.Pi * hertz / poles }
+
+// Synchronous returns the speed of the field at the plate's hertz, rad/s.
+func (m *Resolved) Synchronous() float64 {
+	return synchronous(m.Hertz.Value, m.Induction.Poles.Value)
+}
+
+// NearestPoles returns the pole count (2 to 24, even) whose synchronous speed lies next above
+// omega (rad/s), allowing a reading half a per cent over synchronous.
+func NearestPoles(hertz, omega float64) float64 {
+	pairs := math.Floor(2 * math.Pi * hertz / (omega / 1.005))
+	return 2 * math.Min(math.Max(pairs, 1), 12)
+}
+
+// looksLikeSixtyHertz reports whether a plate speed sits just under a 60 Hz synchronous speed
+// and not just under a 50 Hz one.
+func looksLikeSixtyHertz(omega float64) bool {
+	if omega == 0 {
+		return false
+	}
+	slip := func(hertz float64) float64 { return 1 - omega/synchronous(hertz, NearestPoles(hertz, omega)) }
+	return slip(60) > 0 && slip(60) < 0.08 && slip(50) > 0.1
+}

@@ -1,0 +1,118 @@
+package motor
+
+import (
+	"math"
+	"regexp"
+	"strconv"
+	"strings"
+
+	q "jiriki/core/quantity"
+)
+
+// pairForm is two numbers on a plate with one unit after them, such as 230/400 V or 3.3/1.9.
+var pairForm = regexp.MustCompile(`^\s*(\d+(?:[.,]\d+)?)\s*/\s*(\d+(?:[.,]\d+)?)\s*([^\d/]*)$`)
+
+// pair splits a plate entry of two figures, keeping the unit with each. "3/4 hp" is one figure:
+// a fraction has a small whole number under its line and a smaller one over it.
+func pair(t q.Text) (first, second q.Text, ok bool) {
+	m := pairForm.FindStringSubmatch(string(t))
+	if m == nil || vulgarFraction(m[1], m[2]) {
+		return t, t, false
+	}
+	unit := strings.TrimSpace(m[3])
+	return q.Text(m[1] + " " + unit), q.Text(m[2] + " " + unit), true
+}
+
+func vulgarFraction(over, under string) bool {
+	a, errA := strconv.Atoi(over)
+	b, errB := strconv.Atoi(under)
+	return errA == nil && errB == nil && a < b && (b <= 6 || b == 8 || b == 10 || b == 12 || b == 16 || b == 20 || b == 32 || b == 64)
+}
+
+// settings chooses from the pairs on a plate what its links and its supply make of it. Lower volts
+// go with higher amps.
+func (p Plate) settings() Plate {
+	if a, b, ok := pair(p.Volts); ok {
+		p.Volts = lower(a, b, q.Voltage, p.Links != "high")
+	}
+	if a, b, ok := pair(p.Amps); ok {
+		p.Amps = lower(a, b, q.Current, p.Links == "high")
+	}
+	for _, t := range []*q.Text{&p.Hertz, &p.Speed, &p.Power} {
+		if a, b, ok := pair(*t); ok {
+			*t = a
+			if p.Column == "second" {
+				*t = b
+			}
+		}
+	}
+	return p
+}
+
+// lower is the lower of two, or the higher.
+func lower(a, b q.Text, d q.Dimension, low bool) q.Text {
+	x, errX := q.Parse(a, d)
+	y, errY := q.Parse(b, d)
+	if errX != nil || errY != nil || (x <= y) == low {
+		return a
+	}
+	return b
+}
+
+var (
+	shortTime = regexp.MustCompile(`(?i)\bS2\b\D*(\d+(?:\.\d+)?)\s*min`)
+	cyclic    = regexp.MustCompile(`(?i)\bS3\b\D*(\d+(?:\.\d+)?)\s*%`)
+	minutes   = regexp.MustCompile(`(?i)^\s*(\d+(?:\.\d+)?)\s*min`)
+)
+
+// steadyShare is how much of its rated power a motor of a duty class gives all day: S2 for a
+// time and S3 for a share of it, by first-order heating; 1 for S1 or words that say nothing.
+func steadyShare(duty string) float64 {
+	number := func(m []string) float64 {
+		v, _ := strconv.ParseFloat(m[1], 64)
+		return v
+	}
+	if m := cyclic.FindStringSubmatch(duty); m != nil {
+		return math.Sqrt(math.Min(math.Max(number(m)/100, 0.01), 1))
+	}
+	m := shortTime.FindStringSubmatch(duty)
+	if m == nil {
+		m = minutes.FindStringSubmatch(duty)
+	}
+	if m == nil {
+		return 1
+	}
+	return math.Sqrt(-math.Expm1(-math.Max(number(m), 1) * 60 / HeatingTime))
+}
+
+// bodyClass is what a permanent-magnet motor's body tells of a plate without a speed
+// [common practice]: the speed such motors are made for, and how far off that may be.
+type bodyClass struct {
+	from, to float64 // m across
+	name     string
+	speed    float64 // rad/s
+	spread   float64
+}
+
+var bodyClasses = []bodyClass{
+	{0.076, 0.0945, "small high-speed class: minutes at a time, drilling", 4000 * q.RPM, 0.35},
+	{0.0945, 0.135, "large class, fit for hours of work", 2200 * q.RPM, 0.35},
+}
+
+// class is the body's class, or false when it was not measured or fits none.
+func (m *Resolved) class() (bodyClass, bool) {
+	for _, c := range bodyClasses {
+		if m.Body.Diameter >= c.from && m.Body.Diameter < c.to {
+			return c, true
+		}
+	}
+	return bodyClass{}, false
+}
+
+// Torsion is the torque at which a solid round shaft reaches stress tau (Pa): T = π·d³·τ/16.
+func Torsion(diameter, tau float64) float64 {
+	return math.Pi * diameter * diameter * diameter * tau / 16
+}
+
+// keyedStress is what a shaft with a keyway is allowed in torsion, Pa [from memory].
+const keyedStress = 41e6

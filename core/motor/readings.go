@@ -1,0 +1,128 @@
+package motor
+
+import (
+	"fmt"
+	"math"
+	"strconv"
+	"strings"
+
+	q "jiriki/core/quantity"
+)
+
+// maxReadings bounds one motor's bench readings.
+const maxReadings = 40
+
+// run is a reading of the motor turning: volts, amps, rad/s and N·m, 0 where not read.
+type run struct{ volts, amps, omega, torque float64 }
+
+// readings are the bench tests in SI, by sort.
+type readings struct {
+	open, free, loaded, locked []run
+	ohms                       []float64
+	coasts                     []coast
+	trials                     []Trial
+	pullOut                    []TorqueAt
+	freeSpeed                  float64 // of the first free run with a speed; 0 without
+}
+
+// coast is a spin-down from one speed to another, rad/s, in seconds.
+type coast struct{ from, to, seconds float64 }
+
+func readReadings(list []Reading, r *q.Reader) readings {
+	var t readings
+	if len(list) > maxReadings {
+		r.Refuse("readings", fmt.Sprint(len(list)), fmt.Sprintf("at most %d readings", maxReadings))
+		return t
+	}
+	speeds := q.Range{Min: q.RPM, Max: 60000 * q.RPM}
+	for i, d := range list {
+		at := r.Under(fmt.Sprintf("readings[%d]", i))
+		volts := at.Read("volts", d.Volts, q.Voltage, q.Range{Min: 0.01, Max: 1000})
+		amps := at.Read("amps", d.Amps, q.Current, q.Range{Min: 0.001, Max: 500})
+		omega := at.Read("speed", d.Speed, q.Speed, speeds)
+		to := at.Read("toSpeed", d.ToSpeed, q.Speed, q.Range{Min: 0, Max: speeds.Max})
+		seconds := at.Read("time", d.Time, q.Duration, q.Range{Min: 0.05, Max: 3600})
+		torque := at.Read("torque", d.Torque, q.Torque, q.Range{Min: 1e-5, Max: 1e4})
+		ohms := at.Read("ohms", d.Ohms, q.Resistance, q.Range{Min: 0.001, Max: 5000})
+		farads := at.Read("capacitor", d.Capacitor, q.Capacitance, q.Range{Min: 1e-8, Max: 0.01})
+		starts, ok := startShare(d.Starts)
+		if !ok {
+			at.Refuse("starts", d.Starts, "write it as 9 of 10")
+		}
+		one := run{volts.SI, amps.SI, omega.SI, torque.SI}
+		switch at.Choice("sort", d.Sort, "", "open", "resistance", "free", "loaded", "locked", "spin-down", "capacitor", "pull-out") {
+		case "open":
+			if volts.Known && omega.Known {
+				t.open = append(t.open, one)
+			}
+		case "resistance":
+			if ohms.Known {
+				t.ohms = append(t.ohms, ohms.SI)
+			}
+		case "free":
+			if amps.Known || omega.Known {
+				t.free = append(t.free, one)
+			}
+			if omega.Known && t.freeSpeed == 0 {
+				t.freeSpeed = omega.SI
+			}
+		case "loaded":
+			if omega.Known && (amps.Known || torque.Known) {
+				t.loaded = append(t.loaded, one)
+			}
+		case "locked":
+			if volts.Known && amps.Known {
+				t.locked = append(t.locked, one)
+			}
+		case "spin-down":
+			if !omega.Known || !seconds.Known {
+				break
+			}
+			if to.SI >= omega.SI {
+				at.Refuse("toSpeed", string(d.ToSpeed), "coasting down it ends slower than it began")
+				break
+			}
+			t.coasts = append(t.coasts, coast{omega.SI, to.SI, seconds.SI})
+		case "capacitor":
+			if farads.Known && omega.Known {
+				t.trials = append(t.trials, Trial{farads.SI, omega.SI, starts})
+			}
+		case "pull-out":
+			if omega.Known && torque.Known {
+				t.pullOut = append(t.pullOut, TorqueAt{omega.SI, torque.SI})
+			}
+		}
+	}
+	return t
+}
+
+// startShare reads "9 of 10" as 0.9; empty counts as every time.
+func startShare(text string) (float64, bool) {
+	if strings.TrimSpace(text) == "" {
+		return 1, true
+	}
+	good, all, ok := strings.Cut(strings.ReplaceAll(text, "/", " of "), " of ")
+	n, errN := strconv.Atoi(strings.TrimSpace(good))
+	m, errM := strconv.Atoi(strings.TrimSpace(all))
+	if !ok || errN != nil || errM != nil || m <= 0 || n < 0 || n > m {
+		return 0, false
+	}
+	return float64(n) / float64(m), true
+}
+
+// any reports whether there is something to fit constants to.
+func (t readings) any() bool {
+	return len(t.open)+len(t.free)+len(t.loaded)+len(t.locked)+len(t.ohms)+len(t.coasts) > 0
+}
+
+// SpreadOfOhms is the widest resistance over the narrowest, less one; 0 with fewer than two.
+func (t readings) spreadOfOhms() float64 {
+	if len(t.ohms) < 2 {
+		return 0
+	}
+	least, most := math.Inf(1), 0.0
+	for _, r := range t.ohms {
+		least, most = math.Min(least, r), math.Max(most, r)
+	}
+	return most/least - 1
+}

@@ -1,0 +1,155 @@
+package motor
+
+import (
+	"math"
+
+	q "jiriki/core/quantity"
+	"jiriki/core/working"
+)
+
+// Series holds the constants of a series-wound motor.
+type Series struct {
+	K          Known // N·m/A², torque for each ampere squared
+	Resistance Known // Ω, armature and field
+	Friction   Known // N·m lost inside, taken as constant
+}
+
+// runaway is how far past plate speed a series motor's speeds are drawn; without a load it goes
+// on climbing [common practice].
+const runaway = 3
+
+// seriesLaw is the series machine: T = k·I² − T_loss, E = k·I·ω, I = V / (R + k·ω). On
+// alternating current the part of the volts in step with the current counts: V times the power
+// factor.
+type seriesLaw struct {
+	m *Resolved
+	f Feed
+}
+
+func (l *seriesLaw) volts() float64 {
+	if l.f.Way == DirectCurrent {
+		return l.f.Volts
+	}
+	return l.f.Volts * l.m.PowerFactor.Value
+}
+
+// free is the speed with nothing on the shaft.
+func (l *seriesLaw) free() float64 {
+	s := l.m.Series
+	idle := math.Sqrt(math.Max(s.Friction.Value, 1e-9) / s.K.Value)
+	return math.Min((l.volts()/idle-s.Resistance.Value)/s.K.Value, runaway*l.m.Speed.Value)
+}
+
+func (l *seriesLaw) span() (low, high float64) {
+	free := math.Max(l.free(), 0)
+	if l.f.Way == OnTheLine {
+		// From where it carries its rated torque, or as near as the volts allow.
+		s := l.m.Series
+		loaded := (l.volts()/l.m.ratedSeriesAmps() - s.Resistance.Value) / s.K.Value
+		return math.Min(math.Max(loaded, 0.2*free), free), free
+	}
+	high = math.Min(free, l.f.TopTrim*l.m.Speed.Value)
+	return high * l.f.Slowest, high
+}
+
+// ratedSeriesAmps is the current that makes rated torque.
+func (m *Resolved) ratedSeriesAmps() float64 {
+	return math.Sqrt((m.Torque.Value + m.Series.Friction.Value) / m.Series.K.Value)
+}
+
+func (l *seriesLaw) torque(amps float64) float64 {
+	if math.IsInf(amps, 1) {
+		return amps
+	}
+	if amps < 0 {
+		return -l.m.Series.Friction.Value
+	}
+	return l.m.Series.K.Value*amps*amps - l.m.Series.Friction.Value
+}
+
+// most is the torque the volts can push at a speed.
+func (l *seriesLaw) most(omega float64) Held {
+	by := TopVolts
+	if l.f.Way == OnTheLine {
+		by = LineVolts
+	}
+	s := l.m.Series
+	return Held{l.torque(l.volts() / (s.Resistance.Value + s.K.Value*omega)), by}
+}
+
+func (l *seriesLaw) steady(omega float64) (heat, cold Held) {
+	return l.m.heat(omega, l.f.FormFactor, 1), least(Held{l.torque(l.f.Amps), DriveAmps}, l.most(omega))
+}
+
+func (l *seriesLaw) peak(omega float64) Held {
+	amps, by := l.f.peakAmps()
+	held := least(Held{l.torque(amps), by}, l.most(omega))
+	// Commutation gives out long before the volts do at rest.
+	return least(held, Held{l.torque(3 * l.m.ratedSeriesAmps()), MotorHeat})
+}
+
+func (l *seriesLaw) breakaway() Held { return l.peak(0) }
+
+func (l *seriesLaw) amps(torque, _ float64) float64 {
+	return math.Sqrt(math.Max(torque+l.m.Series.Friction.Value, 0) / l.m.Series.K.Value)
+}
+
+func (l *seriesLaw) stall() float64 { return l.volts() / l.m.Series.Resistance.Value }
+
+func (l *seriesLaw) runUp(omega float64) float64 {
+	if l.f.Way != OnTheLine {
+		return 0
+	}
+	return l.peak(omega).Torque
+}
+
+// LightSpeed is the speed at part of rated torque (a share) on plate volts, rad/s.
+func (m *Resolved) LightSpeed(share float64) float64 {
+	s := m.Series
+	amps := math.Sqrt((share*m.Torque.Value + s.Friction.Value) / s.K.Value)
+	return (m.Volts.Value*m.PowerFactor.Value/amps - s.Resistance.Value) / s.K.Value
+}
+
+func (m *Resolved) resolveSeries(fit Fit) {
+	if !m.Volts.OK() {
+		m.need("plate.volts", "Volts of the motor", "Read the plate of the machine it came from; it usually has the motor's.")
+		return
+	}
+	if !m.PowerFactor.OK() {
+		m.PowerFactor = Known{m.Kind.Profile().powerFactor, working.Assumed}
+	}
+	inStep := m.Volts.Value * m.PowerFactor.Value
+	m.settlePower(inStep)
+	if !m.Amps.OK() {
+		return
+	}
+	if !m.Speed.OK() {
+		m.need("plate.speed", "Speed under its load", "A series motor's speed means nothing without its load: measure both with a brake band, never run it bare.")
+		return
+	}
+	omega, amps := m.Speed.Value, m.Amps.Value
+	m.Series.Resistance = fit.R.known()
+	if !m.Series.Resistance.OK() {
+		loss := math.Max(inStep*amps-m.Power.Value, 0.05*inStep*amps)
+		m.Series.Resistance = Known{windingLossShare * loss / (amps * amps), working.Assumed}
+	}
+	m.Series.K = fit.Ke.known()
+	if !m.Series.K.OK() {
+		left := inStep/amps - m.Series.Resistance.Value
+		if left <= 0 {
+			m.need("readings", "A resistance that fits the plate", "At plate amps this resistance would eat all the plate's volts. Measure across both brushes and field in series.")
+			return
+		}
+		m.Series.K = Known{left / omega, working.Computed}
+	}
+	made := m.Series.K.Value * amps * amps
+	m.Series.Friction = fit.Loss.known()
+	if !m.Series.Friction.OK() {
+		m.Series.Friction = Known{math.Max(made-m.Power.Value/omega, 0.03*made), working.Computed}
+	}
+	m.Torque = Known{made - m.Series.Friction.Value, working.Computed}
+	if m.Torque.Value <= 0 {
+		m.need("plate.power", "A power its amps can make", "By its volts, amps and ohms this motor makes no torque at "+q.Show(omega, q.Speed, q.Metric)+". Read the plate again.")
+	}
+	m.widen(fit.Ke.Spread)
+}

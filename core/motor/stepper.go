@@ -1,0 +1,117 @@
+package motor
+
+import (
+	"math"
+	"sort"
+
+	"jiriki/core/working"
+)
+
+// Steps holds what is known of a stepper's pull-out curve.
+type Steps struct {
+	Curve   []TorqueAt // rising speed; as measured or printed
+	Holding Known      // N·m
+	PerTurn float64
+	Henries float64
+}
+
+// TorqueAt is a point of a curve: rad/s and N·m.
+type TorqueAt struct{ Omega, Torque float64 }
+
+// stepShare is how much of its holding torque a stepper pulls at a slow step rate [common practice].
+const stepShare = 0.7
+
+// stepperLaw is a stepper on a driver: it pulls out above a torque that falls with speed, and
+// past that it does not turn at all.
+type stepperLaw struct {
+	m *Resolved
+	f Feed
+}
+
+// corner is where a phase's current no longer has time to turn round within two steps:
+// V / (2·L·I) steps a second [from memory].
+func (l *stepperLaw) corner() float64 {
+	s := l.m.Steps
+	if s.Henries <= 0 {
+		return l.m.Speed.Value
+	}
+	return l.f.Volts / (2 * s.Henries * l.m.Amps.Value) / s.PerTurn * 2 * math.Pi
+}
+
+func (l *stepperLaw) span() (low, high float64) {
+	if c := l.m.Steps.Curve; len(c) > 0 {
+		high = c[len(c)-1].Omega
+	} else {
+		high = 4 * l.corner()
+	}
+	return high / 200, high
+}
+
+func (l *stepperLaw) pullOut(omega float64) Held {
+	s := l.m.Steps
+	if len(s.Curve) > 0 {
+		return Held{joined(s.Curve, omega), PullOut}
+	}
+	torque := s.Holding.Value * stepShare
+	if corner := l.corner(); omega > corner {
+		torque *= corner / omega
+	}
+	return Held{torque, PullOut}
+}
+
+func (l *stepperLaw) steady(omega float64) (heat, cold Held) {
+	return l.pullOut(omega), l.pullOut(omega)
+}
+func (l *stepperLaw) peak(omega float64) Held { return l.pullOut(omega) }
+func (l *stepperLaw) breakaway() Held {
+	low, _ := l.span()
+	return l.pullOut(low)
+}
+func (l *stepperLaw) amps(_, _ float64) float64 { return l.m.Amps.Value }
+func (l *stepperLaw) stall() float64            { return l.m.Amps.Value }
+func (l *stepperLaw) runUp(float64) float64     { return 0 }
+
+// joined is torque on straight lines between points; the first holds below it, nothing is left
+// above the last.
+func joined(curve []TorqueAt, omega float64) float64 {
+	last := len(curve) - 1
+	if omega > curve[last].Omega*(1+1e-9) {
+		return 0
+	}
+	for i := last; i > 0; i-- {
+		if a, b := curve[i-1], curve[i]; omega >= a.Omega {
+			return a.Torque + (b.Torque-a.Torque)*math.Min((omega-a.Omega)/(b.Omega-a.Omega), 1)
+		}
+	}
+	return curve[0].Torque
+}
+
+func (m *Resolved) resolveStepper(t readings) {
+	s := &m.Steps
+	s.Curve = t.pullOut
+	sort.Slice(s.Curve, func(i, j int) bool { return s.Curve[i].Omega < s.Curve[j].Omega })
+	switch {
+	case len(s.Curve) > 0:
+		m.Torque = Known{s.Curve[0].Torque, working.Measured}
+		m.Speed = Known{s.Curve[len(s.Curve)-1].Omega, working.Measured}
+	case !s.Holding.OK():
+		m.need("plate.holdingTorque", "Holding torque or a pull-out curve", "Read it from the plate, the maker's sheet, or pull it with a scale while it is held; a few speeds with the torque that stalls it are better.")
+		return
+	default:
+		m.Torque = Known{s.Holding.Value * stepShare, working.Assumed}
+		m.widen(0.3)
+	}
+	if !m.Amps.OK() {
+		m.need("plate.amps", "Amps of one phase", "Read the plate; the driver is set by it.")
+		return
+	}
+	if !m.Speed.OK() {
+		// Without inductance or a curve: where a plain driver still gives full torque [common practice].
+		m.Speed = Known{5 * 2 * math.Pi, working.Assumed}
+	}
+	if !m.Volts.OK() {
+		m.Volts = Known{24, working.Assumed}
+	}
+	m.Power = Known{m.Torque.Value * m.Speed.Value, working.Computed}
+	m.Efficiency = Known{m.Kind.Profile().usual, working.Assumed}
+}

@@ -1,0 +1,126 @@
+// Package shelf is the parts on hand: motors with all that is known of them, and controls,
+// pulleys and belts as plain stock, each with what it cost, where it lies and what state it is in.
+package shelf
+
+import (
+	"strings"
+
+	"jiriki/core/control"
+	"jiriki/core/finding"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/working"
+)
+
+// Sorts of part on the shelf.
+const (
+	Motor   = "motor"
+	Control = "control"
+	Pulley  = "pulley"
+	Belt    = "belt"
+	Other   = "other"
+)
+
+// Item is a part on hand as its owner entered it.
+type Item struct {
+	ID      string            `json:"id" maxLength:"40"`
+	Sort    string            `json:"sort" enum:"motor,control,pulley,belt,other," doc:"motor when empty"`
+	Name    string            `json:"name" maxLength:"120" doc:"What it is called; a motor and a control carry their own"`
+	Cost    q.Text            `json:"cost" doc:"What it cost or would fetch, such as 12 or £12.50"`
+	State   string            `json:"state" enum:"untested,works,needs-work,for-parts," doc:"untested when empty"`
+	Place   string            `json:"place" maxLength:"120" doc:"Where it lies"`
+	Notes   string            `json:"notes" maxLength:"4000"`
+	Motor   motor.Described   `json:"motor"`
+	Control control.Described `json:"control"`
+	Wheel   Wheel             `json:"wheel"`
+	Length  q.Text            `json:"length" doc:"Of a belt"`
+}
+
+// Wheel is a pulley, sprocket or gear as stock.
+type Wheel struct {
+	Diameter q.Text `json:"diameter"`
+	Teeth    q.Text `json:"teeth"`
+	Section  string `json:"section" maxLength:"20" doc:"Belt section or chain"`
+	Bore     q.Text `json:"bore"`
+}
+
+// Is reports whether the item is of a sort; an older item without one is a motor.
+func (i Item) Is(sort string) bool { return i.Sort == sort || i.Sort == "" && sort == Motor }
+
+// Called is what the item is called.
+func (i Item) Called() string {
+	name := i.Name
+	switch {
+	case i.Is(Motor) && i.Motor.Name != "":
+		name = i.Motor.Name
+	case i.Is(Control) && i.Control.Name != "":
+		name = i.Control.Name
+	}
+	if strings.TrimSpace(name) == "" {
+		return "Part without a name"
+	}
+	return name
+}
+
+// Whole returns the item with its sort named and empty lists in place of absent ones.
+func (i Item) Whole() Item {
+	if i.Sort == "" {
+		i.Sort = Motor
+	}
+	i.Motor = i.Motor.Whole()
+	return i
+}
+
+// Price is the cost as a number in whatever money it was typed in; unknown when it is not one.
+func (i Item) Price() q.Value {
+	text := strings.TrimSpace(strings.Trim(strings.TrimSpace(string(i.Cost)), "£$€¥ "))
+	v, err := q.Parse(q.Text(text), q.Number)
+	if err != nil || v < 0 {
+		return q.Value{}
+	}
+	return q.Value{SI: v, Known: true}
+}
+
+// Check reads every quantity of the item, refusing on r what cannot be used.
+func (i Item) Check(r *q.Reader) {
+	r.Choice("sort", i.Sort, Motor, Motor, Control, Pulley, Belt, Other)
+	r.Choice("state", i.State, "untested", "untested", "works", "needs-work", "for-parts")
+	if i.Cost.Known() && !i.Price().Known {
+		r.Refuse("cost", string(i.Cost), "write it as a number, such as 12 or £12.50")
+	}
+	switch {
+	case i.Is(Motor):
+		motor.Resolve(i.Motor, r.Under("motor"))
+	case i.Is(Control):
+		control.Resolve(i.Control, r.Under("control"))
+	case i.Is(Pulley):
+		wheel := r.Under("wheel")
+		wheel.Read("diameter", i.Wheel.Diameter, q.Length, q.Range{Min: 5e-3, Max: 3})
+		wheel.Read("teeth", i.Wheel.Teeth, q.Number, q.Range{Min: 5, Max: 500})
+		wheel.Read("bore", i.Wheel.Bore, q.Length, q.Range{Min: 1e-3, Max: 0.2})
+	case i.Is(Belt):
+		r.Read("length", i.Length, q.Length, q.Range{Min: 0.05, Max: 20})
+	}
+}
+
+// Known is what a part comes to by itself, for the page that edits it.
+type Known struct {
+	Findings []finding.Finding `json:"findings" nullable:"false"`
+	Workings []working.Working `json:"workings" nullable:"false"`
+	Bench    motor.BenchView   `json:"bench"`
+}
+
+// Known works a part out. The error is quantity.FieldErrors when an entry cannot be used.
+func (i Item) Known(sys q.System) (Known, error) {
+	r := q.NewReader("")
+	i.Check(r)
+	known := Known{Findings: []finding.Finding{}, Workings: []working.Working{}}
+	if err := r.Err(); err != nil || !i.Is(Motor) {
+		return known, err
+	}
+	m := motor.Resolve(i.Motor, q.NewReader("motor"))
+	known.Findings = append(known.Findings, m.Findings(sys)...)
+	known.Workings = append(known.Workings, m.Workings(sys)...)
+	known.Bench = m.BenchView(sys)
+	return known, nil
+}

@@ -1,0 +1,48 @@
+package store
+
+import (
+	"context"
+
+	"github.com/jmoiron/sqlx"
+)
+
+// maxPictures is how many pictures one part may have.
+const maxPictures = 12
+
+// AddPicture keeps a picture of a part with its thumbnail, both JPEG.
+func (s *Store) AddPicture(ctx context.Context, itemID string, jpeg, thumbnail []byte) (id string, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := tx.GetContext(ctx, new(string), `SELECT id FROM shelf_item WHERE id = $1 AND deleted_at IS NULL FOR UPDATE`, itemID); err != nil {
+			return err
+		}
+		var n int
+		if err := tx.GetContext(ctx, &n, `SELECT count(*) FROM shelf_picture WHERE item_id = $1 AND deleted_at IS NULL`, itemID); err != nil {
+			return err
+		}
+		if n >= maxPictures {
+			return ErrFull
+		}
+		return tx.GetContext(ctx, &id, `INSERT INTO shelf_picture (item_id, jpeg, thumbnail) VALUES ($1, $2, $3) RETURNING id`, itemID, jpeg, thumbnail)
+	})
+	return id, err
+}
+
+// Picture returns a picture, or its thumbnail, as JPEG.
+func (s *Store) Picture(ctx context.Context, id string, thumbnail bool) (jpeg []byte, err error) {
+	query := `SELECT jpeg FROM shelf_picture WHERE id = $1 AND deleted_at IS NULL`
+	if thumbnail {
+		query = `SELECT thumbnail FROM shelf_picture WHERE id = $1 AND deleted_at IS NULL`
+	}
+	err = s.db.GetContext(ctx, &jpeg, query, id)
+	return jpeg, away(err)
+}
+
+// DeletePicture takes a picture away; RestorePicture brings it back.
+func (s *Store) DeletePicture(ctx context.Context, id string) error {
+	return s.changeOne(ctx, `UPDATE shelf_picture SET deleted_at = now() WHERE id = $1 AND deleted_at IS NULL`, id)
+}
+
+// RestorePicture undoes DeletePicture.
+func (s *Store) RestorePicture(ctx context.Context, id string) error {
+	return s.changeOne(ctx, `UPDATE shelf_picture SET deleted_at = NULL WHERE id = $1`, id)
+}

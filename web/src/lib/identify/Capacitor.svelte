@@ -1,0 +1,104 @@
+<script lang="ts">
+  import { api, call, type Finding, type Schemas } from '../api/client';
+  import Findings from './Findings.svelte';
+
+  /** A capacitor as marked and metered, and what its start switch did. */
+  let c = $state<Schemas['IdentifyCapacitorCheck']>({
+    use: 'start',
+    marked: '',
+    measured: '',
+    volts: '',
+    line: '',
+    made: '',
+    bulged: false,
+    atRest: '',
+    clicks: ''
+  });
+  let findings = $state.raw<Finding[]>([]);
+  let errors = $state<Record<string, string>>({});
+
+  const check = async () => {
+    const { data, problem } = await call(() => api.POST('/api/capacitor', { body: $state.snapshot(c) }));
+    errors = Object.fromEntries((problem?.errors ?? []).map((e) => [e.location ?? '', e.message ?? 'cannot be used']));
+    if (data) findings = data;
+  };
+  const blanks = [
+    ['marked', 'Marked', '20 µF'],
+    ['measured', 'Metered', '18 µF'],
+    ['volts', 'AC volts marked', '440 V'],
+    ['line', 'Supply', '230 V']
+  ] as const;
+  const choices = [
+    [
+      'use',
+      'It is for',
+      [
+        ['start', 'starting'],
+        ['run', 'running']
+      ]
+    ],
+    [
+      'made',
+      'Made as',
+      [
+        ['electrolytic', 'black round can'],
+        ['film', 'silver or plastic']
+      ]
+    ],
+    [
+      'atRest',
+      'Start switch at rest',
+      [
+        ['closed', 'closed'],
+        ['open', 'open']
+      ]
+    ],
+    [
+      'clicks',
+      'Clicks as it slows',
+      [
+        ['yes', 'yes'],
+        ['no', 'no']
+      ]
+    ]
+  ] as const;
+</script>
+
+<div class="grid gap-6 md:grid-cols-2">
+  <form
+    class="grid grid-cols-2 content-start gap-3"
+    onsubmit={(e) => {
+      e.preventDefault();
+      void check();
+    }}
+  >
+    {#each blanks as [field, label, hint] (field)}
+      <div>
+        <label for="cap-{field}" class="block text-sm text-soft">{label}</label>
+        <input
+          id="cap-{field}"
+          class="blank"
+          autocomplete="off"
+          placeholder={hint}
+          bind:value={c[field]}
+          aria-invalid={errors[field] ? 'true' : undefined}
+        />
+        {#if errors[field]}<p class="text-sm text-stop">{errors[field]}</p>{/if}
+      </div>
+    {/each}
+    {#each choices as [field, label, options] (field)}
+      <div>
+        <label for="cap-{field}" class="block text-sm text-soft">{label}</label>
+        <select id="cap-{field}" class="blank" bind:value={c[field]}>
+          <option value="">not looked at</option>
+          {#each options as [v, words] (v)}<option value={v}>{words}</option>{/each}
+        </select>
+      </div>
+    {/each}
+    <label class="col-span-2 flex min-h-10 items-center gap-2">
+      <input type="checkbox" class="size-5 accent-(--iron)" bind:checked={c.bulged} /> bulged, cracked or leaking
+    </label>
+    <button class="button primary justify-self-start">Judge it</button>
+  </form>
+  <div aria-live="polite"><Findings {findings} /></div>
+</div>

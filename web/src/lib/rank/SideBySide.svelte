@@ -1,0 +1,129 @@
+<script lang="ts">
+  import { scaleLinear, scaleLog } from 'd3-scale';
+  import { area, line } from 'd3-shape';
+  import type { Assessment } from '../api/client';
+  import { figure, speedTicks } from '../reach/scale';
+
+  interface Props {
+    units: Assessment['units'];
+    jobs: Assessment['jobs'];
+    curves: { name: string; spread: number; points: { rpm: number; torque: number }[] }[];
+  }
+  let { units, jobs, curves }: Props = $props();
+
+  let width = $state(480);
+  const height = 380;
+  const margin = { left: 44, right: 14, top: 14, bottom: 40 };
+  const w = $derived(Math.max(width - margin.left - margin.right, 120));
+  const h = height - margin.top - margin.bottom;
+
+  const drawn = $derived(curves.filter((c) => c.points.length > 0));
+  const bands = $derived(jobs.filter((j) => j.rpm.length > 0));
+  const rpms = $derived([...drawn.flatMap((c) => c.points.map((p) => p.rpm)), ...bands.flatMap((j) => j.rpm)]);
+  const domain = $derived<[number, number]>([Math.max(Math.min(...rpms) * 0.9, 0.1), Math.max(...rpms) * 1.1]);
+  const most = $derived(
+    Math.max(...drawn.flatMap((c) => c.points.map((p) => p.torque * (1 + c.spread))), ...bands.flatMap((j) => j.needed)) / units.torqueSi
+  );
+  const x = $derived(scaleLog().domain(domain).range([0, w]));
+  const y = $derived(
+    scaleLinear()
+      .domain([0, most * 1.08])
+      .range([h, 0])
+      .nice()
+  );
+  // Lines are told apart by their dashes and a number at the end, not by colour alone.
+  const dashes = ['', '9 4', '2 4', '12 3 2 3'];
+  const tones = ['var(--iron)', 'var(--brass-ink)', 'var(--good)', 'var(--ink)'];
+  type Point = { rpm: number; torque: number };
+  const path = $derived(
+    line<Point>(
+      (p) => x(p.rpm),
+      (p) => y(p.torque / units.torqueSi)
+    )
+  );
+  const cloud = (spread: number) =>
+    area<Point>(
+      (p) => x(p.rpm),
+      (p) => y((p.torque * (1 - spread)) / units.torqueSi),
+      (p) => y((p.torque * (1 + spread)) / units.torqueSi)
+    );
+</script>
+
+<div bind:clientWidth={width}>
+  {#if drawn.length > 0}
+    <svg {width} {height} role="img" aria-label="All-day torque at the spindle of {drawn.map((c) => c.name).join(', ')}">
+      <g transform="translate({margin.left},{margin.top})">
+        {#each y.ticks(5) as t (t)}
+          <path d="M0 {y(t)}H{w}" class="grid" />
+          <text x="-7" y={y(t)} class="tick" text-anchor="end" dominant-baseline="middle">{figure(t)}</text>
+        {/each}
+        {#each speedTicks(domain, w) as t (t)}
+          <path d="M{x(t)} 0V{h}" class="grid" />
+          <text x={x(t)} y={h + 16} class="tick" text-anchor="middle">{figure(t)}</text>
+        {/each}
+        <path d="M0 {h}H{w}" class="axis" />
+        <text x={w} y={h + 33} class="tick" text-anchor="end">spindle speed, rpm; torque in {units.torque}</text>
+        {#each bands as j (j.id)}
+          <path
+            d={line<number>(
+              (i) => x(j.rpm[i] ?? 1),
+              (i) => y((j.needed[i] ?? 0) / units.torqueSi)
+            )(j.rpm.map((_, i) => i))}
+            class="job"
+          />
+        {/each}
+        {#each drawn as c, i (c.name)}
+          {@const last = c.points.at(-1)}
+          {#if c.spread > 0}<path d={cloud(c.spread)(c.points)} fill={tones[i]} opacity="0.14" />{/if}
+          <path d={path(c.points)} fill="none" stroke={tones[i]} stroke-width="2.4" stroke-dasharray={dashes[i]} />
+          {#if last}
+            <circle cx={x(last.rpm)} cy={y(last.torque / units.torqueSi)} r="9" fill="var(--card)" stroke={tones[i]} stroke-width="1.5" />
+            <text x={x(last.rpm)} y={y(last.torque / units.torqueSi)} class="number" text-anchor="middle" dominant-baseline="central"
+              >{i + 1}</text
+            >
+          {/if}
+        {/each}
+      </g>
+    </svg>
+    <ol class="flex flex-wrap gap-x-5 gap-y-1 text-[0.94rem]">
+      {#each drawn as c, i (c.name)}
+        <li class="flex items-center gap-2">
+          <svg width="34" height="10" aria-hidden="true"
+            ><path d="M0 5H34" stroke={tones[i]} stroke-width="2.4" stroke-dasharray={dashes[i]} /></svg
+          >
+          {i + 1}. {c.name}
+        </li>
+      {/each}
+      <li class="flex items-center gap-2 text-soft">
+        <svg width="34" height="10" aria-hidden="true"><path d="M0 5H34" class="job" /></svg> what the jobs take
+      </li>
+    </ol>
+  {:else}
+    <p class="py-8 text-center text-soft">Nothing to draw at this gearing: the plan has no reduction yet.</p>
+  {/if}
+</div>
+
+<style>
+  .grid {
+    stroke: var(--grid);
+  }
+  .axis {
+    stroke: var(--soft);
+    stroke-width: 1.5;
+  }
+  .tick {
+    fill: var(--soft);
+    font-size: 12.5px;
+  }
+  .job {
+    fill: none;
+    stroke: var(--stop);
+    stroke-width: 3;
+    opacity: 0.75;
+  }
+  .number {
+    font-size: 12px;
+    font-weight: 650;
+    fill: var(--ink);
+  }
+</style>

@@ -1,0 +1,80 @@
+<script lang="ts">
+  import MotorForm from '../motor/MotorForm.svelte';
+  import { controlKinds } from '../stations/options';
+  import Choice from '../ui/Choice.svelte';
+  import Field from '../ui/Field.svelte';
+  import Mark from '../ui/Mark.svelte';
+  import { provideForm } from '../ui/context';
+  import Pictures from './Pictures.svelte';
+  import type { ItemState } from './item.svelte';
+  import { nameOf, sorts, states } from './words';
+
+  let { state: item, onremove }: { state: ItemState; onremove: () => void } = $props();
+  provideForm(() => item);
+
+  const words = { saved: 'saved', unsaved: 'not saved yet', saving: 'saving', away: 'not saved, kept here', conflict: 'changed elsewhere' };
+  const sort = $derived(item.item.sort);
+</script>
+
+<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+  <h2 class="text-[1.45rem]">{nameOf(item.item)}</h2>
+  <span class="text-sm text-soft" role="status" data-save={item.save}>{words[item.save]}</span>
+  <span class="ml-auto flex gap-2">
+    <button class="button min-h-8! py-0!" disabled={!item.canUndo} onclick={() => item.undo()} aria-label="Undo">↶</button>
+    <button class="button min-h-8! py-0!" disabled={!item.canRedo} onclick={() => item.redo()} aria-label="Redo">↷</button>
+    <button class="link" onclick={onremove}>take it off the shelf</button>
+  </span>
+</div>
+{#if item.said}<p role="alert" class="mt-1 text-stop">{item.said}</p>{/if}
+<div class="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,23rem)_minmax(0,1fr)]">
+  <div class="min-w-0">
+    {#if sort === 'motor'}
+      <MotorForm at="motor" bench={item.known?.bench} />
+    {:else}
+      <div class="grid grid-cols-2 gap-3">
+        <div class="col-span-2"><Choice path="sort" label="Sort" options={sorts.map(([s, plural]) => [s, plural] as const)} /></div>
+        {#if sort === 'control'}
+          <div class="col-span-2"><Choice path="control.kind" label="Kind" options={controlKinds} /></div>
+          <div class="col-span-2"><Field path="control.name" label="Name" hint="Phase-angle, 180 V out" words /></div>
+          <Field path="control.volts" label="Most volts out" hint="180 V" />
+          <Field path="control.amps" label="Amps for ever" hint="5 A" />
+          <div class="col-span-2"><Field path="control.origin" label="Where it came from" words /></div>
+        {:else}
+          <div class="col-span-2"><Field path="name" label="Name" hint={sort === 'belt' ? 'A 42' : 'Cast pulley'} words /></div>
+        {/if}
+        {#if sort === 'pulley'}
+          <Field path="wheel.diameter" label="Diameter" hint="236 mm" />
+          <Field path="wheel.teeth" label="or teeth" hint="60" />
+          <Field path="wheel.section" label="Section" hint="A" words />
+          <Field path="wheel.bore" label="Bore" hint="19 mm" />
+        {:else if sort === 'belt'}
+          <Field path="wheel.section" label="Section or chain" hint="A" words />
+          <Field path="length" label="Length" hint="1080 mm" />
+        {/if}
+      </div>
+    {/if}
+  </div>
+  <div class="min-w-0">
+    {#if (item.known?.findings ?? []).length > 0}
+      <h3 class="caption">What stands out</h3>
+      <ul>
+        {#each item.known?.findings ?? [] as f (f.id)}
+          <li class="flex gap-3 border-b border-rule py-2">
+            <Mark level={f.level} />
+            <p class="min-w-0 text-[0.94rem]">
+              <span class="font-semibold">{f.title}</span><br /><span class="text-soft">{f.detail}</span>
+            </p>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+    <h3 class="caption mt-4">As stock</h3>
+    <div class="mt-1 grid grid-cols-3 gap-3">
+      <Choice path="state" label="State" fallback="untested" options={states} />
+      <Field path="cost" label="Cost" hint="12" />
+      <Field path="place" label="Lies" hint="Under the bench" words />
+      <div class="col-span-3"><Field path="notes" label="Notes" long words /></div>
+    </div>
+    <Pictures state={item} />
+  </div>
+</div>
