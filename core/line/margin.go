@@ -103,7 +103,12 @@ func (t *train) fareIn(job work.Need, p reduction.Position) fare {
 		} else {
 			f.outcome, f.low, f.high = tooFast, low, low
 		}
-		if f.high >= job.Low*(1-speedTolerance) && f.low <= job.High*(1+speedTolerance) {
+		// A hair's breadth away is reached, but only where that reaches all that is wanted.
+		nearLow, nearHigh := job.Low, job.High
+		if !job.AnySpeed {
+			nearLow, nearHigh = job.High, job.Low
+		}
+		if f.high >= nearLow*(1-speedTolerance) && f.low <= nearHigh*(1+speedTolerance) {
 			f.outcome = ""
 		}
 	} else if !job.AnySpeed {

@@ -1,9 +1,11 @@
 package line
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -73,4 +75,20 @@ func TestTheMachinesOwnLimitCountsAsReach(t *testing.T) {
 	in.Machine.Limits.Spindle = "300 rpm"
 	r := oneJob(t, in, work.Job{Speed: work.SpeedBand{From: "100", To: "400"}, Load: work.Load{Torque: "1 N·m"}})
 	assert.Equal(t, tooSlow, r.Outcome, "a speed the spindle may not turn is not offered to a job")
+}
+
+// A top speed that just touches the low end of a band covers none of it.
+func TestTouchingABandIsNotCoveringIt(t *testing.T) {
+	in := sound()
+	s, err := resolve(in)
+	require.NoError(t, err)
+	tr := newTrain(s)
+	_, high := tr.span(tr.reduction.Positions[0])
+	rpm := high / q.RPM
+	for cover, done := range map[string]bool{"all": false, "any": true} {
+		in.Machine.Limits.Spindle = ""
+		in.Machine.Jobs[0].Speed = work.SpeedBand{From: q.Text(fmt.Sprint(rpm * 1.005)), To: q.Text(fmt.Sprint(rpm * 2)), Cover: cover}
+		in.Machine.Jobs[0].Load.Torque = "0.5 N·m"
+		assert.Equal(t, done, assessed(t, in).JobsDone == 1, cover)
+	}
 }

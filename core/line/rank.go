@@ -5,7 +5,6 @@ import (
 	"math"
 	"reflect"
 	"sort"
-	"strings"
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
@@ -44,6 +43,8 @@ type Contender struct {
 
 	train *train
 	score float64
+	from  string      // where the control comes from
+	drive *shelf.Item // the control, when it is on the shelf
 }
 
 // ContenderJob is how one job fares with a contender.
@@ -161,7 +162,7 @@ func (c *contest) contend(item shelf.Item) Contender {
 		return out
 	}
 	out.take(*best)
-	c.cost(item, &out)
+	out.price(item)
 	c.effort(item, m, &out)
 	c.curves(&out)
 	return out
@@ -187,34 +188,53 @@ func (c *contest) bestDrive(m motor.Resolved) *driven {
 		if d == nil {
 			continue
 		}
-		if best == nil || d.done > best.done || d.done == best.done && d.score > best.score*1.001 {
+		if best == nil || d.beats(*best) {
 			best = d
 		}
 	}
 	return best
 }
 
+// beats prefers more jobs done, then a control that is on hand, then the larger worst margin.
+func (d driven) beats(o driven) bool {
+	switch {
+	case d.done != o.done:
+		return d.done > o.done
+	case (d.from == toBuy) != (o.from == toBuy):
+		return o.from == toBuy
+	}
+	return d.score > o.score*1.001
+}
+
+// Where a control comes from.
+const (
+	toBuy   = "to be bought"
+	onHand  = "the plan's own"
+	shelved = "on the shelf"
+	justOn  = "on or off"
+)
+
 // drive is the motor on one kind of control: the plan's own where it is of that kind and large
 // enough, else one from the shelf, else one to be bought for the motor.
 func (c *contest) drive(m motor.Resolved, kind control.Kind) *driven {
-	d := &driven{control: control.Described{Kind: kind, LimitAmps: typed(1.5*m.Amps.Value, "A")}, from: "to be bought"}
+	d := &driven{control: control.Described{Kind: kind, LimitAmps: typed(1.5*m.Amps.Value, "A")}, from: toBuy}
 	switch plan := c.in.Plan.Control; {
 	case plan.Kind == kind && c.fits(plan, m):
-		d.control, d.from = plan, "the plan's own"
+		d.control, d.from = plan, onHand
 	default:
 		for i := range c.in.Shelf {
 			item := &c.in.Shelf[i]
 			if item.Is(shelf.Control) && item.Control.Kind == kind && item.State != "for-parts" && c.fits(item.Control, m) {
-				d.control, d.from, d.item = item.Control, "on the shelf", item
+				d.control, d.from, d.item = item.Control, shelved, item
 				break
 			}
 		}
 	}
-	if d.from != "to be bought" && d.control.LimitAmps.Known() {
+	if d.from != toBuy && d.control.LimitAmps.Known() {
 		d.control.LimitAmps = typed(1.5*m.Amps.Value, "A")
 	}
 	if kind == control.Contactor {
-		d.from = "a switch"
+		d.from = justOn
 	}
 	s := c.s
 	s.motor, s.control = m, control.Resolve(d.control, q.NewReader(""))
@@ -306,9 +326,9 @@ func (f fare) worth(wanted float64) float64 {
 
 func (c *Contender) take(d driven) {
 	c.Tried, c.train, c.score = true, d.train, d.score
-	c.Control, c.ControlBy, c.Uses = d.control.Kind, controlNames[d.control.Kind]+", "+d.from, &d.control
+	c.Control, c.ControlBy, c.Uses, c.from, c.drive = d.control.Kind, controlNames[d.control.Kind]+", "+d.from, &d.control, d.from, d.item
 	if d.item != nil {
-		c.ControlBy = d.item.Called() + ", on the shelf"
+		c.ControlBy = d.item.Called() + ", " + shelved
 	}
 	c.Ratio, c.RatioOf, c.JobsDone = ratioText(d.position.Ratio), tidy(d.position.Ratio), d.done
 	worst := math.Inf(1)
@@ -330,31 +350,26 @@ func (c *Contender) take(d driven) {
 }
 
 // cost adds up motor and control where both have a cost.
-func (c *contest) cost(item shelf.Item, out *Contender) {
+func (c *Contender) price(item shelf.Item) {
 	price := item.Price()
 	if item.ID == "" {
 		price = q.Value{Known: true}
 	}
-	switch {
-	case strings.HasSuffix(out.ControlBy, "the plan's own"), out.Control == control.Contactor:
-	case strings.HasSuffix(out.ControlBy, "on the shelf"):
-		for _, other := range c.in.Shelf {
-			if other.Is(shelf.Control) && out.ControlBy == other.Called()+", on the shelf" {
-				p := other.Price()
-				price = q.Value{SI: price.SI + p.SI, Known: price.Known && p.Known}
-			}
-		}
-	default:
+	switch c.from {
+	case shelved:
+		drive := c.drive.Price()
+		price = q.Value{SI: price.SI + drive.SI, Known: price.Known && drive.Known}
+	case toBuy:
 		price.Known = false
 	}
-	out.Cost, out.Costed = tidy(price.SI), price.Known
+	c.Cost, c.Costed = tidy(price.SI), price.Known
 }
 
 // effort lists what using the motor would take besides bolting it on.
 func (c *contest) effort(item shelf.Item, m motor.Resolved, out *Contender) {
 	say := func(words string) { out.Effort = append(out.Effort, words) }
-	if strings.HasSuffix(out.ControlBy, "to be bought") {
-		say("buy a " + strings.ToLower(controlNames[out.Control][:1]) + controlNames[out.Control][1:] + " for " + q.Show(m.Amps.Value, q.Current, c.in.Units))
+	if out.from == toBuy {
+		say("buy a " + noun(controlNames[out.Control]) + " for " + q.Show(m.Amps.Value, q.Current, c.in.Units))
 	}
 	if old := c.s.motor.Body.Shaft; item.ID != "" && old > 0 && m.Body.Shaft > 0 && math.Abs(old-m.Body.Shaft) > 1e-4 {
 		say(fmt.Sprintf("bore or sleeve the pulley: its shaft is %s, the plan's %s", q.Show(m.Body.Shaft, q.Length, c.in.Units), q.Show(old, q.Length, c.in.Units)))
@@ -417,7 +432,7 @@ func why(list []Contender, jobs int) []string {
 		return out
 	}
 	top := list[0]
-	first := fmt.Sprintf("%s does %s of %s at %s", top.Name, countWord(top.JobsDone), jobsWord(jobs), top.Ratio)
+	first := fmt.Sprintf("%s does %s at %s", top.Name, share(top.JobsDone, jobs), top.Ratio)
 	if top.Worst != "" {
 		first += fmt.Sprintf("; its tightest is %s at ×%s, held by %s", top.Worst, q.Figures(top.Margin, 3), top.HeldBy)
 	}
@@ -441,9 +456,23 @@ func why(list []Contender, jobs int) []string {
 	return out
 }
 
-func jobsWord(n int) string {
-	if n == 1 {
-		return "one job"
+// share says how many of the jobs are done.
+func share(done, jobs int) string {
+	switch {
+	case jobs == 1 && done == 1:
+		return "the job"
+	case done == jobs && jobs == 2:
+		return "both jobs"
+	case done == jobs:
+		return "all " + countWord(jobs) + " jobs"
 	}
-	return countWord(n) + " jobs"
+	return countWord(done) + " of " + countWord(jobs) + " jobs"
+}
+
+// noun puts a name inside a sentence: its first letter small, unless it is an abbreviation.
+func noun(name string) string {
+	if len(name) > 1 && name[1] >= 'A' && name[1] <= 'Z' {
+		return name
+	}
+	return lowerFirst(name)
 }

@@ -53,6 +53,12 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 		{"work.top-speed", sound(), func(in *Input) { in.Machine.Limits.Marked = "200 rpm" }},
 		{"work.top-speed", switched(), func(in *Input) { in.Machine.Limits.Spindle = "350 rpm" }},
 		{"supply.line-volts", switched(), func(in *Input) { in.Plan.Supply.Volts = "400 V" }},
+		{"work.no-marking", sound(), func(in *Input) { in.Machine.Kind = "grinder" }},
+		{"motor.capacitor-volts", switched(), func(in *Input) {
+			in.Plan.Motor.Kind, in.Plan.Motor.Plate.CapacitorVolts = motor.PermanentSplit, "250 V"
+		}},
+		{"control.suits", switched(), func(in *Input) { in.Plan.Motor.Kind = motor.Brushless }},
+		{"control.suits", switched(), func(in *Input) { in.Plan.Control.Kind = control.CapacitorSet }},
 		{"reduction.belt-speed.0", sound(), func(in *Input) {
 			in.Machine.Limits.Spindle = ""
 			in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "500 mm", Driven: "250 mm"}}
@@ -101,6 +107,27 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 			in.Plan.Reduction.Stages[0].Steps = append(in.Plan.Reduction.Stages[0].Steps, reduction.DescribedStep{Driver: "80 mm", Driven: "140 mm"})
 			in.Machine.Limits.Spindle = ""
 		}},
+		{"work.no-marking", sound(), func(in *Input) { in.Machine.Kind = "lathe" }},
+		{"work.wet", sound(), func(in *Input) { in.Machine.Place.Wet = "yes" }},
+		{"work.dust", sound(), func(in *Input) { in.Machine.Place.Dust = "yes" }},
+		{"work.hot", sound(), func(in *Input) { in.Machine.Place.Hot = "yes" }},
+		{"work.doubt.slow.0", sound(), func(in *Input) {
+			in.Machine.Jobs[0].Load = work.Load{Torque: "10 N·m", Power: "10 W"}
+			in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60"}
+		}},
+		{"work.stacked.slow", sound(), func(in *Input) { in.Machine.Jobs[0].Load.From, in.Machine.Jobs[0].Margin = "comparable", "1.5" }},
+		{"work.feed.slow", sound(), func(in *Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true}}
+		}},
+		{"work.feed-geared.slow", sound(), func(in *Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true, Geared: true}}
+		}},
+		{"work.guess.slow", sound(), func(in *Input) {
+			in.Plan.Motor.Plate.Speed, in.Plan.Motor.Body.Diameter, in.Machine.Jobs[0].Load.Torque = "", "102 mm", "2.1 N·m"
+			in.Plan.Control.LimitAmps = ""
+		}},
+		{"motor.cannot-reverse", switched(), func(in *Input) { in.Plan.Motor.Kind, in.Machine.Limits.NeedsReversed = motor.ShadedPole, true }},
+		{"work.danger-0", sound(), func(in *Input) { in.Machine.Kind = "drill" }},
 		{"work.tangent.slow", sound(), func(in *Input) {
 			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Angle: "50°", Running: []q.Text{"2 kg"}}}
 		}},

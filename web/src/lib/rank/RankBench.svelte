@@ -82,9 +82,9 @@
                 <p class="text-[0.94rem] text-soft">{c.kindName}{c.spread > 0 ? `, torque ± ${Math.round(c.spread * 100)} %` : ''}</p>
                 {#if c.tried}
                   <p class="text-[0.94rem]">
-                    Best at {c.ratio} on: {c.controlBy.toLowerCase()}.
+                    Best at {c.ratio}. {c.controlBy}.
                     {#if c.worst}Tightest: {c.worst}, ×{c.margin.toPrecision(3)}, held by {c.heldBy}.{/if}
-                    {#if c.heat > 0}Heat {Math.round(c.heat * 100)} %.{/if}
+                    {#if c.heat > 0}Works at {Math.max(Math.round(c.heat * 100), 1)} % of what it bears all day.{/if}
                     {#if c.costed && c.cost > 0}Costs {c.cost}.{/if}
                   </p>
                   <ul class="mt-1 flex flex-wrap gap-x-3 text-[0.94rem]" aria-label="Jobs">
@@ -119,7 +119,7 @@
     {/if}
   </div>
   {#if ranking && shown.length > 0}
-    <div class="min-w-0">
+    <div class="min-w-0 self-start lg:sticky lg:top-4">
       <div class="flex flex-wrap items-center justify-between gap-3">
         <h2 class="caption text-ink!">All-day torque side by side</h2>
         <Segments

@@ -1,0 +1,125 @@
+package motor
+
+import (
+	"encoding/json"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	f "jiriki/core/finding"
+	q "jiriki/core/quantity"
+)
+
+// Each finding of a plate, against a plate that lies and one that does not.
+func TestPlatesThatLie(t *testing.T) {
+	for id, c := range map[string]struct {
+		sound func() Described
+		lie   func(*Described)
+		level f.Level
+	}{
+		"plate-power":       {scrubber, func(d *Described) { d.Plate.Power = "2.5 hp"; d.Plate.Amps = "8 A" }, f.Caution},
+		"plate-weak":        {scrubber, func(d *Described) { d.Plate.Amps = "20 A" }, f.Caution},
+		"peak-rating":       {scrubber, func(d *Described) { d.Plate.PowerMeans = "peak" }, f.Caution},
+		"slip":              {conveyor, func(d *Described) { d.Plate.Speed = "1496 rpm" }, f.Caution},
+		"hertz":             {conveyor, func(d *Described) { d.Plate.Hertz = "" }, f.Missing},
+		"service-factor":    {conveyor, func(d *Described) { d.Plate.ServiceFactor = "1.15" }, f.Good},
+		"links":             {conveyor, func(d *Described) { d.Plate.Volts = "230/400 V" }, f.Good},
+		"protector":         {conveyor, func(d *Described) { d.Plate.Protector = "self-reset" }, f.Caution},
+		"needs.plate.speed": {conveyor, func(d *Described) { d.Plate.Speed, d.Plate.Poles = "1520 rpm", "4" }, f.Missing},
+		"thermal-unknown":   {conveyor, func(d *Described) { d.ThermalSwitch = "" }, f.Caution},
+		"ohms-jump": {scrubber, func(d *Described) {
+			d.Readings = []Reading{{Sort: "resistance", Ohms: "7"}, {Sort: "resistance", Ohms: "10"}}
+		}, f.Caution},
+		"misfit": {scrubber, func(d *Described) {
+			d.Readings = []Reading{{Sort: "open", Volts: "74 V", Speed: "820"}, {Sort: "open", Volts: "60 V", Speed: "820"}}
+		}, f.Caution},
+		"ke-against-plate": {scrubber, func(d *Described) { d.Readings = []Reading{{Sort: "open", Volts: "50 V", Speed: "820"}} }, f.Caution},
+		"torque-against-plate": {scrubber, func(d *Described) {
+			d.Readings = []Reading{{Sort: "open", Volts: "50 V", Speed: "820"}, {Sort: "free", Amps: "0.5 A"}}
+		}, f.Caution},
+	} {
+		d := c.sound()
+		assert.False(t, has(resolved(t, d), "motor."+id, c.level), "%s on a sound plate", id)
+		c.lie(&d)
+		assert.True(t, has(resolved(t, d), "motor."+id, c.level), id)
+	}
+	for kind, id := range map[Kind]string{WoundDC: "field-loss", CapacitorStart: "start-circuit", SplitPhase: "start-circuit", PermanentSplit: "stored-charge"} {
+		d, _ := specimen(kind)
+		assert.True(t, has(resolved(t, d), "motor."+id, f.Caution), id)
+	}
+}
+
+func TestPairsOnAPlate(t *testing.T) {
+	d := conveyor()
+	d.Plate.Volts, d.Plate.Amps = "230/400 V", "3.3/1.9 A"
+	m := resolved(t, d)
+	assert.Equal(t, []float64{230, 3.3, 400}, []float64{m.Volts.Value, m.Amps.Value, m.OtherVolts})
+	d.Plate.Links = "high"
+	m = resolved(t, d)
+	assert.Equal(t, []float64{400, 1.9, 230}, []float64{m.Volts.Value, m.Amps.Value, m.OtherVolts})
+	d.Plate.Volts, d.Plate.Amps = "400/230", "1.9/3.3"
+	assert.Equal(t, 1.9, resolved(t, d).Amps.Value, "whichever way round it is engraved")
+
+	d = conveyor()
+	d.Plate.Hertz, d.Plate.Speed, d.Plate.Power, d.Plate.Amps = "50/60 Hz", "1400/1690 rpm", "0.75/0.9 kW", "3.6 A"
+	m = resolved(t, d)
+	assert.InEpsilon(t, 1400*q.RPM, m.Speed.Value, 1e-9)
+	d.Plate.Column = "second"
+	m = resolved(t, d)
+	assert.Equal(t, 60.0, m.Hertz.Value)
+	assert.InEpsilon(t, 1690*q.RPM, m.Speed.Value, 1e-9)
+	assert.InEpsilon(t, 900, m.Power.Value, 1e-9)
+
+	for text, split := range map[q.Text]bool{"3/4 hp": false, "1/3 hp": false, "230/400 V": true, "115/230": true, "50/60 Hz": true, "1 1/2 hp": false, "180 V": false, "5/8": false} {
+		_, _, ok := pair(text)
+		assert.Equal(t, split, ok, text)
+	}
+}
+
+// First-order heating: S2 30 min gives √(1 − e^−1) of its power all day, S3 40 % √0.4.
+func TestDutyClasses(t *testing.T) {
+	for duty, share := range map[string]float64{"S2 30 min": 0.795, "30 min": 0.795, "S3 40 %": 0.632, "S1": 1, "continuous": 1, "": 1, "S2": 1} {
+		assert.InEpsilon(t, share, steadyShare(duty), 1e-3, duty)
+	}
+	d := scrubber()
+	d.Plate.PowerMeans, d.Plate.Duty = "intermittent", "S3 40 %"
+	assert.InEpsilon(t, 0.632*q.Horsepower/2, resolved(t, d).Power.Value, 1e-3)
+	d.Plate.Duty = "hobby"
+	assert.InEpsilon(t, 0.7*q.Horsepower/2, resolved(t, d).Power.Value, 1e-9)
+}
+
+func TestABrakedRunGivesTheMissingPower(t *testing.T) {
+	d := conveyor()
+	d.Plate.Power, d.Plate.Amps = "", ""
+	assert.False(t, resolved(t, d).Ready())
+	// At 1450 rpm half the plate's slip carries half the torque.
+	d.Readings = []Reading{{Sort: "loaded", Speed: "1450 rpm", Torque: "2.56 N·m"}}
+	m := resolved(t, d)
+	require.True(t, m.Ready())
+	assert.InEpsilon(t, 750, m.Power.Value, 0.01)
+}
+
+// Files made before readings were a list held one of each sort.
+func TestOlderFilesKeepTheirReadings(t *testing.T) {
+	var d Described
+	require.NoError(t, json.Unmarshal([]byte(`{"kind":"pm-dc","bench":{"openVolts":"74.4 V","spunSpeed":"820 rpm","resistance":"7.6 Ω","noLoadAmps":"0.4 A","noLoadSpeed":"","noLoadVolts":"180 V"}}`), &d))
+	assert.Equal(t, []Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"}, {Sort: "free", Volts: "180 V", Amps: "0.4 A"}}, d.Readings)
+	assert.Error(t, json.Unmarshal([]byte(`{"wheels":4}`), &d), "what it does not know is refused")
+	text, err := json.Marshal(d.Whole())
+	require.NoError(t, err)
+	assert.NotContains(t, string(text), "openVolts")
+}
+
+func TestBadReadingsAreRefusedAtTheirField(t *testing.T) {
+	for field, one := range map[string]Reading{
+		"motor.readings[0].volts":   {Sort: "open", Volts: "seven", Speed: "820"},
+		"motor.readings[0].toSpeed": {Sort: "spin-down", Speed: "500", ToSpeed: "900", Time: "2 s"},
+		"motor.readings[0].starts":  {Sort: "capacitor", Starts: "mostly"},
+		"motor.readings[0].sort":    {Sort: "vibes"},
+	} {
+		r := q.NewReader("motor")
+		Resolve(Described{Kind: PermanentMagnetDC, Readings: []Reading{one}}, r)
+		require.ErrorContains(t, r.Err(), field)
+	}
+}
