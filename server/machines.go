@@ -52,7 +52,10 @@ func (a api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
 	if name == "" {
 		return nil, huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name", Message: "What machine is it?"})
 	}
-	id, plans, err := a.store.AddMachine(ctx, work.Start(name, work.FindKind(in.Body.Kind).ID), []line.Plan{line.Plan{}.Whole()})
+	if work.FindKind(in.Body.Kind).ID != in.Body.Kind {
+		return nil, huma.Error422UnprocessableEntity("No such kind of machine.", &huma.ErrorDetail{Location: "kind", Message: "Choose one of the list, or something else.", Value: in.Body.Kind})
+	}
+	id, plans, err := a.store.AddMachine(ctx, work.Start(name, in.Body.Kind), []line.Plan{line.Plan{}.Whole()})
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}

@@ -31,6 +31,15 @@ var (
 	ErrText     = errors.New("holds a character that cannot be kept")
 )
 
+// Migrations are the steps that bring the schema up to date.
+func Migrations() fs.FS {
+	dir, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		panic(err) // the folder is built in
+	}
+	return dir
+}
+
 // Store is a workshop's database.
 type Store struct{ db *sqlx.DB }
 
@@ -54,11 +63,7 @@ func (s *Store) Ping(ctx context.Context) error { return away(s.db.PingContext(c
 
 // Migrate brings the schema up to date.
 func (s *Store) Migrate(ctx context.Context) error {
-	dir, err := fs.Sub(migrations, "migrations")
-	if err != nil {
-		return err
-	}
-	provider, err := goose.NewProvider(goose.DialectPostgres, s.db.DB, dir)
+	provider, err := goose.NewProvider(goose.DialectPostgres, s.db.DB, Migrations())
 	if err != nil {
 		return fmt.Errorf("migrations: %w", err)
 	}
