@@ -6,7 +6,7 @@ test('the demo is loaded when asked, and its four machines have verdicts', async
   await page.goto(workshop.url);
   await page.getByRole('button', { name: 'load Quarry Lane shed' }).click();
   for (const name of ['Kick wheel, powered', 'Cider mill', 'Power hacksaw', 'Honey extractor']) await expect(page.getByRole('region', { name })).toBeVisible();
-  await expect(page.getByText('Does both jobs.')).toHaveCount(2);
+  await expect(page.getByText('Does all three jobs.')).toHaveCount(2);
   await page.getByRole('link', { name: 'Open plan B of Kick wheel, powered' }).click();
   await expect(headline(page)).toContainText('Does two of three jobs.');
 });
@@ -45,7 +45,7 @@ test('findings lead to their field and remedies lift the job', async ({ page, wo
   await expect(headline(page)).not.toContainText('Do not power it yet');
   await page.getByRole('button', { name: 'Add a choke' }).click();
   await station(page, 'Control');
-  await expect(page.getByRole('checkbox', { name: 'Choke in the armature lead' })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: 'Choke in the motor lead' })).toBeChecked();
   await saved(page);
 });
 
@@ -97,7 +97,7 @@ test('a file goes out and comes back; a broken one changes nothing', async ({ pa
   const path = info.outputPath('workshop.json');
   await (await download).saveAs(path);
   await page.getByLabel('import a file').setInputFiles(path);
-  await expect(page.getByText('Added 4 machines, 5 plans and 4 motors.')).toBeVisible();
+  await expect(page.getByText('Added 4 machines, 5 plans and 14 parts.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(2);
   const broken = info.outputPath('broken.json');
   writeFileSync(broken, '{"format":"jiriki","version":1,\n"machines":[{"machine":');

@@ -44,6 +44,8 @@ test('a newcomer goes from an empty workshop to a printed plate by keyboard alon
   await page.keyboard.press('Enter');
   await expect(page.getByText('What machine is it? A name is enough.')).toBeVisible();
   await page.keyboard.press('Shift+Tab');
+  // A kind brings its usual jobs; this newcomer starts from nothing.
+  await choose(page, 'Kind', 'Something');
   await page.keyboard.press('Shift+Tab');
   await page.keyboard.type('Bench lathe');
   await page.keyboard.press('Enter');

@@ -25,7 +25,7 @@ type imported struct {
 	Body struct {
 		Machines int `json:"machines" doc:"How many machines were added"`
 		Plans    int `json:"plans"`
-		Motors   int `json:"motors"`
+		Parts    int `json:"parts" doc:"Of the shelf"`
 	}
 }
 
@@ -74,7 +74,7 @@ func (a api) importFile(ctx context.Context, in *struct {
 		return nil, a.fail(ctx, err)
 	}
 	out := &imported{}
-	out.Body.Machines, out.Body.Motors = len(f.Machines), len(f.Shelf)
+	out.Body.Machines, out.Body.Parts = len(f.Machines), len(f.Shelf)
 	for _, m := range f.Machines {
 		out.Body.Plans += len(m.Plans)
 	}

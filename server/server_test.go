@@ -176,7 +176,7 @@ func TestFilesGoOutAndComeBackWholeOrNotAtAll(t *testing.T) {
 	require.Len(t, one.Machines, 1)
 	require.Len(t, one.Machines[0].Plans, 1)
 
-	var got struct{ Machines, Plans, Motors int }
+	var got struct{ Machines, Plans, Parts int }
 	require.Equal(t, 200, s.do("POST", "/api/import", text(t, one), &got))
 	assert.Equal(t, 1, got.Machines)
 	var before server.Workshop

@@ -122,7 +122,7 @@ func (m *Resolved) settleDC(fit Fit) {
 			m.DC.Friction = Known{0.05 * made, working.Assumed}
 		}
 	}
-	m.Torque = Known{made - m.DC.Friction.Value, working.Computed}
+	m.Torque = m.withinRating(Known{made - m.DC.Friction.Value, working.Computed})
 	if m.Torque.Value <= 0 {
 		m.need("readings", "No-load amps below the plate's amps", "Running free it cannot draw as much as at full load. Measure it again with nothing on the shaft.")
 	}

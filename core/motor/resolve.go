@@ -209,6 +209,15 @@ func (m *Resolved) guessSpeed() bool {
 	return true
 }
 
+// withinRating holds a torque found from plate amps to what a peak or part-time rating leaves for
+// all day: such a plate's amps are no more for ever than its power is.
+func (m *Resolved) withinRating(torque Known) Known {
+	if rated := m.Power.Value / m.Speed.Value; m.PowerMeans != "continuous" && torque.Value > rated {
+		torque.Value = rated
+	}
+	return torque
+}
+
 // widen adds to how far off the torque may be; independent doubts add by squares.
 func (m *Resolved) widen(share float64) {
 	if share > 0 && !math.IsInf(share, 0) {

@@ -147,7 +147,7 @@ func (m *Resolved) resolveSeries(fit Fit) {
 	if !m.Series.Friction.OK() {
 		m.Series.Friction = Known{math.Max(made-m.Power.Value/omega, 0.03*made), working.Computed}
 	}
-	m.Torque = Known{made - m.Series.Friction.Value, working.Computed}
+	m.Torque = m.withinRating(Known{made - m.Series.Friction.Value, working.Computed})
 	if m.Torque.Value <= 0 {
 		m.need("plate.power", "A power its amps can make", "By its volts, amps and ohms this motor makes no torque at "+q.Show(omega, q.Speed, q.Metric)+". Read the plate again.")
 	}

@@ -55,7 +55,7 @@ func (m *Resolved) commonWorkings(w *workings) {
 	if m.Torque.OK() && m.Kind != Stepper {
 		formula, put := "T = P / ω", fmt.Sprintf("%s ÷ %s rad/s", q.Show(m.Power.Value, q.Power, q.Metric), q.Figures(m.Speed.Value, 4))
 		src, assumes := source.Mechanics, []string{}
-		if m.Kind.Family() == DCFamily && m.DC.Friction.Standing != working.Computed {
+		if made := m.DC.Ke.Value*m.Amps.Value - m.DC.Friction.Value; m.Kind.Family() == DCFamily && m.DC.Friction.Standing != working.Computed && m.Torque.Value == made {
 			formula, src = "T = K_e·I − T_loss", source.DCMachine
 			put = fmt.Sprintf("%s × %s − %s", w.show(m.DC.Ke.Value, q.BackEMF), w.show(m.Amps.Value, q.Current), w.show(m.DC.Friction.Value, q.Torque))
 		}

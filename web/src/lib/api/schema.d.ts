@@ -806,8 +806,11 @@ export interface components {
              * @description How many machines were added
              */
             machines: number;
-            /** Format: int64 */
-            motors: number;
+            /**
+             * Format: int64
+             * @description Of the shelf
+             */
+            parts: number;
             /** Format: int64 */
             plans: number;
         };

@@ -17,7 +17,7 @@
     );
     failed = !data;
     said = data
-      ? `Added ${data.machines} machines, ${data.plans} plans and ${data.motors} motors.`
+      ? `Added ${data.machines} machines, ${data.plans} plans and ${data.parts} parts.`
       : `Nothing was changed. ${sayProblem(problem)}`;
     input.value = '';
     if (data) onimported();

@@ -31,7 +31,7 @@
   ]}
 />
 {#if by === 'surface'}
-  <div class="col-span-2"><Field path="{at}.surface" label="Surface speed; the usual one when empty" hint="30 m/min" /></div>
+  <div class="col-span-2"><Field path="{at}.surface" label="Surface speed" hint="30 m/min, or the usual one" /></div>
   <Field path="{at}.diameterFrom" label="Smallest diameter" hint="10 mm" />
   <Field path="{at}.diameterTo" label="Largest diameter" hint="60 mm" />
 {:else if by === 'timed'}

@@ -1,0 +1,179 @@
+import { expect, saved, station, test } from './workshop';
+
+test('a motor with no plate at all: named, read twice, ranked and chosen', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(`${workshop.url}/#/what-is-it`);
+  await page.getByLabel('It came out of').selectOption('Floor scrubber or polisher');
+  // As a person would, with a motor of two leads, brushes and magnets whose inside cannot be seen.
+  const seen: Record<string, string> = {
+    'Are there brushes?': 'Yes, two or four carbon brushes',
+    'Twist the two thickest leads together: is the shaft stiffer to turn?': 'Clearly stiffer',
+    'How many thick leads come out?': 'Two',
+    'Is there a capacitor?': 'None'
+  };
+  const next = page.getByRole('region', { name: 'Next look' });
+  const answer = page.getByRole('region', { name: 'Answer' });
+  await expect(next.or(answer)).toBeVisible();
+  for (let asked = 0; asked < 8 && !(await answer.isVisible()); asked++) {
+    const question = (await next.getByRole('heading').textContent()) ?? '';
+    await next.getByRole('button', { name: seen[question] ?? "Can't tell" }).click();
+    await expect(answer.or(next.getByRole('heading').filter({ hasNotText: question }))).toBeVisible();
+  }
+  await expect(answer.getByRole('heading')).toHaveText('It is: direct current, permanent magnet');
+  await expect(page.getByRole('list', { name: 'Kinds it may be' })).toContainText('It has brushes');
+  await page.getByRole('button', { name: 'Put it on the shelf as that' }).click();
+
+  // Two bench readings in place of a plate.
+  await expect(page.getByRole('heading', { name: /ex floor scrubber/ })).toBeVisible();
+  await page.getByLabel('Volts', { exact: true }).fill('180 V');
+  await page.getByLabel('Amps', { exact: true }).fill('5 A');
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  await page.getByLabel('Volts', { exact: true }).last().fill('72 V');
+  await page.getByLabel('spun at').fill('800 rpm');
+  await expect(page.getByRole('list', { name: 'Constants from the readings' })).toContainText('0.859');
+  await page.getByRole('button', { name: 'add a reading' }).click();
+  await page.getByLabel('Reading', { exact: true }).last().selectOption('ohms at a rotor position');
+  await page.getByLabel('Ohms, leads off').fill('3.1 Ω');
+  await expect(page.getByRole('list', { name: 'Constants from the readings' })).toContainText('3.1');
+  // 180 V × 5 A × 0.75 is 675 W, at (180 − 15.5) ÷ 0.859 rad/s: 3.53 N·m.
+  await expect(page.getByRole('button', { name: /^Rated torque: 3.53/ })).toBeVisible();
+  await saved(page);
+
+  await page.goto(await workshop.plan('Kick wheel, powered', 'A'));
+  await station(page, 'Motor');
+  await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
+  const ours = page.getByRole('listitem').filter({ hasText: 'ex floor scrubber or polisher' }).first();
+  await expect(ours).toContainText('3 of 3 jobs');
+  await ours.getByLabel('side by side').check();
+  await page.getByRole('radio', { name: 'same ratio' }).click();
+  await expect(page.getByRole('img', { name: /All-day torque at the spindle of .*ex floor scrubber/ })).toBeVisible();
+  await ours.getByRole('button', { name: 'use it in this plan' }).click();
+  await expect(page.getByRole('tab', { name: /^Motor/i })).toContainText('ex floor scrubber or polisher');
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('tab', { name: /^Motor/i })).not.toContainText('polisher');
+});
+
+test('a plate that lies is caught, and what it hides is said', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Motor');
+  const finding = (name: string | RegExp) => page.getByRole('button', { name });
+  await page.getByLabel('Power', { exact: true }).fill('2.5 hp');
+  // 180 V × 2.8 A is 504 W in, 428 W out at the best.
+  await expect(finding("The amps cannot carry the plate's 1.86 kW")).toBeVisible();
+  await expect(page.getByText('504 W going in, so 428 W out at the very best')).toBeVisible();
+  await page.getByLabel('Amps', { exact: true }).fill('10 A');
+  await page.getByLabel('Rating').selectOption('peak, duty');
+  await expect(finding('Peak rating on the plate')).toBeVisible();
+  await page.getByLabel('Rating').selectOption('part of the time');
+  await page.getByLabel('Duty').fill('S3 40 %');
+  // √0.4 of 1864 W is 1.18 kW.
+  await expect(page.getByText('Counted as 1.18 kW for hours of work')).toBeVisible();
+
+  await page.getByLabel('Kind of motor').selectOption('Three-phase induction');
+  await page.getByLabel('Rating').selectOption('all day');
+  await page.getByLabel('Power', { exact: true }).fill('0.75 kW');
+  await page.getByLabel('Volts', { exact: true }).first().fill('230/400 V');
+  await page.getByLabel('Amps', { exact: true }).fill('3.3/1.9 A');
+  await page.getByLabel('Hertz').fill('50 Hz');
+  await page.getByLabel('Speed', { exact: true }).first().fill('1498 rpm');
+  await expect(finding(/^Slip of 0.13 % is suspicious/)).toBeVisible();
+  await page.getByLabel('Speed', { exact: true }).first().fill('1400 rpm');
+  await expect(finding(/^Linked for 230 V here/)).toBeVisible();
+  await page.getByLabel('Links set for').selectOption('higher volts');
+  await expect(finding(/^Linked for 400 V here/)).toBeVisible();
+});
+
+test('a grinder with no wheel marking is stopped until it has one', async ({ page, workshop }) => {
+  await page.goto(workshop.url);
+  await page.getByLabel('Machine', { exact: true }).fill('Sharpening stone');
+  await page.getByLabel('Kind', { exact: true }).selectOption('Grinder');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByText('Sharpening', { exact: true }).first()).toBeVisible();
+  const stop = page.getByRole('listitem').filter({ has: page.getByRole('img', { name: 'Stop' }) });
+  await expect(stop.filter({ hasText: 'No speed marked on the wheel' })).toBeVisible();
+  await page.getByRole('button', { name: 'No speed marked on the wheel' }).click();
+  await expect(page.getByLabel('Marked on wheel, chuck or disc')).toBeFocused();
+  await page.keyboard.type('2850 rpm');
+  await expect(stop.filter({ hasText: 'No speed marked on the wheel' })).toHaveCount(0);
+  await expect(page.getByText('Wheels burst')).toHaveCount(0);
+  await saved(page);
+});
+
+test('jobs by their methods: a cut, the old motor, an inertia, and a slip in units', async ({ page, workshop }) => {
+  await page.goto(workshop.url);
+  await page.getByLabel('Machine', { exact: true }).fill('Big lathe');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await page.getByText('Facing steel, large', { exact: true }).first().click();
+  // S235 with 1 × 0.12 mm: 1780 × 0.12^−0.17 × 0.12 mm² is 306 N, at 75 mm 23 N·m.
+  await expect(page.getByRole('button', { name: /^Facing steel, large: torque: 23.N·m/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Facing steel, large: removal rate: 3.6.cm³\/min, 0.22.in³\/min/ })).toBeVisible();
+  await page.getByLabel('Depth of cut').first().fill('2 mm');
+  await expect(page.getByRole('button', { name: /^Facing steel, large: torque: 45.9/ })).toBeVisible();
+  await page.getByLabel('Load found by').first().selectOption('the motor it had');
+  await page.getByLabel("Old motor's power").fill('1/2 hp');
+  await page.getByLabel('at', { exact: true }).fill('1425 rpm');
+  await page.getByRole('button', { name: 'add a position' }).click();
+  await page.getByLabel('On the motor').fill('60 mm');
+  await page.getByLabel('on the spindle').fill('240 mm');
+  // 373 W × 0.95 at 356 rpm is 9.49 N·m.
+  await expect(page.getByRole('button', { name: /^Facing steel, large: torque: 9.49/ })).toBeVisible();
+  await page.getByLabel('Load found by').first().selectOption('worked out from the cut');
+  await expect(page.getByLabel('Depth of cut').first()).toHaveValue('2 mm');
+  await page.getByLabel('Load found by').first().selectOption('torque, as known');
+  await page.getByLabel('Speed from').first().selectOption('turns per minute');
+  await page.getByLabel('Slowest').first().fill('20 rev/s');
+  await page.getByLabel('Torque at the spindle').first().fill('90 N·m');
+  await page.getByLabel('Power, if you have it').first().fill('1800 W');
+  await expect(page.getByRole('button', { name: /divided by turns\?/ })).toBeVisible();
+  await expect(page.getByText('is 14.3 N·m, not 90', { exact: false })).toBeVisible();
+  await saved(page);
+});
+
+test('the shelf: a part with a picture, undone, taken off and put back; leads and capacitor judged', async ({ page, workshop }) => {
+  await page.goto(`${workshop.url}/#/shelf`);
+  await page.getByRole('button', { name: 'Add a motor' }).click();
+  await page.getByLabel('Name').fill('Motor from the sluice');
+  await page.getByLabel('Lies').fill('Top shelf');
+  await page.getByLabel('Cost').fill('a pint');
+  await expect(page.getByText('write it as a number', { exact: false })).toBeVisible();
+  await page.getByLabel('Cost').fill('£12');
+  await expect(page.getByText('write it as a number', { exact: false })).toHaveCount(0);
+  const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 400, height: 300 } });
+  await page.getByLabel('Add pictures').setInputFiles({ name: 'motor.png', mimeType: 'image/png', buffer: picture });
+  await expect(page.getByRole('img', { name: 'Picture 1' })).toBeVisible();
+  await page.getByLabel('Add pictures').setInputFiles({ name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert')).toContainText('not a JPEG, PNG or WebP');
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Cost')).toHaveValue('');
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByLabel('Cost')).toHaveValue('£12');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Lies')).toHaveValue('Top shelf');
+  await expect(page.getByRole('img', { name: 'Picture 1' })).toBeVisible();
+  await page.getByRole('button', { name: 'take it off the shelf' }).click();
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('link', { name: /Motor from the sluice/ })).toBeVisible();
+
+  await page.getByRole('link', { name: 'what holds what' }).click();
+  await page.getByLabel('Where you are').selectOption('North America');
+  await page.getByLabel('Machine, motor or part').fill('washing machine, belt');
+  await expect(page.getByText('Split-phase, resistance start; else')).toBeVisible();
+
+  await page.goto(`${workshop.url}/#/what-is-it`);
+  await page.getByRole('radio', { name: 'which lead is which' }).click();
+  for (const [i, ohms] of ['4.2', '14', '18'].entries()) await page.getByLabel(`Ohms, reading ${i + 1}`).fill(ohms);
+  await page.getByRole('button', { name: 'Sort the leads' }).click();
+  await expect(page.getByText('black is common, red is run, white is start.')).toBeVisible();
+  await page.getByLabel('Ohms, reading 2').fill('soup');
+  await page.getByRole('button', { name: 'Sort the leads' }).click();
+  await expect(page.getByText('no number found', { exact: false })).toBeVisible();
+  await page.getByRole('radio', { name: 'capacitor and switch' }).click();
+  await page.getByLabel('It is for').selectOption('running');
+  await page.getByLabel('Made as').selectOption('black round can');
+  await page.getByRole('button', { name: 'Judge it' }).click();
+  await expect(page.getByText('An electrolytic must not stay in circuit')).toBeVisible();
+});
