@@ -29,6 +29,28 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.getByText('First side, slow', { exact: true }).first().click();
   await shot(page, 'work-bench');
 
+  await sheet('Kick wheel, powered', 'B', 'Motor', 'ranking');
+  await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
+  await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
+  await shot(page, 'ranking');
+  await page.goto(`${workshop.url}/#/shelf`);
+  await page.getByRole('link', { name: /ex barn hoist/ }).click();
+  await expect(page.getByRole('list', { name: 'Constants from the readings' })).toBeVisible();
+  await shot(page, 'shelf');
+  await page.goto(`${workshop.url}/#/shelf/donors`);
+  await expect(page.getByRole('heading', { name: 'Tumble dryer' })).toBeVisible();
+  await shot(page, 'donors');
+  await page.goto(`${workshop.url}/#/what-is-it`);
+  await page.getByLabel('It came out of').selectOption('Washing machine, belt driven');
+  await page.getByRole('button', { name: 'Yes, two or four carbon brushes' }).or(page.getByRole('button', { name: 'One phase of mains, ~, with hertz' })).first().click();
+  await expect(page.getByRole('button', { name: /^Change: / })).toBeVisible();
+  await shot(page, 'what-is-it');
+  await page.getByRole('radio', { name: 'which lead is which' }).click();
+  for (const [i, ohms] of ['4.2', '14', '18'].entries()) await page.getByLabel(`Ohms, reading ${i + 1}`).fill(ohms);
+  await page.getByRole('button', { name: 'Sort the leads' }).click();
+  await expect(page.getByRole('img', { name: 'The windings, drawn' })).toBeVisible();
+  await shot(page, 'leads');
+
   await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/speed-plate`);
   await page.setViewportSize({ width: 860, height: 1000 });
   await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
@@ -38,6 +60,9 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
   await page.goto('about:blank');
   await sheet('Cider mill', 'A', 'Motor', 'plan-sheet-tablet-night');
+  await page.goto(`${workshop.url}/#/what-is-it`);
+  await expect(page.getByRole('region', { name: 'Next look' })).toBeVisible();
+  await shot(page, 'what-is-it-tablet-night');
   await page.setViewportSize({ width: 390, height: 844 });
   await shed('shed-phone-night');
 });

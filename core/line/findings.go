@@ -84,6 +84,10 @@ func (v *verdict) supplyFindings() {
 		return
 	}
 	amps := v.inputAmps()
+	if sagged := s.Sagged(v.motor.Amps.Value); s.Battery && sagged < 0.9*s.Volts {
+		v.add(f.Supply, "sag", f.Caution, "supply.inside", "The battery sags under load",
+			fmt.Sprintf("%s left of %s at the motor's rated amps, so it is slower then. Shorter, thicker leads, or a larger battery.", v.show(sagged, q.Voltage), v.show(s.Volts, q.Voltage)))
+	}
 	switch {
 	case s.Breaker == 0:
 		v.add(f.Supply, "breaker", f.Missing, "supply.breaker", "Breaker of the circuit", fmt.Sprintf("The plan draws %s at full load. Read the rating off the breaker or fuse.", v.show(amps, q.Current)))
@@ -179,6 +183,20 @@ func (v *verdict) voltsFindings() {
 		}
 	case motor.OnTheLine:
 		v.lineVoltsFindings(share)
+	case motor.Capacitors:
+		v.lineVoltsFindings(share)
+		v.fanFindings()
+	}
+}
+
+// fanFindings hold a choice of capacitors to the one load it is fit for.
+func (v *verdict) fanFindings() {
+	if v.machine.Kind != "fan" {
+		v.add(f.Control, "fan-only", f.Caution, "control.kind", "Smaller capacitors are for the motor's own fan",
+			"A fan's load falls off with speed squared. Any other load stalls such a motor, and stalled it burns.")
+	}
+	if len(v.motor.Trials) < 2 {
+		v.add(f.Control, "fan-trials", f.Missing, "motor.readings", "Speeds on the capacitors", "Run it on each capacitor you have and write down speed and how often it starts: each as a bench reading.")
 	}
 }
 

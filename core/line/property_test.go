@@ -123,7 +123,7 @@ func anyInput(t *rapid.T) Input {
 		Units:   oneOf(t, "units", q.Metric, q.Inch),
 		Machine: work.Machine{Kind: "other", Limits: work.Limits{Spindle: amount(t, "spindle", 50, 5000, "rpm"), Marked: amount(t, "marked", 50, 5000, "rpm"), ScrewedOn: rapid.Bool().Draw(t, "screwed")}},
 		Plan: Plan{
-			Supply: supply.Described{Volts: amount(t, "volts", 12, 400, "V"), Hertz: oneOf(t, "hertz", q.Text(""), "50", "60"), Phases: oneOf(t, "phases", "", "1", "3", "dc"), Breaker: amount(t, "breaker", 3, 32, "A")},
+			Supply: supply.Described{Volts: amount(t, "volts", 12, 400, "V"), Hertz: oneOf(t, "hertz", q.Text(""), "50", "60"), Phases: oneOf(t, "phases", "", "1", "3", "dc"), Breaker: amount(t, "breaker", 3, 32, "A"), Inside: amount(t, "inside", 0.005, 3, "Ω"), Holds: amount(t, "holds", 50, 2000, "Wh")},
 			Control: control.Described{
 				Kind: oneOf(t, "control", control.Kinds...), Volts: amount(t, "out", 12, 400, "V"),
 				Amps: amount(t, "drive", 0.5, 30, "A"), LimitAmps: amount(t, "limit", 0.5, 40, "A"), Feedback: oneOf(t, "feedback", "", "none", "tacho"), Choke: rapid.Bool().Draw(t, "choke"),

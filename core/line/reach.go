@@ -85,8 +85,9 @@ func (t *train) positionReach(p reduction.Position, points int) PositionReach {
 		c, b, k := t.model.Limits(omega*p.Ratio, usualBurst)
 		c, b, k = at(c, p), at(b, p), at(k, p)
 		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque), float32(b.Torque), float32(k.Torque)
-		now := Holding{tidy(omega / q.RPM), c.By, b.By, k.By}
+		now := Holding{0, c.By, b.By, k.By}
 		if n := len(out.Held); n == 0 || out.Held[n-1].differs(now) {
+			now.FromRPM = tidy(omega / q.RPM)
 			out.Held = append(out.Held, now)
 		}
 		omega *= step

@@ -26,6 +26,8 @@ type Remedy struct {
 	Control   *control.Described   `json:"control,omitempty"`
 	Motor     *motor.Described     `json:"motor,omitempty"`
 	Reduction *reduction.Described `json:"reduction,omitempty"`
+
+	resolved *motor.Resolved // the motor, where it was resolved already
 }
 
 // option is a changed plan, truly assessed for every job.
@@ -195,7 +197,10 @@ func (h *healer) try(r Remedy) (option, bool) {
 	if r.Control != nil {
 		s.control = control.Resolve(*r.Control, reader)
 	}
-	if r.Motor != nil {
+	switch {
+	case r.resolved != nil:
+		s.motor = *r.resolved
+	case r.Motor != nil:
 		s.motor = motor.Resolve(*r.Motor, reader)
 	}
 	if r.Reduction != nil {
@@ -285,7 +290,9 @@ func (h *healer) motorRemedies() []Remedy {
 			continue
 		}
 		r := Remedy{Kind: "motor", Label: "Use " + m.Name, Detail: "from the shelf, on the same pulleys", Motor: &m}
-		amps := motor.Resolve(m, q.NewReader("")).Amps.Value
+		resolved := motor.Resolve(m, q.NewReader(""))
+		r.resolved = &resolved
+		amps := resolved.Amps.Value
 		if h.now.control.LimitAmps > 0 && amps > 0 {
 			c := h.in.Plan.Control
 			c.LimitAmps = typed(1.5*amps, "A")

@@ -69,8 +69,10 @@ func suits(s stations) (bool, string) {
 // feed is what supply and control together bring to the motor's terminals.
 func feed(s stations) motor.Feed {
 	c, family := s.control, s.motor.Kind.Family()
+	// A battery sags under the motor's rated amps.
+	volts := s.supply.Sagged(s.motor.Amps.Value)
 	f := motor.Feed{
-		Way: motor.OnTheLine, Volts: c.OutputVolts(s.supply.Volts, s.supply.Battery), Hertz: s.supply.Hertz, FormFactor: c.FormFactor,
+		Way: motor.OnTheLine, Volts: c.OutputVolts(volts, s.supply.Battery), Hertz: s.supply.Hertz, FormFactor: c.FormFactor,
 		Amps: math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
 	}
 	switch {

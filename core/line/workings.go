@@ -56,7 +56,7 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 var behind = map[string]string{
 	"supply.overload": "supply.input", "supply.near-breaker": "supply.input", "supply.breaker-good": "supply.input", "supply.breaker": "supply.input",
 	"control.no-limit": "motor.stall", "control.form-factor": "control.formFactor", "control.volts-low": "control.volts", "control.volts-high": "control.volts",
-	"control.rotor-speed": "control.top", "work.top-speed": "reach.speed", "work.top-speed-good": "reach.speed",
+	"control.rotor-speed": "control.top", "supply.sag": "supply.sag", "work.top-speed": "reach.speed", "work.top-speed-good": "reach.speed",
 	"motor.plate-power": "motor.power", "motor.peak-rating": "motor.power", "motor.slip": "motor.slip", "motor.ke-against-plate": "motor.ke",
 	"motor.torque-against-plate": "motor.torque", "motor.fan-cooling": "motor.slow", "reduction.good": "reduction.keeps",
 }
@@ -84,6 +84,14 @@ func (d *derivations) supply() {
 	m, s := d.motor, d.train.supply
 	d.add("supply.input", "supply", "Input amps at full load", d.show(d.inputAmps(), q.Current), "I = P / (η_motor·η_drive·V·pf·√phases)",
 		fmt.Sprintf("%s out at %s, from %s", q.Show(m.Power.Value, q.Power, q.Metric), q.Percent(m.Efficiency.Value), d.show(s.Volts, q.Voltage)), source.InputAmps)
+	if s.Battery && s.Inside > 0 {
+		d.add("supply.sag", "supply", "Volts left at the motor's rated amps", d.show(s.Sagged(m.Amps.Value), q.Voltage), "V = V_rest − I·R_inside",
+			fmt.Sprintf("%s − %s × %s", d.show(s.Volts, q.Voltage), d.show(m.Amps.Value, q.Current), d.show(s.Inside, q.Resistance)), source.Mechanics)
+	}
+	if lasts := s.Lasts(d.inputAmps()); lasts > 0 {
+		d.add("supply.lasts", "supply", "Lasts at full load", d.show(lasts, q.Duration), "t = 0.8·E / (V·I)",
+			fmt.Sprintf("0.8 × %s ÷ (%s × %s)", d.show(s.Holds, q.Energy), d.show(s.Volts, q.Voltage), d.show(d.inputAmps(), q.Current)), source.BatteryShare)
+	}
 }
 
 func (d *derivations) control() {

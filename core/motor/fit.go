@@ -158,7 +158,10 @@ func (t readings) fit(family Family, guess [constants]float64) Fit {
 	// Each round starts its loose beliefs from what the last one found, so that in the end the
 	// readings alone decide what they speak of.
 	for range 4 {
-		x = solve(equations, x, x)
+		was := x
+		if x = solve(equations, x, x); x == was {
+			break
+		}
 	}
 	info, misfit := curvature(equations, x)
 	spread := spreads(info)
@@ -176,15 +179,16 @@ func exponents(x [constants]float64) [constants]float64 {
 	return x
 }
 
-// gradient is how an equation moves with each logarithm, by central differences.
-func gradient(e equation, x [constants]float64) [constants]float64 {
+// gradient is how an equation moves with each constant's logarithm, by central differences about
+// the constants c: scaling one by 1 ± h moves its logarithm by ± h.
+func gradient(e equation, c [constants]float64) [constants]float64 {
 	const h = 1e-5
 	var g [constants]float64
-	for i := range x {
-		up, down := x, x
-		up[i] += h
-		down[i] -= h
-		g[i] = (e(exponents(up)) - e(exponents(down))) / (2 * h)
+	for i := range c {
+		up, down := c, c
+		up[i] *= 1 + h
+		down[i] *= 1 - h
+		g[i] = (e(up) - e(down)) / (2 * h)
 	}
 	return g
 }
@@ -210,7 +214,7 @@ func solve(equations []equation, start, x [constants]float64) [constants]float64
 		normal, right := mat.NewSymDense(constants, nil), mat.NewVecDense(constants, nil)
 		c := exponents(x)
 		for _, e := range equations {
-			g, v := gradient(e, x), e(c)
+			g, v := gradient(e, c), e(c)
 			for i := range g {
 				right.SetVec(i, right.AtVec(i)-g[i]*v)
 				for k := i; k < constants; k++ {
@@ -257,7 +261,7 @@ func curvature(equations []equation, x [constants]float64) (*mat.SymDense, float
 	sum := 0.0
 	c := exponents(x)
 	for _, e := range equations {
-		addInformation(info, gradient(e, x))
+		addInformation(info, gradient(e, c))
 		v := e(c)
 		sum += v * v
 	}
@@ -332,7 +336,7 @@ func (f Fit) Suggest() Suggestion {
 		more := mat.NewSymDense(constants, nil)
 		more.CopySym(f.info)
 		for _, e := range candidate.t.equations(law) {
-			addInformation(more, gradient(e, f.x))
+			addInformation(more, gradient(e, c))
 		}
 		after := spreads(more)
 		total, most, of := 0.0, 0.0, 0

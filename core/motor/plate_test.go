@@ -50,6 +50,19 @@ func TestPlatesThatLie(t *testing.T) {
 	}
 }
 
+// Kilowatts typed where the plate had horsepower: the amps give it away, and the words say so.
+func TestKilowattsForHorsepower(t *testing.T) {
+	d := conveyor()
+	d.Plate.Power = "1.1 kW"
+	words := ""
+	for _, one := range resolved(t, d).Findings(q.Metric) {
+		if one.ID == "motor.plate-power" {
+			words = one.Detail
+		}
+	}
+	assert.Contains(t, words, "As many hp are 820", "900 W is the most its amps carry")
+}
+
 func TestPairsOnAPlate(t *testing.T) {
 	d := conveyor()
 	d.Plate.Volts, d.Plate.Amps = "230/400 V", "3.3/1.9 A"

@@ -2,6 +2,7 @@ package motor
 
 import (
 	"math"
+	"strings"
 
 	q "jiriki/core/quantity"
 	"jiriki/core/working"
@@ -33,31 +34,32 @@ const (
 // SI throughout: W, rad/s, V, A, Ω, V·s, N·m. Speeds and torques are the rotor's; Gear carries
 // them to the output.
 type Resolved struct {
-	Kind          Kind
-	Cooling       string
-	Thermal       string // the thermal switch: unknown, none, wired, left-out
-	Protector     string // none, self-reset, by-hand or empty
-	PlatePower    Known  // as on the plate, before any doubt
-	PowerMeans    string // continuous, intermittent, peak
-	SteadyShare   float64
-	Power         Known // continuous shaft power the plan may count on
-	Speed         Known
-	Volts         Known
-	Amps          Known
-	Hertz         Known
-	PowerFactor   Known
-	ServiceFactor float64 // 0 when not on the plate
-	Torque        Known   // continuous torque at Speed
-	Efficiency    Known
-	CapPower      float64 // the most shaft power volts and amps allow; 0 when either is missing
-	Spread        float64 // how far off its torque may be, a share; 0 for a plate that can be trusted
-	Guess         string  // what was guessed from, when Spread comes of a guess
-	Body          Size
-	Capacitor     float64 // F; 0 when not known
-	CapacitorAC   float64 // V marked on it
-	OtherVolts    float64 // the other of a pair on the plate
-	Gear          Gear
-	Clutch        ResolvedClutch
+	Kind           Kind
+	Cooling        string
+	Thermal        string // the thermal switch: unknown, none, wired, left-out
+	Protector      string // none, self-reset, by-hand or empty
+	PlatePower     Known  // as on the plate, before any doubt
+	PowerMeans     string // continuous, intermittent, peak
+	SteadyShare    float64
+	Power          Known // continuous shaft power the plan may count on
+	Speed          Known
+	Volts          Known
+	Amps           Known
+	Hertz          Known
+	PowerFactor    Known
+	ServiceFactor  float64 // 0 when not on the plate
+	Torque         Known   // continuous torque at Speed
+	Efficiency     Known
+	CapPower       float64 // the most shaft power volts and amps allow; 0 when either is missing
+	Spread         float64 // how far off its torque may be, a share; 0 for a plate that can be trusted
+	Guess          string  // what was guessed from, when Spread comes of a guess
+	Body           Size
+	typedKilowatts bool    // the plate's power was typed in kW
+	Capacitor      float64 // F; 0 when not known
+	CapacitorAC    float64 // V marked on it
+	OtherVolts     float64 // the other of a pair on the plate
+	Gear           Gear
+	Clutch         ResolvedClutch
 
 	DC         DC
 	Series     Series
@@ -121,6 +123,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	if m.Gear.Output && m.Speed.OK() {
 		m.Speed.Value *= m.Gear.Ratio
 	}
+	m.typedKilowatts = strings.HasSuffix(strings.ToLower(strings.TrimSpace(string(p.Power))), "kw")
 	m.SteadyShare = 1
 	if m.PowerMeans != "continuous" {
 		if m.SteadyShare = steadyShare(p.Duty); m.SteadyShare == 1 {

@@ -50,17 +50,31 @@ func Figures(v float64, figures int) string {
 	if v == 0 {
 		return "0"
 	}
-	rounded, _ := strconv.ParseFloat(strconv.FormatFloat(v, 'e', figures-1, 64), 64)
-	decimals := max(figures-1-int(math.Floor(math.Log10(math.Abs(rounded)))), 0)
-	text := strconv.FormatFloat(math.Abs(rounded), 'f', decimals, 64)
+	// Rounded to its figures first, so that 9.996 knows it has become 10.
+	scientific := strconv.FormatFloat(math.Abs(v), 'e', figures-1, 64)
+	mantissa, exponent, _ := strings.Cut(scientific, "e")
+	power, _ := strconv.Atoi(exponent)
+	text := plainDigits(mantissa, power)
 	if strings.Contains(text, ".") {
 		text = strings.TrimRight(strings.TrimRight(text, "0"), ".")
 	}
 	text = groupThousands(text)
-	if rounded < 0 {
+	if v < 0 {
 		return "−" + text
 	}
 	return text
+}
+
+// plainDigits moves the point of a mantissa such as 1.75 by a power of ten, without an exponent.
+func plainDigits(mantissa string, power int) string {
+	digits := strings.Replace(mantissa, ".", "", 1)
+	switch {
+	case power < 0:
+		return "0." + strings.Repeat("0", -power-1) + digits
+	case power >= len(digits)-1:
+		return digits + strings.Repeat("0", power-len(digits)+1)
+	}
+	return digits[:power+1] + "." + digits[power+1:]
 }
 
 func groupThousands(text string) string {

@@ -75,6 +75,7 @@ const (
 	FanLaws       ID = "fan-laws"
 	GearboxKeeps  ID = "gearbox-keeps"
 	BodyClass     ID = "body-class"
+	BatteryShare  ID = "battery-share"
 
 	Kienzle            ID = "kienzle"
 	GrindingEnergy     ID = "grinding-energy"
@@ -130,6 +131,7 @@ var register = []Source{
 	{FanLaws, "A fan's torque goes with speed squared and its power with speed cubed; sound falls by about 50·log10 of the speeds", Common},
 	{GearboxKeeps, "What a gearbox keeps: spur 0.9, planetary 0.85, worm 0.65", Common},
 	{BodyClass, "Permanent-magnet motors by body: 76–90 mm small high-speed class, 100–127 mm large class for hours of work", Common},
+	{BatteryShare, "Four fifths of a battery are taken out before it is charged again", Common},
 	{Kienzle, "Kienzle's relation k_c = k_c1.1·h^(−m_c) with h in mm; k_c1.1 and m_c by material", FromMemory},
 	{GrindingEnergy, "Specific energy of grinding: steel 40, cast iron 25, brass and aluminium 20 J/mm³", Common},
 	{UnitPower, "Power for each cubic inch a minute, as inch handbooks tabulate it", FromMemory},

@@ -11,6 +11,8 @@ type Described struct {
 	Phases  string `json:"phases" enum:"1,3,dc," doc:"1 or 3 phases, or dc for a battery"`
 	Breaker q.Text `json:"breaker" doc:"Breaker or fuse of the circuit"`
 	Earthed bool   `json:"earthed" doc:"The machine's frame is earthed"`
+	Inside  q.Text `json:"inside" doc:"Battery: its resistance inside, with leads, such as 40 mΩ"`
+	Holds   q.Text `json:"holds" doc:"Battery: energy when full, such as 400 Wh"`
 }
 
 // Resolved is a supply in SI; Breaker 0 when not known.
@@ -22,6 +24,8 @@ type Resolved struct {
 	Breaker      float64
 	Earthed      bool
 	AssumedHertz bool
+	Inside       float64 // Ω inside a battery and its leads; 0 when not known
+	Holds        float64 // J when full; 0 when not known
 }
 
 // Resolve reads a described supply, refusing on r what cannot be used. Without hertz, 60 is
@@ -34,6 +38,8 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Breaker: r.Read("breaker", d.Breaker, q.Current, q.Range{Min: 0.5, Max: 400}).Or(0),
 		Earthed: d.Earthed,
 	}
+	s.Inside = r.Read("inside", d.Inside, q.Resistance, q.Range{Min: 0, Max: 10}).Or(0)
+	s.Holds = r.Read("holds", d.Holds, q.Energy, q.Range{Min: 100, Max: 1e9}).Or(0)
 	phases := r.Choice("phases", d.Phases, "1", "1", "3", "dc")
 	s.Three, s.Battery = phases == "3", phases == "dc"
 	if !hertz.Known && !s.Battery {
@@ -43,4 +49,25 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		}
 	}
 	return s
+}
+
+// usable is how much of a battery is taken out before it is charged again [common practice].
+const usable = 0.8
+
+// Sagged is what a battery holds at its terminals at a current, V: what it rests at less the drop
+// inside. Mains and an unknown battery stay as they are.
+func (s Resolved) Sagged(amps float64) float64 {
+	if !s.Battery {
+		return s.Volts
+	}
+	return s.Volts - amps*s.Inside
+}
+
+// Lasts is how many seconds a battery gives so many amps, taking four fifths of it; 0 when it is
+// not known.
+func (s Resolved) Lasts(amps float64) float64 {
+	if !s.Battery || s.Holds == 0 || amps <= 0 {
+		return 0
+	}
+	return usable * s.Holds / (s.Volts * amps)
 }

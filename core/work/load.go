@@ -59,7 +59,7 @@ func (n *Need) readLoad(j Job, r *q.Reader) {
 		}
 		n.Torque = torque.SI
 		n.missing(!torque.Known, "load.torque")
-		n.doubtTurns(torque.Or(0), power.Or(0))
+		n.doubtPower(torque.Or(0), power.Or(0))
 	}
 }
 

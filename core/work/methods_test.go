@@ -181,6 +181,14 @@ func TestUnitTrapsAreSeenOnlyWhereTheNumbersShowThem(t *testing.T) {
 	assert.Equal(t, 1, doubts(Machine{}, turns("90 N·m")), "1800 W at 20 rev/s is 14.3, not 90")
 	assert.Zero(t, doubts(Machine{}, turns("14.3 N·m")))
 	assert.Zero(t, doubts(Machine{}, turns("60 N·m")), "wrong, but not by that slip")
+	for torque, title := range map[q.Text]string{"10.7 N·m": "Kilowatts for horsepower?", "19.2 N·m": "Horsepower for kilowatts?", "140.4 N·m": "Kilograms for newtons?", "14.3 N·cm": "Centimetres for metres?"} {
+		j := turns(torque)
+		j.ID = "a"
+		slips := Resolve(Machine{Jobs: []Job{j}}, q.NewReader("")).Jobs[0].Doubts
+		require.Len(t, slips, 1, torque)
+		assert.Equal(t, title, slips[0].Title)
+		assert.Contains(t, slips[0].Words, "14.3", "what it should be")
+	}
 	weighed := func(radius q.Text, pulls ...q.Text) Job {
 		return Job{Speed: someBand, Load: Load{By: ByScale, Scale: ScalePull{Radius: radius, Running: pulls}}}
 	}

@@ -13,28 +13,40 @@ import (
 // near tells a ratio within a share of what a slip would make it.
 func near(ratio, slip, within float64) bool { return math.Abs(ratio/slip-1) < within }
 
-// TurnsForRadians reports whether a torque at a speed (rad/s) is what comes of dividing a power
-// by turns instead of radians: 2π too much.
-func TurnsForRadians(torque, omega, power float64) bool {
-	return power > 0 && omega > 0 && near(torque*omega/power, 2*math.Pi, 0.012)
+// powerSlips are what mixing units up does to a torque against a power typed for the same job:
+// torque × speed over power is 1 where nothing was mixed up.
+var powerSlips = []struct {
+	ratio  float64
+	title  string
+	advice string
+}{
+	{2 * math.Pi, "Divided by turns?", "Divide watts by radians a second, 6.28 to a turn."},
+	{q.Horsepower / 1000, "Kilowatts for horsepower?", "One hp is 0.746 kW: was the power on the plate in hp?"},
+	{1000 / q.Horsepower, "Horsepower for kilowatts?", "One kW is 1.34 hp: was the power on the plate in kW?"},
+	{9.80665, "Kilograms for newtons?", "A kilogram pulls with 9.81 N: a torque in kgf·m is 9.81 times as many N·m."},
+	{1 / 9.80665, "Kilograms for newtons?", "A kilogram pulls with 9.81 N: was the torque in kgf·m?"},
+	{0.01, "Centimetres for metres?", "100 N·cm is 1 N·m."},
+	{100, "Centimetres for metres?", "100 N·cm is 1 N·m."},
 }
 
-// doubtTurns looks for the 2π slip between a stated torque and a power typed for the same job.
-func (n *Need) doubtTurns(torque, power float64) {
-	for _, omega := range []float64{n.Low, n.High} {
-		if torque > 0 && n.Missing == "" && TurnsForRadians(torque, omega, power) {
-			n.Doubts = append(n.Doubts, TurnsDoubt(power, omega))
-			return
-		}
+// slipWithin is how near two typed figures must come to a slip's ratio: as near as rounding to
+// three figures leaves them.
+const slipWithin = 0.006
+
+// doubtPower looks for a slip in units between a stated torque and a power typed for the same job,
+// at either end of the band.
+func (n *Need) doubtPower(torque, power float64) {
+	if torque <= 0 || power <= 0 || n.Missing != "" {
+		return
 	}
-}
-
-// TurnsDoubt is what to say of it, power in W and speed in rad/s.
-func TurnsDoubt(power, omega float64) Doubt {
-	return Doubt{
-		Field: "load.torque", Title: "Divided by turns?",
-		Words: fmt.Sprintf("%s at %s is %s, not %s: divide watts by radians a second, 6.28 to a turn.",
-			q.Show(power, q.Power, q.Metric), q.Show(omega, q.Speed, q.Metric), q.Show(power/omega, q.Torque, q.Metric), q.Show(2*math.Pi*power/omega, q.Torque, q.Metric)),
+	for _, omega := range []float64{n.Low, n.High} {
+		for _, slip := range powerSlips {
+			if near(torque*omega/power, slip.ratio, slipWithin) {
+				n.Doubts = append(n.Doubts, Doubt{"load.torque", slip.title, fmt.Sprintf("%s at %s is %s, not %s. %s",
+					q.Show(power, q.Power, q.Metric), q.Show(omega, q.Speed, q.Metric), q.Show(power/omega, q.Torque, q.Metric), q.Show(torque, q.Torque, q.Metric), slip.advice)})
+				return
+			}
+		}
 	}
 }
 

@@ -82,7 +82,10 @@
   {#snippet tools()}<Finder {deeds} />{/snippet}
 </TopBar>
 <main class="grid md:grid-cols-[minmax(15rem,19rem)_minmax(0,1fr)]">
-  <nav aria-label="Parts on the shelf" class="border-b border-rule px-4 pt-4 pb-6 md:min-h-[calc(100vh-3.2rem)] md:border-r md:border-b-0">
+  <nav
+    aria-label="Parts on the shelf"
+    class="px-4 pt-4 pb-6 md:block md:min-h-[calc(100vh-3.2rem)] md:border-r md:border-rule {params?.id ? 'hidden' : ''}"
+  >
     {#if said}<p role="alert" class="mb-3 border-l-4 border-stop pl-3">
         {said} <button class="link" onclick={load}>Try again</button>
       </p>{/if}
@@ -133,6 +136,7 @@
     {/each}
   </nav>
   <div class="min-w-0 p-4 pb-10 md:px-6">
+    {#if params?.id}<a class="link mb-2 inline-block md:hidden" href="#/shelf">all parts</a>{/if}
     {#if donors}
       <Donors />
     {:else if open}

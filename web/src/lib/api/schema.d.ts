@@ -1536,6 +1536,10 @@ export interface components {
             /** @description The machine's frame is earthed */
             earthed: boolean;
             hertz: string;
+            /** @description Battery: energy when full, such as 400 Wh */
+            holds: string;
+            /** @description Battery: its resistance inside, with leads, such as 40 mΩ */
+            inside: string;
             name: string;
             /**
              * @description 1 or 3 phases, or dc for a battery

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, call, type Schemas } from '../api/client';
   import Findings from './Findings.svelte';
+  import WindingFigure from './WindingFigure.svelte';
 
   /** Ohms between leads, two at a time, sorted into windings; a thin pair is looked at as a thermal switch. */
   let { onthermal }: { onthermal: (found: boolean) => void } = $props();
@@ -74,6 +75,7 @@
   <div aria-live="polite">
     {#if sorted}
       <p class="text-lg font-semibold">{sorted.verdict}</p>
+      <WindingFigure windings={sorted.windings} />
       <ul class="mt-2">
         {#each sorted.windings as w (w.leads.join())}
           <li class="border-b border-dotted border-rule py-1.5">

@@ -25,6 +25,10 @@
   />
   <Field path="supply.volts" label={battery ? 'Volts' : 'Volts at the socket'} hint="230 V" />
   {#if !battery}<Field path="supply.hertz" label="Hertz" hint="50 Hz" />{/if}
+  {#if battery}
+    <Field path="supply.inside" label="Ohms inside, with leads" hint="40 mΩ" />
+    <Field path="supply.holds" label="Holds when full" hint="400 Wh" />
+  {/if}
   <Field path="supply.breaker" label="Breaker or fuse" hint="10 A" />
 </div>
 <div class="mt-3"><Tick path="supply.earthed" label="The machine's frame, motor and drive box are earthed" /></div>
