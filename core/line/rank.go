@@ -217,7 +217,7 @@ const (
 // drive is the motor on one kind of control: the plan's own where it is of that kind and large
 // enough, else one from the shelf, else one to be bought for the motor.
 func (c *contest) drive(m motor.Resolved, kind control.Kind) *driven {
-	d := &driven{control: control.Described{Kind: kind, LimitAmps: typed(1.5*m.Amps.Value, "A")}, from: toBuy}
+	d := &driven{control: control.Described{Kind: kind}, from: toBuy}
 	switch plan := c.in.Plan.Control; {
 	case plan.Kind == kind && c.fits(plan, m):
 		d.control, d.from = plan, onHand
@@ -230,7 +230,7 @@ func (c *contest) drive(m motor.Resolved, kind control.Kind) *driven {
 			}
 		}
 	}
-	if d.from != toBuy && d.control.LimitAmps.Known() {
+	if kind == control.PhaseAngle || kind == control.Chopper || kind == control.BrushlessDrive || kind == control.Inverter {
 		d.control.LimitAmps = typed(1.5*m.Amps.Value, "A")
 	}
 	if kind == control.Contactor {

@@ -40,8 +40,8 @@
   const use = (c: Schemas['LineContender']) => {
     sheet.change(({ plan }) => {
       plan.motor = structuredClone($state.snapshot(c.motor));
-      if (c.uses && c.uses.kind !== plan.control.kind) plan.control = { ...plan.control, ...c.uses };
-      else if (c.uses) plan.control.limitAmps = c.uses.limitAmps;
+      // Another control comes with nothing said yet of its fuse and box: the verdict asks.
+      if (c.uses) plan.control = structuredClone($state.snapshot(c.uses));
     });
     sheet.ranking = false;
     sheet.station = 'motor';

@@ -73,7 +73,7 @@
           />
         {/each}
         {#each drawn as c, i (c.name)}
-          {@const last = c.points.at(-1)}
+          {@const last = c.points.at(-1 - 3 * i)}
           {#if c.spread > 0}<path d={cloud(c.spread)(c.points)} fill={tones[i]} opacity="0.14" />{/if}
           <path d={path(c.points)} fill="none" stroke={tones[i]} stroke-width="2.4" stroke-dasharray={dashes[i]} />
           {#if last}

@@ -307,6 +307,10 @@
   }
   .says {
     font-size: 13px;
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
+    stroke-linejoin: round;
   }
   .iron {
     fill: var(--iron);

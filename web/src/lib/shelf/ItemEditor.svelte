@@ -1,5 +1,6 @@
 <script lang="ts">
-  import MotorForm from '../motor/MotorForm.svelte';
+  import AsFound from '../motor/AsFound.svelte';
+  import AsRead from '../motor/AsRead.svelte';
   import { controlKinds } from '../stations/options';
   import Choice from '../ui/Choice.svelte';
   import Field from '../ui/Field.svelte';
@@ -26,10 +27,10 @@
   </span>
 </div>
 {#if item.said}<p role="alert" class="mt-1 text-stop">{item.said}</p>{/if}
-<div class="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,23rem)_minmax(0,1fr)]">
+<div class="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,23rem)_minmax(0,30rem)]">
   <div class="min-w-0">
     {#if sort === 'motor'}
-      <MotorForm at="motor" bench={item.known?.bench} />
+      <AsRead at="motor" />
     {:else}
       <div class="grid grid-cols-2 gap-3">
         <div class="col-span-2"><Choice path="sort" label="Sort" options={sorts.map(([s, plural]) => [s, plural] as const)} /></div>
@@ -68,7 +69,8 @@
         {/each}
       </ul>
     {/if}
-    <h3 class="caption mt-4">As stock</h3>
+    {#if sort === 'motor'}<AsFound at="motor" bench={item.known?.bench} />{/if}
+    <h3 class="caption mt-5">As stock</h3>
     <div class="mt-1 grid grid-cols-3 gap-3">
       <Choice path="state" label="State" fallback="untested" options={states} />
       <Field path="cost" label="Cost" hint="12" />

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import MotorForm from '../motor/MotorForm.svelte';
+  import AsFound from '../motor/AsFound.svelte';
+  import AsRead from '../motor/AsRead.svelte';
   import { openSheet } from '../ui/context';
   import ShelfMotors from './ShelfMotors.svelte';
 
@@ -14,4 +15,5 @@
   <a class="link" href="#/what-is-it/{sheet.planId}">what is it?</a>
   <button class="link" onclick={() => (sheet.ranking = true)}>rank the shelf for these jobs</button>
 </p>
-<MotorForm at="motor" bench={sheet.assessment?.bench} />
+<AsRead at="motor" />
+<AsFound at="motor" bench={sheet.assessment?.bench} />
