@@ -118,6 +118,9 @@ const (
 
 // inputAmps is the supply current at the motor's full load.
 func (t *train) inputAmps() float64 {
+	if t.feed.Way == motor.CutSine {
+		return t.motor.Amps.Value // in series with the line, at full load all of it
+	}
 	factor, eff, root := drivePF, driveEfficiency, 1.0
 	switch {
 	case t.supply.Battery:

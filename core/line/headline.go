@@ -29,6 +29,15 @@ func headline(a Assessment, t *train) string {
 		}
 		return "Not enough known yet to judge it."
 	}
+	open := 0
+	for _, job := range a.Jobs {
+		if job.Outcome == cannotJudge {
+			open++
+		}
+	}
+	if open == len(a.Jobs) {
+		return "Not enough known yet to judge it."
+	}
 	var b strings.Builder
 	total := len(a.Jobs)
 	switch {
@@ -45,9 +54,14 @@ func headline(a Assessment, t *train) string {
 	default:
 		fmt.Fprintf(&b, "Does %s of %s jobs.", countWord(a.JobsDone), countWord(total))
 	}
+	if open > 0 {
+		fmt.Fprintf(&b, " %s not filled in yet.", capital(countWord(open)))
+	}
 	b.WriteString(advice(a))
 	return b.String()
 }
+
+func capital(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
 
 // advice is the one thing to do about it.
 func advice(a Assessment) string {
@@ -64,7 +78,12 @@ func advice(a Assessment) string {
 			}
 		}
 	}
-	return " Gear it differently or find more motor."
+	for _, job := range a.Jobs {
+		if job.Outcome == fallsShort || job.Outcome == tooSlow || job.Outcome == tooFast {
+			return " Gear it differently or find more motor."
+		}
+	}
+	return ""
 }
 
 // next finds the next question, working back from the work to the wall.

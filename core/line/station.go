@@ -176,8 +176,7 @@ func (t *train) reductionTitle() string {
 	if n == 0 {
 		return "Coupled straight"
 	}
-	word := countWord(n)
-	return strings.ToUpper(word[:1]) + word[1:] + " " + noun
+	return capital(countWord(n)) + " " + noun
 }
 
 // plural names several stages together: two of a kind by their kind, two sorts of belt as belts.

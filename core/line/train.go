@@ -82,6 +82,10 @@ func feed(s stations) motor.Feed {
 	case c.Kind == control.CapacitorSet:
 		f.Way = motor.Capacitors
 	}
+	if family == motor.SeriesFamily {
+		// Its torque goes with amps squared as its heat does, so rough current costs it nothing.
+		f.FormFactor = 1
+	}
 	if !c.Limits() {
 		return f
 	}

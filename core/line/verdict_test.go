@@ -258,3 +258,31 @@ func TestEveryWorkingPointedToIsThere(t *testing.T) {
 		}
 	}
 }
+
+func TestTheHeadlineCountsWhatIsNotFilledInYet(t *testing.T) {
+	in := sound()
+	in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: "open", Name: "Open"})
+	assert.Equal(t, "Does one of two jobs. One not filled in yet.", assessed(t, in).Headline)
+	in.Machine.Jobs = in.Machine.Jobs[1:]
+	assert.Equal(t, "Not enough known yet to judge it.", assessed(t, in).Headline)
+}
+
+// A series motor's torque and heat both go with amps squared, and its amps are the line's.
+func TestAUniversalMotorOnItsRegulator(t *testing.T) {
+	in := sound()
+	in.Plan.Motor = motor.Described{Kind: motor.Universal, ThermalSwitch: "none", Plate: motor.Plate{Power: "430 W", Speed: "11000 rpm", Volts: "230 V", Amps: "3.6 A", Cooling: "closed"}}
+	in.Plan.Control.Volts, in.Plan.Control.Choke, in.Plan.Control.LimitAmps = "230 V", false, "5 A"
+	s, err := resolve(in)
+	require.NoError(t, err)
+	tr := newTrain(s)
+	require.True(t, tr.runs)
+	assert.Equal(t, 1.0, tr.feed.FormFactor)
+	assert.InEpsilon(t, 3.6, tr.inputAmps(), 1e-9)
+	low, high := tr.model.Span()
+	assert.InEpsilon(t, 5, high/low, 1e-9, "a fifth of full speed without a tachometer")
+	in.Plan.Control.Feedback = "tacho"
+	s, err = resolve(in)
+	require.NoError(t, err)
+	low, high = newTrain(s).model.Span()
+	assert.InEpsilon(t, 20, high/low, 1e-9)
+}

@@ -88,10 +88,10 @@ func (v *verdict) ratingFindings() {
 func (v *verdict) inductionFindings() {
 	poles, hertz := v.Induction.Poles.Value, v.Hertz.Value
 	sync := synchronous(hertz, poles)
-	if s := v.Induction.Slip; s < 0.005 || s > 0.13 && v.Kind != ShadedPole {
+	if s, most := v.Induction.Slip, v.Kind.mostSlip(); s < 0.005 || s > most {
 		v.add("slip", f.Caution, "plate.speed", "Slip of "+q.Percent(s)+" is suspicious",
-			fmt.Sprintf("%g poles at %s turn at %s; a loaded motor runs 0.5 to 13 %% under that. Check poles, hertz and speed.",
-				poles, v.show(hertz, q.Frequency), v.show(sync, q.Speed)))
+			fmt.Sprintf("%g poles at %s turn at %s; such a motor loaded runs 0.5 %% to %s under that. Check poles, hertz and speed.",
+				poles, v.show(hertz, q.Frequency), v.show(sync, q.Speed), q.Percent(most)))
 	}
 	if v.Hertz.Standing == working.Assumed {
 		v.add("hertz", f.Missing, "plate.hertz", "Hertz not on the plate", v.show(hertz, q.Frequency)+" is assumed from the speed. It sets speed and volts, so read it if you can.")

@@ -123,6 +123,15 @@ func (k Kind) HasStartSwitch() bool {
 	return k == SplitPhase || k == CapacitorStart || k == CapacitorRun || k == TwoSpeed
 }
 
+// mostSlip is the most an induction motor of a kind slips at full load without being doubted: fan
+// motors are made to slip [common practice].
+func (k Kind) mostSlip() float64 {
+	if k == PermanentSplit || k == ShadedPole {
+		return 0.3
+	}
+	return 0.13
+}
+
 func kindWords() []string {
 	words := make([]string, len(profiles))
 	for i, p := range profiles {

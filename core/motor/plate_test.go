@@ -63,6 +63,14 @@ func TestKilowattsForHorsepower(t *testing.T) {
 	assert.Contains(t, words, "As many hp are 820", "900 W is the most its amps carry")
 }
 
+func TestAFanMotorMaySlipMore(t *testing.T) {
+	d, _ := specimen(PermanentSplit)
+	d.Plate.Speed = "1250 rpm"
+	assert.False(t, has(resolved(t, d), "motor.slip", f.Caution))
+	d.Kind = CapacitorStart
+	assert.True(t, has(resolved(t, d), "motor.slip", f.Caution))
+}
+
 func TestPairsOnAPlate(t *testing.T) {
 	d := conveyor()
 	d.Plate.Volts, d.Plate.Amps = "230/400 V", "3.3/1.9 A"

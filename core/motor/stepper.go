@@ -44,7 +44,8 @@ func (l *stepperLaw) span() (low, high float64) {
 	} else {
 		high = 4 * l.corner()
 	}
-	return high / 200, high
+	// It steps as slowly as one likes; a step a second is slow enough for a chart.
+	return math.Min(2*math.Pi/l.m.Steps.PerTurn, high), high
 }
 
 func (l *stepperLaw) pullOut(omega float64) Held {
