@@ -177,3 +177,86 @@ test('the shelf: a part with a picture, undone, taken off and put back; leads an
   await page.getByRole('button', { name: 'Judge it' }).click();
   await expect(page.getByText('An electrolytic must not stay in circuit')).toBeVisible();
 });
+
+test('an answer is changed, another question asked, and a motor left unsettled says so', async ({ page, workshop }) => {
+  await page.goto(`${workshop.url}/#/what-is-it`);
+  const next = page.getByRole('region', { name: 'Next look' });
+  const kinds = page.getByRole('list', { name: 'Kinds it may be' });
+  await expect(next.getByRole('heading')).toHaveText('What does the plate say of its supply?');
+  await next.getByRole('button', { name: 'One phase of mains' }).click();
+  await expect(kinds).toContainText('The plate asks for mains with its hertz.');
+  await page.getByRole('button', { name: 'Change: What does the plate say of its supply?' }).click();
+  await expect(next.getByRole('heading')).toHaveText('What does the plate say of its supply?');
+  // By key: the fourth answer is direct volts.
+  await page.keyboard.press('4');
+  await expect(kinds.getByRole('listitem').first()).toContainText('Direct current, permanent magnet');
+  await page.getByText('ask something else instead').click();
+  await page.getByRole('button', { name: 'How many thick leads come out?' }).click();
+  await next.getByRole('button', { name: 'Four to six' }).click();
+  await expect(kinds.getByRole('listitem').first()).toContainText('Direct current, wound field');
+  await page.getByRole('button', { name: 'start over' }).click();
+  await expect(next.getByRole('heading')).toHaveText('What does the plate say of its supply?');
+  // One who can tell nothing is told what is most common, and that it is no more than that.
+  const answer = page.getByRole('region', { name: 'Answer' });
+  for (let asked = 0; asked < 14 && !(await answer.isVisible()); asked++) {
+    const question = (await next.getByRole('heading').textContent()) ?? '';
+    await page.keyboard.press('0');
+    await expect(answer.or(next.getByRole('heading').filter({ hasNotText: question }))).toBeVisible();
+  }
+  await expect(answer.getByRole('heading')).toContainText('It is most likely');
+});
+
+test('the ranking says why a motor was not tried, and two windows on the shelf do not overwrite each other', async ({ page, context, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(`${workshop.url}/#/shelf`);
+  await page.getByRole('button', { name: 'Add a motor' }).click();
+  await page.getByLabel('Name').fill('Mystery');
+  await saved(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByLabel('Lies').fill('Here');
+  await saved(other);
+  await page.getByLabel('Lies').fill('There');
+  await expect(page.getByRole('alert')).toContainText('changed in another window');
+  await expect(page.getByLabel('Lies')).toHaveValue('There');
+  await other.close();
+
+  await page.goto(await workshop.plan('Cider mill', 'A'));
+  await station(page, 'Motor');
+  await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
+  const mystery = page.getByRole('listitem').filter({ hasText: 'Mystery' });
+  await expect(mystery).toContainText('Not tried: What kind of motor is it?');
+  await expect(page.getByRole('listitem').filter({ hasText: 'ex conveyor, on this plan' })).toContainText('of 3 jobs');
+  await mystery.getByRole('link', { name: 'open it' }).click();
+  await expect(page.getByLabel('Lies')).toHaveValue('Here');
+});
+
+test('a battery sags and lasts, a stepper keeps twice the torque, a fan is slowed by capacitors', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Honey extractor', 'A'));
+  await station(page, 'Supply');
+  // 24 V less 10 A × 60 mΩ; four fifths of 430 Wh at 24 V × 10.5 A is 81.9 min.
+  await expect(page.getByRole('button', { name: /^Volts left at the motor's rated amps: 23.4/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Lasts at full load: 81.7/ })).toBeVisible();
+  await page.getByLabel('Ohms inside, with leads').fill('400 mΩ');
+  await expect(page.getByRole('button', { name: 'The battery sags under load' })).toBeVisible();
+
+  await station(page, 'Motor');
+  await page.getByRole('button', { name: /swap from shelf/ }).click();
+  await page.getByRole('listitem').filter({ hasText: 'Plotter stepper' }).getByRole('button', { name: 'Use it' }).click();
+  await station(page, 'Control');
+  await expect(page.getByText('Suits this motor: Stepper driver.')).toBeVisible();
+  await page.getByLabel('Kind', { exact: true }).selectOption('Stepper driver');
+  await page.getByLabel('Most volts out').fill('36 V');
+  await expect(page.getByRole('button', { name: 'Loses steps without a word' })).toBeVisible();
+  await station(page, 'Work');
+  await page.getByText('First side, slow', { exact: true }).first().click();
+  await expect(page.getByText('Margin wanted ×2: a stepper keeps twice the torque in hand.', { exact: false }).first()).toBeVisible();
+
+  await station(page, 'Motor');
+  await page.getByRole('button', { name: /swap from shelf/ }).click();
+  await page.getByRole('listitem').filter({ hasText: 'Barn fan' }).getByRole('button', { name: 'Use it' }).click();
+  // 970 of 1250 rpm is 0.467 of the power and 5.5 dB quieter.
+  await expect(page.getByText('47 % of the power, −5.5 dB against the largest; starts 100 %')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Does not start every time on 8/ })).toBeVisible();
+});

@@ -23,6 +23,9 @@ const (
 // done reports whether the job is done at all.
 func (o outcome) done() bool { return o == doesIt || o == justDoes }
 
+// reached reports whether the spindle turns at the speeds the job asks for.
+func (o outcome) reached() bool { return o != tooSlow && o != tooFast }
+
 // fare is how a job fares in one position.
 type fare struct {
 	outcome  outcome
@@ -84,7 +87,7 @@ func (t *train) best(job work.Need, positions []reduction.Position) fare {
 
 // better prefers a reached band, then the larger margin.
 func better(a, b fare) bool {
-	aReached, bReached := a.outcome != tooSlow && a.outcome != tooFast, b.outcome != tooSlow && b.outcome != tooFast
+	aReached, bReached := a.outcome.reached(), b.outcome.reached()
 	if aReached != bReached {
 		return aReached
 	}

@@ -87,7 +87,7 @@ func (h *healer) remedy(job int, o option) Remedy {
 	was, now := h.fares[job], o.fares[job]
 	r := o.Remedy
 	r.Margin, r.Does = marginText(now), now.outcome.done()
-	r.Lifts = r.Does && !was.outcome.done() || now.margin > was.margin*1.01
+	r.Lifts = r.Does && !was.outcome.done() || now.outcome.reached() && now.margin > was.margin*1.01
 	return r
 }
 
@@ -243,7 +243,7 @@ func (h *healer) tryAll() {
 		m.Plate.Cooling = "blown"
 		collect(&h.cooled, Remedy{Kind: "cooling", Label: "Fit a fan with its own supply", Detail: "the motor then keeps its rated torque down to a crawl", Motor: &m})
 	}
-	if h.now.control.Kind == control.PhaseAngle && !h.now.control.Choke {
+	if h.now.feed.FormFactor > 1 && h.now.control.Kind == control.PhaseAngle && !h.now.control.Choke {
 		c := h.in.Plan.Control
 		c.Choke = true
 		collect(&h.choked, Remedy{Kind: "choke", Label: "Add a choke", Detail: "in the armature lead; smoother current heats the motor less", Control: &c})

@@ -12,34 +12,55 @@ import (
 // pairForm is two numbers on a plate with one unit after them, such as 230/400 V or 3.3/1.9.
 var pairForm = regexp.MustCompile(`^\s*(\d+(?:[.,]\d+)?)\s*/\s*(\d+(?:[.,]\d+)?)\s*([^\d/]*)$`)
 
-// pair splits a plate entry of two figures, keeping the unit with each. "3/4 hp" is one figure:
-// a fraction has a small whole number under its line and a smaller one over it.
+// pair splits a plate entry of two figures, keeping the unit with each.
 func pair(t q.Text) (first, second q.Text, ok bool) {
 	m := pairForm.FindStringSubmatch(string(t))
-	if m == nil || vulgarFraction(m[1], m[2]) {
+	if m == nil {
 		return t, t, false
 	}
 	unit := strings.TrimSpace(m[3])
 	return q.Text(m[1] + " " + unit), q.Text(m[2] + " " + unit), true
 }
 
-func vulgarFraction(over, under string) bool {
-	a, errA := strconv.Atoi(over)
-	b, errB := strconv.Atoi(under)
-	return errA == nil && errB == nil && a < b && (b <= 6 || b == 8 || b == 10 || b == 12 || b == 16 || b == 20 || b == 32 || b == 64)
+// fraction reports whether what looks like a pair is one figure, as in "3/4 hp": whole numbers in
+// lowest terms, over a two, three, four, six, eight and so on.
+func fraction(t q.Text) bool {
+	m := pairForm.FindStringSubmatch(string(t))
+	if m == nil {
+		return false
+	}
+	over, errOver := strconv.Atoi(m[1])
+	under, errUnder := strconv.Atoi(m[2])
+	if errOver != nil || errUnder != nil || over >= under {
+		return false
+	}
+	switch under {
+	case 2, 3, 4, 5, 6, 8, 16, 32, 64:
+		return commonDivisor(over, under) == 1
+	}
+	return false
+}
+
+func commonDivisor(a, b int) int {
+	for b != 0 {
+		a, b = b, a%b
+	}
+	return a
 }
 
 // settings chooses from the pairs on a plate what its links and its supply make of it. Lower volts
-// go with higher amps.
+// go with higher amps; amps are a pair wherever volts are. Nobody engraves volts, hertz or speed
+// as a fraction, but power is.
 func (p Plate) settings() Plate {
-	if a, b, ok := pair(p.Volts); ok {
+	a, b, two := pair(p.Volts)
+	if two {
 		p.Volts = lower(a, b, q.Voltage, p.Links != "high")
 	}
-	if a, b, ok := pair(p.Amps); ok {
+	if a, b, ok := pair(p.Amps); ok && (two || !fraction(p.Amps)) {
 		p.Amps = lower(a, b, q.Current, p.Links == "high")
 	}
 	for _, t := range []*q.Text{&p.Hertz, &p.Speed, &p.Power} {
-		if a, b, ok := pair(*t); ok {
+		if a, b, ok := pair(*t); ok && (t != &p.Power || !fraction(*t)) {
 			*t = a
 			if p.Column == "second" {
 				*t = b

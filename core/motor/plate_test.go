@@ -92,10 +92,14 @@ func TestPairsOnAPlate(t *testing.T) {
 	assert.InEpsilon(t, 1690*q.RPM, m.Speed.Value, 1e-9)
 	assert.InEpsilon(t, 900, m.Power.Value, 1e-9)
 
-	for text, split := range map[q.Text]bool{"3/4 hp": false, "1/3 hp": false, "230/400 V": true, "115/230": true, "50/60 Hz": true, "1 1/2 hp": false, "180 V": false, "5/8": false} {
-		_, _, ok := pair(text)
-		assert.Equal(t, split, ok, text)
+	for text, one := range map[q.Text]bool{"3/4 hp": true, "1/3 hp": true, "0.75/0.9 kW": false, "1/2 hp": true, "2/4 hp": false, "4/5 hp": true, "180 W": false, "3/2 hp": false, "10/20 A": false} {
+		assert.Equal(t, one, fraction(text), text)
 	}
+	d = conveyor()
+	d.Plate.Power, d.Plate.Volts, d.Plate.Amps = "1/2 hp", "6/12 V", "5/10 A"
+	m = resolved(t, d)
+	assert.Equal(t, []float64{6, 10}, []float64{m.Volts.Value, m.Amps.Value})
+	assert.InEpsilon(t, q.Horsepower/2, m.PlatePower.Value, 1e-9)
 }
 
 // First-order heating: S2 30 min gives √(1 − e^−1) of its power all day, S3 40 % √0.4.

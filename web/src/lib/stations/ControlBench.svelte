@@ -27,7 +27,7 @@
     <p class="col-span-2 -mt-2 text-sm text-soft">
       {suiting.length === 1 ? 'Suits' : 'Suit'} this motor: {controlKinds
         .filter(([k]) => suiting.includes(k))
-        .map(([, words]) => words.toLowerCase())
+        .map(([, words]) => words)
         .join(', ')}.
     </p>
   {/if}

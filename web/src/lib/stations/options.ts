@@ -22,8 +22,8 @@ export const operations = [
 ] as const;
 
 export const controlKinds = [
-  ['phase-angle', 'Phase-angle DC drive'],
-  ['pwm', 'PWM DC drive'],
+  ['phase-angle', 'Phase-angle drive'],
+  ['pwm', 'PWM drive'],
   ['inverter', 'Inverter, three-phase out'],
   ['bldc', 'Brushless or servo drive'],
   ['stepper', 'Stepper driver'],
