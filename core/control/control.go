@@ -85,18 +85,28 @@ func (c Resolved) Limits() bool { return c.DCDrive() || c.Kind == Inverter || c.
 // Resolve reads a described control, refusing on r what cannot be used.
 func Resolve(d Described, r *q.Reader) Resolved {
 	c := Resolved{
-		Kind:      Kind(r.Choice("kind", string(d.Kind), "", words(Kinds)...)),
-		Volts:     r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0),
-		Amps:      r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0),
-		LimitAmps: r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0),
-		BaseHertz: r.Read("baseHertz", d.BaseHertz, q.Frequency, q.Range{Min: 10, Max: 400}).Or(0),
-		TopHertz:  r.Read("topHertz", d.TopHertz, q.Frequency, q.Range{Min: 5, Max: 600}).Or(0),
-		Accel:     r.Read("accel", d.Accel, q.Duration, q.Range{Min: 0, Max: 600}).Or(0),
-		Vector:    r.Choice("mode", d.Mode, "vf", "vf", "vector") == "vector",
-		Reverse:   r.Choice("reverse", d.Reverse, "none", "none", "switch", "drive"),
-		Choke:     d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
+		Kind:    Kind(r.Choice("kind", string(d.Kind), "", words(Kinds)...)),
+		Vector:  r.Choice("mode", d.Mode, "vf", "vf", "vector") == "vector",
+		Reverse: r.Choice("reverse", d.Reverse, "none", "none", "switch", "drive"),
+		Choke:   d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
 	}
-	trim := r.Read("topTrim", d.TopTrim, q.Number, q.Range{Min: 0.05, Max: 2})
+	// Only what such a control has is read: the rest is kept but not shown.
+	if c.Limits() {
+		c.Volts = r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0)
+		c.Amps = r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0)
+	}
+	if c.Kind == Inverter || c.DCDrive() {
+		c.LimitAmps = r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0)
+		c.Accel = r.Read("accel", d.Accel, q.Duration, q.Range{Min: 0, Max: 600}).Or(0)
+	}
+	if c.Kind == Inverter {
+		c.BaseHertz = r.Read("baseHertz", d.BaseHertz, q.Frequency, q.Range{Min: 10, Max: 400}).Or(0)
+		c.TopHertz = r.Read("topHertz", d.TopHertz, q.Frequency, q.Range{Min: 5, Max: 600}).Or(0)
+	}
+	trim := q.Value{}
+	if c.DCDrive() {
+		trim = r.Read("topTrim", d.TopTrim, q.Number, q.Range{Min: 0.05, Max: 2})
+	}
 	c.TopTrim, c.Trimmed = trim.Or(1), trim.Known
 	feedback := r.Choice("feedback", d.Feedback, "armature", "none", "armature", "tacho")
 	c.FormFactor, c.Slowest = 1, 1

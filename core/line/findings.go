@@ -100,14 +100,11 @@ func (v *verdict) supplyFindings() {
 	default:
 		v.add(f.Supply, "breaker-good", f.Good, "supply.breaker", "Breaker has room", fmt.Sprintf("Draws %s at full load, breaker %s.", v.show(amps, q.Current), v.show(s.Breaker, q.Current)))
 	}
-	if inrush := inrushMultiple * v.motor.Amps.Value; v.model.FixedSpeed() && s.Breaker > 0 && inrush > 3*s.Breaker {
+	if inrush := v.model.StallAmps(); v.model.FixedSpeed() && s.Breaker > 0 && inrush > 3*s.Breaker {
 		v.add(f.Supply, "inrush", f.Caution, "supply.breaker", "May trip at the start",
 			fmt.Sprintf("Switched straight on it draws about %s for a moment. A slow (C or D type, time-delay) breaker of the same rating is meant for motors; a licensed electrician fits it.", v.show(inrush, q.Current)))
 	}
 }
-
-// inrushMultiple is what a motor switched straight on draws at first [common practice].
-const inrushMultiple = 6
 
 // Power factor and efficiency on the input side [common practice].
 const (

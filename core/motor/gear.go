@@ -20,14 +20,13 @@ var gearKeeps = map[string]float64{"none": 1, "spur": 0.9, "planetary": 0.85, "w
 
 func readGear(d Gearbox, r *q.Reader) Gear {
 	g := Gear{Sort: r.Choice("sort", d.Sort, "none", "none", "spur", "planetary", "worm"), Ratio: 1, Keeps: 1}
-	ratio := r.Read("ratio", d.Ratio, q.Number, q.Range{Min: 0.1, Max: 20000})
-	keeps := r.Read("keeps", d.Keeps, q.Number, q.Range{Min: 0.1, Max: 1})
-	limit := r.Read("limit", d.Limit, q.Torque, q.Range{Min: 1e-4, Max: 1e5})
 	g.Output = r.Choice("plateOf", d.PlateOf, "motor", "motor", "output") == "output"
 	if g.Sort == "none" {
 		return g
 	}
-	g.Ratio, g.Keeps, g.Limit = ratio.Or(1), keeps.Or(gearKeeps[g.Sort]), limit.Or(0)
+	g.Ratio = r.Read("ratio", d.Ratio, q.Number, q.Range{Min: 0.1, Max: 20000}).Or(1)
+	g.Keeps = r.Read("keeps", d.Keeps, q.Number, q.Range{Min: 0.1, Max: 1}).Or(gearKeeps[g.Sort])
+	g.Limit = r.Read("limit", d.Limit, q.Torque, q.Range{Min: 1e-4, Max: 1e5}).Or(0)
 	return g
 }
 
@@ -61,12 +60,15 @@ const (
 )
 
 func (m *Resolved) readClutch(d Clutch, r *q.Reader) {
+	if !d.Fitted {
+		return
+	}
 	speeds := q.Range{Min: q.RPM, Max: 60000 * q.RPM}
 	engages := r.Read("engages", d.Engages, q.Speed, speeds)
 	holds := r.Read("holds", d.Holds, q.Torque, q.Range{Min: 1e-3, Max: 1e4})
 	before, after := r.Read("motor", d.Motor, q.Speed, speeds), r.Read("output", d.Output, q.Speed, speeds)
 	torque := r.Read("torque", d.Torque, q.Torque, q.Range{Min: 1e-4, Max: 1e4})
-	if !d.Fitted || !m.Ready() {
+	if !m.Ready() {
 		return
 	}
 	c := ResolvedClutch{Fitted: true, full: m.Speed.Value, Holds: holds.Or(clutchHolds * m.Torque.Value)}

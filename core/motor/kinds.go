@@ -123,6 +123,11 @@ func (k Kind) HasStartSwitch() bool {
 	return k == SplitPhase || k == CapacitorStart || k == CapacitorRun || k == TwoSpeed
 }
 
+// hasCapacitor reports whether such a motor's plate or can names a capacitor.
+func (k Kind) hasCapacitor() bool {
+	return k == CapacitorStart || k == CapacitorRun || k == PermanentSplit || k == TwoSpeed
+}
+
 // mostSlip is the most an induction motor of a kind slips at full load without being doubted: fan
 // motors are made to slip [common practice].
 func (k Kind) mostSlip() float64 {

@@ -34,66 +34,69 @@ func readReadings(list []Reading, r *q.Reader) readings {
 		r.Refuse("readings", fmt.Sprint(len(list)), fmt.Sprintf("at most %d readings", maxReadings))
 		return t
 	}
-	speeds := q.Range{Min: q.RPM, Max: 60000 * q.RPM}
 	for i, d := range list {
-		at := r.Under(fmt.Sprintf("readings[%d]", i))
-		volts := at.Read("volts", d.Volts, q.Voltage, q.Range{Min: 0.01, Max: 1000})
-		amps := at.Read("amps", d.Amps, q.Current, q.Range{Min: 0.001, Max: 500})
-		omega := at.Read("speed", d.Speed, q.Speed, speeds)
-		to := at.Read("toSpeed", d.ToSpeed, q.Speed, q.Range{Min: 0, Max: speeds.Max})
-		seconds := at.Read("time", d.Time, q.Duration, q.Range{Min: 0.05, Max: 3600})
-		torque := at.Read("torque", d.Torque, q.Torque, q.Range{Min: 1e-5, Max: 1e4})
-		ohms := at.Read("ohms", d.Ohms, q.Resistance, q.Range{Min: 0.001, Max: 5000})
-		farads := at.Read("capacitor", d.Capacitor, q.Capacitance, q.Range{Min: 1e-8, Max: 0.01})
-		starts, ok := startShare(d.Starts)
-		if !ok {
-			at.Refuse("starts", d.Starts, "write it as 9 of 10")
-		}
-		one := run{volts.SI, amps.SI, omega.SI, torque.SI}
-		switch at.Choice("sort", d.Sort, "", "open", "resistance", "free", "loaded", "locked", "spin-down", "capacitor", "pull-out") {
-		case "open":
-			if volts.Known && omega.Known {
-				t.open = append(t.open, one)
-			}
-		case "resistance":
-			if ohms.Known {
-				t.ohms = append(t.ohms, ohms.SI)
-			}
-		case "free":
-			if amps.Known || omega.Known {
-				t.free = append(t.free, one)
-			}
-			if omega.Known && t.freeSpeed == 0 {
-				t.freeSpeed = omega.SI
-			}
-		case "loaded":
-			if omega.Known && (amps.Known || torque.Known) {
-				t.loaded = append(t.loaded, one)
-			}
-		case "locked":
-			if volts.Known && amps.Known {
-				t.locked = append(t.locked, one)
-			}
-		case "spin-down":
-			if !omega.Known || !seconds.Known {
-				break
-			}
-			if to.SI >= omega.SI {
-				at.Refuse("toSpeed", string(d.ToSpeed), "coasting down it ends slower than it began")
-				break
-			}
-			t.coasts = append(t.coasts, coast{omega.SI, to.SI, seconds.SI})
-		case "capacitor":
-			if farads.Known && omega.Known {
-				t.trials = append(t.trials, Trial{farads.SI, omega.SI, starts})
-			}
-		case "pull-out":
-			if omega.Known && torque.Known {
-				t.pullOut = append(t.pullOut, TorqueAt{omega.SI, torque.SI})
-			}
-		}
+		t.take(d, r.Under(fmt.Sprintf("readings[%d]", i)))
 	}
 	return t
+}
+
+// take reads the fields that a reading of its sort has. One with something left out says nothing
+// yet.
+func (t *readings) take(d Reading, r *q.Reader) {
+	speeds := q.Range{Min: q.RPM, Max: 60000 * q.RPM}
+	volts := func() q.Value { return r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 0.01, Max: 1000}) }
+	amps := func() q.Value { return r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.001, Max: 500}) }
+	speed := func() q.Value { return r.Read("speed", d.Speed, q.Speed, speeds) }
+	torque := func() q.Value { return r.Read("torque", d.Torque, q.Torque, q.Range{Min: 1e-5, Max: 1e4}) }
+	switch r.Choice("sort", d.Sort, "", "open", "resistance", "free", "loaded", "locked", "spin-down", "capacitor", "pull-out") {
+	case "open":
+		if v, w := volts(), speed(); v.Known && w.Known {
+			t.open = append(t.open, run{volts: v.SI, omega: w.SI})
+		}
+	case "resistance":
+		if ohms := r.Read("ohms", d.Ohms, q.Resistance, q.Range{Min: 0.001, Max: 5000}); ohms.Known {
+			t.ohms = append(t.ohms, ohms.SI)
+		}
+	case "free":
+		v, a, w := volts(), amps(), speed()
+		if a.Known || w.Known {
+			t.free = append(t.free, run{volts: v.SI, amps: a.SI, omega: w.SI})
+		}
+		if w.Known && t.freeSpeed == 0 {
+			t.freeSpeed = w.SI
+		}
+	case "loaded":
+		v, a, w, m := volts(), amps(), speed(), torque()
+		if w.Known && (a.Known || m.Known) {
+			t.loaded = append(t.loaded, run{v.SI, a.SI, w.SI, m.SI})
+		}
+	case "locked":
+		if v, a := volts(), amps(); v.Known && a.Known {
+			t.locked = append(t.locked, run{volts: v.SI, amps: a.SI})
+		}
+	case "spin-down":
+		from, to := speed(), r.Read("toSpeed", d.ToSpeed, q.Speed, q.Range{Min: 0, Max: speeds.Max})
+		seconds := r.Read("time", d.Time, q.Duration, q.Range{Min: 0.05, Max: 3600})
+		switch {
+		case from.Known && to.SI >= from.SI:
+			r.Refuse("toSpeed", string(d.ToSpeed), "coasting down it ends slower than it began")
+		case from.Known && seconds.Known:
+			t.coasts = append(t.coasts, coast{from.SI, to.SI, seconds.SI})
+		}
+	case "capacitor":
+		farads, w := r.Read("capacitor", d.Capacitor, q.Capacitance, q.Range{Min: 1e-8, Max: 0.01}), speed()
+		starts, ok := startShare(d.Starts)
+		if !ok {
+			r.Refuse("starts", d.Starts, "write it as 9 of 10")
+		}
+		if farads.Known && w.Known {
+			t.trials = append(t.trials, Trial{farads.SI, w.SI, starts})
+		}
+	case "pull-out":
+		if w, m := speed(), torque(); w.Known && m.Known {
+			t.pullOut = append(t.pullOut, TorqueAt{w.SI, m.SI})
+		}
+	}
 }
 
 // startShare reads "9 of 10" as 0.9; empty counts as every time.

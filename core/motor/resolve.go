@@ -55,8 +55,7 @@ type Resolved struct {
 	Guess          string  // what was guessed from, when Spread comes of a guess
 	Body           Size
 	typedKilowatts bool    // the plate's power was typed in kW
-	Capacitor      float64 // F; 0 when not known
-	CapacitorAC    float64 // V marked on it
+	CapacitorAC    float64 // AC volts marked on a run capacitor; 0 when not known
 	OtherVolts     float64 // the other of a pair on the plate
 	Gear           Gear
 	Clutch         ResolvedClutch
@@ -82,38 +81,15 @@ func (m *Resolved) Ready() bool { return len(m.Needs) == 0 }
 func Resolve(d Described, r *q.Reader) Resolved {
 	plate, body := r.Under("plate"), r.Under("body")
 	p := d.Plate.settings()
-	speeds := q.Range{Min: 10 * q.RPM, Max: 60000 * q.RPM}
 	m := Resolved{
-		Kind:          Kind(r.Choice("kind", string(d.Kind), "", kindWords()...)),
-		Cooling:       plate.Choice("cooling", p.Cooling, "own-fan", "own-fan", "blown", "closed"),
-		Thermal:       r.Choice("thermalSwitch", d.ThermalSwitch, "unknown", "unknown", "none", "wired", "left-out"),
-		Protector:     plate.Choice("protector", p.Protector, "", "none", "self-reset", "by-hand"),
-		PowerMeans:    plate.Choice("powerMeans", p.PowerMeans, "continuous", "continuous", "intermittent", "peak"),
-		PlatePower:    read(plate.Read("power", p.Power, q.Power, q.Range{Min: 0.1, Max: 50e3})),
-		Speed:         read(plate.Read("speed", p.Speed, q.Speed, q.Range{Min: q.RPM, Max: speeds.Max})),
-		Volts:         read(plate.Read("volts", p.Volts, q.Voltage, q.Range{Min: 3, Max: 1000})),
-		Amps:          read(plate.Read("amps", p.Amps, q.Current, q.Range{Min: 0.05, Max: 500})),
-		Hertz:         read(plate.Read("hertz", p.Hertz, q.Frequency, q.Range{Min: 10, Max: 400})),
-		PowerFactor:   read(plate.Read("powerFactor", p.PowerFactor, q.Number, q.Range{Min: 0.2, Max: 1})),
-		ServiceFactor: plate.Read("serviceFactor", p.ServiceFactor, q.Number, q.Range{Min: 1, Max: 2}).Or(0),
-		Capacitor:     plate.Read("capacitor", p.Capacitor, q.Capacitance, q.Range{Min: 1e-7, Max: 0.01}).Or(0),
-		CapacitorAC:   plate.Read("capacitorVolts", p.CapacitorVolts, q.Voltage, q.Range{Min: 10, Max: 2000}).Or(0),
+		Kind:       Kind(r.Choice("kind", string(d.Kind), "", kindWords()...)),
+		Cooling:    plate.Choice("cooling", p.Cooling, "own-fan", "own-fan", "blown", "closed"),
+		Thermal:    r.Choice("thermalSwitch", d.ThermalSwitch, "unknown", "unknown", "none", "wired", "left-out"),
+		Protector:  plate.Choice("protector", p.Protector, "", "none", "self-reset", "by-hand"),
+		PowerMeans: plate.Choice("powerMeans", p.PowerMeans, "continuous", "continuous", "intermittent", "peak"),
 	}
-	// Checked only; heat by class comes with the dry run.
-	plate.Choice("insulation", p.Insulation, "", "A", "E", "B", "F", "H")
-	plate.Choice("rotation", p.Rotation, "", "either", "clockwise", "anticlockwise")
-	plate.Choice("column", p.Column, "first", "first", "second")
+	own := m.readPlate(p, plate)
 	m.otherVolts(d.Plate, plate.Choice("links", p.Links, "low", "low", "high"))
-	second := plate.Read("secondSpeed", p.SecondSpeed, q.Speed, speeds)
-	slow := plate.Choice("runsOn", p.RunsOn, "fast", "fast", "slow") == "slow"
-	holding := plate.Read("holdingTorque", p.HoldingTorque, q.Torque, q.Range{Min: 1e-4, Max: 1e3})
-	perTurn := plate.Read("steps", p.Steps, q.Number, q.Range{Min: 4, Max: 4000}).Or(200)
-	henries := plate.Read("inductance", p.Inductance, q.Inductance, q.Range{Min: 1e-5, Max: 10}).Or(0)
-	poles := plate.Read("poles", p.Poles, q.Number, q.Range{Min: 2, Max: 24})
-	if poles.Known && math.Mod(poles.SI, 2) != 0 {
-		plate.Refuse("poles", string(p.Poles), "poles come in pairs: 2, 4, 6, 8 …")
-		poles.Known = false
-	}
 	m.Body = Size{
 		Diameter: body.Read("diameter", d.Body.Diameter, q.Length, q.Range{Min: 0.01, Max: 1}).Or(0),
 		Length:   body.Read("length", d.Body.Length, q.Length, q.Range{Min: 0.01, Max: 2}).Or(0),
@@ -123,7 +99,6 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	if m.Gear.Output && m.Speed.OK() {
 		m.Speed.Value *= m.Gear.Ratio
 	}
-	m.typedKilowatts = strings.HasSuffix(strings.ToLower(strings.TrimSpace(string(p.Power))), "kw")
 	m.SteadyShare = 1
 	if m.PowerMeans != "continuous" {
 		if m.SteadyShare = steadyShare(p.Duty); m.SteadyShare == 1 {
@@ -139,19 +114,75 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	case SeriesFamily:
 		m.resolveSeries(m.Fit)
 	case StepperFamily:
-		m.Steps = Steps{Holding: read(holding), PerTurn: perTurn, Henries: henries}
+		m.Steps = own.steps
 		m.resolveStepper(tests)
 	case InductionFamily:
-		if m.Kind == TwoSpeed {
-			m.takeSecondSpeed(second, slow)
+		if m.Kind == TwoSpeed && p.RunsOn == "slow" {
+			m.takeSecondSpeed(own.second)
 		}
 		m.Trials = sortTrials(tests.trials)
-		m.resolveInduction(read(poles), tests)
+		m.resolveInduction(own.poles, tests)
 	default:
 		m.need("kind", "What kind of motor is it?", "Go by what can be seen and metered: What is it? asks for one thing after another and names the kind.")
 	}
 	m.readClutch(d.Clutch, r.Under("clutch"))
 	return m
+}
+
+// ownFields are plate entries that only some kinds have.
+type ownFields struct {
+	poles  Known
+	second q.Value
+	steps  Steps
+}
+
+// readPlate reads the quantities such a motor's plate has. What another kind's plate would have is
+// kept but not read: it is not shown, so nothing typed there may stand in the way.
+func (m *Resolved) readPlate(p Plate, r *q.Reader) ownFields {
+	speeds := q.Range{Min: q.RPM, Max: 60000 * q.RPM}
+	family := m.Kind.Family()
+	var own ownFields
+	r.Choice("column", p.Column, "first", "first", "second")
+	r.Choice("runsOn", p.RunsOn, "fast", "fast", "slow")
+	// Checked only; heat by class comes with the dry run.
+	r.Choice("insulation", p.Insulation, "", "A", "E", "B", "F", "H")
+	r.Choice("rotation", p.Rotation, "", "either", "clockwise", "anticlockwise")
+	m.Volts = read(r.Read("volts", p.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}))
+	m.Amps = read(r.Read("amps", p.Amps, q.Current, q.Range{Min: 0.05, Max: 500}))
+	m.ServiceFactor = r.Read("serviceFactor", p.ServiceFactor, q.Number, q.Range{Min: 1, Max: 2}).Or(0)
+	if family == StepperFamily {
+		own.steps = Steps{
+			Holding: read(r.Read("holdingTorque", p.HoldingTorque, q.Torque, q.Range{Min: 1e-4, Max: 1e3})),
+			PerTurn: r.Read("steps", p.Steps, q.Number, q.Range{Min: 4, Max: 4000}).Or(200),
+			Henries: r.Read("inductance", p.Inductance, q.Inductance, q.Range{Min: 1e-5, Max: 10}).Or(0),
+		}
+		return own
+	}
+	m.PlatePower = read(r.Read("power", p.Power, q.Power, q.Range{Min: 0.1, Max: 50e3}))
+	m.typedKilowatts = strings.HasSuffix(strings.ToLower(strings.TrimSpace(string(p.Power))), "kw")
+	m.Speed = read(r.Read("speed", p.Speed, q.Speed, speeds))
+	if family == InductionFamily || family == SeriesFamily {
+		m.Hertz = read(r.Read("hertz", p.Hertz, q.Frequency, q.Range{Min: 10, Max: 400}))
+		m.PowerFactor = read(r.Read("powerFactor", p.PowerFactor, q.Number, q.Range{Min: 0.2, Max: 1}))
+	}
+	if family == InductionFamily {
+		poles := r.Read("poles", p.Poles, q.Number, q.Range{Min: 2, Max: 24})
+		if poles.Known && math.Mod(poles.SI, 2) != 0 {
+			r.Refuse("poles", string(p.Poles), "poles come in pairs: 2, 4, 6, 8 …")
+			poles.Known = false
+		}
+		own.poles = read(poles)
+	}
+	if m.Kind == TwoSpeed {
+		own.second = r.Read("secondSpeed", p.SecondSpeed, q.Speed, speeds)
+	}
+	if m.Kind == PermanentSplit {
+		m.CapacitorAC = r.Read("capacitorVolts", p.CapacitorVolts, q.Voltage, q.Range{Min: 10, Max: 2000}).Or(0)
+	}
+	if m.Kind.hasCapacitor() {
+		r.Read("capacitor", p.Capacitor, q.Capacitance, q.Range{Min: 1e-7, Max: 0.01})
+	}
+	return own
 }
 
 // firstGuess is where the fit of the readings sets out from: the plate, or a small motor.
@@ -186,10 +217,7 @@ func (m *Resolved) otherVolts(p Plate, links string) {
 
 // takeSecondSpeed puts a two-speed motor on its slower winding: power in proportion to speed, the
 // same torque on both [common practice].
-func (m *Resolved) takeSecondSpeed(second q.Value, slow bool) {
-	if !slow {
-		return
-	}
+func (m *Resolved) takeSecondSpeed(second q.Value) {
 	if !second.Known {
 		m.need("plate.secondSpeed", "The slower speed of the two", "Read it off the plate, or run it free on that winding with a tachometer.")
 		return

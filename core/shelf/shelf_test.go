@@ -28,7 +28,7 @@ func TestAPartIsCheckedByItsSort(t *testing.T) {
 		field string
 	}{
 		{Item{Motor: motor.Described{Plate: motor.Plate{Power: "a lot"}}}, "motor.plate.power"},
-		{Item{Sort: Control, Control: control.Described{Volts: "soup"}}, "control.volts"},
+		{Item{Sort: Control, Control: control.Described{Kind: control.PhaseAngle, Volts: "soup"}}, "control.volts"},
 		{Item{Sort: Pulley, Wheel: Wheel{Diameter: "9 km"}}, "wheel.diameter"},
 		{Item{Sort: Belt, Length: "long"}, "length"},
 		{Item{Cost: "cheap"}, "cost"},

@@ -31,18 +31,21 @@ type Resolved struct {
 // Resolve reads a described supply, refusing on r what cannot be used. Without hertz, 60 is
 // assumed under 200 V single-phase and 50 otherwise.
 func Resolve(d Described, r *q.Reader) Resolved {
-	hertz := r.Read("hertz", d.Hertz, q.Frequency, q.Range{Min: 10, Max: 400})
 	s := Resolved{
 		Volts:   r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 5, Max: 1000}).Or(0),
-		Hertz:   hertz.SI,
 		Breaker: r.Read("breaker", d.Breaker, q.Current, q.Range{Min: 0.5, Max: 400}).Or(0),
 		Earthed: d.Earthed,
 	}
-	s.Inside = r.Read("inside", d.Inside, q.Resistance, q.Range{Min: 0, Max: 10}).Or(0)
-	s.Holds = r.Read("holds", d.Holds, q.Energy, q.Range{Min: 100, Max: 1e9}).Or(0)
 	phases := r.Choice("phases", d.Phases, "1", "1", "3", "dc")
 	s.Three, s.Battery = phases == "3", phases == "dc"
-	if !hertz.Known && !s.Battery {
+	if s.Battery {
+		s.Inside = r.Read("inside", d.Inside, q.Resistance, q.Range{Min: 0, Max: 10}).Or(0)
+		s.Holds = r.Read("holds", d.Holds, q.Energy, q.Range{Min: 100, Max: 1e9}).Or(0)
+		return s
+	}
+	hertz := r.Read("hertz", d.Hertz, q.Frequency, q.Range{Min: 10, Max: 400})
+	s.Hertz = hertz.SI
+	if !hertz.Known {
 		s.AssumedHertz, s.Hertz = true, 50
 		if s.Volts > 0 && s.Volts < 200 && !s.Three {
 			s.Hertz = 60

@@ -22,17 +22,16 @@ const (
 	ByScrew      = "screw"
 )
 
-// readLoad fills the torque over the band by the chosen method. The inputs of the others are
-// still checked, so that a bad one is named where it was typed.
+// readLoad fills the torque over the band by the chosen method. The inputs of the others are kept
+// but not read: they are not shown, so nothing typed there may stand in the way.
 func (n *Need) readLoad(j Job, r *q.Reader) {
 	l := j.Load
 	n.Method = r.Choice("by", l.By, ByTorque, ByTorque, ByPower, ByScale, ByCutting, ByComparable, ByReplaced, ByInertia, ByPull, ByScrew)
 	n.Shape = Shape(r.Choice("shape", l.Shape, string(SameTorque), string(SameTorque), string(SamePower), string(TorqueWithN), string(PointsJoin)))
-	torque := r.Read("torque", l.Torque, q.Torque, q.Range{Min: 1e-4, Max: 1e5})
-	power := r.Read("power", l.Power, q.Power, q.Range{Min: 0.1, Max: 1e5})
 	n.readStanding(l.From, r)
 	switch n.Method {
 	case ByPower:
+		power := readPower(l, r)
 		n.missing(!power.Known, "load.power")
 		n.fromPower(power.Or(0))
 	case ByScale:
@@ -57,10 +56,15 @@ func (n *Need) readLoad(j Job, r *q.Reader) {
 			n.fromPoints(l.Points, r)
 			break
 		}
+		torque := r.Read("torque", l.Torque, q.Torque, q.Range{Min: 1e-4, Max: 1e5})
 		n.Torque = torque.SI
 		n.missing(!torque.Known, "load.torque")
-		n.doubtPower(torque.Or(0), power.Or(0))
+		n.doubtPower(torque.Or(0), readPower(l, r).Or(0))
 	}
+}
+
+func readPower(l Load, r *q.Reader) q.Value {
+	return r.Read("power", l.Power, q.Power, q.Range{Min: 0.1, Max: 1e5})
 }
 
 // readStanding is where a stated figure comes from and the margin that goes with it.

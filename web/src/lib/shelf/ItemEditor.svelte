@@ -37,8 +37,10 @@
         {#if sort === 'control'}
           <div class="col-span-2"><Choice path="control.kind" label="Kind" options={controlKinds} /></div>
           <div class="col-span-2"><Field path="control.name" label="Name" hint="Phase-angle, 180 V out" words /></div>
-          <Field path="control.volts" label="Most volts out" hint="180 V" />
-          <Field path="control.amps" label="Amps for ever" hint="5 A" />
+          {#if !['', 'contactor', 'capacitors'].includes(item.text('control.kind'))}
+            <Field path="control.volts" label="Most volts out" hint="180 V" />
+            <Field path="control.amps" label="Amps for ever" hint="5 A" />
+          {/if}
           <div class="col-span-2"><Field path="control.origin" label="Where it came from" words /></div>
         {:else}
           <div class="col-span-2"><Field path="name" label="Name" hint={sort === 'belt' ? 'A 42' : 'Cast pulley'} words /></div>
