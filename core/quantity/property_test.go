@@ -2,6 +2,8 @@ package quantity
 
 import (
 	"math"
+	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -11,7 +13,7 @@ import (
 // What is shown reads back as itself, to the figures shown.
 func TestParseUndoesShow(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		dim := Dimension(rapid.IntRange(int(Number), int(BackEMF)).Draw(t, "dimension"))
+		dim := Dimension(rapid.IntRange(int(Number), int(Energy)).Draw(t, "dimension"))
 		sys := rapid.SampledFrom([]System{Metric, Inch}).Draw(t, "system")
 		figures := rapid.IntRange(3, 12).Draw(t, "figures")
 		v := rapid.Float64Range(1e-3, 1e6).Draw(t, "value")
@@ -37,5 +39,30 @@ func FuzzParse(f *testing.F) {
 			return
 		}
 		assert.False(t, math.IsNaN(v) || math.IsInf(v, 0), "%q read as %v", text, v)
+	})
+}
+
+// What is shown reads back as the value rounded to its figures, whatever its size, and never with an
+// exponent.
+func TestFiguresReadBackRounded(t *testing.T) {
+	plain := strings.NewReplacer(ThinSpace, "", "−", "-")
+	rapid.Check(t, func(t *rapid.T) {
+		v := math.Exp(rapid.Float64Range(-30, 30).Draw(t, "size"))
+		if rapid.Bool().Draw(t, "negative") {
+			v = -v
+		}
+		figures := rapid.IntRange(1, 12).Draw(t, "figures")
+		shown := Figures(v, figures)
+		got, err := strconv.ParseFloat(plain.Replace(shown), 64)
+		if err != nil {
+			t.Fatalf("%v shown as %q", v, shown)
+		}
+		want, err := strconv.ParseFloat(strconv.FormatFloat(v, 'e', figures-1, 64), 64)
+		if err != nil {
+			t.Fatal(err)
+		}
+		assert.InEpsilon(t, want, got, 1e-12, "%v to %d figures is %q", v, figures, shown)
+		assert.NotContains(t, shown, "e")
+		assert.False(t, strings.Contains(shown, ".") && strings.HasSuffix(shown, "0"), shown)
 	})
 }

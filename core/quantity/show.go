@@ -1,9 +1,9 @@
 package quantity
 
 import (
+	"bytes"
 	"math"
 	"strconv"
-	"strings"
 )
 
 // ThinSpace stands between a number and its unit, and keeps them on one line.
@@ -50,47 +50,44 @@ func Figures(v float64, figures int) string {
 	if v == 0 {
 		return "0"
 	}
-	// Rounded to its figures first, so that 9.996 knows it has become 10.
-	scientific := strconv.FormatFloat(math.Abs(v), 'e', figures-1, 64)
-	mantissa, exponent, _ := strings.Cut(scientific, "e")
-	power, _ := strconv.Atoi(exponent)
-	text := plainDigits(mantissa, power)
-	if strings.Contains(text, ".") {
-		text = strings.TrimRight(strings.TrimRight(text, "0"), ".")
-	}
-	text = groupThousands(text)
+	// Rounded to its figures first, so that 9.996 knows it has become 10: d.dd…e±dd.
+	var room [32]byte
+	scientific := strconv.AppendFloat(room[:0], math.Abs(v), 'e', figures-1, 64)
+	mark := bytes.IndexByte(scientific, 'e')
+	power, _ := strconv.Atoi(string(scientific[mark+1:]))
+	digits := append(scientific[:1], scientific[min(2, mark):mark]...)
+
+	out := make([]byte, 0, 24)
 	if v < 0 {
-		return "−" + text
+		out = append(out, "−"...)
 	}
-	return text
-}
-
-// plainDigits moves the point of a mantissa such as 1.75 by a power of ten, without an exponent.
-func plainDigits(mantissa string, power int) string {
-	digits := strings.Replace(mantissa, ".", "", 1)
-	switch {
-	case power < 0:
-		return "0." + strings.Repeat("0", -power-1) + digits
-	case power >= len(digits)-1:
-		return digits + strings.Repeat("0", power-len(digits)+1)
-	}
-	return digits[:power+1] + "." + digits[power+1:]
-}
-
-func groupThousands(text string) string {
-	whole, part, _ := strings.Cut(text, ".")
-	if len(whole) < 5 {
-		return text
-	}
-	var b strings.Builder
-	for i, digit := range whole {
-		if i > 0 && (len(whole)-i)%3 == 0 {
-			b.WriteString(ThinSpace)
+	out = appendWhole(out, digits, power)
+	part := digits[min(max(power+1, 0), len(digits)):]
+	if part = bytes.TrimRight(part, "0"); len(part) > 0 {
+		out = append(out, '.')
+		for range -power - 1 {
+			out = append(out, '0')
 		}
-		b.WriteRune(digit)
+		out = append(out, part...)
 	}
-	if part != "" {
-		b.WriteString("." + part)
+	return string(out)
+}
+
+// appendWhole appends the digits before the point of d.dd… × 10^power, thousands apart from five
+// digits up.
+func appendWhole(out, digits []byte, power int) []byte {
+	if power < 0 {
+		return append(out, '0')
 	}
-	return b.String()
+	for i := range power + 1 {
+		if left := power + 1 - i; power >= 4 && i > 0 && left%3 == 0 {
+			out = append(out, ThinSpace...)
+		}
+		if i < len(digits) {
+			out = append(out, digits[i])
+		} else {
+			out = append(out, '0')
+		}
+	}
+	return out
 }
