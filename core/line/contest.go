@@ -181,10 +181,12 @@ func (d *driven) try(ratio, keeps float64) {
 		return
 	}
 	p := reduction.Position{Label: "one ratio", Ratio: ratio, Keeps: keeps}
+	positions := []reduction.Position{p}
 	fares := make([]fare, len(d.train.machine.Jobs))
 	done, score := 0, math.Inf(1)
-	for i, job := range d.train.machine.Jobs {
-		fares[i] = d.train.best(job, []reduction.Position{p})
+	for i := range d.train.machine.Jobs {
+		job := &d.train.machine.Jobs[i]
+		fares[i] = d.train.best(job, positions)
 		if fares[i].outcome.done() {
 			done++
 		}

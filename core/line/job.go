@@ -28,7 +28,7 @@ type JobResult struct {
 }
 
 func (t *train) jobResult(i int, fare fare, sys q.System) JobResult {
-	job := t.machine.Jobs[i]
+	job := &t.machine.Jobs[i]
 	r := JobResult{
 		ID: job.ID, Name: job.Name, Outcome: fare.outcome, Margin: tidy(fare.margin), Wanted: job.Margin, WantedBy: job.MarginBy,
 		HeldBy: fare.held.By, Short: shortText(job, fare), RPM: []float64{}, Needed: []float64{}, Baseline: []CurvePoint{}, Remedies: []Remedy{},
@@ -56,7 +56,7 @@ func (t *train) jobResult(i int, fare fare, sys q.System) JobResult {
 }
 
 // shortText is what the chart writes beside a job.
-func shortText(job work.Need, fare fare) string {
+func shortText(job *work.Need, fare fare) string {
 	switch fare.outcome {
 	case doesIt:
 		return "×" + q.Figures(fare.margin, 2) + " to spare"
@@ -74,7 +74,7 @@ func shortText(job work.Need, fare fare) string {
 
 // jobFindings says how a job fares in a sentence or two.
 func (t *train) jobFindings(i int, fare fare, sys q.System) []f.Finding {
-	job := t.machine.Jobs[i]
+	job := &t.machine.Jobs[i]
 	one := f.Finding{ID: "work.job." + job.ID, Station: f.Work, Field: fmt.Sprintf("machine.jobs[%d].load", i), Job: job.ID}
 	torque := func(v float64) string { return q.Show(v, q.Torque, sys) }
 	speed := func(v float64) string { return q.Show(v, q.Speed, sys) }
@@ -113,7 +113,7 @@ func (t *train) jobFindings(i int, fare fare, sys q.System) []f.Finding {
 }
 
 // where says at which speed, and for how long, the margin was taken.
-func where(job work.Need, fare fare, speed func(float64) string) string {
+func where(job *work.Need, fare fare, speed func(float64) string) string {
 	if fare.starting {
 		return "to break it away"
 	}
@@ -128,7 +128,7 @@ func where(job work.Need, fare fare, speed func(float64) string) string {
 }
 
 // shortTitle names the speeds over which the torque is not enough.
-func (t *train) shortTitle(job work.Need, fare fare, sys q.System) string {
+func (t *train) shortTitle(job *work.Need, fare fare, sys q.System) string {
 	if fare.starting {
 		return job.Name + ": will not break it away"
 	}
@@ -153,7 +153,7 @@ func (t *train) shortTitle(job work.Need, fare fare, sys q.System) string {
 	return fmt.Sprintf("%s: short between %s and %s", job.Name, q.Show(from, q.Speed, sys), q.Show(to, q.Speed, sys))
 }
 
-func (t *train) speedShort(job work.Need, fare fare, speed func(float64) string) (title, detail string) {
+func (t *train) speedShort(job *work.Need, fare fare, speed func(float64) string) (title, detail string) {
 	p := t.reduction.Positions[fare.position]
 	low, high := t.span(p)
 	if t.model.FixedSpeed() && !job.AnySpeed {

@@ -33,8 +33,8 @@ func (v *verdict) workFindings() {
 			v.add(f.Work, "breakaway."+job.ID, f.Caution, field("load.scale.breakaway[0]"), job.Name+": starts easier than it runs", "The breakaway pull is under the running pull. Were they swapped?")
 		}
 	}
-	for i, job := range v.machine.Jobs {
-		v.jobCautions(i, job)
+	for i := range v.machine.Jobs {
+		v.jobCautions(i, &v.machine.Jobs[i])
 	}
 	v.markedFindings()
 	v.placeFindings()
@@ -43,7 +43,7 @@ func (v *verdict) workFindings() {
 
 // jobCautions are what a job's own entries give away: units mixed up, a margin put in twice, a
 // feed that can crash.
-func (v *verdict) jobCautions(i int, job work.Need) {
+func (v *verdict) jobCautions(i int, job *work.Need) {
 	field := func(part string) string { return fmt.Sprintf("machine.jobs[%d].%s", i, part) }
 	for k, doubt := range job.Doubts {
 		v.add(f.Work, fmt.Sprintf("doubt.%s.%d", job.ID, k), f.Caution, field(doubt.Field), job.Name+": "+lowerFirst(doubt.Title), doubt.Words)

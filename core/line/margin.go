@@ -53,8 +53,8 @@ const (
 // fares is how every job fares in its best position.
 func (t *train) fares() []fare {
 	out := make([]fare, len(t.machine.Jobs))
-	for i, job := range t.machine.Jobs {
-		out[i] = t.best(job, t.reduction.Positions)
+	for i := range t.machine.Jobs {
+		out[i] = t.best(&t.machine.Jobs[i], t.reduction.Positions)
 	}
 	return out
 }
@@ -70,7 +70,7 @@ func countDone(fares []fare) int {
 }
 
 // best is how a job fares in its best position.
-func (t *train) best(job work.Need, positions []reduction.Position) fare {
+func (t *train) best(job *work.Need, positions []reduction.Position) fare {
 	if !t.runs || job.Missing != "" || len(positions) == 0 {
 		return fare{outcome: cannotJudge}
 	}
@@ -94,7 +94,7 @@ func better(a, b fare) bool {
 	return a.margin > b.margin
 }
 
-func (t *train) fareIn(job work.Need, p reduction.Position) fare {
+func (t *train) fareIn(job *work.Need, p reduction.Position) fare {
 	low, high := t.span(p)
 	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
 	high = math.Min(high, t.top)
@@ -140,7 +140,7 @@ func grade(margin, wanted float64) outcome {
 }
 
 // scan finds the least margin over the reached band, or the best single speed when any will do.
-func (t *train) scan(job work.Need, p reduction.Position, f *fare) {
+func (t *train) scan(job *work.Need, p reduction.Position, f *fare) {
 	overload := overload(job.Duty)
 	samples := bandSamples
 	if job.AnySpeed {
@@ -184,7 +184,7 @@ func (t *train) scan(job work.Need, p reduction.Position, f *fare) {
 }
 
 // heldFor is the torque a job may count on, by its duty.
-func (t *train) heldFor(job work.Need, omega, overload float64, p reduction.Position) motor.Held {
+func (t *train) heldFor(job *work.Need, omega, overload float64, p reduction.Position) motor.Held {
 	if job.Duty.Kind == "seconds" {
 		return t.peak(omega, p)
 	}

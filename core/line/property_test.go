@@ -259,7 +259,7 @@ func TestFewSpeedsFindTheLeastMargin(t *testing.T) {
 			t.Fatal(err)
 		}
 		tr := newTrain(s)
-		f, job, p := tr.fares()[0], tr.machine.Jobs[0], tr.reduction.Positions[0]
+		f, job, p := tr.fares()[0], &tr.machine.Jobs[0], tr.reduction.Positions[0]
 		for k := range 200 {
 			omega := f.low * math.Pow(f.high/f.low, float64(k)/199)
 			margin := tr.heldFor(job, omega, overload(job.Duty), p).Torque / job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))

@@ -68,15 +68,15 @@ func TestRankingFindsTheBestRatio(t *testing.T) {
 	for _, c := range ranked(t, in).Contenders {
 		margin := math.Inf(1)
 		for i, job := range c.train.machine.Jobs {
-			margin = math.Min(margin, c.train.best(job, []reduction.Position{{Ratio: c.RatioOf, Keeps: c.train.reduction.Positions[0].Keeps}}).worth(job.Margin))
+			margin = math.Min(margin, c.train.best(&c.train.machine.Jobs[i], []reduction.Position{{Ratio: c.RatioOf, Keeps: c.train.reduction.Positions[0].Keeps}}).worth(job.Margin))
 			assert.Equal(t, c.Jobs[i].Name, job.Name)
 		}
 		best, bestDone := 0.0, 0
 		for k := range 4000 {
 			ratio := 0.2 * math.Pow(300/0.2, float64(k)/3999)
 			worst, done := math.Inf(1), 0
-			for _, job := range c.train.machine.Jobs {
-				f := c.train.best(job, []reduction.Position{{Ratio: ratio, Keeps: c.train.reduction.Positions[0].Keeps}})
+			for i, job := range c.train.machine.Jobs {
+				f := c.train.best(&c.train.machine.Jobs[i], []reduction.Position{{Ratio: ratio, Keeps: c.train.reduction.Positions[0].Keeps}})
 				worst = math.Min(worst, f.worth(job.Margin))
 				if f.outcome.done() {
 					done++

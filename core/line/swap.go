@@ -176,8 +176,8 @@ func (h *healer) split(stage, step int) (touched, rest []reduction.Position) {
 
 func (h *healer) faresOver(positions []reduction.Position) []fare {
 	out := make([]fare, len(h.now.machine.Jobs))
-	for n, job := range h.now.machine.Jobs {
-		out[n] = h.now.best(job, positions)
+	for n := range h.now.machine.Jobs {
+		out[n] = h.now.best(&h.now.machine.Jobs[n], positions)
 	}
 	return out
 }

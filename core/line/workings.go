@@ -46,8 +46,8 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 	if t.runs && len(t.reduction.Positions) > 0 {
 		d.reach()
 	}
-	for i, job := range t.machine.Jobs {
-		d.job(job, fares[i])
+	for i := range t.machine.Jobs {
+		d.job(&t.machine.Jobs[i], fares[i])
 	}
 	return d.list
 }
@@ -223,7 +223,7 @@ func (d *derivations) reach() {
 	d.add("reach.peak", "work", "Torque for some seconds", d.show(peak.Torque, q.Torque), "least of drive peak, current limit, magnets or breakdown, volts", "at "+d.show(middle, q.Speed), source.DrivePeak, "Held by "+string(peak.By))
 }
 
-func (d *derivations) job(job work.Need, fare fare) {
+func (d *derivations) job(job *work.Need, fare fare) {
 	d.list = append(d.list, job.Workings(d.sys)...)
 	if fare.outcome == cannotJudge {
 		return
@@ -236,7 +236,7 @@ func (d *derivations) job(job work.Need, fare fare) {
 
 // jobOnThisPlan is what this plan's reach makes of the job's own sums: the largest cut it would
 // carry, the time it takes to speed.
-func (d *derivations) jobOnThisPlan(job work.Need, fare fare) {
+func (d *derivations) jobOnThisPlan(job *work.Need, fare fare) {
 	switch {
 	case job.Method == work.ByCutting && !fare.starting && fare.margin > 0 && !math.IsInf(fare.margin, 0):
 		c := job.Cutting

@@ -43,7 +43,7 @@ type ResolvedClutch struct {
 
 // Carries is the torque the clutch passes at a rotor speed: shoes press with speed squared, so it
 // goes with n² less where it engages; none below.
-func (c ResolvedClutch) Carries(omega float64) float64 {
+func (c *ResolvedClutch) Carries(omega float64) float64 {
 	if omega >= c.full {
 		return c.Holds
 	}

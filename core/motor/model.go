@@ -85,12 +85,15 @@ type Model struct {
 	law
 	motor *Resolved
 	fixed bool
+	ratio float64 // rotor turns to one of the output
+	gain  float64 // output torque over rotor torque
+	holds bool    // a clutch or a gearbox's rating may hold the torque down
 }
 
 // On returns the motor's model on a feed. The motor must be Ready and the feed one that suits
 // its family.
 func (m *Resolved) On(f Feed) *Model {
-	model := &Model{motor: m, fixed: f.Way == OnTheLine}
+	model := &Model{motor: m, fixed: f.Way == OnTheLine, ratio: m.Gear.Ratio, gain: m.Gear.Ratio * m.Gear.Keeps, holds: m.Clutch.Fitted || m.Gear.Limit > 0}
 	switch m.Kind.Family() {
 	case DCFamily:
 		model.law = &dcLaw{m, f}
@@ -121,16 +124,16 @@ func (m *Model) RotorSpan() (low, high float64) { return m.span() }
 // the line it is the band from full load to no load.
 func (m *Model) Span() (low, high float64) {
 	low, high = m.span()
-	if c := m.motor.Clutch; c.Fitted {
+	if c := &m.motor.Clutch; c.Fitted {
 		low = math.Min(math.Max(low, c.Locks), high)
 	}
-	return low / m.motor.Gear.Ratio, high / m.motor.Gear.Ratio
+	return low / m.ratio, high / m.ratio
 }
 
 // Steady returns the torque held at output speed omega while the winding heats overload² times
 // as it does at rated load: 1 is for ever, more is for a part of the time.
 func (m *Model) Steady(omega, overload float64) Held {
-	rotor := omega * m.motor.Gear.Ratio
+	rotor := omega * m.ratio
 	heat, cold := m.steady(rotor)
 	heat.Torque *= overload
 	return m.out(floorZero(least(least(heat, cold), m.peak(rotor))), rotor)
@@ -139,7 +142,7 @@ func (m *Model) Steady(omega, overload float64) Held {
 // Limits returns the three limits at output speed omega together: for ever, for part of the time
 // at an overload, and for some seconds. continuous ≤ intermittent ≤ peak.
 func (m *Model) Limits(omega, overload float64) (continuous, intermittent, peak Held) {
-	rotor := omega * m.motor.Gear.Ratio
+	rotor := omega * m.ratio
 	top := m.peak(rotor)
 	heat, cold := m.steady(rotor)
 	continuous = m.out(floorZero(least(least(heat, cold), top)), rotor)
@@ -149,7 +152,7 @@ func (m *Model) Limits(omega, overload float64) (continuous, intermittent, peak 
 
 // Peak returns the torque for some seconds at output speed omega.
 func (m *Model) Peak(omega float64) Held {
-	rotor := omega * m.motor.Gear.Ratio
+	rotor := omega * m.ratio
 	return m.out(floorZero(m.peak(rotor)), rotor)
 }
 
@@ -165,14 +168,13 @@ func (m *Model) Breakaway() Held {
 
 // RunUp is the torque on the line at any output speed from rest, for drawing.
 func (m *Model) RunUp(omega float64) float64 {
-	rotor := omega * m.motor.Gear.Ratio
+	rotor := omega * m.ratio
 	return m.out(floorZero(Held{m.runUp(rotor), NoBound}), rotor).Torque
 }
 
 // AmpsFor returns the motor amps that torque (N·m) takes at speed omega, both at the output.
 func (m *Model) AmpsFor(torque, omega float64) float64 {
-	g := m.motor.Gear
-	return m.amps(torque/(g.Ratio*g.Keeps), omega*g.Ratio)
+	return m.amps(torque/m.gain, omega*m.ratio)
 }
 
 // StallAmps is what the motor draws with its rotor held across the feed's full volts.
@@ -180,13 +182,20 @@ func (m *Model) StallAmps() float64 { return m.stall() }
 
 // out carries a rotor torque through clutch and gearbox.
 func (m *Model) out(h Held, rotor float64) Held {
-	if c := m.motor.Clutch; c.Fitted {
+	if m.holds {
+		h = m.held(h, rotor)
+	}
+	h.Torque *= m.gain
+	return h
+}
+
+// held is a rotor torque within what clutch and gearbox carry.
+func (m *Model) held(h Held, rotor float64) Held {
+	if c := &m.motor.Clutch; c.Fitted {
 		h = least(h, Held{c.Carries(rotor), ClutchSlip})
 	}
-	g := m.motor.Gear
-	h.Torque *= g.Ratio * g.Keeps
-	if g.Limit > 0 {
-		h = least(h, Held{g.Limit, GearRating})
+	if limit := m.motor.Gear.Limit; limit > 0 {
+		h = least(h, Held{limit / m.gain, GearRating})
 	}
 	return h
 }

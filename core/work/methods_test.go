@@ -152,7 +152,7 @@ func TestScrewConservesPower(t *testing.T) {
 }
 
 func TestInertiaOfPartsAtTheSpindle(t *testing.T) {
-	with := func(parts ...Part) Need {
+	with := func(parts ...Part) *Need {
 		return need(t, Job{Speed: SpeedBand{To: "300 rpm"}, Load: Load{By: ByInertia, Inertia: InertiaLoad{Parts: parts, Within: "20 s", Friction: "0.4 N·m"}}})
 	}
 	n := with(Part{Shape: "disc", Diameter: "400 mm", Mass: "10 kg"})
@@ -209,7 +209,8 @@ func TestEachMethodShowsItsWorking(t *testing.T) {
 		r := q.NewReader("machine")
 		resolved := Resolve(m, r)
 		require.NoError(t, r.Err(), k.ID)
-		for _, n := range resolved.Jobs {
+		for i := range resolved.Jobs {
+			n := &resolved.Jobs[i]
 			assert.NotEmpty(t, n.ID, k.ID)
 			if n.Missing != "" {
 				continue

@@ -106,7 +106,7 @@ type Duration struct {
 }
 
 // TorqueAt is the torque needed at a spindle speed (rad/s) within the band.
-func (n Need) TorqueAt(omega float64) float64 {
+func (n *Need) TorqueAt(omega float64) float64 {
 	switch n.Shape {
 	case SamePower:
 		return n.Torque * n.Low / omega
@@ -119,7 +119,7 @@ func (n Need) TorqueAt(omega float64) float64 {
 }
 
 // Stacked reports whether a margin was set on a figure that has one in it already.
-func (n Need) Stacked() bool {
+func (n *Need) Stacked() bool {
 	inIt := n.Method == ByComparable || n.Method == ByReplaced || n.Found == working.Read && n.comparable
 	return inIt && n.Margin > 1.15
 }

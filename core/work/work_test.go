@@ -11,13 +11,13 @@ import (
 	"jiriki/core/working"
 )
 
-func need(t *testing.T, j Job) Need {
+func need(t *testing.T, j Job) *Need {
 	t.Helper()
 	j.ID = "a"
 	r := q.NewReader("machine")
 	m := Resolve(Machine{Jobs: []Job{j}}, r)
 	require.NoError(t, r.Err())
-	return m.Jobs[0]
+	return &m.Jobs[0]
 }
 
 func refusals(j Job) q.FieldErrors {
@@ -77,7 +77,7 @@ func TestHorsepowerIdentity(t *testing.T) {
 }
 
 func TestShapesOverTheBand(t *testing.T) {
-	at := func(shape string) Need {
+	at := func(shape string) *Need {
 		return need(t, Job{Speed: SpeedBand{From: "100", To: "200"}, Load: Load{Torque: "8 N·m", Shape: shape}})
 	}
 	assert.Equal(t, 8.0, at("torque").TorqueAt(150*q.RPM))
@@ -86,7 +86,7 @@ func TestShapesOverTheBand(t *testing.T) {
 }
 
 func TestMarginsByMethod(t *testing.T) {
-	at := func(from string, margin q.Text) Need {
+	at := func(from string, margin q.Text) *Need {
 		return need(t, Job{Speed: someBand, Load: Load{Torque: "8 N·m", From: from}, Margin: margin, Reason: "old bearings"})
 	}
 	assert.Equal(t, 1.5, at("", "").Margin)

@@ -12,7 +12,7 @@ import (
 
 // derivation gathers a job's workings in one system of units.
 type derivation struct {
-	Need
+	*Need
 	sys  q.System
 	list []working.Working
 }
@@ -28,7 +28,7 @@ func (d *derivation) add(what, label, value, formula, put string, src source.ID,
 
 // Workings derives how a job's band and torque were found. A job with something missing has what
 // can be told so far.
-func (n Need) Workings(sys q.System) []working.Working {
+func (n *Need) Workings(sys q.System) []working.Working {
 	d := &derivation{Need: n, sys: sys}
 	d.speed()
 	if n.Missing != "" {
