@@ -178,6 +178,22 @@ test('the shelf: a part with a picture, undone, taken off and put back; leads an
   await expect(page.getByText('An electrolytic must not stay in circuit')).toBeVisible();
 });
 
+test('a motor named for a plan comes to its sheet as a change that can be undone', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Motor');
+  await page.getByRole('link', { name: 'what is it?' }).click();
+  await page.getByRole('button', { name: 'Direct volts' }).click();
+  await page.getByRole('button', { name: 'Smooth curved magnets' }).click();
+  await page.getByRole('button', { name: 'Use it in plan B of Kick wheel, powered' }).click();
+  await expect(page.getByLabel('Kind of motor')).toHaveValue('pm-dc');
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('');
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('½ hp');
+  await saved(page);
+});
+
 test('an answer is changed, another question asked, and a motor left unsettled says so', async ({ page, workshop }) => {
   await page.goto(`${workshop.url}/#/what-is-it`);
   const next = page.getByRole('region', { name: 'Next look' });

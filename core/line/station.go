@@ -103,10 +103,15 @@ func (t *train) controlStation(in Input) Station {
 func (t *train) motorStation(in Input) Station {
 	m := t.motor
 	s := Station{Station: f.Motor, Title: named(in.Plan.Motor.Name, named(m.Kind.Profile().Name, "Motor"))}
-	if m.Torque.OK() {
+	geared := m.Gear.Sort != "none" && m.Torque.OK() && m.Speed.OK()
+	switch {
+	case geared:
+		// What counts is what comes out of its gearbox.
+		s.Figures = append(s.Figures, Figure{q.Show(m.GearTorque(), q.Torque, in.Units), "motor.gear-torque"}, Figure{q.Show(m.Speed.Value/m.Gear.Ratio, q.Speed, in.Units), "motor.gear-speed"})
+	case m.Torque.OK():
 		s.Figures = append(s.Figures, Figure{q.Show(m.Torque.Value, q.Torque, in.Units), "motor.torque"})
 	}
-	if m.Speed.OK() {
+	if m.Speed.OK() && !geared {
 		figure := Figure{Text: q.Show(m.Speed.Value, q.Speed, in.Units)}
 		if m.Speed.Standing != working.Read {
 			figure.Working = "motor.speed"

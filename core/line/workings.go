@@ -131,8 +131,12 @@ func (d *derivations) control() {
 func (d *derivations) slowEnd() {
 	slow := d.slowSpeed()
 	held := d.model.Steady(slow, 1)
+	gear := ""
+	if g := d.motor.Gear; g.Sort != "none" {
+		gear = fmt.Sprintf(" × %s × %s", q.Figures(g.Ratio, 3), q.Percent(g.Keeps))
+	}
 	d.add("motor.slow", "motor", "Torque held all day at "+d.show(slow, q.Speed), d.show(held.Torque, q.Torque), "T = T_rated · cooling(n) / form factor, within the other limits",
-		fmt.Sprintf("%s × %s ÷ %s", d.show(d.motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.motor.Cooling, slow*d.motor.Gear.Ratio/d.motor.Speed.Value)), q.Figures(d.feed.FormFactor, 3)),
+		fmt.Sprintf("%s × %s ÷ %s", d.show(d.motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.motor.Cooling, slow*d.motor.Gear.Ratio/d.motor.Speed.Value)), q.Figures(d.feed.FormFactor, 3))+gear,
 		source.FanCooling, "Held by "+string(held.By))
 }
 

@@ -30,6 +30,15 @@ func readGear(d Gearbox, r *q.Reader) Gear {
 	return g
 }
 
+// GearTorque is the rated torque as it comes out of the gearbox, within the gearbox's own rating; N·m.
+func (m *Resolved) GearTorque() float64 {
+	out := m.Torque.Value * m.Gear.Ratio * m.Gear.Keeps
+	if m.Gear.Limit > 0 {
+		out = math.Min(out, m.Gear.Limit)
+	}
+	return out
+}
+
 // ResolvedClutch is a centrifugal clutch: rotor speeds in rad/s, torques in N·m at the rotor.
 type ResolvedClutch struct {
 	Fitted  bool

@@ -157,13 +157,11 @@ func (m *Resolved) fanWorkings(w *workings) {
 func (m *Resolved) outputWorkings(w *workings) {
 	if g := m.Gear; g.Sort != "none" && m.Torque.OK() {
 		w.add("gear-speed", "Speed at the gearbox", Known{m.Speed.Value / g.Ratio, working.Computed}, q.Speed, "n / i", fmt.Sprintf("%s ÷ %s", w.show(m.Speed.Value, q.Speed), q.Figures(g.Ratio, 4)), source.Mechanics)
-		out := m.Torque.Value * g.Ratio * g.Keeps
 		put := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4), q.Percent(g.Keeps))
-		if g.Limit > 0 && out > g.Limit {
-			out = g.Limit
+		if m.GearTorque() == g.Limit {
 			put += ", held to its rating"
 		}
-		w.add("gear-torque", "Torque at the gearbox", Known{out, working.Computed}, q.Torque, "T·i·η", put, source.GearboxKeeps)
+		w.add("gear-torque", "Torque at the gearbox", Known{m.GearTorque(), working.Computed}, q.Torque, "T·i·η", put, source.GearboxKeeps)
 	}
 	if j := m.Fit.Inertia; j.Found() {
 		w.add("inertia", "Rotor's inertia", j.known(), q.Inertia, "J = T_loss·Δt / Δω", "from coasting down"+spread(j), source.DCMachine)

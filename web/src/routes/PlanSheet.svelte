@@ -1,6 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { api, call, sayProblem } from '../lib/api/client';
+  import { takeOver } from '../lib/sheet/handover';
   import SheetView from '../lib/sheet/SheetView.svelte';
   import { SheetState } from '../lib/sheet/sheet.svelte';
 
@@ -13,8 +14,11 @@
     said = '';
     const { data, problem, status } = await call(() => api.GET('/api/plans/{id}', { params: { path: { id } } }));
     if (params.id !== id) return;
-    if (data) sheet = new SheetState(data);
-    else said = status === 404 || status === 422 ? 'This plan is not here; it may have been deleted.' : sayProblem(problem);
+    if (data) {
+      sheet = new SheetState(data);
+      const motor = takeOver(id);
+      if (motor) sheet.useMotor(motor);
+    } else said = status === 404 || status === 422 ? 'This plan is not here; it may have been deleted.' : sayProblem(problem);
   };
 
   $effect(() => {

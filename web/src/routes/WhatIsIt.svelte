@@ -7,6 +7,7 @@
   import Leads from '../lib/identify/Leads.svelte';
   import Ranking from '../lib/identify/Ranking.svelte';
   import { prefs } from '../lib/prefs.svelte';
+  import { handOver } from '../lib/sheet/handover';
   import Segments from '../lib/ui/Segments.svelte';
   import TopBar from '../lib/ui/TopBar.svelte';
 
@@ -71,16 +72,9 @@
   const toPlan = async () => {
     const motor = made();
     const id = params?.plan;
-    if (!motor || !sheet || !id) return;
-    const body = {
-      planVersion: sheet.planVersion,
-      machineVersion: sheet.machineVersion,
-      machine: sheet.machine,
-      plan: { ...sheet.plan, motor }
-    };
-    const { data, problem } = await call(() => api.PUT('/api/plans/{id}', { params: { path: { id } }, body }));
-    if (data) await push(`/plan/${id}`);
-    else said = sayProblem(problem);
+    if (!motor || !id) return;
+    handOver(id, motor);
+    await push(`/plan/${id}`);
   };
   const wordsOf = (c: Clue, a: string) => c.answers.find((o) => o.id === a)?.words ?? "Can't tell";
   const key = (e: KeyboardEvent) => {
