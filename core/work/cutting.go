@@ -16,7 +16,7 @@ type Cutting struct {
 	Torque    float64 // N·m at the spindle
 	Power     float64 // W at the top of the band
 	Removal   float64 // m³/s there
-	SameSpeed bool    // surface speed is held over the band, so power stays
+	Sizes     bool    // the band comes of diameters at one surface speed: the largest turns slowest and takes most
 	Grows     string  // the input that grows with torque, for the largest cut
 	GrowsFrom float64 // its value, SI
 	Squared   bool    // torque goes with its square
@@ -52,14 +52,14 @@ func cutting(j Job, r *q.Reader, low, high, largest float64) (c Cutting, missing
 	if c.Material, known = findMaterial(j.Cut.Material); !known && !f.specific.Known {
 		return c, "cut.material"
 	}
-	// Turning down from the largest diameter at one surface speed: power stays, torque goes with
-	// diameter, and the largest turns slowest.
-	c.SameSpeed = largest > 0 && high > low && (c.Operation == "turning" || c.Operation == "")
+	// From the largest diameter to the smallest at one surface speed: turned down, torque goes with
+	// diameter and power stays; a drill's torque goes with its square.
+	c.Sizes = largest > 0 && high > low && (c.Operation == "turning" || c.Operation == "" || c.Operation == "drilling")
 	at := high
-	if c.SameSpeed {
+	if c.Sizes {
 		at = low
 	}
-	if largest > 0 && (c.SameSpeed || !f.diameter.Known) {
+	if largest > 0 && (c.Sizes || !f.diameter.Known) {
 		f.diameter = q.Value{SI: largest, Known: true}
 	}
 	needs := func(v q.Value, field string) {

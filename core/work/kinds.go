@@ -15,7 +15,7 @@ type Kind struct {
 	Name    string   `json:"name"`
 	Spindle string   `json:"spindle" doc:"What its spindle is called"`
 	Asks    string   `json:"asks" doc:"The limit to look for first: marked, spindle or diameter"`
-	Jobs    []Job    `json:"-"`
+	Jobs    []Job    `json:"jobs" nullable:"false" doc:"The jobs such a machine usually has"`
 	Throws  string   `json:"-"`        // what it throws at a drive and motor
 	Dangers []Danger `json:"-"`        // its own, besides those of every machine
 	Turning float64  `json:"usualMax"` // fastest such a spindle usually turns, rpm; 0 without a usual one
@@ -59,7 +59,7 @@ var kinds = []Kind{
 	{ID: "bandsaw", Name: "Bandsaw", Spindle: "wheel shaft", Asks: "diameter", Throws: "chips and dust", Dangers: []Danger{
 		{"A band can leave its wheels", "Both wheels covered, guides close to the work, and never slow it with a hand or stick."},
 	}, Jobs: []Job{
-		job("Sawing steel bar", Cut{"sawing", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterTo: "350 mm", Cover: "any"}, Load{By: ByCutting, Cutting: CuttingLoad{Width: "0.9 mm", PerTooth: "0.02 mm", Teeth: "10", Length: "40 mm"}}, allDay),
+		job("Sawing steel bar", Cut{"sawing", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterTo: "350 mm", Cover: "any"}, Load{By: ByCutting, Cutting: CuttingLoad{Width: "0.9 mm", PerTooth: "0.006 mm", Teeth: "10", Length: "40 mm"}}, allDay),
 	}},
 	{ID: "hacksaw", Name: "Power hacksaw", Spindle: "crank", Asks: "spindle", Throws: "chips and coolant", Turning: 150, Dangers: []Danger{
 		{"The frame comes back on its own", "It weighs on the cut: prop it before hands go under, and let it stop by itself."},
@@ -127,8 +127,15 @@ var kinds = []Kind{
 	{ID: "other", Name: "Something else", Spindle: "spindle", Asks: "spindle"},
 }
 
-// Kinds returns the kinds of machine in the order they are offered.
-func Kinds() []Kind { return append([]Kind(nil), kinds...) }
+// Kinds returns the kinds of machine in the order they are offered, each with its usual jobs as
+// they would be put into a machine.
+func Kinds() []Kind {
+	out := append([]Kind(nil), kinds...)
+	for i := range out {
+		out[i].Jobs = Start("", out[i].ID).Jobs
+	}
+	return out
+}
 
 // FindKind returns a kind by its ID, or "other".
 func FindKind(id string) Kind {

@@ -116,12 +116,26 @@ func (n *Need) fromCutting(j Job, r *q.Reader) {
 	n.missing(missing != "", missing)
 	n.Cutting, n.Torque, n.Shape = c, c.Torque, SameTorque
 	switch {
-	case c.SameSpeed:
+	case missing != "":
+	case c.Sizes && c.Operation == "drilling":
+		n.Points, n.Shape = drillSizes(c.Torque, n.Low, n.High), PointsJoin
+	case c.Sizes:
 		n.Shape = SamePower
 	case c.Operation == "grinding" || c.Operation == "sanding":
 		// Power goes into the pass whatever the wheel's speed.
 		n.Shape, n.Torque = SamePower, c.Power/n.Low
 	}
+}
+
+// drillSizes is the torque of drills from the largest, at low, to the smallest, at high, at one
+// surface speed: with diameter squared, so with speed squared the other way.
+func drillSizes(torque, low, high float64) []TorqueAtSpeed {
+	points := make([]TorqueAtSpeed, 9)
+	for i := range points {
+		times := math.Pow(high/low, float64(i)/float64(len(points)-1))
+		points[i] = TorqueAtSpeed{low * times, torque / (times * times)}
+	}
+	return points
 }
 
 func (n *Need) fromComparable(c Comparable, r *q.Reader) {

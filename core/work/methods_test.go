@@ -81,6 +81,16 @@ func TestTurningAtOneSurfaceSpeedKeepsItsPower(t *testing.T) {
 	assert.InEpsilon(t, 4, n.TorqueAt(n.Low)/n.TorqueAt(n.High), 1e-9)
 }
 
+// Drills at one surface speed: half the diameter turns twice as fast on a quarter of the torque.
+func TestSmallerDrillsTakeLess(t *testing.T) {
+	n := need(t, Job{Cut: Cut{"drilling", "plain-steel", "hss"}, Speed: SpeedBand{By: "surface", DiameterFrom: "5 mm", DiameterTo: "10 mm"}, Load: Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.15 mm"}}})
+	assert.InEpsilon(t, 2, n.High/n.Low, 1e-9)
+	assert.InEpsilon(t, 4, n.TorqueAt(n.Low)/n.TorqueAt(n.High), 1e-9)
+	alone := need(t, cut("drilling", "plain-steel", CuttingLoad{Diameter: "5 mm", Feed: "0.15 mm"}))
+	assert.InEpsilon(t, alone.Torque, n.TorqueAt(n.High), 1e-9, "the small one by itself")
+	assert.InEpsilon(t, n.TorqueAt(n.Low)*n.Low, n.Cutting.Power, 1e-9, "power where it is most, with the largest")
+}
+
 // The largest cut is the cut whose torque is the spare times as much.
 func TestLargestCutTakesJustTheSpareTorque(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {

@@ -110,7 +110,7 @@ func (d *derivation) cutting() {
 		}
 		d.torque(formula, fmt.Sprintf("force %s", d.show(c.Force, q.Force)), source.Kienzle)
 	}
-	d.add("power", "power in the cut", d.show(c.Power, q.Power), "P = T·ω", fmt.Sprintf("%s %s", d.show(c.Torque, q.Torque), map[bool]string{true: "where the torque is most", false: "at the top of the band"}[c.SameSpeed]), source.Mechanics)
+	d.add("power", "power in the cut", d.show(c.Power, q.Power), "P = T·ω", fmt.Sprintf("%s %s", d.show(c.Torque, q.Torque), map[bool]string{true: "where the torque is most", false: "at the top of the band"}[c.Sizes]), source.Mechanics)
 	unit := ""
 	if c.Removal > 0 {
 		perCubicInch := c.Power / c.Removal * math.Pow(0.0254, 3) / 60 / q.Horsepower

@@ -1617,6 +1617,8 @@ export interface components {
             /** @description The limit to look for first: marked, spindle or diameter */
             asks: string;
             id: string;
+            /** @description The jobs such a machine usually has */
+            jobs: components["schemas"]["WorkJob"][];
             name: string;
             /** @description What its spindle is called */
             spindle: string;

@@ -17,6 +17,10 @@
     ['no', 'no']
   ] as const;
 
+  const usual = () => {
+    const list = $state.snapshot(kind?.jobs ?? []);
+    sheet.change(({ machine }) => (machine.jobs = list.map((j) => ({ ...j, id: crypto.randomUUID() }))));
+  };
   const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
   const add = () => {
     const blank = $state.snapshot(catalogue.blankJob);
@@ -34,6 +38,9 @@
   <JobForm {i} result={sheet.assessment?.jobs.find((j) => j.id === job.id)} />
 {:else}
   <p class="mt-2 text-soft">Start with the work: a speed, the torque or power it takes, and how long at a time.</p>
+  {#if kind && kind.jobs.length > 0}
+    <button class="link mt-1" onclick={usual}>start from a {kind.name.toLowerCase()}'s usual jobs</button>
+  {/if}
 {/each}
 <h3 class="caption mt-5">The machine and its limits</h3>
 <div class="mt-1 grid grid-cols-2 gap-3">

@@ -22,7 +22,7 @@
     ],
     sawing: [
       ['width', 'Kerf', '0.9 mm'],
-      ['perTooth', 'Chip per tooth', '0.02 mm'],
+      ['perTooth', 'Chip per tooth', '0.006 mm'],
       ['teeth', 'Teeth per inch', '10'],
       ['length', 'Work it is in', '40 mm']
     ]
