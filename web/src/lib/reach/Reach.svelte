@@ -140,6 +140,12 @@
       onchange={(v) => (view = v)}
     />
   </div>
+  {#if a.reach.positions.length === 0}
+    <p class="mx-4 mt-2 border-l-4 border-rule bg-card px-3 py-2">
+      The reach is drawn once the line is complete.
+      {#if a.next.field}<button class="link" onclick={() => sheet.goTo(a.next.field)}>{a.next.text}</button>{/if}
+    </p>
+  {/if}
   <div class="relative min-h-0 flex-1" bind:clientWidth={width} bind:clientHeight={height}>
     {#if a.reach.positions.length > 0 || jobs.length > 0}
       <svg
@@ -251,12 +257,6 @@
         <p>seconds {read(readout.k, readout.rpm)}</p>
         <p class="text-soft">held by {readout.held?.peak}</p>
       </div>
-    {/if}
-    {#if a.reach.positions.length === 0}
-      <p class="absolute top-6 right-6 w-[min(24rem,60%)] rounded bg-card p-4">
-        The reach is drawn once the line is complete.
-        {#if a.next.field}<button class="link mt-1 block w-full" onclick={() => sheet.goTo(a.next.field)}>{a.next.text}</button>{/if}
-      </p>
     {/if}
   </div>
 </section>
