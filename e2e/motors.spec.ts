@@ -276,3 +276,32 @@ test('a battery sags and lasts, a stepper keeps twice the torque, a fan is slowe
   await expect(page.getByText('47 % of the power, −5.5 dB against the largest; starts 100 %')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Does not start every time on 8/ })).toBeVisible();
 });
+
+test('a file of the version before is read: its readings, its saw and its motors', async ({ page, workshop }) => {
+  const older = {
+    format: 'jiriki',
+    version: 1,
+    machines: [
+      {
+        machine: { name: 'Old saw', kind: 'saw', jobs: [] },
+        plans: [{ motor: { name: 'Old motor', kind: 'pm-dc', plate: { power: '1/2 hp', volts: '180 V', amps: '2.8 A' }, bench: { openVolts: '74.4 V', spunSpeed: '820 rpm', resistance: '7.6 Ω' } } }]
+      }
+    ],
+    shelf: [{ id: 'x', motor: { name: 'Old spare', kind: 'induction-3', plate: { power: '0.75 kW' } } }]
+  };
+  await workshop.loadDemo();
+  await page.goto(workshop.url);
+  await page.getByLabel('import a file').setInputFiles({ name: 'older.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(older)) });
+  await expect(page.getByText('Added 1 machines, 1 plans and 1 parts.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Old spare' })).toBeVisible();
+  await page.goto(await workshop.plan('Old saw', 'A'));
+  await station(page, 'Work');
+  await expect(page.getByLabel('Kind', { exact: true })).toHaveValue('hacksaw');
+  await page.getByRole('button', { name: "start from a power hacksaw's usual jobs" }).click();
+  await expect(page.getByText('Mild steel bar', { exact: true }).first()).toBeVisible();
+  await station(page, 'Motor');
+  await expect(page.getByLabel('spun at')).toHaveValue('820 rpm');
+  await expect(page.getByLabel('Ohms, leads off')).toHaveValue('7.6 Ω');
+  await expect(page.getByRole('list', { name: 'Constants from the readings' })).toContainText('0.866');
+  await saved(page);
+});

@@ -111,7 +111,7 @@ func (t *train) motorStation(in Input) Station {
 	case m.Torque.OK():
 		s.Figures = append(s.Figures, Figure{q.Show(m.Torque.Value, q.Torque, in.Units), "motor.torque"})
 	}
-	if m.Speed.OK() && !geared {
+	if m.Speed.OK() && !geared && m.Kind != motor.Stepper {
 		figure := Figure{Text: q.Show(m.Speed.Value, q.Speed, in.Units)}
 		if m.Speed.Standing != working.Read {
 			figure.Working = "motor.speed"

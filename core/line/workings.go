@@ -42,6 +42,11 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 	if t.runs && t.control.Adjusts() {
 		d.slowEnd()
 	}
+	if t.runs && t.model.FixedSpeed() && t.motor.Kind.Family() == motor.SeriesFamily {
+		held := t.model.Breakaway()
+		d.add("motor.start", "motor", "Starting torque on the line", d.show(held.Torque, q.Torque), "T = k·I² − T_loss, at most at 3 × rated amps",
+			fmt.Sprintf("%s stalled", d.show(t.model.StallAmps(), q.Current)), source.SeriesMotor, "Held by "+string(held.By))
+	}
 	d.reduction()
 	if t.runs && len(t.reduction.Positions) > 0 {
 		d.reach()
