@@ -3,6 +3,9 @@ package motor
 import (
 	"math"
 
+	"gonum.org/v1/gonum/blas"
+	"gonum.org/v1/gonum/blas/blas64"
+	"gonum.org/v1/gonum/lapack/lapack64"
 	"gonum.org/v1/gonum/mat"
 
 	"jiriki/core/working"
@@ -159,7 +162,7 @@ func (t readings) fit(family Family, guess [constants]float64) Fit {
 	// readings alone decide what they speak of.
 	for range 4 {
 		was := x
-		if x = solve(equations, x, x); x == was {
+		if x = solve(equations, x); furthest(x, was) < settled {
 			break
 		}
 	}
@@ -207,36 +210,50 @@ func cost(equations []equation, x, start [constants]float64) float64 {
 	return sum
 }
 
-func solve(equations []equation, start, x [constants]float64) [constants]float64 {
-	damping := 1e-3
-	best := cost(equations, x, start)
+// settled is how little a constant's logarithm still moves once it is found.
+const settled = 1e-6
+
+func furthest(x, y [constants]float64) float64 {
+	most := 0.0
+	for i := range x {
+		most = math.Max(most, math.Abs(x[i]-y[i]))
+	}
+	return most
+}
+
+// solve finds the logarithms that the equations and loose beliefs about start agree on best. It
+// goes to LAPACK directly: mat.Cholesky would estimate a condition number at every step, half the
+// time of an assessment's fits, and the loose beliefs already keep the matrix well conditioned.
+func solve(equations []equation, start [constants]float64) [constants]float64 {
+	x, damping, best := start, 1e-3, cost(equations, start, start)
 	for range 60 {
-		normal, right := mat.NewSymDense(constants, nil), mat.NewVecDense(constants, nil)
+		var normal [constants * constants]float64
+		var step [constants]float64
 		c := exponents(x)
 		for _, e := range equations {
 			g, v := gradient(e, c), e(c)
 			for i := range g {
-				right.SetVec(i, right.AtVec(i)-g[i]*v)
+				step[i] -= g[i] * v
 				for k := i; k < constants; k++ {
-					normal.SetSym(i, k, normal.At(i, k)+g[i]*g[k])
+					normal[i*constants+k] += g[i] * g[k]
 				}
 			}
 		}
 		for i := range x {
-			right.SetVec(i, right.AtVec(i)-(x[i]-start[i])/(loose*loose))
-			normal.SetSym(i, i, (normal.At(i, i)+1/(loose*loose))*(1+damping))
+			step[i] -= (x[i] - start[i]) / (loose * loose)
+			normal[i*constants+i] = (normal[i*constants+i] + 1/(loose*loose)) * (1 + damping)
 		}
-		var chol mat.Cholesky
-		if !chol.Factorize(normal) {
+		factor, ok := lapack64.Potrf(blas64.Symmetric{N: constants, Stride: constants, Data: normal[:], Uplo: blas.Upper})
+		if !ok {
 			return x
 		}
-		var step mat.VecDense
-		if chol.SolveVecTo(&step, right) != nil {
-			return x
-		}
+		lapack64.Potrs(factor, blas64.General{Rows: constants, Cols: 1, Stride: 1, Data: step[:]})
 		tried := x
 		for i := range tried {
-			tried[i] += math.Max(-2, math.Min(2, step.AtVec(i)))
+			tried[i] += math.Max(-2, math.Min(2, step[i]))
+		}
+		if furthest(tried, x) < settled {
+			return tried
 		}
 		now := cost(equations, tried, start)
 		if !(now < best) {
@@ -245,11 +262,7 @@ func solve(equations []equation, start, x [constants]float64) [constants]float64
 			}
 			continue
 		}
-		gained := best - now
 		x, best, damping = tried, now, math.Max(damping/10, 1e-12)
-		if gained < 1e-12*(1+best) {
-			return x
-		}
 	}
 	return x
 }
