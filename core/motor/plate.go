@@ -14,6 +14,9 @@ var pairForm = regexp.MustCompile(`^\s*(\d+(?:[.,]\d+)?)\s*/\s*(\d+(?:[.,]\d+)?)
 
 // pair splits a plate entry of two figures, keeping the unit with each.
 func pair(t q.Text) (first, second q.Text, ok bool) {
+	if !strings.Contains(string(t), "/") {
+		return t, t, false // most entries are one figure, and the form is slow to say so
+	}
 	m := pairForm.FindStringSubmatch(string(t))
 	if m == nil {
 		return t, t, false

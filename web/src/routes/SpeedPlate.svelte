@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, call, sayProblem, type Assessment, type Sheet } from '../lib/api/client';
+  import { api, call, filledOnly, sayProblem, type Assessment, type Sheet } from '../lib/api/client';
   import { figure } from '../lib/reach/scale';
   import { prefs } from '../lib/prefs.svelte';
 
@@ -15,7 +15,9 @@
     sheet = got.data;
     if (!got.data) return void (said = sayProblem(got.problem));
     const { machine, plan, shelf } = got.data;
-    const answer = await call(() => api.POST('/api/assess', { body: { units: prefs.units, machine, plan, shelf } }));
+    const answer = await call(() =>
+      api.POST('/api/assess', { body: { units: prefs.units, machine, plan, shelf }, bodySerializer: filledOnly })
+    );
     a = answer.data;
     said = answer.data ? '' : sayProblem(answer.problem);
   };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, call, sayProblem, type Schemas } from '../api/client';
+  import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
   import { prefs } from '../prefs.svelte';
   import Mark from '../ui/Mark.svelte';
   import Segments from '../ui/Segments.svelte';
@@ -22,7 +22,7 @@
       plan: $state.snapshot(sheet.doc.plan),
       shelf: $state.snapshot(sheet.head.shelf)
     };
-    void call(() => api.POST('/api/rank', { body })).then((r) => {
+    void call(() => api.POST('/api/rank', { body, bodySerializer: filledOnly })).then((r) => {
       ranking = r.data;
       problem = r.data ? '' : sayProblem(r.problem);
       if (r.data)

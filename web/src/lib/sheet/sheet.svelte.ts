@@ -1,6 +1,7 @@
 import {
   api,
   call,
+  filledOnly,
   type Assessment,
   type Machine,
   type Plan,
@@ -200,7 +201,7 @@ export class SheetState {
       this.#assessAgain = false;
       const { machine, plan } = clone(this.doc);
       const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(this.head.shelf) };
-      const { data, problem, status } = await call(() => api.POST('/api/assess', { body }));
+      const { data, problem, status } = await call(() => api.POST('/api/assess', { body, bodySerializer: filledOnly }));
       if (data) {
         this.assessment = data;
         this.errors = {};
