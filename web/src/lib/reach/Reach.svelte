@@ -85,7 +85,14 @@
         };
       })
   );
-  const labelY = $derived(apart(jobs, 17, 0));
+  const labelY = $derived(
+    apart(
+      jobs,
+      jobs.map((job) => job.path),
+      17,
+      0
+    )
+  );
 
   const readout = $derived.by(() => {
     if (at <= 0) return undefined;

@@ -1,19 +1,42 @@
 export interface Label {
   x: number;
+  /** Where its letters stand. */
   y: number;
   width: number;
 }
 
-/** Moves labels up until none covers another; those drawn first stay where they are. Returns
- * the y of each. */
-export function apart(labels: Label[], lineHeight: number, top: number): number[] {
+export interface Point {
+  x: number;
+  y: number;
+}
+
+/** Points a few pixels apart along a line. */
+const along = (line: Point[]): Point[] =>
+  line.slice(0, 1).concat(
+    line.slice(1).flatMap((to, i) => {
+      const from = line[i] ?? to;
+      const n = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / 6));
+      return Array.from({ length: n }, (_, k) => ({
+        x: from.x + ((to.x - from.x) * (k + 1)) / n,
+        y: from.y + ((to.y - from.y) * (k + 1)) / n
+      }));
+    })
+  );
+
+/** Moves labels up until none covers another or a line; those drawn first stay where they are.
+ * Returns the y of each. */
+export function apart(labels: Label[], lines: Point[][], lineHeight: number, top: number): number[] {
   const placed: Label[] = [];
+  const inked = lines.flatMap(along);
   return labels.map((label) => {
     let y = label.y;
+    const within = (x: number, width: number) => x < label.x + label.width && label.x < x + width;
+    const overLabel = (at: number) => placed.some((p) => Math.abs(p.y - at) < lineHeight && within(p.x, p.width));
     const hits = (at: number) =>
-      placed.some((p) => Math.abs(p.y - at) < lineHeight && p.x < label.x + label.width && label.x < p.x + p.width);
+      overLabel(at) || inked.some((p) => within(p.x, 0) && p.y > at - 0.75 * lineHeight && p.y < at + 0.6 * lineHeight);
     while (hits(y) && y - lineHeight / 2 > top) y -= lineHeight / 2;
-    while (hits(y)) y += lineHeight / 2;
+    // With no room above, crossing a line is better than covering a name.
+    while (overLabel(y)) y += lineHeight / 2;
     placed.push({ ...label, y });
     return y;
   });
