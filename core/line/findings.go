@@ -113,7 +113,21 @@ const (
 	inverterPF      = 0.62
 )
 
-// inputAmps is the supply current at the motor's full load.
+// fullShare is the most the feed lets the motor give all day, as a share of its plate's power:
+// short of volts it cannot reach its speed, and with volts and hertz past the plate's it gives more.
+func (t *train) fullShare() float64 {
+	switch volts := t.motor.Volts.Value; {
+	case !(volts > 0):
+	case t.feed.Way == motor.VariableHertz:
+		return t.feed.BaseVolts / volts * math.Min(1, t.feed.TopHertz/t.feed.BaseHertz)
+	case t.feed.Way == motor.DirectCurrent:
+		return math.Min(1, t.feed.Volts/volts)
+	}
+	return 1
+}
+
+// inputAmps is the supply current at the most the motor gives all day: that, and what it loses at
+// its rated amps, which a lower speed does not spare.
 func (t *train) inputAmps() float64 {
 	if t.feed.Way == motor.CutSine {
 		return t.motor.Amps.Value // in series with the line, at full load all of it
@@ -124,13 +138,17 @@ func (t *train) inputAmps() float64 {
 		factor = 1
 	case t.control.Kind == control.Inverter:
 		factor = inverterPF
+		if t.supply.Three {
+			root = math.Sqrt(3)
+		}
 	case t.control.Kind == control.Contactor || t.control.Kind == control.CapacitorSet:
 		factor, eff = t.motor.PowerFactor.Value, 1
 		if t.motor.Kind == motor.ThreePhase {
 			root = math.Sqrt(3)
 		}
 	}
-	return t.motor.Power.Value / (t.motor.Efficiency.Value * eff * t.supply.Volts * factor * root)
+	in := t.motor.Power.Value * (t.fullShare() + 1/t.motor.Efficiency.Value - 1)
+	return in / (eff * t.supply.Volts * factor * root)
 }
 
 func (v *verdict) controlFindings() {

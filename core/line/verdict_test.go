@@ -286,3 +286,32 @@ func TestAUniversalMotorOnItsRegulator(t *testing.T) {
 	low, high = newTrain(s).model.Span()
 	assert.InEpsilon(t, 20, high/low, 1e-9)
 }
+
+// Worked by hand: 750 W at 75.07 % (230 V, 3.3 A, 0.76) or 74.97 % (400 V, 1.9 A) of three phases, a
+// drive that keeps 95 % with power factor 0.62, or 0.7 for direct current.
+func TestInputAmpsFollowWhatTheFeedLetsTheMotorGive(t *testing.T) {
+	cases := []struct {
+		name   string
+		in     Input
+		change func(*Input)
+		amps   float64
+	}{
+		{"at its plate", inverted(), func(*Input) {}, 999.1 / (0.95 * 230 * 0.62)},
+		{"short of volts", inverted(), func(in *Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" },
+			750 * (0.575 + 1/0.7497 - 1) / (0.95 * 230 * 0.62)},
+		{"volts and hertz past the plate's", inverted(), func(in *Input) {
+			in.Plan.Supply.Volts, in.Plan.Supply.Phases = "400 V", "3"
+			in.Plan.Control.Volts, in.Plan.Control.BaseHertz, in.Plan.Control.TopHertz = "400 V", "87 Hz", "87 Hz"
+		}, 750 * (400.0/230 + 1/0.7507 - 1) / (0.95 * 400 * 0.62 * 1.7321)},
+		{"half the volts", sound(), func(in *Input) { in.Plan.Control.Volts = "90 V" },
+			372.85 * (0.5 + 504/372.85 - 1) / (0.95 * 230 * 0.7)},
+	}
+	for _, c := range cases {
+		t.Run(c.name, func(t *testing.T) {
+			c.change(&c.in)
+			s, err := resolve(c.in)
+			require.NoError(t, err)
+			assert.InEpsilon(t, c.amps, newTrain(s).inputAmps(), 0.002)
+		})
+	}
+}
