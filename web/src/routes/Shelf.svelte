@@ -142,10 +142,11 @@
     {:else if open}
       {#key open}<ItemEditor state={open} onremove={() => open && void remove(open.item)} />{/key}
     {:else}
-      <p class="mt-8 max-w-prose text-lg text-soft">
+      <p class="max-w-prose text-lg text-soft">
         What is on hand: motors with their plates and readings, controls, pulleys, belts. Choose one to open it, or add a motor. One with no
         plate at all? <a class="link" href="#/what-is-it">Find out what it is</a>.
       </p>
+      <section class="mt-8 max-md:hidden"><Donors /></section>
     {/if}
   </div>
 </main>

@@ -5,7 +5,13 @@
   /** What usually holds what, here: what to expect, what else to take, what can hurt. */
   let search = $state('');
   const kindName = (kind: string) => catalogue.motors.find((m) => m.kind === kind)?.name ?? kind;
-  const holds = (d: (typeof catalogue.donors)[number]) => d.in.find((r) => r.region === prefs.region)?.holds ?? d.holds;
+  const kinds = (d: Donor) =>
+    holds(d)
+      .map(kindName)
+      .map((name, i) => (i ? name.charAt(0).toLowerCase() + name.slice(1) : name))
+      .join('; else ');
+  type Donor = (typeof catalogue.donors)[number];
+  const holds = (d: Donor) => d.in.find((r) => r.region === prefs.region)?.holds ?? d.holds;
   const found = $derived(
     catalogue.donors.filter((d) =>
       `${d.name} ${holds(d).map(kindName).join(' ')} ${d.take.join(' ')}`.toLowerCase().includes(search.trim().toLowerCase())
@@ -14,7 +20,7 @@
 </script>
 
 <div class="flex flex-wrap items-end gap-4">
-  <h2 class="text-[1.45rem]">What holds what</h2>
+  <h2 class="w-full text-[1.45rem]">What holds what</h2>
   <div>
     <label for="donor-region" class="block text-sm text-soft">Where you are</label>
     <select id="donor-region" class="blank" value={prefs.region} onchange={(e) => prefs.setRegion(e.currentTarget.value)}>
@@ -26,11 +32,11 @@
     <input id="donor-search" class="blank" type="search" bind:value={search} placeholder="universal" />
   </div>
 </div>
-<ul class="mt-3 grid gap-x-10 md:grid-cols-2">
+<ul class="mt-3 grid gap-x-10 lg:grid-cols-2">
   {#each found as d (d.id)}
     <li class="border-b border-rule py-3">
       <h3 class="text-lg">{d.name}</h3>
-      <p class="font-semibold">{holds(d).map(kindName).join('; else ')}</p>
+      <p class="font-semibold">{kinds(d)}</p>
       <p>{d.expect}</p>
       <p class="mt-1 text-[0.94rem]"><span class="caption">Take too</span> {d.take.join(', ')}.</p>
       <p class="mt-1 text-[0.94rem] text-stop"><span class="caption text-stop!">Can hurt</span> {d.hurts.join(' ')}</p>
