@@ -54,7 +54,7 @@ func (c *Contender) take(d driven) {
 	if d.item != nil {
 		c.ControlBy = d.item.Called() + ", " + shelved
 	}
-	c.Ratio, c.RatioOf, c.JobsDone = ratioText(d.position.Ratio), tidy(d.position.Ratio), d.done
+	c.Ratio, c.RatioOf, c.JobsDone = q.Ratio(d.position.Ratio), tidy(d.position.Ratio), d.done
 	worst := math.Inf(1)
 	for i, job := range d.train.machine.Jobs {
 		f := d.fares[i]

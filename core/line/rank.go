@@ -78,7 +78,7 @@ func Rank(in Input) (Ranking, error) {
 	}
 	r := Ranking{Contenders: []Contender{}, Why: []string{}, Units: units(in.Units), TopRPM: tidy(fastestWanted(s) / q.RPM)}
 	if ps := s.reduction.Positions; len(ps) > 0 {
-		r.PlanRatio = ratioText(ps[0].Ratio)
+		r.PlanRatio = q.Ratio(ps[0].Ratio)
 	}
 	c := &contest{in: in, s: s}
 	if in.Plan.Motor.Kind != "" {

@@ -328,14 +328,6 @@ func rotorAllowance(m motor.Resolved) float64 {
 	return 2
 }
 
-// ratioText writes a ratio as "7.29 : 1", or "1 : 1.5" when it gears up.
-func ratioText(ratio float64) string {
-	if ratio < 1 {
-		return "1 : " + q.Figures(1/ratio, 3)
-	}
-	return q.Figures(ratio, 3) + " : 1"
-}
-
 // marginText writes how a job fares in a few characters.
 func marginText(f fare) string {
 	switch f.outcome {

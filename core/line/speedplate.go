@@ -47,7 +47,7 @@ func (t *train) speedPlate(fares []fare) SpeedPlate {
 	fastest := 0.0
 	for _, p := range t.reduction.Positions {
 		low, high := t.span(p)
-		row := PlatePosition{Label: p.Label, Ratio: ratioText(p.Ratio), RPM: make([]float64, len(plate.Knob))}
+		row := PlatePosition{Label: p.Label, Ratio: q.Ratio(p.Ratio), RPM: make([]float64, len(plate.Knob))}
 		for i, knob := range plate.Knob {
 			omega := high * knob
 			if t.model.FixedSpeed() {

@@ -135,7 +135,7 @@ func (t *train) reductionStation(in Input) Station {
 		return s
 	}
 	p := t.reduction.Positions[0]
-	s.Figures = []Figure{{ratioText(p.Ratio), "reduction.ratio.0"}, {"keeps " + q.Percent(p.Keeps), "reduction.keeps"}}
+	s.Figures = []Figure{{q.Ratio(p.Ratio), "reduction.ratio.0"}, {"keeps " + q.Percent(p.Keeps), "reduction.keeps"}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
 		if len(st.Steps) > 0 && st.Kind != reduction.Direct {

@@ -52,7 +52,7 @@ func (h *healer) ratio(job int) []option {
 	}
 	p := o.train.reduction.Positions[o.fares[job].position]
 	_, high := o.train.span(p)
-	o.Label = "Try " + ratioText(p.Ratio)
+	o.Label = "Try " + q.Ratio(p.Ratio)
 	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.swapText(h.swaps[best]), q.Show(math.Min(high, o.train.top), q.Speed, h.in.Units))
 	return []option{o}
 }
@@ -75,7 +75,7 @@ func (h *healer) belts() []option {
 		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
 			p := o.train.reduction.Positions[0]
 			_, high := o.train.span(p)
-			o.Label = "Put in a belt, " + ratioText(p.Ratio)
+			o.Label = "Put in a belt, " + q.Ratio(p.Ratio)
 			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle; then it tops out at %s",
 				q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units), q.Show(math.Min(high, o.train.top), q.Speed, h.in.Units))
 			h.belted = append(h.belted, o)
@@ -115,7 +115,7 @@ func (h *healer) swapUnderLimit() []option {
 	if !ok {
 		return nil
 	}
-	o.Label = "Gear it to " + ratioText(o.train.reduction.Positions[0].Ratio)
+	o.Label = "Gear it to " + q.Ratio(o.train.reduction.Positions[0].Ratio)
 	return []option{o}
 }
 

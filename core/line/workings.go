@@ -157,7 +157,7 @@ func (d *derivations) reduction() {
 		}
 	}
 	for i, p := range d.train.reduction.Positions {
-		d.add(fmt.Sprintf("reduction.ratio.%d", i), "reduction", "Ratio, "+p.Label, ratioText(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)", d.ratioPut(p), source.BeltSlip)
+		d.add(fmt.Sprintf("reduction.ratio.%d", i), "reduction", "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)", d.ratioPut(p), source.BeltSlip)
 	}
 	if len(d.train.reduction.Positions) > 0 {
 		d.add("reduction.keeps", "reduction", "What the stages keep", q.Percent(d.train.reduction.Positions[0].Keeps), "η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)

@@ -163,7 +163,7 @@ func (v *verdict) builtOnFindings() {
 	g := v.Gear
 	if g.Sort != "none" && g.Ratio >= 5 && g.Limit == 0 {
 		v.add("gear-limit", f.Caution, "gearbox.limit", "What may the gearbox carry?",
-			fmt.Sprintf("At %s its output would make %s, and small gears strip before the motor stalls. Read its plate or go by the torque its old machine asked for.", ratio(g.Ratio), v.show(v.Torque.Value*g.Ratio*g.Keeps, q.Torque)))
+			fmt.Sprintf("At %s its output would make %s, and small gears strip before the motor stalls. Read its plate or go by the torque its old machine asked for.", q.Ratio(g.Ratio), v.show(v.Torque.Value*g.Ratio*g.Keeps, q.Torque)))
 	}
 	if g.Sort == "worm" && g.Keeps < 0.5 {
 		v.add("worm-holds", f.Caution, "gearbox.sort", "A worm that loses this much holds its load", "It cannot be driven backwards: a heavy wheel behind it cannot coast, and stopping at once can strip it.")
@@ -176,8 +176,6 @@ func (v *verdict) builtOnFindings() {
 		v.add("clutch", f.Caution, "clutch.fitted", "A centrifugal clutch is no way to set a speed", detail)
 	}
 }
-
-func ratio(r float64) string { return q.Figures(r, 3) + " : 1" }
 
 // kindFindings are the dangers that go with a kind of motor [common practice].
 func (v *verdict) kindFindings() {

@@ -99,3 +99,9 @@ func TestEveryUnitSpellingIsReachable(t *testing.T) {
 		}
 	}
 }
+
+func TestRatio(t *testing.T) {
+	assert.Equal(t, "7.29\u202f:\u202f1", Ratio(7.29))
+	assert.Equal(t, "1\u202f:\u202f1.5", Ratio(1/1.5))
+	assert.Equal(t, "1\u202f:\u202f1", Ratio(1))
+}

@@ -41,6 +41,16 @@ func ShowFigures(v float64, d Dimension, s System, figures int) string {
 // Percent shows a share (0.45) as a whole or three-figure per cent ("45 %").
 func Percent(share float64) string { return Figures(share*100, 2) + ThinSpace + "%" }
 
+// Ratio writes a speed ratio (driver over driven) as "7.29 : 1", or "1 : 1.5" when it gears up, kept
+// on one line.
+func Ratio(ratio float64) string {
+	const to = ThinSpace + ":" + ThinSpace
+	if ratio < 1 {
+		return "1" + to + Figures(1/ratio, 3)
+	}
+	return Figures(ratio, 3) + to + "1"
+}
+
 // Figures writes a number to so many significant figures, without an exponent, trailing
 // zeros after the point taken off, thousands from 10 000 up set apart by a thin space.
 func Figures(v float64, figures int) string {
