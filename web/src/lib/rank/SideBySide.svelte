@@ -2,7 +2,7 @@
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { area, line } from 'd3-shape';
   import type { Assessment } from '../api/client';
-  import { figure, speedTicks } from '../reach/scale';
+  import Axes from '../reach/Axes.svelte';
 
   interface Props {
     units: Assessment['units'];
@@ -13,7 +13,7 @@
 
   let width = $state(480);
   const height = 380;
-  const margin = { left: 44, right: 14, top: 14, bottom: 40 };
+  const margin = { left: 44, right: 14, top: 14, bottom: 44 };
   const w = $derived(Math.max(width - margin.left - margin.right, 120));
   const h = height - margin.top - margin.bottom;
 
@@ -53,16 +53,7 @@
   {#if drawn.length > 0}
     <svg {width} {height} role="img" aria-label="All-day torque at the spindle of {drawn.map((c) => c.name).join(', ')}">
       <g transform="translate({margin.left},{margin.top})">
-        {#each y.ticks(5) as t (t)}
-          <path d="M0 {y(t)}H{w}" class="grid" />
-          <text x="-7" y={y(t)} class="tick" text-anchor="end" dominant-baseline="middle">{figure(t)}</text>
-        {/each}
-        {#each speedTicks(domain, w) as t (t)}
-          <path d="M{x(t)} 0V{h}" class="grid" />
-          <text x={x(t)} y={h + 16} class="tick" text-anchor="middle">{figure(t)}</text>
-        {/each}
-        <path d="M0 {h}H{w}" class="axis" />
-        <text x={w} y={h + 33} class="tick" text-anchor="end">spindle speed, rpm; torque in {units.torque}</text>
+        <Axes {x} {y} {w} {h} says="spindle speed, rpm; torque in {units.torque}" />
         {#each bands as j (j.id)}
           <path
             d={line<number>(
@@ -104,17 +95,6 @@
 </div>
 
 <style>
-  .grid {
-    stroke: var(--grid);
-  }
-  .axis {
-    stroke: var(--soft);
-    stroke-width: 1.5;
-  }
-  .tick {
-    fill: var(--soft);
-    font-size: 12.5px;
-  }
   .job {
     fill: none;
     stroke: var(--stop);

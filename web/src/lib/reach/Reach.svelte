@@ -3,8 +3,9 @@
   import type { Assessment } from '../api/client';
   import Segments from '../ui/Segments.svelte';
   import { openSheet } from '../ui/context';
+  import Axes from './Axes.svelte';
   import { apart } from './labels';
-  import { figure, heldAt, nearest, scales, shown, speedDomain, speedTicks, type Curve, type View } from './scale';
+  import { figure, heldAt, nearest, scales, shown, speedDomain, type Curve, type View } from './scale';
 
   let { a }: { a: Assessment } = $props();
 
@@ -178,16 +179,7 @@
           <clipPath id="plot"><rect x="0" y="0" width={w} height={h} /></clipPath>
         </defs>
         <g transform="translate({margin.left},{margin.top})">
-          {#each s.y.ticks(6) as t (t)}
-            <path d="M0 {s.y(t)}H{w}" class="grid" />
-            <text x="-8" y={s.y(t)} class="tick" text-anchor="end" dominant-baseline="middle">{figure(t)}</text>
-          {/each}
-          {#each speedTicks(domain, w) as t (t)}
-            <path d="M{s.x(t)} 0V{h}" class="grid" />
-            <text x={s.x(t)} y={h + 17} class="tick" text-anchor="middle">{figure(t)}</text>
-          {/each}
-          <path d="M0 {h}H{w}" class="axis" />
-          <text x={w} y={h + 36} class="tick" text-anchor="end">spindle speed, rpm</text>
+          <Axes x={s.x} y={s.y} {w} {h} says="spindle speed, rpm" />
 
           <g clip-path="url(#plot)">
             {#each a.reach.positions as p (p.label)}
@@ -269,17 +261,6 @@
 </section>
 
 <style>
-  .grid {
-    stroke: var(--grid);
-  }
-  .axis {
-    stroke: var(--soft);
-    stroke-width: 1.5;
-  }
-  .tick {
-    fill: var(--soft);
-    font-size: 13px;
-  }
   .all-day {
     fill: color-mix(in srgb, var(--iron) 17%, transparent);
   }
