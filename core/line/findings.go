@@ -148,7 +148,7 @@ func (t *train) inputAmps() float64 {
 		}
 	}
 	in := t.motor.Power.Value * (t.fullShare() + 1/t.motor.Efficiency.Value - 1)
-	return in / (eff * t.supply.Volts * factor * root)
+	return in / (eff * t.supply.Sagged(t.motor.Amps.Value) * factor * root)
 }
 
 func (v *verdict) controlFindings() {

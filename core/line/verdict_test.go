@@ -11,6 +11,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/supply"
 	"jiriki/core/work"
 )
 
@@ -305,6 +306,11 @@ func TestInputAmpsFollowWhatTheFeedLetsTheMotorGive(t *testing.T) {
 		}, 750 * (400.0/230 + 1/0.7507 - 1) / (0.95 * 400 * 0.62 * 1.7321)},
 		{"half the volts", sound(), func(in *Input) { in.Plan.Control.Volts = "90 V" },
 			372.85 * (0.5 + 504/372.85 - 1) / (0.95 * 230 * 0.7)},
+		{"a battery that sags by 2.4 V at 10 A", sound(), func(in *Input) {
+			in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc", Inside: "0.24 Ω"}
+			in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A"}
+			in.Plan.Motor.Plate = motor.Plate{Power: "180 W", Speed: "4600", Volts: "24 V", Amps: "10 A"}
+		}, 180 * (0.9 + 240.0/180 - 1) / (0.95 * 21.6)},
 	}
 	for _, c := range cases {
 		t.Run(c.name, func(t *testing.T) {

@@ -88,7 +88,7 @@ func workingBehind(one finding.Finding) string {
 func (d *derivations) supply() {
 	m, s := d.motor, d.train.supply
 	d.add("supply.input", "supply", "Input amps at full load", d.show(d.inputAmps(), q.Current), "I = P·(share + 1/η_motor − 1) / (η_drive·V·pf·√phases)",
-		fmt.Sprintf("%s of the plate's %s at %s, from %s", q.Percent(d.fullShare()), q.Show(m.Power.Value, q.Power, q.Metric), q.Percent(m.Efficiency.Value), d.show(s.Volts, q.Voltage)), source.InputAmps)
+		fmt.Sprintf("%s of the plate's %s at %s, from %s", q.Percent(d.fullShare()), q.Show(m.Power.Value, q.Power, q.Metric), q.Percent(m.Efficiency.Value), d.show(s.Sagged(m.Amps.Value), q.Voltage)), source.InputAmps)
 	if s.Battery && s.Inside > 0 {
 		d.add("supply.sag", "supply", "Volts left at the motor's rated amps", d.show(s.Sagged(m.Amps.Value), q.Voltage), "V = V_rest − I·R_inside",
 			fmt.Sprintf("%s − %s × %s", d.show(s.Volts, q.Voltage), d.show(m.Amps.Value, q.Current), d.show(s.Inside, q.Resistance)), source.Mechanics)
