@@ -123,3 +123,27 @@ for (const paper of ['A4', 'Letter'] as const)
     expect(facts).toMatch(/Pages: +1\n/);
     expect(facts).toMatch(paper === 'A4' ? /Page size: +59[45].* x 84[12]/ : /Page size: +612 x 792/);
   });
+
+test('on the reach no name covers another or a band', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  for (const machine of ['Honey extractor', 'Kick wheel, powered', 'Power hacksaw']) {
+    await page.goto(await workshop.plan(machine, 'A'));
+    const names = page.locator('.job text:not(.halo)');
+    await expect(names.first()).toBeVisible();
+    const covered = await names.evaluateAll((texts) => {
+      const boxes = texts.map((t) => t.getBoundingClientRect());
+      const crossed = (box: DOMRect) =>
+        [...document.querySelectorAll<SVGPathElement>('.job > path')].some((path) => {
+          const toScreen = path.getScreenCTM();
+          return Array.from({ length: 61 }, (_, i) => path.getPointAtLength((path.getTotalLength() * i) / 60)).some((at) => {
+            const p = at.matrixTransform(toScreen ?? undefined);
+            // Letters without tails and accents fill the middle of their box.
+            return p.x > box.left && p.x < box.right && p.y > box.top + 4 && p.y < box.bottom - 2;
+          });
+        });
+      const overlaps = (a: DOMRect, b: DOMRect) => a.left < b.right && b.left < a.right && a.top + 4 < b.bottom && b.top + 4 < a.bottom;
+      return texts.filter((_, i) => crossed(boxes[i]!) || boxes.some((b, k) => k !== i && overlaps(boxes[i]!, b))).map((t) => t.textContent);
+    });
+    expect(covered).toEqual([]);
+  }
+});

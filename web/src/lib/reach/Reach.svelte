@@ -91,7 +91,8 @@
       jobs,
       jobs.map((job) => job.path),
       17,
-      0
+      0,
+      h
     )
   );
 

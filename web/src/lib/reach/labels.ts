@@ -23,20 +23,21 @@ const along = (line: Point[]): Point[] =>
     })
   );
 
-/** Moves labels up until none covers another or a line; those drawn first stay where they are.
- * Returns the y of each. */
-export function apart(labels: Label[], lines: Point[][], lineHeight: number, top: number): number[] {
+/** Moves labels up or down, as little as need be between top and bottom, until none covers another
+ * or a line; those drawn first stay where they are. Returns the y of each. */
+export function apart(labels: Label[], lines: Point[][], lineHeight: number, top: number, bottom: number): number[] {
   const placed: Label[] = [];
   const inked = lines.flatMap(along);
   return labels.map((label) => {
-    let y = label.y;
     const within = (x: number, width: number) => x < label.x + label.width && label.x < x + width;
     const overLabel = (at: number) => placed.some((p) => Math.abs(p.y - at) < lineHeight && within(p.x, p.width));
-    const hits = (at: number) =>
-      overLabel(at) || inked.some((p) => within(p.x, 0) && p.y > at - 0.75 * lineHeight && p.y < at + 0.6 * lineHeight);
-    while (hits(y) && y - lineHeight / 2 > top) y -= lineHeight / 2;
-    // With no room above, crossing a line is better than covering a name.
-    while (overLabel(y)) y += lineHeight / 2;
+    const overLine = (at: number) => inked.some((p) => within(p.x, 0) && p.y > at - lineHeight && p.y < at + 0.6 * lineHeight);
+    const step = lineHeight / 4;
+    const tries = Array.from({ length: Math.ceil((bottom - top) / step) }, (_, n) => [label.y - n * step, label.y + n * step])
+      .flat()
+      .filter((at) => at > top && at < bottom);
+    // With no room at all, crossing a line is better than covering a name.
+    const y = tries.find((at) => !overLabel(at) && !overLine(at)) ?? tries.find((at) => !overLabel(at)) ?? label.y;
     placed.push({ ...label, y });
     return y;
   });
