@@ -175,16 +175,15 @@ func exponents(x [constants]float64) [constants]float64 {
 	return x
 }
 
-// gradient is how an equation moves with each constant's logarithm, by central differences about
-// the constants c: scaling one by 1 ± h moves its logarithm by ± h.
-func gradient(e equation, c [constants]float64) [constants]float64 {
-	const h = 1e-5
+// gradient is how an equation, here at the constants c, moves with each constant's logarithm:
+// scaling one by 1 + h moves its logarithm by h.
+func gradient(e equation, c [constants]float64, here float64) [constants]float64 {
+	const h = 1e-6
 	var g [constants]float64
 	for i := range c {
-		up, down := c, c
+		up := c
 		up[i] *= 1 + h
-		down[i] *= 1 - h
-		g[i] = (e(up) - e(down)) / (2 * h)
+		g[i] = (e(up) - here) / h
 	}
 	return g
 }
@@ -224,7 +223,8 @@ func solve(equations []equation, start [constants]float64) [constants]float64 {
 		var step [constants]float64
 		c := exponents(x)
 		for _, e := range equations {
-			g, v := gradient(e, c), e(c)
+			v := e(c)
+			g := gradient(e, c, v)
 			for i := range g {
 				step[i] -= g[i] * v
 				for k := i; k < constants; k++ {
@@ -267,8 +267,8 @@ func curvature(equations []equation, x [constants]float64) (*mat.SymDense, float
 	sum := 0.0
 	c := exponents(x)
 	for _, e := range equations {
-		addInformation(info, gradient(e, c))
 		v := e(c)
+		addInformation(info, gradient(e, c, v))
 		sum += v * v
 	}
 	for i := range constants {

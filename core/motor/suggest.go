@@ -47,7 +47,7 @@ func (f Fit) Suggest() Suggestion {
 		more := mat.NewSymDense(constants, nil)
 		more.CopySym(f.info)
 		for _, e := range candidate.t.equations(law) {
-			addInformation(more, gradient(e, c))
+			addInformation(more, gradient(e, c, e(c)))
 		}
 		after := spreads(more)
 		total, most, of := 0.0, 0.0, 0
