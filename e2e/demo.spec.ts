@@ -133,7 +133,7 @@ test('on the reach no name covers another or a band', async ({ page, workshop })
     const covered = await names.evaluateAll((texts) => {
       const boxes = texts.map((t) => t.getBoundingClientRect());
       const crossed = (box: DOMRect) =>
-        [...document.querySelectorAll<SVGPathElement>('.job > path')].some((path) => {
+        Array.from(document.querySelectorAll<SVGPathElement>('.job > path')).some((path) => {
           const toScreen = path.getScreenCTM();
           return Array.from({ length: 61 }, (_, i) => path.getPointAtLength((path.getTotalLength() * i) / 60)).some((at) => {
             const p = at.matrixTransform(toScreen ?? undefined);
