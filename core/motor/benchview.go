@@ -26,7 +26,7 @@ type Constant struct {
 // howTo says how a sort of reading is taken.
 var howTo = map[string]string{
 	"open":       "Spin it at a known speed, by a drill or a lathe, and read the volts at its open leads.",
-	"resistance": "Take the leads off and read the ohms at another place of the rotor; turn it a little between readings.",
+	"resistance": "Take the leads off and read the ohms at several places of the rotor, turned a little between readings.",
 	"free":       "Run it with nothing on the shaft from a low, current-limited supply: volts, amps and speed together.",
 	"loaded":     "Load it with a brake band or a known torque: volts, amps, speed and torque together. Stand clear, seconds at a time.",
 	"spin-down":  "Let it coast from a known speed, leads open, and time it down to half.",

@@ -53,8 +53,8 @@ func (v *verdict) plateFindings() {
 	going := v.CapPower / best
 	read := v.PlatePower.Value * v.SteadyShare
 	if read > v.CapPower*1.005 {
-		detail := fmt.Sprintf("%s × %s is %s going in, so %s out at the very best. The lesser is used here.",
-			v.show(v.Volts.Value, q.Voltage), v.show(v.Amps.Value, q.Current), v.show(going, q.Power), v.show(v.CapPower, q.Power))
+		detail := fmt.Sprintf("%s is %s going in, so %s out at the very best. The lesser is used here.",
+			v.goingIn(v.sys), v.show(going, q.Power), v.show(v.CapPower, q.Power))
 		if hp := v.PlatePower.Value * q.Horsepower / 1000; v.typedKilowatts && hp <= v.CapPower {
 			detail += fmt.Sprintf(" Was it hp on the plate? As many hp are %s.", v.show(hp, q.Power))
 		}

@@ -2,6 +2,9 @@ package motor
 
 import (
 	"encoding/json"
+	"math"
+	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -146,5 +149,36 @@ func TestBadReadingsAreRefusedAtTheirField(t *testing.T) {
 		r := q.NewReader("motor")
 		Resolve(Described{Kind: PermanentMagnetDC, Readings: []Reading{one}}, r)
 		require.ErrorContains(t, r.Err(), field)
+	}
+}
+
+// What the amps carry is written so that a person can do the sum and get the figure beside it.
+func TestThePowerGoingInCanBeWorkedOutFromItsWords(t *testing.T) {
+	for _, kind := range []Kind{PermanentMagnetDC, Universal, ThreePhase, CapacitorStart} {
+		d, _ := specimen(kind)
+		d.Plate.Power = ""
+		for _, claimed := range []q.Text{"", "30 kW"} {
+			d.Plate.Power = claimed
+			m := resolved(t, d)
+			var put string
+			for _, w := range m.Workings(q.Metric) {
+				if w.ID == "motor.power" {
+					put = w.Put
+				}
+			}
+			require.NotEmpty(t, put, "%s %q", kind, claimed)
+			product := 1.0
+			for _, factor := range strings.Split(put, " × ") {
+				if factor == "√3" {
+					product *= math.Sqrt(3)
+					continue
+				}
+				number, _, _ := strings.Cut(factor, q.ThinSpace)
+				v, err := strconv.ParseFloat(number, 64)
+				require.NoError(t, err, put)
+				product *= v
+			}
+			assert.InEpsilon(t, m.Power.Value, product, 0.01, "%s: %s", kind, put)
+		}
 	}
 }

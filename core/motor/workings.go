@@ -72,7 +72,7 @@ func (m *Resolved) commonWorkings(w *workings) {
 		})
 	}
 	if m.Amps.OK() && m.Amps.Standing == working.Assumed {
-		w.add("amps", "Amps at full load", m.Amps, q.Current, "I = P / (V·η·pf·√phases)",
+		w.add("amps", "Amps at full load", m.Amps, q.Current, "I = P / (√phases·V·pf·η)",
 			fmt.Sprintf("%s at %s and the usual efficiency", w.show(m.Power.Value, q.Power), w.show(m.Volts.Value, q.Voltage)),
 			source.PlateEfficient, "No amps on the plate")
 	}
@@ -89,14 +89,26 @@ func (m *Resolved) speedWorking(w *workings) {
 	}
 }
 
+// goingIn writes what the motor takes at its plate's amps, as "√3 × 400 V × 3.4 A × 0.83".
+func (m *Resolved) goingIn(sys q.System) string {
+	words := q.Show(m.Volts.Value, q.Voltage, sys) + " × " + q.Show(m.Amps.Value, q.Current, sys)
+	if m.rootPhases() > 1 {
+		words = "√3 × " + words
+	}
+	if m.PowerFactor.OK() {
+		words += " × " + q.Figures(m.PowerFactor.Value, 2)
+	}
+	return words
+}
+
 func (m *Resolved) powerWorking(w *workings) {
 	eff := m.Kind.Profile()
 	switch {
 	case !m.PlatePower.OK():
-		w.add("power", "Power to count on", m.Power, q.Power, "P = V·I·η", fmt.Sprintf("%s × %s × %g", w.show(m.Volts.Value, q.Voltage), w.show(m.Amps.Value, q.Current), eff.usual),
+		w.add("power", "Power to count on", m.Power, q.Power, "P = √phases·V·I·pf·η", fmt.Sprintf("%s × %g", m.goingIn(w.sys), eff.usual),
 			source.PlateEfficient, "No power on the plate; usual efficiency taken")
 	case m.Power.Standing == working.Computed:
-		w.add("power", "Power to count on", m.Power, q.Power, "P ≤ V·I·η_best", fmt.Sprintf("%s in × %g", q.Show(m.CapPower/eff.best, q.Power, q.Metric), eff.best),
+		w.add("power", "Power to count on", m.Power, q.Power, "P ≤ √phases·V·I·pf·η_best", fmt.Sprintf("%s × %g", m.goingIn(w.sys), eff.best),
 			source.PlateEfficient, "The plate's power is more than its amps can carry")
 	case m.PowerMeans == "intermittent" && m.SteadyShare != peakShare:
 		w.add("power", "Power to count on", m.Power, q.Power, "P·√(1 − e^(−t/τ)) for S2, P·√share for S3", q.Figures(m.SteadyShare, 2)+" × "+w.show(m.PlatePower.Value, q.Power), source.Heating)
