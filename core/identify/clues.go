@@ -91,9 +91,6 @@ var clues = []Clue{
 	}},
 }
 
-// Clues returns every clue there is.
-func Clues() []Clue { return append([]Clue(nil), clues...) }
-
 // odds are how often a motor of a kind answers a clue so, in hundredths [common practice]. What is
 // left over is spread among the answers not named, so that no answer rules a kind out for good.
 type odds map[string]map[string]int

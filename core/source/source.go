@@ -154,9 +154,6 @@ var byID = func() map[ID]Source {
 // a test keeps every used ID in the register.
 func Find(id ID) Source { return byID[id] }
 
-// All returns the register in its order.
-func All() []Source { return append([]Source(nil), register...) }
-
 // Markdown writes the register as a table for docs/sources.md.
 func Markdown() string {
 	var b strings.Builder

@@ -8,7 +8,7 @@ import (
 
 func TestEveryEntryIsWholeAndFoundByItsID(t *testing.T) {
 	seen := map[ID]bool{}
-	for _, s := range All() {
+	for _, s := range register {
 		assert.False(t, seen[s.ID], "%s twice", s.ID)
 		seen[s.ID] = true
 		assert.NotEmpty(t, s.Title, s.ID)
