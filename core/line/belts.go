@@ -22,10 +22,11 @@ const (
 func (t *train) fastestDriver(stage int) float64 {
 	_, high := t.model.Span()
 	fastest := 0.0
-	for _, p := range t.reduction.Positions {
+	for i := range t.reduction.Positions {
+		p := &t.reduction.Positions[i]
 		omega := high
 		for i := range stage {
-			omega /= t.reduction.Stages[i].Steps[p.Steps[i]].Ratio
+			omega /= t.reduction.Stages[i].RatioAt(p.Steps[i])
 		}
 		fastest = math.Max(fastest, omega)
 	}

@@ -66,7 +66,7 @@ func (c *Contender) take(d driven) {
 			worst, c.Worst, c.Margin, c.HeldBy = worth, job.Name, tidy(f.margin), f.held.By
 		}
 		if job.Duty.Kind == "continuous" {
-			if held := d.train.steady(f.omega, 1, d.position); held.Torque > 0 {
+			if held := d.train.steady(f.omega, 1, &d.position); held.Torque > 0 {
 				c.Heat = math.Max(c.Heat, tidy(f.needed/held.Torque))
 			}
 		}
@@ -112,15 +112,15 @@ func stagesFor(ratio float64) int {
 // curves draws the all-day torque through the plan's ratio and geared to the fastest job's speed.
 func (c *contest) curves(out *Contender) {
 	if ps := c.s.reduction.Positions; len(ps) > 0 {
-		out.SameRatio = out.train.curve(reduction.Position{Ratio: ps[0].Ratio, Keeps: ps[0].Keeps})
+		out.SameRatio = out.train.curve(&reduction.Position{Ratio: ps[0].Ratio, Keeps: ps[0].Keeps})
 	}
 	_, high := out.train.model.Span()
 	if top := fastestWanted(c.s); top > 0 && high > 0 {
-		out.SameTop = out.train.curve(reduction.Position{Ratio: high / top, Keeps: c.keeps()})
+		out.SameTop = out.train.curve(&reduction.Position{Ratio: high / top, Keeps: c.keeps()})
 	}
 }
 
-func (t *train) curve(p reduction.Position) []CurvePoint {
+func (t *train) curve(p *reduction.Position) []CurvePoint {
 	low, high := t.span(p)
 	if !(low > 0 && high >= low) {
 		return []CurvePoint{}

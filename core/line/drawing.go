@@ -66,7 +66,8 @@ func (t *train) drawing() Drawing {
 		d.Stages = append(d.Stages, t.stageDrawing(i, s))
 	}
 	if t.runs {
-		for _, p := range t.reduction.Positions {
+		for i := range t.reduction.Positions {
+			p := &t.reduction.Positions[i]
 			_, high := t.span(p)
 			d.SpeedsTop = append(d.SpeedsTop, tidy(high/q.RPM))
 		}

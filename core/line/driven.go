@@ -156,7 +156,7 @@ func (d *driven) try(ratio, keeps float64) {
 			score = math.Min(score, fares[i].worth(job.Margin))
 		}
 	}
-	if _, high := d.train.span(p); high > d.train.top*(1+speedTolerance) {
+	if _, high := d.train.span(&p); high > d.train.top*(1+speedTolerance) {
 		score *= 0.5 // held by the trim, if need be
 	}
 	if math.IsInf(score, 1) {

@@ -301,7 +301,8 @@ func (v *verdict) speedFindings() {
 // worksSlowly reports whether a job makes the motor turn below half its plate speed.
 func (v *verdict) worksSlowly() bool {
 	for _, job := range v.machine.Jobs {
-		for _, p := range v.reduction.Positions {
+		for i := range v.reduction.Positions {
+			p := &v.reduction.Positions[i]
 			if job.Missing == "" && job.Low*p.Ratio*v.motor.Gear.Ratio < 0.5*v.motor.Speed.Value {
 				return true
 			}

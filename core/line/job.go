@@ -132,7 +132,7 @@ func (t *train) shortTitle(job *work.Need, fare fare, sys q.System) string {
 	if fare.starting {
 		return job.Name + ": will not break it away"
 	}
-	p := t.reduction.Positions[fare.position]
+	p := &t.reduction.Positions[fare.position]
 	const tried = 24
 	overload := overload(job.Duty)
 	from, to := math.Inf(1), 0.0
@@ -154,7 +154,7 @@ func (t *train) shortTitle(job *work.Need, fare fare, sys q.System) string {
 }
 
 func (t *train) speedShort(job *work.Need, fare fare, speed func(float64) string) (title, detail string) {
-	p := t.reduction.Positions[fare.position]
+	p := &t.reduction.Positions[fare.position]
 	low, high := t.span(p)
 	if t.model.FixedSpeed() && !job.AnySpeed {
 		return job.Name + ": one speed cannot cover a band",

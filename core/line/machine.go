@@ -137,7 +137,8 @@ func (v *verdict) topSpeedFindings() {
 		return
 	}
 	fastest := 0.0
-	for _, p := range v.reduction.Positions {
+	for i := range v.reduction.Positions {
+		p := &v.reduction.Positions[i]
 		_, high := v.span(p)
 		fastest = math.Max(fastest, high)
 	}

@@ -75,7 +75,8 @@ func (t *train) best(job *work.Need, positions []reduction.Position) fare {
 		return fare{outcome: cannotJudge}
 	}
 	found := fare{outcome: cannotJudge}
-	for i, p := range positions {
+	for i := range positions {
+		p := &positions[i]
 		f := t.fareIn(job, p)
 		f.position = i
 		if found.outcome == cannotJudge || better(f, found) {
@@ -94,7 +95,7 @@ func better(a, b fare) bool {
 	return a.margin > b.margin
 }
 
-func (t *train) fareIn(job *work.Need, p reduction.Position) fare {
+func (t *train) fareIn(job *work.Need, p *reduction.Position) fare {
 	low, high := t.span(p)
 	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
 	high = math.Min(high, t.top)
@@ -140,7 +141,7 @@ func grade(margin, wanted float64) outcome {
 }
 
 // scan finds the least margin over the reached band, or the best single speed when any will do.
-func (t *train) scan(job *work.Need, p reduction.Position, f *fare) {
+func (t *train) scan(job *work.Need, p *reduction.Position, f *fare) {
 	overload := overload(job.Duty)
 	samples := bandSamples
 	if job.AnySpeed {
@@ -184,7 +185,7 @@ func (t *train) scan(job *work.Need, p reduction.Position, f *fare) {
 }
 
 // heldFor is the torque a job may count on, by its duty.
-func (t *train) heldFor(job *work.Need, omega, overload float64, p reduction.Position) motor.Held {
+func (t *train) heldFor(job *work.Need, omega, overload float64, p *reduction.Position) motor.Held {
 	if job.Duty.Kind == "seconds" {
 		return t.peak(omega, p)
 	}

@@ -83,7 +83,7 @@ func TestTouchingABandIsNotCoveringIt(t *testing.T) {
 	s, err := resolve(in)
 	require.NoError(t, err)
 	tr := newTrain(s)
-	_, high := tr.span(tr.reduction.Positions[0])
+	_, high := tr.span(&tr.reduction.Positions[0])
 	rpm := high / q.RPM
 	for cover, done := range map[string]bool{"all": false, "any": true} {
 		in.Machine.Limits.Spindle = ""

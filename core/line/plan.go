@@ -50,12 +50,12 @@ type stations struct {
 func resolve(in Input) (stations, error) {
 	r := q.NewReader("")
 	s := stations{
-		supply:    supply.Resolve(in.Plan.Supply, r.Under("supply")),
-		control:   control.Resolve(in.Plan.Control, r.Under("control")),
-		motor:     motor.Resolve(in.Plan.Motor, r.Under("motor")),
-		reduction: reduction.Resolve(in.Plan.Reduction, r.Under("reduction")),
-		machine:   work.Resolve(in.Machine, r.Under("machine")),
+		supply:  supply.Resolve(in.Plan.Supply, r.Under("supply")),
+		control: control.Resolve(in.Plan.Control, r.Under("control")),
+		motor:   motor.Resolve(in.Plan.Motor, r.Under("motor")),
+		machine: work.Resolve(in.Machine, r.Under("machine")),
 	}
+	s.reduction = reduction.Resolve(in.Plan.Reduction, s.motor.Body.Shaft, r.Under("reduction"))
 	if len(in.Shelf) > maxShelf {
 		r.Refuse("shelf", fmt.Sprint(len(in.Shelf)), fmt.Sprintf("at most %d motors can be tried at once", maxShelf))
 	}

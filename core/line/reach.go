@@ -63,13 +63,14 @@ func (t *train) reach() Reach {
 		return r
 	}
 	points := min(reachPoints, reachPointsAll/max(len(t.reduction.Positions), 1))
-	for _, p := range t.reduction.Positions {
+	for i := range t.reduction.Positions {
+		p := &t.reduction.Positions[i]
 		r.Positions = append(r.Positions, t.positionReach(p, points))
 	}
 	return r
 }
 
-func (t *train) positionReach(p reduction.Position, points int) PositionReach {
+func (t *train) positionReach(p *reduction.Position, points int) PositionReach {
 	low, high := t.span(p)
 	out := PositionReach{
 		Label: p.Label, Ratio: tidy(p.Ratio), Keeps: tidy(p.Keeps), Fixed: t.model.FixedSpeed(),
@@ -83,7 +84,7 @@ func (t *train) positionReach(p reduction.Position, points int) PositionReach {
 			omega = high
 		}
 		c, b, k := t.model.Limits(omega*p.Ratio, usualBurst)
-		c, b, k = at(c, p), at(b, p), at(k, p)
+		c, b, k = at(c, omega, p, 1), at(b, omega, p, 1), at(k, omega, p, reduction.OverloadShare)
 		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque), float32(b.Torque), float32(k.Torque)
 		now := Holding{0, c.By, b.By, k.By}
 		if n := len(out.Held); n == 0 || out.Held[n-1].differs(now) {
@@ -111,12 +112,12 @@ func (h Holding) differs(o Holding) bool {
 }
 
 // runUp draws a line-fed motor's own curve from near standstill to synchronous.
-func (t *train) runUp(p reduction.Position, high float64, out *PositionReach) {
+func (t *train) runUp(p *reduction.Position, high float64, out *PositionReach) {
 	const points = 60
 	for i := range points {
 		omega := high * float64(i+1) / points
 		out.RunUpRPM = append(out.RunUpRPM, float32(omega/q.RPM))
-		out.RunUp = append(out.RunUp, float32(at(motor.Held{Torque: t.model.RunUp(omega * p.Ratio)}, p).Torque))
+		out.RunUp = append(out.RunUp, float32(t.model.RunUp(omega*p.Ratio)*p.Ratio*p.Keeps))
 	}
 }
 

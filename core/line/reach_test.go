@@ -15,7 +15,7 @@ import (
 func TestReachSaysWhatBindsAlongTheWay(t *testing.T) {
 	a := assessed(t, sound())
 	require.Len(t, a.Reach.Positions, 1)
-	p := a.Reach.Positions[0]
+	p := &a.Reach.Positions[0]
 	require.Len(t, p.RPM, 200)
 	assert.Equal(t, motor.FanSlowed, p.Held[0].Continuous, "slowly, the fan is too slow")
 	last := p.Held[len(p.Held)-1]

@@ -164,7 +164,8 @@ func (h *healer) slowerRotor() []option {
 // trimUnderLimit lowers the top speed by the control until the machine's limit is kept.
 func (h *healer) trimUnderLimit() []option {
 	fastest := 0.0
-	for _, p := range h.now.reduction.Positions {
+	for i := range h.now.reduction.Positions {
+		p := &h.now.reduction.Positions[i]
 		_, high := h.now.span(p)
 		fastest = math.Max(fastest, high)
 	}
@@ -204,7 +205,7 @@ func (h *healer) try(r Remedy) (option, bool) {
 		s.motor = motor.Resolve(*r.Motor, reader)
 	}
 	if r.Reduction != nil {
-		s.reduction = reduction.Resolve(*r.Reduction, reader)
+		s.reduction = reduction.Resolve(*r.Reduction, s.motor.Body.Shaft, reader)
 	}
 	o := option{Remedy: r, train: newTrain(s)}
 	if reader.Err() != nil || !o.train.runs {
@@ -311,7 +312,8 @@ func typed(v float64, unit string) q.Text { return q.Text(fmt.Sprintf("%.3g %s",
 
 // overspeeds reports whether the plan can pass the machine's limit or what the rotor bears.
 func (t *train) overspeeds() bool {
-	for _, p := range t.reduction.Positions {
+	for i := range t.reduction.Positions {
+		p := &t.reduction.Positions[i]
 		if _, high := t.span(p); high > t.top*(1+speedTolerance) {
 			return true
 		}

@@ -45,7 +45,8 @@ func (t *train) speedPlate(fares []fare) SpeedPlate {
 		plate.Knob = []float64{1}
 	}
 	fastest := 0.0
-	for _, p := range t.reduction.Positions {
+	for i := range t.reduction.Positions {
+		p := &t.reduction.Positions[i]
 		low, high := t.span(p)
 		row := PlatePosition{Label: p.Label, Ratio: q.Ratio(p.Ratio), RPM: make([]float64, len(plate.Knob))}
 		for i, knob := range plate.Knob {

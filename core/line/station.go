@@ -134,7 +134,7 @@ func (t *train) reductionStation(in Input) Station {
 	if len(t.reduction.Positions) == 0 {
 		return s
 	}
-	p := t.reduction.Positions[0]
+	p := &t.reduction.Positions[0]
 	s.Figures = []Figure{{q.Ratio(p.Ratio), "reduction.ratio.0"}, {"keeps " + q.Percent(p.Keeps), "reduction.keeps"}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
@@ -199,7 +199,8 @@ func (t *train) workStation(in Input, a Assessment) Station {
 	s := Station{Station: f.Work, Title: named(in.Machine.Name, "Machine")}
 	if t.runs && len(t.reduction.Positions) > 0 {
 		low, high, most := math.Inf(1), 0.0, 0.0
-		for _, p := range t.reduction.Positions {
+		for i := range t.reduction.Positions {
+			p := &t.reduction.Positions[i]
 			l, h := t.span(p)
 			low, high = math.Min(low, l), math.Max(high, h)
 			most = math.Max(most, t.steady(h*0.9, 1, p).Torque)

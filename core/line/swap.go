@@ -50,7 +50,7 @@ func (h *healer) ratio(job int) []option {
 		}
 		h.swapped[best] = o
 	}
-	p := o.train.reduction.Positions[o.fares[job].position]
+	p := &o.train.reduction.Positions[o.fares[job].position]
 	_, high := o.train.span(p)
 	o.Label = "Try " + q.Ratio(p.Ratio)
 	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.swapText(h.swaps[best]), q.Show(math.Min(high, o.train.top), q.Speed, h.in.Units))
@@ -73,7 +73,7 @@ func (h *healer) belts() []option {
 			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: typed(driver, "mm"), Driven: typed(driven, "mm")}},
 		}}}
 		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
-			p := o.train.reduction.Positions[0]
+			p := &o.train.reduction.Positions[0]
 			_, high := o.train.span(p)
 			o.Label = "Put in a belt, " + q.Ratio(p.Ratio)
 			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle; then it tops out at %s",
@@ -134,7 +134,7 @@ func swapBeats(a, b swap, job int) bool {
 func (h *healer) screenSwaps() []swap {
 	var out []swap
 	for i, stage := range h.now.reduction.Stages {
-		if stage.Kind == reduction.Direct {
+		if stage.Kind == reduction.Direct || stage.Kind == reduction.Worm {
 			continue
 		}
 		sizes := pulleySizes
@@ -144,14 +144,16 @@ func (h *healer) screenSwaps() []swap {
 		for k, step := range stage.Steps {
 			touched, rest := h.split(i, k)
 			elsewhere := h.faresOver(rest)
+			stages := append([]reduction.Stage(nil), h.now.reduction.Stages...)
 			for _, driven := range []bool{false, true} {
 				for _, size := range sizes {
-					scale, ok := h.legal(i, k, step, driven, size)
+					changed, ok := h.legal(i, k, step, driven, size)
 					if !ok {
 						continue
 					}
+					stages[i] = changed
 					s := swap{stage: i, step: k, driven: driven, size: size}
-					if s.fares, ok = h.faresScaled(touched, scale, elsewhere); ok {
+					if s.fares, ok = h.faresChanged(stages, touched, elsewhere); ok {
 						s.done = countDone(s.fares)
 						out = append(out, s)
 					}
@@ -182,18 +184,17 @@ func (h *healer) faresOver(positions []reduction.Position) []fare {
 	return out
 }
 
-// faresScaled is how the jobs fare with the touched positions' ratios scaled, or false when one
+// faresChanged is how the jobs fare with the touched positions on changed stages, or false when one
 // of them would overspeed the machine.
-func (h *healer) faresScaled(touched []reduction.Position, scale float64, elsewhere []fare) ([]fare, bool) {
-	scaled := make([]reduction.Position, len(touched))
-	for n, p := range touched {
-		p.Ratio *= scale
-		if _, high := h.now.span(p); high > h.now.top*(1+speedTolerance) {
+func (h *healer) faresChanged(stages []reduction.Stage, touched []reduction.Position, elsewhere []fare) ([]fare, bool) {
+	changed := make([]reduction.Position, len(touched))
+	for n := range touched {
+		changed[n] = reduction.At(stages, touched[n].Steps)
+		if _, high := h.now.span(&changed[n]); high > h.now.top*(1+speedTolerance) {
 			return nil, false
 		}
-		scaled[n] = p
 	}
-	out := h.faresOver(scaled)
+	out := h.faresOver(changed)
 	for n := range out {
 		if out[n].outcome == cannotJudge || elsewhere[n].outcome != cannotJudge && better(elsewhere[n], out[n]) {
 			out[n] = elsewhere[n]
@@ -202,30 +203,29 @@ func (h *healer) faresScaled(touched []reduction.Position, scale float64, elsewh
 	return out, true
 }
 
-// legal looks at one swap: what it does to the ratio, and false when the belt would bend too
-// tight or slip, the wheels touch, or nothing change.
-func (h *healer) legal(i, k int, step reduction.Step, driven bool, size float64) (scale float64, ok bool) {
+// legal looks at one swap: the stage with it made, and false when the belt would bend too tight or
+// slip, the wheels touch, or nothing change.
+func (h *healer) legal(i, k int, step reduction.Step, onDriven bool, size float64) (changed reduction.Stage, ok bool) {
 	stage := h.now.reduction.Stages[i]
 	diameter := size / 1000
 	if step.Teeth {
-		// Diameter goes with teeth at one pitch.
-		diameter = size * step.Driver / reduction.Teeth(h.in.Plan.Reduction.Stages[i].Steps[k].Driver)
+		diameter = stage.PitchDiameter(size)
 	}
-	changed, was := step, step.Driver
-	if driven {
-		changed.Driven, was = diameter, step.Driven
+	driver, driven, was := step.Driver, step.Driven, step.Driver
+	if onDriven {
+		driven, was = diameter, step.Driven
 	} else {
-		changed.Driver = diameter
+		driver = diameter
 	}
-	small, large := math.Min(changed.Driver, changed.Driven), math.Max(changed.Driver, changed.Driven)
+	small, large := math.Min(driver, driven), math.Max(driver, driven)
 	if small < reduction.Smallest(stage.Section)*0.995 || math.Abs(diameter/was-1) < 0.005 {
-		return 0, false
+		return stage, false
 	}
-	if stage.Centre > 0 && stage.Kind != reduction.Spur &&
+	if stage.Centre > 0 && !stage.Meshed() &&
 		(stage.Centre <= (small+large)/2*1.02 || stage.Belted() && reduction.Wrap(small, large, stage.Centre) < leastWrap) {
-		return 0, false
+		return stage, false
 	}
-	return changed.Driven / changed.Driver / (step.Driven / step.Driver), true
+	return stage.Resized(k, driver, driven), true
 }
 
 // withSwap is the described reduction with one wheel changed. A belt length no longer holds on

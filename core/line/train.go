@@ -138,24 +138,31 @@ func inverterHertz(s stations, volts float64) (base, baseVolts, top float64) {
 
 // span is the slowest and fastest spindle speed of a position, rad/s, before the machine's own
 // limit is applied.
-func (t *train) span(p reduction.Position) (low, high float64) {
+func (t *train) span(p *reduction.Position) (low, high float64) {
 	low, high = t.model.Span()
 	return low / p.Ratio, high / p.Ratio
 }
 
-// at carries a torque of the motor through a position to the spindle.
-func at(h motor.Held, p reduction.Position) motor.Held {
+// at carries a torque of the motor through a position to the spindle, as far as its belts and
+// shafts bear it at spindle speed omega.
+func at(h motor.Held, omega float64, p *reduction.Position, overload float64) motor.Held {
 	h.Torque *= p.Ratio * p.Keeps
+	if most, by := p.Carries(omega, overload); most < h.Torque {
+		return motor.Held{Torque: most, By: motor.Bound(by)}
+	}
 	return h
 }
 
-// steady, peak and breakaway are the motor's torques as they reach the spindle at speed omega.
-func (t *train) steady(omega, overload float64, p reduction.Position) motor.Held {
-	return at(t.model.Steady(omega*p.Ratio, overload), p)
+// steady, peak and breakaway are the motor's torques as they reach the spindle at speed omega. A
+// belt's rating is for its life, so a rest gives it nothing; for some seconds it pulls past it.
+func (t *train) steady(omega, overload float64, p *reduction.Position) motor.Held {
+	return at(t.model.Steady(omega*p.Ratio, overload), omega, p, 1)
 }
 
-func (t *train) peak(omega float64, p reduction.Position) motor.Held {
-	return at(t.model.Peak(omega*p.Ratio), p)
+func (t *train) peak(omega float64, p *reduction.Position) motor.Held {
+	return at(t.model.Peak(omega*p.Ratio), omega, p, reduction.OverloadShare)
 }
 
-func (t *train) breakaway(p reduction.Position) motor.Held { return at(t.model.Breakaway(), p) }
+func (t *train) breakaway(p *reduction.Position) motor.Held {
+	return at(t.model.Breakaway(), 0, p, reduction.OverloadShare)
+}

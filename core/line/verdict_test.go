@@ -198,6 +198,7 @@ func TestFixedSpeedIsItsOwnAnswer(t *testing.T) {
 
 func TestBreakawayIsWeighedAgainstStartingTorque(t *testing.T) {
 	in := switched()
+	in.Plan.Reduction.Stages[0].Count = "3"
 	in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Running: []q.Text{"1 kg"}, Breakaway: []q.Text{"30 kg"}}}
 	f := found(assessed(t, in), "work.job.slow")
 	require.NotNil(t, f)

@@ -156,7 +156,8 @@ func (d *derivations) reduction() {
 			}
 		}
 	}
-	for i, p := range d.train.reduction.Positions {
+	for i := range d.train.reduction.Positions {
+		p := &d.train.reduction.Positions[i]
 		d.add(fmt.Sprintf("reduction.ratio.%d", i), "reduction", "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)", d.ratioPut(p), source.BeltSlip)
 	}
 	if len(d.train.reduction.Positions) > 0 {
@@ -183,12 +184,19 @@ func (d *derivations) step(i, k int, s reduction.Stage, step reduction.Step) {
 	}
 }
 
-func (d *derivations) ratioPut(p reduction.Position) string {
+func (d *derivations) ratioPut(p *reduction.Position) string {
 	text := ""
 	for i, s := range d.train.reduction.Stages {
+		if p.Steps[i] == reduction.Out {
+			continue
+		}
 		step := s.Steps[p.Steps[i]]
-		if i > 0 {
+		if text != "" {
 			text += " × "
+		}
+		if step.Teeth {
+			text += fmt.Sprintf("%g ÷ %g", step.Counts[1], step.Counts[0])
+			continue
 		}
 		text += fmt.Sprintf("%s ÷ %s", q.Figures(step.Driven*1000, 4), q.Figures(step.Driver*1000, 4))
 		if s.Slip > 0 {
@@ -196,7 +204,7 @@ func (d *derivations) ratioPut(p reduction.Position) string {
 		}
 	}
 	if text == "" {
-		return "no stages: 1"
+		return "no stages in between: 1"
 	}
 	return text
 }
@@ -216,7 +224,7 @@ func (d *derivations) keepsPut() string {
 }
 
 func (d *derivations) reach() {
-	p := d.train.reduction.Positions[0]
+	p := &d.train.reduction.Positions[0]
 	low, high := d.span(p)
 	middle := math.Max(low, high/2)
 	held := d.steady(middle, 1, p)
@@ -252,7 +260,7 @@ func (d *derivations) jobOnThisPlan(job *work.Need, fare fare) {
 		d.add("job.largest."+job.ID, "work", job.Name+": largest "+c.Grows+" this plan carries", d.show(c.Largest(fare.margin/job.Margin), q.Length),
 			c.Grows+" × margin / margin wanted", fmt.Sprintf("%s × %s ÷ %s, the rest of the cut as it is", d.show(c.GrowsFrom, q.Length), q.Figures(fare.margin, 3), q.Figures(job.Margin, 3)), source.Kienzle)
 	case job.Method == work.ByInertia:
-		p := d.train.reduction.Positions[fare.position]
+		p := &d.train.reduction.Positions[fare.position]
 		top := math.Min(job.High, fare.high)
 		seconds := d.timeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p)
 		text := "never"

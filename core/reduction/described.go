@@ -1,5 +1,6 @@
 // Package reduction describes and resolves the pulleys, chains and gears between motor and
-// spindle: ratios and what each stage keeps, belt lengths, wrap and speeds.
+// spindle: ratios and what each stage keeps, belt lengths, wrap and speeds, what belts, shafts
+// and keys carry, and how wheels fit their shafts.
 package reduction
 
 import q "jiriki/core/quantity"
@@ -9,36 +10,70 @@ type Kind string
 
 // The stages that can be worked out.
 const (
-	Direct  Kind = "direct"
-	VBelt   Kind = "v"
-	PolyV   Kind = "poly-v"
-	Toothed Kind = "toothed"
-	Chain   Kind = "chain"
-	Spur    Kind = "spur"
+	Direct   Kind = "direct"
+	VBelt    Kind = "v"
+	LinkBelt Kind = "link" // a V belt made of links, opened and closed on the machine
+	PolyV    Kind = "poly-v"
+	Flat     Kind = "flat"
+	Toothed  Kind = "toothed"
+	Chain    Kind = "chain"
+	Spur     Kind = "spur" // or helical
+	Worm     Kind = "worm"
 )
 
 // Described is a reduction as a person entered it, motor end first.
 type Described struct {
 	Name   string           `json:"name" maxLength:"120"`
 	Stages []DescribedStage `json:"stages" maxItems:"6" nullable:"false"`
+	Speeds MeasuredSpeeds   `json:"speeds" doc:"Two speeds measured at once, to find what the ratio really is"`
+}
+
+// MeasuredSpeeds are two tachometer readings taken together.
+type MeasuredSpeeds struct {
+	Motor    q.Text `json:"motor"`
+	Spindle  q.Text `json:"spindle"`
+	Position int    `json:"position" minimum:"0" maximum:"23" doc:"Which position the belts were in, from 0"`
 }
 
 // DescribedStage is one pair of shafts. More than one step makes it a cone: the belt is moved
 // from step to step.
 type DescribedStage struct {
-	Kind     Kind            `json:"kind" enum:"direct,v,poly-v,toothed,chain,spur,"`
-	Section  string          `json:"section" enum:"Z,A,B,J," doc:"Belt section of a V (Z, A, B) or poly-V (J) stage"`
-	Measured string          `json:"measured" enum:"pitch,outside," doc:"Which diameter is given"`
-	Steps    []DescribedStep `json:"steps" maxItems:"6" nullable:"false"`
-	Centre   q.Text          `json:"centre" doc:"Distance between shafts"`
-	Belt     q.Text          `json:"belt" doc:"Pitch length of the belt or chain, when that is what is known"`
-	Pitch    q.Text          `json:"pitch" doc:"Pitch of a toothed belt or chain, or module of a gear"`
-	ScrewOn  bool            `json:"screwOn" doc:"A pulley of this stage is held by a thread"`
-	Guarded  bool            `json:"guarded" doc:"Belts and pulleys are behind a guard"`
+	Kind      Kind            `json:"kind" enum:"direct,v,link,poly-v,flat,toothed,chain,spur,worm,"`
+	Section   string          `json:"section" enum:"Z,A,B,J,K,L," doc:"Belt section of a V or link (Z, A, B) or poly-V (J, K, L) stage"`
+	Measured  string          `json:"measured" enum:"pitch,outside," doc:"Which diameter is given"`
+	Steps     []DescribedStep `json:"steps" maxItems:"6" nullable:"false"`
+	Centre    q.Text          `json:"centre" doc:"Distance between shafts"`
+	Belt      q.Text          `json:"belt" doc:"Pitch length of the belt or chain, when that is what is known"`
+	TakeUp    q.Text          `json:"takeUp" doc:"How far the shafts can be moved apart to tension and change the belt"`
+	Direction q.Text          `json:"direction" doc:"Where the driven shaft lies from the driving one, degrees from level, up is positive; level when empty"`
+	Pitch     q.Text          `json:"pitch" doc:"Pitch of a toothed belt or chain, or module of a gear or worm"`
+	Count     q.Text          `json:"count" doc:"V belts side by side, ribs of a poly-V belt, strands of chain"`
+	Width     q.Text          `json:"width" doc:"Of a flat or toothed belt"`
+	Lead      q.Text          `json:"lead" doc:"Worm: lead angle"`
+	Rated     q.Text          `json:"rated" doc:"Torque its maker rates it for at the driven shaft"`
+	Bypass    bool            `json:"bypass" doc:"Back gear: can be put out of mesh, together with the stages next to it that can"`
+	ScrewOn   bool            `json:"screwOn" doc:"A pulley of this stage is held by a thread"`
+	Guarded   bool            `json:"guarded" doc:"Belts and pulleys are behind a guard"`
+	OnDriving DescribedFit    `json:"onDriving" doc:"How the driving wheel sits on its shaft"`
+	OnDriven  DescribedFit    `json:"onDriven" doc:"How the driven wheel sits on its shaft"`
 }
 
 // DescribedStep is one pair of pulleys, sprockets or gears: diameters for belts, teeth otherwise.
+// A worm's driver is its number of starts.
 type DescribedStep struct {
 	Driver q.Text `json:"driver"`
 	Driven q.Text `json:"driven"`
+}
+
+// DescribedFit is a wheel on its shaft.
+type DescribedFit struct {
+	Shaft q.Text `json:"shaft" doc:"Diameter of the shaft"`
+	Bore  q.Text `json:"bore" doc:"Bore of the wheel as it is now"`
+	Held  string `json:"held" enum:"key,screw,taper,pin," doc:"By a key, a set screw alone, a taper bush or clamp, or a pin or weld"`
+	Hub   q.Text `json:"hub" doc:"Length of the hub on the shaft"`
+}
+
+// Blank is a V belt stage with nothing filled in.
+func Blank() DescribedStage {
+	return DescribedStage{Kind: VBelt, Section: "A", Measured: "pitch", Steps: []DescribedStep{{}}}
 }

@@ -3,7 +3,6 @@ package reduction
 import (
 	"fmt"
 	"math"
-	"strings"
 
 	q "jiriki/core/quantity"
 )
@@ -13,59 +12,77 @@ type Resolved struct {
 	Stages    []Stage
 	Positions []Position
 	Missing   string // field still to fill; empty when the reduction can be used
+	Measured  Measured
+}
+
+// Measured are two speeds read together, rad/s; zero when not both are known.
+type Measured struct {
+	Motor, Spindle float64
+	Position       int
 }
 
 // Stage is one pair of shafts, resolved. Lengths in metres.
 type Stage struct {
-	Kind     Kind
-	Section  string
-	Steps    []Step
-	Centre   float64 // 0 when neither centre nor belt is known
-	Belt     float64 // pitch length; 0 likewise
-	FromBelt bool    // Centre was worked out from a belt length
-	Keeps    float64 // efficiency
-	Slip     float64 // share of speed lost
-	ScrewOn  bool
-	Guarded  bool
+	Kind      Kind
+	Section   string
+	Steps     []Step
+	Centre    float64 // 0 when neither centre nor belt is known
+	Belt      float64 // pitch length; 0 likewise
+	FromBelt  bool    // Centre was worked out from a belt length
+	TakeUp    float64 // how far the shafts can be moved apart; 0 when not known
+	Direction float64 // of the driven shaft from the driving one, rad
+	Pitch     float64 // of teeth, or module
+	Count     float64 // belts, ribs or strands
+	Width     float64 // of a flat or toothed belt
+	Keeps     float64 // efficiency
+	Slip      float64 // share of speed lost
+	Rated     float64 // N·m at the driven shaft by its maker; 0 when not known
+	Assumed   string  // what the rating takes for granted, in words; empty when all was given
+	Bypass    bool
+	ScrewOn   bool
+	Guarded   bool
+	OnDriving Fit
+	OnDriven  Fit
+
+	weak weaknesses
 }
 
 // Step is one pair on a stage. Diameters are pitch diameters in metres.
 type Step struct {
 	Driver, Driven float64
-	Ratio          float64 // driver speed over driven speed, slip included
-	Wrap           float64 // on the small pulley, rad; π when the centre is not known
-	Length         float64 // belt this step needs on the stage's centre, m; 0 unknown
-	Teeth          bool    // Driver and Driven were given as teeth
+	Ratio          float64    // driver speed over driven speed, slip included
+	Wrap           float64    // on the small pulley, rad; π when the centre is not known
+	Length         float64    // belt this step needs on the stage's centre, m; 0 unknown
+	Teeth          bool       // counted in teeth, a worm in starts
+	Counts         [2]float64 // those of driver and driven
+	Pull           Pull       // what its belt or chain carries
 }
 
-// Position is one setting of every stage.
-type Position struct {
-	Label string
-	Steps []int   // chosen step of each stage
-	Ratio float64 // motor speed over spindle speed
-	Keeps float64 // efficiency of the whole train
+// Fit is a wheel on its shaft. Lengths in metres, 0 when not known.
+type Fit struct {
+	Shaft, Bore, Hub float64
+	Held             string
 }
 
-// stageFacts are what a kind keeps and slips [common practice].
+// stageFacts are what a kind keeps and slips [common practice]; a worm's follows from its lead.
 var stageFacts = map[Kind]struct{ keeps, slip float64 }{
-	Direct: {1, 0}, VBelt: {0.95, 0.015}, PolyV: {0.96, 0.01}, Toothed: {0.98, 0}, Chain: {0.97, 0}, Spur: {0.98, 0},
+	Direct: {1, 0}, VBelt: {0.95, 0.015}, LinkBelt: {0.95, 0.015}, PolyV: {0.96, 0.01}, Flat: {0.96, 0.025}, Toothed: {0.98, 0}, Chain: {0.97, 0}, Spur: {0.98, 0},
 }
 
-// sectionFacts: offset from outside to pitch radius, and the smallest pitch diameter the
-// section bends round, metres [from memory].
-var sectionFacts = map[string]struct{ offset, smallest float64 }{
-	"Z": {2.5e-3, 50e-3}, "A": {3.3e-3, 75e-3}, "B": {4.2e-3, 125e-3}, "J": {-1.2e-3, 20e-3},
+// Belted reports whether the stage has a belt that wraps and flexes.
+func (s Stage) Belted() bool {
+	switch s.Kind {
+	case VBelt, LinkBelt, PolyV, Flat, Toothed:
+		return true
+	}
+	return false
 }
 
-// Smallest returns the smallest pitch diameter a section should bend round, metres, or 0.
-func Smallest(section string) float64 { return sectionFacts[section].smallest }
+// Meshed reports whether the stage's wheels touch, so that their sizes set the centre distance.
+func (s Stage) Meshed() bool { return s.Kind == Spur || s.Kind == Worm }
 
-// PitchOffset returns how far a section's pitch line lies inside the rim, metres (negative:
-// outside).
-func PitchOffset(section string) float64 { return sectionFacts[section].offset }
-
-// Belted reports whether the stage has a belt that slips, wraps and flexes.
-func (s Stage) Belted() bool { return s.Kind == VBelt || s.Kind == PolyV || s.Kind == Toothed }
+// Toothed reports whether the stage's wheels are counted in teeth.
+func (k Kind) Toothed() bool { return k == Toothed || k == Chain || k == Spur || k == Worm }
 
 // Bounds on one reduction.
 const (
@@ -75,52 +92,69 @@ const (
 )
 
 // Resolve reads a described reduction, refusing on r what cannot be used. No stages at all is a
-// motor coupled straight to the spindle.
-func Resolve(d Described, r *q.Reader) Resolved {
+// motor coupled straight to the spindle. motorShaft (m, 0 unknown) is the shaft of the first wheel
+// unless it is given.
+func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 	var out Resolved
 	if len(d.Stages) > maxStages {
 		r.Refuse("stages", fmt.Sprint(len(d.Stages)), fmt.Sprintf("at most %d stages", maxStages))
 		return out
 	}
-	count := 1
+	shaft, count := motorShaft, 1
 	for i, ds := range d.Stages {
 		at := r.Under(fmt.Sprintf("stages[%d]", i))
-		s, missing := resolveStage(ds, at)
+		s, missing := resolveStage(ds, shaft, at)
 		if missing != "" && out.Missing == "" {
 			out.Missing = fmt.Sprintf("stages[%d].%s", i, missing)
 		}
+		s.name(i+1, len(d.Stages))
 		out.Stages = append(out.Stages, s)
-		if count *= max(len(s.Steps), 1); count > maxPositions {
+		shaft = s.OnDriven.Shaft
+		settings := len(s.Steps)
+		if s.Bypass {
+			settings++
+		}
+		if count *= max(settings, 1); count > maxPositions {
 			at.Refuse("steps", fmt.Sprint(len(ds.Steps)), fmt.Sprintf("more than %d belt positions in all", maxPositions))
 			return out
 		}
 	}
 	if out.Missing == "" && r.Err() == nil {
-		out.Positions = positions(out.Stages)
+		out.Positions = Positions(out.Stages)
+	}
+	speeds := r.Under("speeds")
+	top := q.Range{Min: 0.1 * q.RPM, Max: 60000 * q.RPM}
+	motor, spindle := speeds.Read("motor", d.Speeds.Motor, q.Speed, top), speeds.Read("spindle", d.Speeds.Spindle, q.Speed, top)
+	if motor.Known && spindle.Known {
+		out.Measured = Measured{motor.SI, spindle.SI, min(max(d.Speeds.Position, 0), max(len(out.Positions)-1, 0))}
 	}
 	return out
 }
 
-func resolveStage(d DescribedStage, r *q.Reader) (s Stage, missing string) {
-	s.Kind = Kind(r.Choice("kind", string(d.Kind), string(VBelt), string(Direct), string(VBelt), string(PolyV), string(Toothed), string(Chain), string(Spur)))
+func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missing string) {
+	s.Kind = Kind(r.Choice("kind", string(d.Kind), string(VBelt), string(Direct), string(VBelt), string(LinkBelt), string(PolyV), string(Flat), string(Toothed), string(Chain), string(Spur), string(Worm)))
 	s.Keeps, s.Slip = stageFacts[s.Kind].keeps, stageFacts[s.Kind].slip
-	s.ScrewOn, s.Guarded = d.ScrewOn, d.Guarded
+	s.ScrewOn, s.Guarded, s.Bypass = d.ScrewOn, d.Guarded, d.Bypass && s.Kind == Spur
+	s.Direction = r.Read("direction", d.Direction, q.Angle, q.Range{Min: -2 * math.Pi, Max: 2 * math.Pi}).Or(0)
+	s.fits(d, shaft, r)
 	if s.Kind == Direct {
 		s.Steps = []Step{{Driver: 0.03, Driven: 0.03, Ratio: 1, Wrap: math.Pi}}
 		return s, ""
 	}
-	s.Section = section(s.Kind, r.Choice("section", d.Section, "", "Z", "A", "B", "J"))
+	s.Section = sectionOf(s.Kind, r.Choice("section", d.Section, "", "Z", "A", "B", "J", "K", "L"))
 	outside := r.Choice("measured", d.Measured, "pitch", "pitch", "outside") == "outside"
-	pitch := r.Read("pitch", d.Pitch, q.Length, q.Range{Min: 0.2e-3, Max: 0.1})
+	s.measures(d, r)
 	centre := r.Read("centre", d.Centre, q.Length, q.Range{Min: 5e-3, Max: 10})
 	belt := r.Read("belt", d.Belt, q.Length, q.Range{Min: 50e-3, Max: 30})
+	s.TakeUp = r.Read("takeUp", d.TakeUp, q.Length, q.Range{Min: 0, Max: 1}).Or(0)
+	s.Rated = r.Read("rated", d.Rated, q.Torque, q.Range{Min: 0.01, Max: 1e5}).Or(0)
 	if len(d.Steps) > maxSteps {
 		r.Refuse("steps", fmt.Sprint(len(d.Steps)), fmt.Sprintf("at most %d steps", maxSteps))
 		return s, ""
 	}
 	for i, ds := range d.Steps {
 		at := r.Under(fmt.Sprintf("steps[%d]", i))
-		step, lacking := s.resolveStep(ds, at, outside, pitch)
+		step, lacking := s.resolveStep(ds, at, outside)
 		if lacking != "" && missing == "" {
 			missing = fmt.Sprintf("steps[%d].%s", i, lacking)
 		}
@@ -129,96 +163,73 @@ func resolveStage(d DescribedStage, r *q.Reader) (s Stage, missing string) {
 	if len(d.Steps) == 0 {
 		return s, "steps[0].driver"
 	}
-	if missing == "" {
-		s.place(d, centre, belt, r)
+	if missing != "" {
+		return s, missing
 	}
-	return s, missing
+	if s.Kind == Worm {
+		lead := r.Read("lead", d.Lead, q.Angle, q.Range{Min: math.Pi / 180, Max: math.Pi / 4})
+		s.Keeps = WormKeeps(lead.Or(wormLead(s.Steps[0].Counts[0])))
+	}
+	s.place(d, centre, belt, r)
+	return s, ""
 }
 
-func section(kind Kind, given string) string {
-	switch {
-	case kind == PolyV:
-		return "J"
-	case kind != VBelt:
-		return ""
-	case given == "" || given == "J":
-		return "A"
-	}
-	return given
-}
-
-// resolveStep reads a pair. Toothed stages count teeth; their pitch diameters follow from the
-// pitch, or from 5 mm (belt), 12.7 mm (chain) and module 1.5 (gear) for the drawing when none
-// is given.
-func (s Stage) resolveStep(d DescribedStep, r *q.Reader, outside bool, pitch q.Value) (Step, string) {
-	var step Step
-	if s.Kind == Toothed || s.Kind == Chain || s.Kind == Spur {
-		teeth := q.Range{Min: 5, Max: 400}
-		a, b := readTeeth("driver", d.Driver, r, teeth), readTeeth("driven", d.Driven, r, teeth)
-		if !a.Known || !b.Known {
-			return step, lacking(a)
-		}
-		step.Teeth = true
-		step.Driver, step.Driven = s.pitchDiameter(a.SI, pitch), s.pitchDiameter(b.SI, pitch)
-		step.Ratio = b.SI / a.SI
-		return step, ""
-	}
-	sizes := q.Range{Min: 5e-3, Max: 3}
-	a, b := r.Read("driver", d.Driver, q.Length, sizes), r.Read("driven", d.Driven, q.Length, sizes)
-	if !a.Known || !b.Known {
-		return step, lacking(a)
-	}
-	step.Driver, step.Driven = a.SI, b.SI
-	if outside {
-		offset := 2 * sectionFacts[s.Section].offset
-		step.Driver, step.Driven = a.SI-offset, b.SI-offset
-		if step.Driver < 2e-3 || step.Driven < 2e-3 {
-			r.Refuse("driver", string(d.Driver), "too small outside for a belt of section "+s.Section)
-			return step, ""
+// fits reads how the stage's wheels sit on their shafts; the driving wheel's shaft is the one
+// before it unless given.
+func (s *Stage) fits(d DescribedStage, shaft float64, r *q.Reader) {
+	read := func(part string, fit DescribedFit, shaft float64) Fit {
+		at := r.Under(part)
+		sizes := q.Range{Min: 2e-3, Max: 0.3}
+		return Fit{
+			Shaft: at.Read("shaft", fit.Shaft, q.Length, sizes).Or(shaft),
+			Bore:  at.Read("bore", fit.Bore, q.Length, sizes).Or(0),
+			Hub:   at.Read("hub", fit.Hub, q.Length, sizes).Or(0),
+			Held:  at.Choice("held", fit.Held, "", "key", "screw", "taper", "pin"),
 		}
 	}
-	step.Ratio = step.Driven / step.Driver / (1 - s.Slip)
-	return step, ""
+	s.OnDriving, s.OnDriven = read("onDriving", d.OnDriving, shaft), read("onDriven", d.OnDriven, 0)
 }
 
-func lacking(driver q.Value) string {
-	if driver.Known {
-		return "driven"
-	}
-	return "driver"
-}
+// What is taken where it was not given: pitches as they come most often, and belts of usual
+// width [common practice].
+const (
+	usualToothPitch = 5e-3
+	usualChainPitch = 12.7e-3
+	usualModule     = 1.5e-3
+	usualRibs       = 6.0
+	usualFlatWidth  = 40e-3
+)
 
-// readTeeth reads a whole number of teeth; "24 t" and "24 teeth" are numbers too.
-func readTeeth(field string, t q.Text, r *q.Reader, allowed q.Range) q.Value {
-	v := r.Read(field, bareTeeth(t), q.Number, allowed)
-	if v.Known && v.SI != math.Trunc(v.SI) {
-		r.Refuse(field, string(t), "teeth come in whole numbers")
-		v.Known = false
-	}
-	return v
-}
-
-func bareTeeth(t q.Text) q.Text {
-	return q.Text(strings.TrimSpace(strings.TrimRight(strings.ToLower(strings.TrimSpace(string(t))), "teh ")))
-}
-
-// Teeth returns the tooth count typed, or 0 when it is none.
-func Teeth(t q.Text) float64 {
-	n, err := q.Parse(bareTeeth(t), q.Number)
-	if err != nil {
-		return 0
-	}
-	return n
-}
-
-func (s Stage) pitchDiameter(teeth float64, pitch q.Value) float64 {
+// measures reads pitch, count and width, and notes what a rating takes for granted without them.
+func (s *Stage) measures(d DescribedStage, r *q.Reader) {
+	pitch := r.Read("pitch", d.Pitch, q.Length, q.Range{Min: 0.2e-3, Max: 0.1})
+	count := r.Read("count", d.Count, q.Number, q.Range{Min: 1, Max: 40})
+	width := r.Read("width", d.Width, q.Length, q.Range{Min: 2e-3, Max: 0.5})
+	s.Count = count.Or(1)
 	switch s.Kind {
+	case PolyV:
+		if s.Count = count.Or(usualRibs); !count.Known {
+			s.Assumed = "Six ribs taken"
+		}
+	case Flat:
+		if s.Width = width.Or(usualFlatWidth); !width.Known {
+			s.Assumed = "A belt 40 mm wide taken"
+		}
+	case Toothed:
+		s.Pitch = pitch.Or(usualToothPitch)
+		if s.Width = width.Or(3 * s.Pitch); !width.Known {
+			s.Assumed = "A belt three pitches wide taken"
+		}
+		if !pitch.Known {
+			s.Assumed = "Pitch of 5 mm taken"
+		}
 	case Chain:
-		return pitch.Or(12.7e-3) / math.Sin(math.Pi/teeth)
-	case Spur:
-		return pitch.Or(1.5e-3) * teeth
+		if s.Pitch = pitch.Or(usualChainPitch); !pitch.Known {
+			s.Assumed = "Chain of 12.7 mm pitch taken"
+		}
+	case Spur, Worm:
+		s.Pitch = pitch.Or(usualModule)
 	}
-	return pitch.Or(5e-3) * teeth / math.Pi
 }
 
 // place finds centre, belt and wrap from whichever of centre and belt length is given. The
@@ -226,7 +237,7 @@ func (s Stage) pitchDiameter(teeth float64, pitch q.Value) float64 {
 func (s *Stage) place(d DescribedStage, centre, belt q.Value, r *q.Reader) {
 	first := s.Steps[0]
 	switch {
-	case s.Kind == Spur:
+	case s.Meshed():
 		s.Centre = (first.Driver + first.Driven) / 2
 	case centre.Known:
 		s.Centre = centre.SI
@@ -247,55 +258,38 @@ func (s *Stage) place(d DescribedStage, centre, belt q.Value, r *q.Reader) {
 		s.Centre, s.FromBelt = c, true
 	}
 	for i := range s.Steps {
-		step := &s.Steps[i]
-		step.Wrap = math.Pi
-		if s.Centre == 0 || s.Kind == Spur {
-			continue
-		}
-		if s.Centre > math.Abs(step.Driven-step.Driver)/2 {
-			step.Wrap = Wrap(step.Driver, step.Driven, s.Centre)
-			step.Length = OpenBelt(step.Driver, step.Driven, s.Centre)
-		}
+		s.Steps[i] = s.placed(s.Steps[i])
 	}
-	if s.Centre > 0 && s.Kind != Spur {
+	if s.Centre > 0 && !s.Meshed() {
 		s.Belt = s.Steps[0].Length
 	}
 }
 
-// positions are all the combinations of steps, fastest spindle last.
-func positions(stages []Stage) []Position {
-	all := []Position{{Ratio: 1, Keeps: 1}}
-	for _, s := range stages {
-		var next []Position
-		for _, p := range all {
-			for i, step := range s.Steps {
-				next = append(next, Position{
-					Steps: append(append([]int(nil), p.Steps...), i),
-					Ratio: p.Ratio * step.Ratio, Keeps: p.Keeps * s.Keeps,
-				})
-			}
+// placed is a step on the stage's centres: its wrap, belt length and what its belt carries.
+func (s *Stage) placed(step Step) Step {
+	step.Wrap, step.Length = math.Pi, 0
+	if s.Centre > math.Abs(step.Driven-step.Driver)/2 && !s.Meshed() {
+		step.Wrap = Wrap(step.Driver, step.Driven, s.Centre)
+		step.Length = OpenBelt(step.Driver, step.Driven, s.Centre)
+		if s.Kind == Chain {
+			step.Length = s.Pitch * ChainLength(s.teeth(step.Driver), s.teeth(step.Driven), s.Centre/s.Pitch)
 		}
-		all = next
 	}
-	for i := range all {
-		all[i].Label = label(stages, all[i])
-	}
-	return all
+	step.Pull = s.pullOf(step)
+	return step
 }
 
-// label names a position by the steps that can be moved: "step 2", or "A2 B1" with two cones.
-func label(stages []Stage, p Position) string {
-	var parts []string
-	for i, s := range stages {
-		if len(s.Steps) > 1 {
-			parts = append(parts, fmt.Sprintf("%c%d", 'A'+i, p.Steps[i]+1))
-		}
+// Resized returns the stage with one step's wheels changed to other pitch diameters (m); not for a
+// worm, whose ratio is not one of diameters.
+func (s Stage) Resized(step int, driver, driven float64) Stage {
+	s.Steps = append([]Step(nil), s.Steps...)
+	changed := s.Steps[step]
+	changed.Driver, changed.Driven = driver, driven
+	changed.Ratio = driven / driver / (1 - s.Slip)
+	if changed.Teeth {
+		changed.Counts = [2]float64{s.teeth(driver), s.teeth(driven)}
+		changed.Ratio = changed.Counts[1] / changed.Counts[0]
 	}
-	switch len(parts) {
-	case 0:
-		return "the only position"
-	case 1:
-		return "step " + parts[0][1:]
-	}
-	return strings.Join(parts, " ")
+	s.Steps[step] = s.placed(changed)
+	return s
 }

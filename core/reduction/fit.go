@@ -1,0 +1,47 @@
+package reduction
+
+import (
+	"fmt"
+	"math"
+
+	q "jiriki/core/quantity"
+)
+
+// Making is one thing to machine so that a wheel fits its shaft.
+type Making struct {
+	What string // in words
+	Why  string
+}
+
+// How much metal a sleeve needs to be one, and how much of a hub a bore may take [common practice].
+const (
+	thinSleeve   = 1.5e-3
+	snug         = 0.05e-3
+	mostBoreGrew = 1.6
+)
+
+// ToMake returns what to machine so that the wheel goes on the shaft: nothing when either is not
+// known or they already fit.
+func (f Fit) ToMake(sys q.System) []Making {
+	if f.Shaft == 0 || f.Bore == 0 {
+		return nil
+	}
+	var out []Making
+	shaft, bore := q.Show(f.Shaft, q.Length, sys), q.Show(f.Bore, q.Length, sys)
+	wall := (f.Bore - f.Shaft) / 2
+	switch {
+	case math.Abs(wall) <= snug/2:
+	case wall >= thinSleeve:
+		out = append(out, Making{fmt.Sprintf("Turn a sleeve, %s inside, %s outside", shaft, bore), fmt.Sprintf("a wall of %s, pinned or keyed through; anti-seize on the shaft", q.Show(wall, q.Length, sys))})
+	case wall > 0:
+		out = append(out, Making{fmt.Sprintf("Open the bore for a sleeve, or shim it: %s on %s", bore, shaft), "the gap is too thin for a sleeve; a taper bush bridges it"})
+	case f.Shaft <= f.Bore*mostBoreGrew:
+		out = append(out, Making{fmt.Sprintf("Bore the wheel out from %s to %s", bore, shaft), "if the hub keeps a third of its thickness"})
+	default:
+		out = append(out, Making{fmt.Sprintf("Turn the shaft's end down from %s to %s, or use another hub", shaft, bore), "boring that far leaves no hub"})
+	}
+	if key, ok := KeyFor(f.Shaft); ok && f.Held == "key" {
+		out = append(out, Making{fmt.Sprintf("Keyway for a %s × %s key", q.Show(key.Width, q.Length, sys), q.Show(key.Height, q.Length, sys)), "the usual key for a shaft of " + shaft})
+	}
+	return out
+}

@@ -1,0 +1,185 @@
+package reduction
+
+import (
+	"fmt"
+	"math"
+	"strings"
+)
+
+// Out stands for the step of a stage that is out of mesh: the shafts turn as one.
+const Out = -1
+
+// Position is one setting of every stage.
+type Position struct {
+	Label string
+	Steps []int   // chosen step of each stage, or Out
+	Ratio float64 // motor speed over spindle speed
+	Keeps float64 // efficiency of the whole train
+
+	links []link
+}
+
+// link is what one stage or shaft of a position bears, carried to the spindle.
+type link struct {
+	radius float64 // m of the driven wheel, for a belt or chain
+	speed  float64 // its speed over the spindle's
+	gain   float64 // spindle torque for one N·m here
+	pull   Pull
+	level  float64 // N·m here whatever the speed, for a shaft, a key or a rating; 0 for a belt
+	by     Weak
+}
+
+// Weak names what a stage is held by, in the words shown.
+type Weak string
+
+// Carries returns the most torque (N·m) the position's belts, chains, shafts and keys pass to the
+// spindle while it turns at omega (rad/s), and which of them holds it; +Inf and "" when nothing is
+// rated. overload is how far past its rating a belt may pull for the time in question; shafts and
+// keys are given no such grace.
+func (p *Position) Carries(omega, overload float64) (float64, Weak) {
+	most, by := math.Inf(1), Weak("")
+	for i := range p.links {
+		l := &p.links[i]
+		here := l.level
+		if here == 0 {
+			here = overload * l.pull.Carries(omega*l.speed*l.radius) * l.radius
+		}
+		if here *= l.gain; here < most {
+			most, by = here, l.by
+		}
+	}
+	return most, by
+}
+
+// Positions are all the combinations of the stages' steps, in the order the steps are given. Stages
+// side by side that can be put out of mesh are in or out together.
+func Positions(stages []Stage) []Position {
+	all := [][]int{nil}
+	for i, s := range stages {
+		var next [][]int
+		for _, chosen := range all {
+			add := func(step int) { next = append(next, append(append([]int(nil), chosen...), step)) }
+			if s.Bypass && (i == 0 || !stages[i-1].Bypass || chosen[i-1] == Out) {
+				add(Out)
+				if i > 0 && stages[i-1].Bypass {
+					continue
+				}
+			}
+			for k := range s.Steps {
+				add(k)
+			}
+		}
+		all = next
+	}
+	out := make([]Position, len(all))
+	for i, chosen := range all {
+		out[i] = At(stages, chosen)
+		out[i].Label = label(stages, out[i])
+	}
+	return out
+}
+
+// At is the stages in one setting, a step of each or Out; it has no label.
+func At(stages []Stage, chosen []int) Position {
+	p := Position{Steps: chosen, Ratio: 1, Keeps: 1}
+	for i, s := range stages {
+		if chosen[i] == Out {
+			continue
+		}
+		p.Ratio *= s.Steps[chosen[i]].Ratio
+		p.Keeps *= s.Keeps
+	}
+	speed, gain := 1.0, 1.0
+	for i := len(stages) - 1; i >= 0; i-- {
+		if chosen[i] == Out {
+			continue
+		}
+		s := &stages[i]
+		step := s.Steps[chosen[i]]
+		p.hold(link{level: s.OnDriven.bears(), gain: gain, by: s.weak.driven})
+		p.hold(link{level: s.Rated, gain: gain, by: s.weak.rated})
+		if step.Pull.Rated() {
+			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull, by: s.weak.belt})
+		}
+		speed *= step.Ratio
+		gain *= step.Ratio * s.Keeps
+		p.hold(link{level: s.OnDriving.bears(), gain: gain, by: s.weak.driving})
+	}
+	return p
+}
+
+// RatioAt returns the stage's ratio on one of its steps, 1 when it is Out.
+func (s Stage) RatioAt(step int) float64 {
+	if step == Out {
+		return 1
+	}
+	return s.Steps[step].Ratio
+}
+
+// hold adds a link that bears so much whatever the speed, where it is known.
+func (p *Position) hold(l link) {
+	if l.level > 0 {
+		p.links = append(p.links, l)
+	}
+}
+
+// bears is the torque a fit's shaft, and its key where it has one, take; 0 when not known.
+func (f Fit) bears() float64 {
+	if f.Shaft == 0 {
+		return 0
+	}
+	most := shaftBears(f.Shaft, f.Held == "key")
+	if key, ok := KeyFor(f.Shaft); ok && f.Held == "key" && f.Hub > 0 {
+		most = math.Min(most, key.Bears(f.Shaft, f.Hub, KeyShear))
+	}
+	return most
+}
+
+// weaknesses are what can hold a stage, in words.
+type weaknesses struct{ driving, driven, rated, belt Weak }
+
+// name puts in words what can hold the stage, which is the nth of several.
+func (s *Stage) name(nth, of int) {
+	where := ""
+	if of > 1 {
+		where = fmt.Sprintf(" of stage %d", nth)
+	}
+	carrier := "belt"
+	if s.Kind == Chain {
+		carrier = "chain"
+	}
+	s.weak = weaknesses{
+		driving: Weak("the driving shaft" + where), driven: Weak("the driven shaft" + where),
+		rated: Weak("the maker's rating" + where), belt: Weak("what the " + carrier + where + " carries"),
+	}
+}
+
+// label names a position by what can be moved: "step 2", "A2 B1" with two cones, "low" with the
+// back gear in.
+func label(stages []Stage, p Position) string {
+	var parts []string
+	gear := ""
+	for i, s := range stages {
+		if s.Bypass {
+			if gear = "low"; p.Steps[i] == Out {
+				gear = "direct"
+			}
+		}
+		if len(s.Steps) > 1 && p.Steps[i] != Out {
+			parts = append(parts, fmt.Sprintf("%c%d", 'A'+i, p.Steps[i]+1))
+		}
+	}
+	name := strings.Join(parts, " ")
+	if len(parts) == 1 {
+		name = "step " + name[1:]
+	}
+	switch {
+	case name == "" && gear == "":
+		return "the only position"
+	case gear == "":
+		return name
+	case name == "":
+		return gear
+	}
+	return name + ", " + gear
+}

@@ -1,0 +1,228 @@
+package reduction
+
+import "math"
+
+// What a belt or chain pulls for ever at each of its speeds is worked out once for a step and
+// kept as a curve, so that a reach or a search may ask it thousands of times.
+
+const (
+	inch       = 0.0254
+	footMinute = 0.3048 / 60       // m/s
+	horsepower = 745.6998715822702 // W
+)
+
+// Pull is the effective pull (N) a step's belt or chain carries for ever, against belt speed: even
+// steps from standstill, joined by straight lines, level past the last. The zero Pull is not rated.
+type Pull struct {
+	step float64 // m/s between points
+	at   []float64
+}
+
+// Rated reports whether anything is known of it.
+func (p Pull) Rated() bool { return len(p.at) > 0 }
+
+// Carries returns the pull at belt speed v (m/s ≥ 0), N; +Inf for what is not rated.
+func (p Pull) Carries(v float64) float64 {
+	if len(p.at) == 0 {
+		return math.Inf(1)
+	}
+	place := v / p.step
+	i := int(place)
+	if i >= len(p.at)-1 {
+		return p.at[len(p.at)-1]
+	}
+	part := place - float64(i)
+	return p.at[i]*(1-part) + p.at[i+1]*part
+}
+
+// sample draws a pull as a curve of so many points.
+func sample(step float64, points int, at func(v float64) float64) Pull {
+	p := Pull{step, make([]float64, points)}
+	for i := range p.at {
+		p.at[i] = math.Max(at(float64(i)*step), 0)
+	}
+	return p
+}
+
+// OverloadShare is how far past its rating a belt or chain pulls for some seconds before it slips
+// or jumps [common practice].
+const OverloadShare = 1.5
+
+// pullOf is what a stage's step carries; the zero Pull for what is not rated here.
+func (s *Stage) pullOf(step Step) Pull {
+	small := math.Min(step.Driver, step.Driven)
+	wrap, length := step.Wrap, step.Length
+	switch s.Kind {
+	case VBelt, LinkBelt:
+		if _, tabled := classical[s.Section]; tabled {
+			factor := s.Count * wrapFactorV(math.Abs(step.Driven-step.Driver)/s.Centre) * lengthFactor(s.Section, length)
+			return sample(1000*footMinute, 6, func(v float64) float64 {
+				return factor * ClassicalPower(s.Section, small, math.Max(v, 1000*footMinute)) / math.Max(v, 1000*footMinute)
+			})
+		}
+		return s.gripPull(ribPull[s.Section].at(small), wrap)
+	case PolyV:
+		return s.gripPull(ribPull[s.Section].at(small), wrap)
+	case Flat:
+		grip := gripFactor(flatGrip, wrap)
+		return sample(5, 8, func(v float64) float64 { return s.Width * (flatPull - flatMass*v*v) * grip })
+	case Toothed:
+		meshed := math.Min(math.Floor(wrap/(2*math.Pi)*small*math.Pi/s.Pitch)/6, 1)
+		return sample(5, 10, func(v float64) float64 { return s.Width * (toothedPull(s.Pitch) - toothedMass(s.Pitch)*v*v) * meshed })
+	case Chain:
+		teeth := s.teeth(small)
+		factor := strandFactor(s.Count)
+		return sample(0.25, 81, func(v float64) float64 {
+			// Slower than this the plates' fatigue no longer tells.
+			v = math.Max(v, 0.05)
+			return factor * ChainPower(s.Pitch, teeth, v/(teeth*s.Pitch)) / v
+		})
+	}
+	return Pull{}
+}
+
+// gripPull is the pull of so many belts or ribs, less what centrifugal force takes of it.
+func (s *Stage) gripPull(each, wrap float64) Pull {
+	grip, mass := gripFactor(vGrip, wrap), sections[s.Section].mass
+	return sample(5, 10, func(v float64) float64 { return s.Count * (each - mass*v*v) * grip })
+}
+
+// Friction at the pulley in the capstan relation T1/T2 = e^(μθ), the groove's angle counted in for
+// V and poly-V [Shigley, section 17-3, from memory; flat from common practice].
+const (
+	vGrip    = 0.5123
+	flatGrip = 0.5
+)
+
+// gripFactor is the share of its pull at half a turn of wrap that a belt keeps at another wrap:
+// (1 − e^(−μθ)) / (1 − e^(−μπ)).
+func gripFactor(mu, wrap float64) float64 { return math.Expm1(-mu*wrap) / math.Expm1(-mu*math.Pi) }
+
+// rib is the pull of one belt or rib, N: straight in 1/d, as bending takes its share.
+type rib struct{ level, bending float64 }
+
+func (r rib) at(d float64) float64 { return math.Max(r.level-r.bending/d, 0) }
+
+// ribPull by section: a Z belt, and one rib of poly-V [fitted to makers' tables, from memory].
+var ribPull = map[string]rib{"Z": {121.5, 3.8}, "J": {42, 0.446}, "K": {106, 2.33}, "L": {217, 10.4}}
+
+// Flat belts: pull and mass per metre of width [common practice, a light single-ply belt].
+const (
+	flatPull = 6000.0 // N
+	flatMass = 1.5    // kg/m for a metre of width
+)
+
+// toothedPull is the working pull of a toothed belt, N per metre of width by pitch, taken from the
+// nearest inch pitch not above it [ISO 5295 classes XL, L and H, from memory].
+func toothedPull(pitch float64) float64 {
+	switch {
+	case pitch >= 12.5e-3:
+		return 27600
+	case pitch >= 9.5e-3:
+		return 9620
+	case pitch >= 5e-3:
+		return 5280
+	}
+	return 5280 * pitch / 5.08e-3
+}
+
+// toothedMass is kg/m for a metre of width [common practice: thickness goes with pitch].
+func toothedMass(pitch float64) float64 { return 460 * pitch }
+
+type powerTable struct {
+	inches []float64 // pitch diameter of the small pulley
+	hp     [][5]float64
+}
+
+// classical is the power one classical V belt carries at 1000 to 5000 ft/min [Shigley, Mechanical
+// Engineering Design, table 17-12, from memory].
+var classical = map[string]powerTable{
+	"A": {[]float64{2.6, 3.0, 3.4, 3.8, 4.2, 4.6, 5.0}, [][5]float64{
+		{0.47, 0.62, 0.53, 0.15, 0}, {0.66, 1.01, 1.12, 0.93, 0.38}, {0.81, 1.31, 1.57, 1.53, 1.12}, {0.93, 1.55, 1.92, 2.00, 1.71},
+		{1.03, 1.74, 2.20, 2.38, 2.19}, {1.11, 1.89, 2.44, 2.69, 2.58}, {1.17, 2.03, 2.64, 2.96, 2.89}}},
+	"B": {[]float64{4.2, 4.6, 5.0, 5.4, 5.8, 6.2, 6.6, 7.0}, [][5]float64{
+		{1.07, 1.58, 1.68, 1.26, 0.22}, {1.27, 1.99, 2.29, 2.08, 1.24}, {1.44, 2.33, 2.80, 2.76, 2.10}, {1.59, 2.62, 3.24, 3.34, 2.82},
+		{1.72, 2.87, 3.61, 3.85, 3.45}, {1.82, 3.09, 3.94, 4.28, 4.00}, {1.92, 3.29, 4.23, 4.67, 4.48}, {2.01, 3.46, 4.49, 5.01, 4.90}}},
+}
+
+// ClassicalPower returns the watts one classical V belt of section A or B carries over a small
+// pulley of pitch diameter d (m) at belt speed v (m/s ≥ 0), with half a turn of wrap and a belt of
+// usual length; 0 for another section. Between the table's sizes and speeds it is interpolated
+// evenly; over its largest pulley it stays, under its smallest it falls with diameter; under
+// 1000 ft/min the pull stays as it is there. Source: Shigley, table 17-12, from memory.
+func ClassicalPower(name string, d, v float64) float64 {
+	table, ok := classical[name]
+	if !ok {
+		return 0
+	}
+	hp := table.row(d / inch)
+	place := v / (1000 * footMinute)
+	if place <= 1 {
+		return hp[0] * horsepower * place
+	}
+	i := min(int(place)-1, 3)
+	part := math.Min(place-1-float64(i), 1)
+	return (hp[i]*(1-part) + hp[i+1]*part) * horsepower
+}
+
+func (t powerTable) row(d float64) [5]float64 {
+	last := len(t.inches) - 1
+	if d >= t.inches[last] {
+		return t.hp[last]
+	}
+	if d <= t.inches[0] {
+		row := t.hp[0]
+		for i := range row {
+			row[i] *= d / t.inches[0]
+		}
+		return row
+	}
+	k := 0
+	for t.inches[k+1] < d {
+		k++
+	}
+	part := (d - t.inches[k]) / (t.inches[k+1] - t.inches[k])
+	row := t.hp[k]
+	for i := range row {
+		row[i] = row[i]*(1-part) + t.hp[k+1][i]*part
+	}
+	return row
+}
+
+// wrapFactors is K_1 for V belts on two grooved pulleys by (D − d)/C in tenths [Shigley, table
+// 17-13, from memory].
+var wrapFactors = []float64{1, 0.99, 0.97, 0.96, 0.94, 0.93, 0.91, 0.89, 0.87, 0.85, 0.82, 0.80, 0.77, 0.73, 0.70, 0.65}
+
+// wrapFactorV is K_1 at (D − d)/C; 1 when the centres are not known.
+func wrapFactorV(spread float64) float64 {
+	if math.IsInf(spread, 0) || math.IsNaN(spread) {
+		return 1
+	}
+	place := spread * 10
+	i := int(place)
+	if i >= len(wrapFactors)-1 {
+		return wrapFactors[len(wrapFactors)-1]
+	}
+	part := place - float64(i)
+	return wrapFactors[i]*(1-part) + wrapFactors[i+1]*part
+}
+
+// lengthSteps is K_2 by the belt's length in inches, up to and with each; 1.15 past the last for A, 1.2 for B
+// [Shigley, table 17-14, from memory].
+var lengthSteps = map[string][]struct{ upTo, factor float64 }{
+	"A": {{35, 0.85}, {46, 0.90}, {55, 0.95}, {75, 1.00}, {90, 1.05}, {112, 1.10}, {math.Inf(1), 1.15}},
+	"B": {{46, 0.85}, {60, 0.90}, {75, 0.95}, {97, 1.00}, {120, 1.05}, {144, 1.10}, {180, 1.15}, {math.Inf(1), 1.20}},
+}
+
+// lengthFactor is K_2; 1 when the length is not known.
+func lengthFactor(name string, length float64) float64 {
+	if length == 0 {
+		return 1
+	}
+	for _, s := range lengthSteps[name] {
+		if length/inch <= s.upTo {
+			return s.factor
+		}
+	}
+	return 1
+}

@@ -1,0 +1,39 @@
+package reduction
+
+// section is what a belt section asks of its pulleys.
+type section struct {
+	kinds    []Kind
+	offset   float64 // m from the rim to the pitch line; negative outside it
+	smallest float64 // m, least pitch diameter it bends round
+	mass     float64 // kg/m of one belt or rib
+}
+
+// sections by name [from memory].
+var sections = map[string]section{
+	"Z": {[]Kind{VBelt, LinkBelt}, 2.5e-3, 50e-3, 0.06},
+	"A": {[]Kind{VBelt, LinkBelt}, 3.3e-3, 75e-3, 0.11},
+	"B": {[]Kind{VBelt, LinkBelt}, 4.2e-3, 125e-3, 0.19},
+	"J": {[]Kind{PolyV}, -1.2e-3, 20e-3, 0.0085},
+	"K": {[]Kind{PolyV}, -1.5e-3, 45e-3, 0.020},
+	"L": {[]Kind{PolyV}, -3.0e-3, 75e-3, 0.036},
+}
+
+// usualSection is the section taken where none, or one of another kind, is given.
+var usualSection = map[Kind]string{VBelt: "A", LinkBelt: "A", PolyV: "J"}
+
+// sectionOf is the section of a stage: as given where the kind comes in it.
+func sectionOf(kind Kind, given string) string {
+	for _, k := range sections[given].kinds {
+		if k == kind {
+			return given
+		}
+	}
+	return usualSection[kind]
+}
+
+// Smallest returns the smallest pitch diameter a section should bend round, metres, or 0.
+func Smallest(name string) float64 { return sections[name].smallest }
+
+// PitchOffset returns how far a section's pitch line lies inside the rim, metres (negative:
+// outside).
+func PitchOffset(name string) float64 { return sections[name].offset }
