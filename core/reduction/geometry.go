@@ -42,3 +42,21 @@ func CentreFor(d1, d2, length float64) (float64, bool) {
 // BeltSpeed returns the speed of a belt on a pulley of pitch diameter d (m) turning at omega
 // (rad/s), m/s.
 func BeltSpeed(d, omega float64) float64 { return d / 2 * omega }
+
+// DrivenFor returns the diameter of the pulley that takes a belt of pitch length over a pulley of
+// diameter d on centre distance c, all metres; false when none does. The length grows steadily with
+// the diameter, so halving finds it.
+func DrivenFor(d, c, length float64) (float64, bool) {
+	low, high := 0.0, 2*c-d
+	if high <= 0 || OpenBelt(d, low, c) > length || OpenBelt(d, high, c) < length {
+		return 0, false
+	}
+	for range 48 {
+		if middle := (low + high) / 2; OpenBelt(d, middle, c) < length {
+			low = middle
+		} else {
+			high = middle
+		}
+	}
+	return (low + high) / 2, true
+}

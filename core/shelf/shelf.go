@@ -39,6 +39,7 @@ type Item struct {
 // Wheel is a pulley, sprocket or gear as stock.
 type Wheel struct {
 	Diameter q.Text `json:"diameter"`
+	Measured string `json:"measured" enum:"pitch,outside," doc:"Which diameter that is; pitch when empty"`
 	Teeth    q.Text `json:"teeth"`
 	Section  string `json:"section" maxLength:"20" doc:"Belt section or chain"`
 	Bore     q.Text `json:"bore"`
@@ -97,6 +98,7 @@ func (i Item) Check(r *q.Reader) {
 		wheel := r.Under("wheel")
 		wheel.Read("diameter", i.Wheel.Diameter, q.Length, q.Range{Min: 5e-3, Max: 3})
 		wheel.Read("teeth", i.Wheel.Teeth, q.Number, q.Range{Min: 5, Max: 500})
+		wheel.Choice("measured", i.Wheel.Measured, "pitch", "pitch", "outside")
 		wheel.Read("bore", i.Wheel.Bore, q.Length, q.Range{Min: 1e-3, Max: 0.2})
 	case i.Is(Belt):
 		r.Read("length", i.Length, q.Length, q.Range{Min: 0.05, Max: 20})

@@ -1,0 +1,249 @@
+package line
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// Found is a reduction a search came upon, truly worked out.
+type Found struct {
+	Label    string              `json:"label" doc:"Ratios and stages, such as 11.2 : 1, two belts"`
+	Ratios   []string            `json:"ratios" nullable:"false" doc:"Per position"`
+	Jobs     []ContenderJob      `json:"jobs" nullable:"false"`
+	JobsDone int                 `json:"jobsDone"`
+	Worst    string              `json:"worst" doc:"The job with least margin"`
+	Margin   float64             `json:"margin" doc:"Its margin"`
+	HeldBy   motor.Bound         `json:"heldBy"`
+	Top      string              `json:"top" doc:"Fastest the spindle turns"`
+	Trims    bool                `json:"trims" doc:"Geared so that only a trim of the drive keeps the machine's limit"`
+	Changes  int                 `json:"changes" doc:"Belt positions to move between"`
+	Buy      []string            `json:"buy" nullable:"false" doc:"What is not on the shelf"`
+	OnHand   []string            `json:"onHand" nullable:"false" doc:"What is"`
+	GivesUp  string              `json:"givesUp" doc:"What it loses against the first answer, or lacks"`
+	Bands    []Band              `json:"bands" nullable:"false" doc:"Speeds at the spindle per position"`
+	Stages   []StageDrawing      `json:"stages" nullable:"false"`
+	Plan     reduction.Described `json:"plan" doc:"To put into the plan"`
+}
+
+// Band is the speeds of one position.
+type Band struct {
+	Label   string  `json:"label"`
+	LowRPM  float64 `json:"lowRpm"`
+	HighRPM float64 `json:"highRpm"`
+}
+
+// shower works out what a search found and puts it in words.
+type shower struct {
+	in     Input
+	now    *train
+	bounds bounds
+	first  *Found
+}
+
+// show works a candidate out.
+func (s *shower) show(c candidate) Found {
+	d := reduction.Described{Stages: []reduction.DescribedStage{}}
+	for _, steps := range c.stages {
+		d.Stages = append(d.Stages, described(steps))
+	}
+	plan := s.in.Plan.Reduction.Stages
+	d.Stages = append(d.Stages, plan[len(plan)-len(s.bounds.kept):]...)
+	out := s.work(d)
+	out.Changes = c.changes
+	out.Buy, out.OnHand = shopping(c)
+	if s.first == nil {
+		s.first = &out
+	}
+	out.GivesUp = s.givesUp(out)
+	return out
+}
+
+// asItIs is the plan's own reduction.
+func (s *shower) asItIs() Found {
+	out := s.work(s.in.Plan.Reduction)
+	out.Changes = len(s.now.reduction.Positions) - 1
+	out.GivesUp = s.givesUp(out)
+	return out
+}
+
+// work assesses the plan with another reduction.
+func (s *shower) work(d reduction.Described) Found {
+	st := s.now.stations
+	st.reduction = reduction.Resolve(d, st.motor.Body.Shaft, q.NewReader(""))
+	t := newTrain(st)
+	out := Found{Plan: d, Ratios: []string{}, Jobs: []ContenderJob{}, Buy: []string{}, OnHand: []string{}, Bands: []Band{}, Stages: t.drawing().Stages}
+	top, worst := 0.0, math.Inf(1)
+	for i := range t.reduction.Positions {
+		p := &t.reduction.Positions[i]
+		low, high := t.span(p)
+		top = math.Max(top, high)
+		out.Ratios = append(out.Ratios, q.Ratio(p.Ratio))
+		out.Bands = append(out.Bands, Band{p.Label, tidy(low / q.RPM), tidy(high / q.RPM)})
+	}
+	out.Trims = top > t.top*(1+speedTolerance)
+	out.Top = q.Show(math.Min(top, t.top), q.Speed, s.in.Units)
+	for i, f := range t.fares() {
+		job := &t.machine.Jobs[i]
+		out.Jobs = append(out.Jobs, ContenderJob{job.Name, f.outcome, marginText(f)})
+		if f.outcome.done() {
+			out.JobsDone++
+		}
+		if job.Missing != "" || !f.outcome.reached() {
+			continue
+		}
+		if worth := f.margin / job.Margin; worth < worst {
+			worst, out.Worst, out.Margin, out.HeldBy = worth, job.Name, tidy(f.margin), f.held.By
+		}
+	}
+	out.Label = t.shortRatios() + ", " + noun(t.reductionTitle())
+	return out
+}
+
+// shortRatios writes the ratios of all positions in a few characters: "11.0 and 4.5 : 1".
+func (t *train) shortRatios() string {
+	var ratios []string
+	for _, p := range t.reduction.Positions {
+		ratios = append(ratios, q.Ratio(p.Ratio))
+	}
+	if len(ratios) == 0 {
+		return "no ratio yet"
+	}
+	if len(ratios) > 3 {
+		return ratios[0] + " to " + ratios[len(ratios)-1]
+	}
+	return strings.Join(ratios, " and ")
+}
+
+// shopping parts what a candidate takes into what must be bought and what is on hand; a part on hand
+// serves once.
+func shopping(c candidate) (buy, onHand []string) {
+	buy, onHand = []string{}, []string{}
+	used := map[string]bool{}
+	place := func(id, name, words string) {
+		if id == "" || used[id] {
+			buy = append(buy, words)
+			return
+		}
+		used[id] = true
+		onHand = append(onHand, name)
+	}
+	for _, steps := range c.stages {
+		first := steps[0]
+		if len(steps) > 1 {
+			buy = append(buy, fmt.Sprintf("a pair of cones of %s steps, one turned to fit", countWord(len(steps))))
+		} else {
+			for _, w := range []*wheel{first.driver, first.driven} {
+				id, name := "", ""
+				if w.item != nil {
+					id, name = w.item.ID, w.item.Called()+", "+string(w.text)
+				}
+				place(id, name, first.family.wheelWords(w))
+			}
+		}
+		id, name := "", ""
+		if first.belt != nil {
+			id, name = first.belt.ID, first.belt.Called()+", "+string(first.belt.Length)
+		}
+		length := reduction.OpenBelt(first.driver.size, first.driven.size, first.centre)
+		place(id, name, fmt.Sprintf("%s of about %s", first.family.beltWords(), q.Show(length, q.Length, q.Metric)))
+	}
+	return buy, onHand
+}
+
+func (f *family) wheelWords(w *wheel) string {
+	switch f.stage.Kind {
+	case reduction.Chain:
+		return "a sprocket of " + string(w.text) + " teeth"
+	case reduction.Toothed:
+		return "a toothed pulley of " + string(w.text)
+	}
+	return "a " + string(w.text) + " pulley"
+}
+
+func (f *family) beltWords() string {
+	switch f.stage.Kind {
+	case reduction.Chain:
+		return "chain"
+	case reduction.Toothed:
+		return "a toothed belt"
+	case reduction.PolyV:
+		return "a poly-V " + f.blank.Section + " belt"
+	}
+	return "a " + f.blank.Section + " belt"
+}
+
+// givesUp says what an answer loses against the first, or what the first itself leaves undone.
+func (s *shower) givesUp(c Found) string {
+	var lost []string
+	for i, job := range c.Jobs {
+		if !job.Outcome.done() && job.Outcome != cannotJudge && (c.Label == s.firstLabel() || s.first == nil || s.first.Jobs[i].Outcome.done()) {
+			lost = append(lost, job.Name+" "+strings.TrimPrefix(job.Margin, "not known"))
+		}
+	}
+	switch {
+	case len(lost) > 0:
+		return "Leaves out " + strings.Join(lost, ", ")
+	case c.Trims:
+		return "The drive's top speed must be trimmed to keep the machine's limit"
+	case s.first == nil || c.Label == s.first.Label:
+		return ""
+	case c.Changes > s.first.Changes:
+		return "The belt is moved between jobs"
+	case c.Margin < s.first.Margin*0.99 && c.Margin > 0:
+		return fmt.Sprintf("Less to spare: ×%s on %s", q.Figures(c.Margin, 3), c.Worst)
+	}
+	return ""
+}
+
+func (s *shower) firstLabel() string {
+	if s.first == nil {
+		return ""
+	}
+	return s.first.Label
+}
+
+// simpler is the best with one stage less than the first answer, and why it is not the first.
+func (s *shower) simpler(f *front) (*Found, string) {
+	all := f.undominated()
+	if len(all) == 0 {
+		return nil, ""
+	}
+	best := all[0]
+	if len(best.stages) == 1 {
+		direct := s.work(reduction.Described{Stages: s.in.Plan.Reduction.Stages[len(s.in.Plan.Reduction.Stages)-len(s.bounds.kept):]})
+		direct.GivesUp = s.givesUp(direct)
+		return &direct, s.why(direct, "Without it")
+	}
+	var one *candidate
+	for _, c := range f.cells {
+		if len(c.stages) == 1 && c.changes == 0 && (one == nil || ahead(c, *one)) {
+			one = &c
+		}
+	}
+	if one == nil {
+		return nil, "No single stage within these bounds does any of the jobs."
+	}
+	shown := s.show(*one)
+	return &shown, s.why(shown, "With one stage")
+}
+
+// ahead puts two candidates in the order they are shown.
+func ahead(a, b candidate) bool {
+	if n, m := count(a.done), count(b.done); n != m {
+		return n > m
+	}
+	return a.worst > b.worst || a.worst == b.worst && (a.buy < b.buy || a.buy == b.buy && a.size < b.size)
+}
+
+func (s *shower) why(c Found, lead string) string {
+	text := fmt.Sprintf("%s the best is %s: it does %s", lead, c.Label, share(c.JobsDone, len(c.Jobs)))
+	if c.Worst != "" {
+		text += fmt.Sprintf(", ×%s at the tightest (%s)", q.Figures(c.Margin, 3), c.Worst)
+	}
+	return text + "."
+}

@@ -1,0 +1,188 @@
+package line
+
+import (
+	"errors"
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/work"
+)
+
+// SearchAsk bounds a search for a reduction. Within its bounds everything is tried.
+type SearchAsk struct {
+	Kinds     []string `json:"kinds" maxItems:"3" nullable:"false" enum:"v-Z,v-A,v-B,poly-v-J,poly-v-K,toothed-5,chain-12.7" doc:"What may run between the wheels; V belts of section A when empty"`
+	Stages    int      `json:"stages" minimum:"0" maximum:"2" doc:"Most stages to put in; 2 when 0"`
+	Cones     bool     `json:"cones" doc:"Look at cones of two and three steps too"`
+	Keep      int      `json:"keep" minimum:"0" maximum:"6" doc:"How many of the plan's stages at the spindle's end stay as they are"`
+	CentreMin q.Text   `json:"centreMin" doc:"Least distance between shafts"`
+	CentreMax q.Text   `json:"centreMax" doc:"Most distance between shafts; 700 mm when empty"`
+	Largest   q.Text   `json:"largest" doc:"Largest wheel there is room for; 400 mm when empty"`
+	FromShelf bool     `json:"fromShelf" doc:"Only wheels that are on the shelf"`
+}
+
+// SearchInput is a plan and the bounds within which to look for its reduction.
+type SearchInput struct {
+	Input
+	Ask SearchAsk `json:"ask"`
+}
+
+// SearchResult is the best there is within the bounds, and what each answer gives up.
+type SearchResult struct {
+	Found   []Found `json:"found" nullable:"false" doc:"Best first; none is worse than another in every respect"`
+	Now     *Found  `json:"now,omitempty" doc:"The plan's reduction as it stands"`
+	Simpler *Found  `json:"simpler,omitempty" doc:"The best with one stage less than the first, or coupled straight"`
+	Why     string  `json:"why" doc:"Why not simpler"`
+	Tried   int     `json:"tried" doc:"How many reductions were looked at"`
+	Wide    Wide    `json:"wide"`
+	Units   Units   `json:"units"`
+}
+
+// ErrStopped is returned by [Search] when it was told to stop.
+var ErrStopped = errors.New("the search was stopped")
+
+// Progress is told how much of a search is done, from 0 to 1; it returns false to stop it.
+type Progress func(share float64) bool
+
+// Search finds the best one- and two-stage reductions and cones for the plan's motor and the
+// machine's jobs: from the shelf and from standard sizes, exhaustively within the bounds. The error
+// is quantity.FieldErrors when a field cannot be used, or [ErrStopped].
+func Search(in SearchInput, progress Progress) (SearchResult, error) {
+	s, err := resolve(in.Input)
+	if err != nil {
+		return SearchResult{}, err
+	}
+	t := newTrain(s)
+	bounds, err := in.Ask.bounds(t, in.Shelf)
+	if err != nil {
+		return SearchResult{}, err
+	}
+	out := SearchResult{Found: []Found{}, Units: units(in.Units), Wide: t.wide()}
+	if !t.runs || !slices.ContainsFunc(s.machine.Jobs, func(j work.Need) bool { return j.Missing == "" }) {
+		return out, nil
+	}
+	l := &searcher{train: t, bounds: bounds, progress: progress}
+	_, l.fastest = t.model.Span()
+	front := l.all()
+	if l.stopped {
+		return SearchResult{}, ErrStopped
+	}
+	out.Tried = l.tried
+	shower := &shower{in: in.Input, now: t, bounds: bounds}
+	for _, c := range front.best() {
+		out.Found = append(out.Found, shower.show(c))
+	}
+	if len(in.Plan.Reduction.Stages) > 0 && len(t.reduction.Positions) > 0 {
+		now := shower.asItIs()
+		out.Now = &now
+	}
+	out.Simpler, out.Why = shower.simpler(front)
+	return out, nil
+}
+
+// bounds are a search's limits, resolved. Lengths in metres.
+type bounds struct {
+	families             []*family
+	stages               int
+	cones                bool
+	kept                 []reduction.Stage    // at the spindle's end
+	keptPositions        []reduction.Position // of those alone
+	centreMin, centreMax float64
+	largest              float64
+}
+
+// Usual bounds of a bench-top machine [common practice].
+const (
+	usualCentreMax = 0.7
+	usualLargest   = 0.4
+)
+
+func (a SearchAsk) bounds(t *train, stock shelfStock) (bounds, error) {
+	r := q.NewReader("ask")
+	sizes := q.Range{Min: 10e-3, Max: 5}
+	b := bounds{
+		stages: a.Stages, cones: a.Cones,
+		centreMin: r.Read("centreMin", a.CentreMin, q.Length, sizes).Or(0),
+		centreMax: r.Read("centreMax", a.CentreMax, q.Length, sizes).Or(usualCentreMax),
+		largest:   r.Read("largest", a.Largest, q.Length, sizes).Or(usualLargest),
+	}
+	if b.stages == 0 {
+		b.stages = 2
+	}
+	if b.stages < 1 || b.stages > 2 {
+		r.Refuse("stages", fmt.Sprint(a.Stages), "one or two stages are looked for")
+	}
+	if b.centreMin > b.centreMax {
+		r.Refuse("centreMax", string(a.CentreMax), "must not be less than the least distance")
+	}
+	kinds := a.Kinds
+	if len(kinds) == 0 {
+		kinds = []string{"v-A"}
+	}
+	for i, name := range kinds {
+		f, ok := newFamily(name, stock, b.largest, a.FromShelf)
+		if !ok {
+			r.Refuse(fmt.Sprintf("kinds[%d]", i), name, "must be one of "+strings.Join(familyNames(), ", "))
+			continue
+		}
+		b.families = append(b.families, &f)
+	}
+	stages := t.reduction.Stages
+	if a.Keep < 0 || a.Keep > len(stages) {
+		r.Refuse("keep", fmt.Sprint(a.Keep), "there are not so many stages to keep")
+	} else if t.reduction.Missing == "" {
+		b.kept = stages[len(stages)-a.Keep:]
+	}
+	b.keptPositions = reduction.Positions(b.kept)
+	return b, r.Err()
+}
+
+// searcher goes through everything within its bounds.
+type searcher struct {
+	*train
+	bounds
+	progress Progress
+	fastest  float64 // of the motor, rad/s
+	tried    int
+	stopped  bool
+}
+
+// goesOn tells how far a part of the search is and reports whether to go on.
+func (l *searcher) goesOn(share float64) bool {
+	if l.progress != nil && !l.progress(math.Min(share, 1)) {
+		l.stopped = true
+	}
+	return !l.stopped
+}
+
+// all looks at everything within the bounds and returns what is not beaten in every respect.
+func (l *searcher) all() *front {
+	all := newFront()
+	pairs := make([][]*pair, len(l.families))
+	for i, f := range l.families {
+		pairs[i] = l.pairs(f)
+	}
+	var combinations []func(share func(float64) bool)
+	add := func(run func(func(float64) bool)) { combinations = append(combinations, run) }
+	for i := range l.families {
+		add(func(share func(float64) bool) { l.oneStage(all, pairs[i], share) })
+		if l.cones {
+			add(func(share func(float64) bool) { l.oneCone(all, pairs[i], l.families[i], share) })
+		}
+		for k := range l.families {
+			if l.stages == 2 {
+				add(func(share func(float64) bool) { l.twoStage(all, pairs[i], pairs[k], share) })
+			}
+		}
+	}
+	for n, run := range combinations {
+		run(func(share float64) bool { return l.goesOn((float64(n) + share) / float64(len(combinations))) })
+		if l.stopped {
+			break
+		}
+	}
+	return all
+}

@@ -1,0 +1,279 @@
+package line
+
+import (
+	"fmt"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/shelf"
+	"jiriki/core/work"
+)
+
+// searching is the sound plan with a few jobs far apart.
+func searching() SearchInput {
+	in := SearchInput{Input: sound()}
+	in.Machine.Jobs = []work.Job{
+		{ID: "slow", Name: "Slow", Speed: work.SpeedBand{From: "20", To: "60"}, Load: work.Load{Torque: "9 N·m", From: "measured"}},
+		{ID: "mid", Name: "Middling", Speed: work.SpeedBand{From: "70", To: "125"}, Load: work.Load{Torque: "5 N·m", From: "measured"}},
+		{ID: "fast", Name: "Fast", Speed: work.SpeedBand{From: "110", To: "230"}, Load: work.Load{Torque: "2.1 N·m", From: "measured"}},
+	}
+	in.Machine.Limits.Spindle = "300 rpm"
+	return in
+}
+
+func searched(t testing.TB, in SearchInput) SearchResult {
+	t.Helper()
+	out, err := Search(in, nil)
+	require.NoError(t, err)
+	return out
+}
+
+// sixty puts sixty pulleys on the shelf and takes only those.
+func sixty(in SearchInput) SearchInput {
+	in.Shelf = nil
+	for i := range 60 {
+		in.Shelf = append(in.Shelf, shelf.Item{ID: fmt.Sprint(i), Sort: shelf.Pulley, Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%d mm", 76+5*i)), Section: "A"}})
+	}
+	in.Ask.FromShelf = true
+	return in
+}
+
+func sixJobs() SearchInput {
+	in := searching()
+	for i := range 3 {
+		in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: fmt.Sprint(i), Name: fmt.Sprint("Job ", i),
+			Speed: work.SpeedBand{From: q.Text(fmt.Sprint(30 + 30*i)), To: q.Text(fmt.Sprint(50 + 40*i))}, Load: work.Load{Torque: q.Text(fmt.Sprintf("%d N·m", 6-i))}})
+	}
+	return in
+}
+
+// The quality bar: two stages over 60 pulley sizes on each of four shafts for 6 jobs in at most
+// 300 ms and 64 MB.
+func BenchmarkSearchTwoStage(b *testing.B) {
+	in := sixty(sixJobs())
+	in.Ask.Stages = 2
+	b.ReportAllocs()
+	for b.Loop() {
+		out, err := Search(in, nil)
+		if err != nil || len(out.Found) == 0 {
+			b.Fatal(err, out)
+		}
+		b.ReportMetric(float64(out.Tried), "tried")
+	}
+}
+
+// The quality bar: one stage in at most 5 ms.
+func BenchmarkSearchOneStage(b *testing.B) {
+	in := sixty(sixJobs())
+	in.Ask.Stages = 1
+	b.ReportAllocs()
+	for b.Loop() {
+		if _, err := Search(in, nil); err != nil {
+			b.Fatal(err)
+		}
+	}
+}
+
+func TestSearchFindsWhatThePlanLacks(t *testing.T) {
+	in := searching()
+	now := assessed(t, in.Input)
+	out := searched(t, in)
+	require.NotEmpty(t, out.Found)
+	best := out.Found[0]
+	assert.Greater(t, best.JobsDone, now.JobsDone)
+	assert.NotEmpty(t, best.Buy)
+	in.Plan.Reduction = best.Plan
+	assert.Equal(t, best.JobsDone, assessed(t, in.Input).JobsDone, "taking the answer gives what it said")
+	assert.NotEmpty(t, out.Why)
+	require.NotNil(t, out.Now)
+	assert.Equal(t, now.JobsDone, out.Now.JobsDone)
+}
+
+// brute is every one- and two-stage reduction and cone within the bounds, judged one by one, with
+// only what another beats in every respect taken out at the end.
+func brute(l *searcher) []candidate {
+	all := newFront()
+	for _, f := range l.families {
+		for _, p := range l.pairs(f) {
+			g := l.gradesOver(0.001, 1000, f.blank.Keeps)
+			bruteOffer(l, all, g, [][]*pair{{p}}, []float64{p.log}, parts(p), p.centre)
+			if !l.cones {
+				continue
+			}
+			cones := l.gradesOver(1/mostPairRatio, mostPairRatio*1.05, f.blank.Keeps)
+			for _, second := range l.matching(p, cones) {
+				buy := 3
+				if p.belt != nil {
+					buy = 2
+				}
+				bruteOffer(l, all, cones, [][]*pair{{p, second.pair}}, []float64{p.log, second.log}, buy, p.centre)
+			}
+		}
+		for _, other := range l.families {
+			first, second := l.pairs(f), l.pairs(other)
+			if l.stages < 2 || len(first) == 0 || len(second) == 0 {
+				continue
+			}
+			least, most := logSpan(first, second)
+			g := l.gradesOver(least, most, f.blank.Keeps*other.blank.Keeps)
+			for _, p := range first {
+				for _, s := range second {
+					bruteOffer(l, all, g, [][]*pair{{p}, {s}}, []float64{p.log + s.log}, parts(p, s), p.centre+s.centre)
+				}
+			}
+		}
+	}
+	return all.undominated()
+}
+
+func bruteOffer(l *searcher, all *front, g *grades, stages [][]*pair, logs []float64, buy int, size float64) {
+	var places []int
+	for _, log := range logs {
+		i := g.at(log)
+		if i < 0 || g.done[i] == 0 {
+			return
+		}
+		places = append(places, i)
+	}
+	done, worst, trim := g.joined(places)
+	if l.carriedBy(done, stages) {
+		all.offer(candidate{stages: stages, done: done, trim: trim, worst: worst, buy: buy, changes: len(logs) - 1, size: size})
+	}
+}
+
+// The search answers exactly what trying everything answers, on cases small enough to try everything.
+func TestSearchEqualsBruteForce(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		in := searching()
+		in.Plan = oneOf(t, "plan", sound(), inverted(), switched()).Plan
+		in.Ask = SearchAsk{
+			Kinds:     rapid.SampledFrom([][]string{{"v-A"}, {"poly-v-J"}, {"v-A", "poly-v-J"}, {"v-Z"}, {"chain-12.7"}, {"toothed-5"}}).Draw(t, "kinds"),
+			Stages:    rapid.IntRange(1, 2).Draw(t, "stages"),
+			Cones:     rapid.Bool().Draw(t, "cones"),
+			FromShelf: true,
+			CentreMax: q.Text(fmt.Sprintf("%d mm", rapid.IntRange(200, 700).Draw(t, "room"))),
+		}
+		for i := range rapid.IntRange(2, 6).Draw(t, "wheels") {
+			in.Shelf = append(in.Shelf, shelf.Item{ID: fmt.Sprint(i), Sort: shelf.Pulley, Wheel: shelf.Wheel{
+				Diameter: q.Text(fmt.Sprintf("%d mm", rapid.IntRange(40, 400).Draw(t, "size"))), Teeth: q.Text(fmt.Sprint(rapid.IntRange(10, 90).Draw(t, "teeth"))),
+				Section: "A J Z 5 12.7",
+			}})
+		}
+		if rapid.Bool().Draw(t, "belt") {
+			in.Shelf = append(in.Shelf, shelf.Item{ID: "belt", Sort: shelf.Belt, Length: "1080 mm", Wheel: shelf.Wheel{Section: "A J"}})
+		}
+		in.Machine.Jobs[0].Load.Torque = q.Text(fmt.Sprintf("%d N·m", rapid.IntRange(1, 30).Draw(t, "torque")))
+		if rapid.Bool().Draw(t, "no limit") {
+			in.Machine.Limits.Spindle = ""
+		}
+		s, err := resolve(in.Input)
+		require.NoError(t, err)
+		tr := newTrain(s)
+		b, err := in.Ask.bounds(tr, in.Shelf)
+		require.NoError(t, err)
+		l := &searcher{train: tr, bounds: b}
+		_, l.fastest = tr.model.Span()
+		want, got := brute(l), l.all().undominated()
+		// A cone of three steps is looked at only where two leave a job over: not what is compared here.
+		got = slices.DeleteFunc(got, func(c candidate) bool { return c.changes > 1 })
+		require.Equal(t, len(want), len(got))
+		for i := range want {
+			assert.Equal(t, want[i].cell(), got[i].cell())
+			assert.Equal(t, want[i].worst, got[i].worst)
+			assert.InDelta(t, want[i].size, got[i].size, 1e-9)
+		}
+	})
+}
+
+// What the search gives keeps its own bounds, judged afresh by the assessment.
+func TestSearchKeepsItsBounds(t *testing.T) {
+	in := searching()
+	in.Ask = SearchAsk{Cones: true, Kinds: []string{"v-A", "poly-v-J"}, CentreMax: "420 mm", Largest: "300 mm"}
+	for _, f := range searched(t, in).Found {
+		taken := in.Input
+		taken.Plan.Reduction = f.Plan
+		a := assessed(t, taken)
+		for _, one := range a.Findings {
+			assert.NotContains(t, one.ID, "reduction.wrap", f.Label)
+			assert.NotContains(t, one.ID, "reduction.bend", f.Label)
+			assert.NotContains(t, one.ID, "reduction.belt-speed", f.Label)
+			assert.NotContains(t, one.ID, "reduction.cone", f.Label)
+		}
+		for _, s := range a.Drawing.Stages {
+			assert.LessOrEqual(t, s.Centre, 420.1)
+			for _, step := range s.Steps {
+				assert.LessOrEqual(t, max(step.Driver, step.Driven), 300.1)
+			}
+		}
+	}
+}
+
+func TestSearchKeepsTheStagesItIsToldTo(t *testing.T) {
+	in := searching()
+	in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.Spur, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "60"}}})
+	in.Ask = SearchAsk{Keep: 1, Stages: 1}
+	out := searched(t, in)
+	require.NotEmpty(t, out.Found)
+	for _, f := range out.Found {
+		require.Len(t, f.Plan.Stages, 2)
+		assert.Equal(t, reduction.Spur, f.Plan.Stages[1].Kind)
+	}
+	require.NotNil(t, out.Simpler)
+	assert.Len(t, out.Simpler.Plan.Stages, 1, "the gears alone")
+}
+
+func TestSearchPrefersTheShelf(t *testing.T) {
+	in := searching()
+	in.Shelf = []shelf.Item{
+		{ID: "p", Sort: shelf.Pulley, Name: "Turned pulley", Wheel: shelf.Wheel{Diameter: "80 mm", Section: "A"}},
+		{ID: "b", Sort: shelf.Belt, Name: "Belt", Length: "1120 mm", Wheel: shelf.Wheel{Section: "A"}},
+	}
+	least := 9
+	for _, f := range searched(t, in).Found {
+		least = min(least, len(f.Buy))
+		if len(f.Buy) < 6 && len(f.Plan.Stages) == 2 {
+			assert.NotEmpty(t, f.OnHand)
+		}
+	}
+	assert.Less(t, least, 5)
+}
+
+func TestSearchStopsWhenTold(t *testing.T) {
+	calls := 0
+	_, err := Search(searching(), func(float64) bool { calls++; return calls < 2 })
+	assert.ErrorIs(t, err, ErrStopped)
+}
+
+func TestSearchRefusesBoundsItCannotUse(t *testing.T) {
+	in := searching()
+	in.Ask = SearchAsk{Kinds: []string{"rope"}, Stages: 3, CentreMin: "500 mm", CentreMax: "400 mm", Keep: 4, Largest: "wide"}
+	_, err := Search(in, nil)
+	for _, field := range []string{"ask.kinds[0]", "ask.stages", "ask.centreMax", "ask.keep", "ask.largest"} {
+		assert.ErrorContains(t, err, field)
+	}
+}
+
+// With nothing to go on there is nothing to find, and no error.
+func TestSearchWithoutJobsOrMotorIsEmpty(t *testing.T) {
+	in := searching()
+	in.Machine.Jobs = nil
+	assert.Empty(t, searched(t, in).Found)
+	in = searching()
+	in.Plan.Motor.Kind = ""
+	assert.Empty(t, searched(t, in).Found)
+}
+
+// A gear at the slow end gives back the torque that electronics alone lose: more than the ratio of
+// the gears where the motor's own fan slows with it.
+func TestGearsGiveBackWhatElectronicsLose(t *testing.T) {
+	w := searched(t, searching()).Wide
+	require.Len(t, w.Geared, 2)
+	assert.Greater(t, w.Gain, 230.0/20/4)
+	assert.NotEmpty(t, w.Alone)
+}
