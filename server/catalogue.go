@@ -9,6 +9,7 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/donor"
 	"jiriki/core/motor"
+	"jiriki/core/reduction"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
@@ -25,6 +26,8 @@ type Catalogue struct {
 	Drives    map[motor.Kind][]control.Kind `json:"drives" doc:"Which controls suit each kind of motor"`
 	Item      shelf.Item                    `json:"item" doc:"A part with nothing filled in"`
 	Reading   motor.Reading                 `json:"reading" doc:"A bench reading with nothing filled in"`
+	Stage     reduction.DescribedStage      `json:"stage" doc:"A stage of a reduction with nothing filled in"`
+	Pulleys   []float64                     `json:"pulleys" nullable:"false" doc:"Standard pitch diameters, mm"`
 }
 
 type catalogueOutput struct {
@@ -37,7 +40,7 @@ func (a api) catalogue(h huma.API) {
 }
 
 func (a api) getCatalogue(context.Context, *struct{}) (*catalogueOutput, error) {
-	return &catalogueOutput{"no-cache", Catalogue{Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Job: work.Blank(), Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Drives: drives(), Item: shelf.Item{}.Whole()}}, nil
+	return &catalogueOutput{"no-cache", Catalogue{Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Job: work.Blank(), Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Drives: drives(), Item: shelf.Item{}.Whole(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes}}, nil
 }
 
 func drives() map[motor.Kind][]control.Kind {

@@ -58,6 +58,7 @@ func describe(e *echo.Echo, c Config) huma.API {
 	a.shelf(hapi)
 	a.pictures(hapi)
 	a.assess(hapi)
+	a.search(hapi)
 	a.identify(hapi)
 	a.files(hapi)
 	return hapi

@@ -21,6 +21,7 @@ type Assessment struct {
 	Next       Next                `json:"next"`
 	Reach      Reach               `json:"reach"`
 	Stations   []Station           `json:"stations" nullable:"false" doc:"Supply to work"`
+	Coverage   Coverage            `json:"coverage"`
 	Drawing    Drawing             `json:"drawing"`
 	Settings   []Setting           `json:"settings" nullable:"false"`
 	SpeedPlate SpeedPlate          `json:"speedPlate"`
@@ -55,7 +56,7 @@ func Assess(in Input) (Assessment, error) {
 	t := newTrain(s)
 	fares := t.fares()
 	a := Assessment{
-		Findings: t.judge(in.Units), Reach: t.reach(), Drawing: t.drawing(), Units: units(in.Units),
+		Findings: t.judge(in.Units), Reach: t.reach(), Coverage: t.coverage(), Drawing: t.drawing(), Units: units(in.Units),
 		JobsDone: countDone(fares),
 	}
 	h := newHealer(in, t, fares)
@@ -68,6 +69,7 @@ func Assess(in Input) (Assessment, error) {
 		a.Jobs = append(a.Jobs, result)
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
 	}
+	a.Findings = append(a.Findings, t.ratingFindings(fares, in.Units)...)
 	a.Fixes = h.fixes(a.Findings)
 	for i := range a.Findings {
 		a.Findings[i].Working = workingBehind(a.Findings[i])

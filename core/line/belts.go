@@ -49,6 +49,8 @@ func (t *train) reductionFindings(sys q.System) []f.Finding {
 		v.stageFindings(i, s)
 		sound = sound && len(v.list) == before
 	}
+	v.shaftFindings()
+	v.measuredFinding()
 	if sound && len(t.reduction.Stages) > 0 {
 		v.add(f.Reduction, "good", f.Good, "reduction.stages", "Reduction", t.soundReduction(sys))
 	}
@@ -68,15 +70,12 @@ func (t *train) soundReduction(sys q.System) string {
 
 func (v *verdict) stageFindings(i int, s reduction.Stage) {
 	field := func(part string) string { return fmt.Sprintf("reduction.stages[%d].%s", i, part) }
-	nth := ""
-	if len(v.reduction.Stages) > 1 {
-		nth = fmt.Sprintf(" on stage %d", i+1)
-	}
+	nth := v.nth(i)
 	id := func(name string) string { return fmt.Sprintf("%s.%d", name, i) }
 	if s.Kind == reduction.Direct {
 		return
 	}
-	if s.Kind != reduction.Spur && s.Centre == 0 {
+	if !s.Meshed() && s.Centre == 0 {
 		v.add(f.Reduction, id("centre"), f.Missing, field("centre"), "Distance between shafts"+nth, "Measure centre to centre, or put in the belt's length; wrap follows from it.")
 	}
 	if !s.Guarded {

@@ -38,6 +38,9 @@ type StageDrawing struct {
 	Steps        []StepDrawing  `json:"steps" nullable:"false"`
 	Centre       float64        `json:"centre" doc:"Shaft distance; a drawn guess when centreKnown is false"`
 	CentreKnown  bool           `json:"centreKnown"`
+	Direction    float64        `json:"direction" doc:"Where the driven shaft lies from the driving one, degrees, up is positive"`
+	Meshed       bool           `json:"meshed" doc:"The wheels touch, so their sizes set the distance"`
+	Bypass       bool           `json:"bypass" doc:"Can be put out of mesh"`
 	Belt         float64        `json:"belt" doc:"Pitch length; 0 when not known"`
 	DriverTopRPM float64        `json:"driverTopRpm" doc:"Fastest the driving shaft turns; 0 when not known"`
 	BeltSpeed    float64        `json:"beltSpeed" doc:"m/s at that speed on the first step"`
@@ -98,7 +101,8 @@ func (t *train) motorDrawing() MotorDrawing {
 }
 
 func (t *train) stageDrawing(i int, s reduction.Stage) StageDrawing {
-	d := StageDrawing{Kind: s.Kind, Section: s.Section, Steps: []StepDrawing{}, Centre: tidy(s.Centre * 1000), CentreKnown: s.Centre > 0, Belt: tidy(s.Belt * 1000), Guarded: s.Guarded}
+	d := StageDrawing{Kind: s.Kind, Section: s.Section, Steps: []StepDrawing{}, Centre: tidy(s.Centre * 1000), CentreKnown: s.Centre > 0, Belt: tidy(s.Belt * 1000), Guarded: s.Guarded,
+		Direction: tidy(s.Direction * 180 / math.Pi), Meshed: s.Meshed(), Bypass: s.Bypass}
 	largest := 0.0
 	for _, step := range s.Steps {
 		largest = math.Max(largest, step.Driver+step.Driven)

@@ -13,8 +13,8 @@ import (
 
 const (
 	gradeSpacing = 0.004 // of the natural logarithm of the ratio
-	gradeStep    = 0.05   // margins are ranked in steps of so much
-	bestWorth    = 2.0    // over twice the margin wanted more is no better
+	gradeStep    = 0.05  // margins are ranked in steps of so much
+	bestWorth    = 2.0   // over twice the margin wanted more is no better
 	notReached   = int8(-100)
 )
 
@@ -32,8 +32,10 @@ type grades struct {
 // before them keeping so much.
 func (l *searcher) gradesOver(least, most, keeps float64) *grades {
 	jobs := l.machine.Jobs
-	n := int(math.Ceil(math.Log(most/least)/gradeSpacing)) + 2
-	g := &grades{low: math.Log(least), jobs: len(jobs), done: make([]uint64, n), trim: make([]bool, n), steps: make([]int8, n*len(jobs)), worst: make([]int8, n)}
+	// Places are whole multiples of the spacing, so that any two grids agree where they overlap.
+	first := math.Floor(math.Log(least) / gradeSpacing)
+	n := int(math.Ceil(math.Log(most)/gradeSpacing)-first) + 1
+	g := &grades{low: first * gradeSpacing, jobs: len(jobs), done: make([]uint64, n), trim: make([]bool, n), steps: make([]int8, n*len(jobs)), worst: make([]int8, n)}
 	positions := make([]reduction.Position, len(l.keptPositions))
 	for i := range n {
 		ratio := math.Exp(g.low + float64(i)*gradeSpacing)

@@ -100,6 +100,9 @@ const (
 	usualLargest   = 0.4
 )
 
+// mostWheels bounds the sizes of one family, and so how long a search takes.
+const mostWheels = 80
+
 func (a SearchAsk) bounds(t *train, stock shelfStock) (bounds, error) {
 	r := q.NewReader("ask")
 	sizes := q.Range{Min: 10e-3, Max: 5}
@@ -127,6 +130,9 @@ func (a SearchAsk) bounds(t *train, stock shelfStock) (bounds, error) {
 		if !ok {
 			r.Refuse(fmt.Sprintf("kinds[%d]", i), name, "must be one of "+strings.Join(familyNames(), ", "))
 			continue
+		}
+		if len(f.wheels) > mostWheels {
+			r.Refuse("largest", string(a.Largest), fmt.Sprintf("leaves %d sizes of wheel; with a smaller one at most %d are tried", len(f.wheels), mostWheels))
 		}
 		b.families = append(b.families, &f)
 	}

@@ -103,7 +103,7 @@ func brute(l *searcher) []candidate {
 		for _, p := range l.pairs(f) {
 			g := l.gradesOver(0.001, 1000, f.blank.Keeps)
 			bruteOffer(l, all, g, [][]*pair{{p}}, []float64{p.log}, parts(p), p.centre)
-			if !l.cones {
+			if !l.cones || f.stage.Kind.Toothed() {
 				continue
 			}
 			cones := l.gradesOver(1/mostPairRatio, mostPairRatio*1.05, f.blank.Keeps)

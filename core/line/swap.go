@@ -59,7 +59,7 @@ func (h *healer) belts() []option {
 	}
 	h.madeSwaps = true
 	const driver = 80.0
-	for _, driven := range pulleySizes {
+	for _, driven := range reduction.PulleySizes {
 		if driven == driver {
 			continue
 		}
@@ -131,9 +131,9 @@ func (h *healer) screenSwaps() []swap {
 		if stage.Kind == reduction.Direct || stage.Kind == reduction.Worm {
 			continue
 		}
-		sizes := pulleySizes
+		sizes := reduction.PulleySizes
 		if stage.Steps[0].Teeth {
-			sizes = toothCounts
+			sizes = reduction.ToothCounts
 		}
 		for k, step := range stage.Steps {
 			touched, rest := h.split(i, k)

@@ -11,12 +11,6 @@ import (
 	"jiriki/core/shelf"
 )
 
-// pulleySizes are pitch diameters in millimetres, preferred numbers R20 between 40 and 500.
-var pulleySizes = []float64{40, 45, 50, 56, 63, 71, 80, 90, 100, 112, 125, 140, 160, 180, 200, 224, 250, 280, 315, 355, 400, 450, 500}
-
-// toothCounts are the wheels tried on chains, gears and toothed belts.
-var toothCounts = []float64{10, 11, 12, 13, 14, 15, 16, 18, 20, 22, 24, 25, 28, 30, 32, 36, 40, 44, 48, 50, 56, 60, 64, 72, 80, 96, 100, 120}
-
 type shelfStock = []shelf.Item
 
 // wheel is a pulley or sprocket that a search may put in.
@@ -79,12 +73,12 @@ func newFamily(name string, stock shelfStock, largest float64, onHandOnly bool) 
 
 func (f *family) standard() {
 	if f.stage.Kind.Toothed() {
-		for _, n := range toothCounts {
+		for _, n := range reduction.ToothCounts {
 			f.wheels = append(f.wheels, wheel{size: f.blank.PitchDiameter(n), text: q.Text(fmt.Sprintf("%g", n))})
 		}
 		return
 	}
-	for _, mm := range pulleySizes {
+	for _, mm := range reduction.PulleySizes {
 		f.wheels = append(f.wheels, wheel{size: mm / 1000, text: typedLength(mm)})
 	}
 }

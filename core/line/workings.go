@@ -48,6 +48,7 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 			fmt.Sprintf("%s stalled", d.show(t.model.StallAmps(), q.Current)), source.SeriesMotor, "Held by "+string(held.By))
 	}
 	d.reduction()
+	d.ratings(fares)
 	if t.runs && len(t.reduction.Positions) > 0 {
 		d.reach()
 	}
@@ -63,7 +64,7 @@ var behind = map[string]string{
 	"control.no-limit": "motor.stall", "control.form-factor": "control.formFactor", "control.volts-low": "control.volts", "control.volts-high": "control.volts",
 	"control.rotor-speed": "control.top", "supply.sag": "supply.sag", "work.top-speed": "reach.speed", "work.top-speed-good": "reach.speed",
 	"motor.plate-power": "motor.power", "motor.peak-rating": "motor.power", "motor.slip": "motor.slip", "motor.ke-against-plate": "motor.ke",
-	"motor.torque-against-plate": "motor.torque", "motor.fan-cooling": "motor.slow", "reduction.good": "reduction.keeps",
+	"motor.torque-against-plate": "motor.torque", "motor.fan-cooling": "motor.slow", "reduction.good": "reduction.keeps", "reduction.measured": "reduction.measured",
 }
 
 // workingBehind is the working of a finding's figures: a job's margin, a stage's geometry, or what
@@ -81,6 +82,8 @@ func workingBehind(one finding.Finding) string {
 		return "reduction.speed." + place + ".0"
 	case name == "cone":
 		return "reduction.belt." + place + ".0"
+	case name == "rating":
+		return "reduction.rating." + place
 	}
 	return behind[one.ID]
 }
@@ -159,6 +162,10 @@ func (d *derivations) reduction() {
 	for i := range d.train.reduction.Positions {
 		p := &d.train.reduction.Positions[i]
 		d.add(fmt.Sprintf("reduction.ratio.%d", i), "reduction", "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)", d.ratioPut(p), source.BeltSlip)
+	}
+	if m, ok := d.measuredRatio(); ok {
+		d.add("reduction.measured", "reduction", "Ratio as measured", q.Ratio(m.measured), "i = n_motor / n_spindle; slip = 1 − i_without slip / i",
+			fmt.Sprintf("%s ÷ %s; %s without slip, so %s slips", d.show(d.train.reduction.Measured.Motor, q.Speed), d.show(d.train.reduction.Measured.Spindle, q.Speed), q.Ratio(m.bare), q.Percent(math.Max(m.slip, 0))), source.Mechanics)
 	}
 	if len(d.train.reduction.Positions) > 0 {
 		d.add("reduction.keeps", "reduction", "What the stages keep", q.Percent(d.train.reduction.Positions[0].Keeps), "η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)

@@ -53,6 +53,7 @@ type Resolved struct {
 	CapPower       float64 // the most shaft power volts and amps allow; 0 when either is missing
 	Spread         float64 // how far off its torque may be, a share; 0 for a plate that can be trusted
 	Guess          string  // what was guessed from, when Spread comes of a guess
+	Frame          string  // as the plate has it
 	Body           Size
 	typedKilowatts bool    // the plate's power was typed in kW
 	CapacitorAC    float64 // AC volts marked on a run capacitor; 0 when not known
@@ -90,6 +91,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	own := m.readPlate(p, plate)
 	m.otherVolts(d.Plate, plate.Choice("links", p.Links, "low", "low", "high"))
+	m.Frame = d.Plate.Frame
 	m.Body = Size{
 		Diameter: body.Read("diameter", d.Body.Diameter, q.Length, q.Range{Min: 0.01, Max: 1}).Or(0),
 		Length:   body.Read("length", d.Body.Length, q.Length, q.Range{Min: 0.01, Max: 2}).Or(0),

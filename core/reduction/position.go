@@ -96,14 +96,14 @@ func At(stages []Stage, chosen []int) Position {
 		}
 		s := &stages[i]
 		step := s.Steps[chosen[i]]
-		p.hold(link{level: s.OnDriven.bears(), gain: gain, by: s.weak.driven})
+		p.hold(link{level: s.OnDriven.Bears(), gain: gain, by: s.weak.driven})
 		p.hold(link{level: s.Rated, gain: gain, by: s.weak.rated})
 		if step.Pull.Rated() {
 			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull, by: s.weak.belt})
 		}
 		speed *= step.Ratio
 		gain *= step.Ratio * s.Keeps
-		p.hold(link{level: s.OnDriving.bears(), gain: gain, by: s.weak.driving})
+		p.hold(link{level: s.OnDriving.Bears(), gain: gain, by: s.weak.driving})
 	}
 	return p
 }
@@ -121,18 +121,6 @@ func (p *Position) hold(l link) {
 	if l.level > 0 {
 		p.links = append(p.links, l)
 	}
-}
-
-// bears is the torque a fit's shaft, and its key where it has one, take; 0 when not known.
-func (f Fit) bears() float64 {
-	if f.Shaft == 0 {
-		return 0
-	}
-	most := shaftBears(f.Shaft, f.Held == "key")
-	if key, ok := KeyFor(f.Shaft); ok && f.Held == "key" && f.Hub > 0 {
-		most = math.Min(most, key.Bears(f.Shaft, f.Hub, KeyShear))
-	}
-	return most
 }
 
 // weaknesses are what can hold a stage, in words.

@@ -30,6 +30,25 @@ func shaftBears(d float64, keyed bool) float64 {
 // Key is the key a shaft takes, metres.
 type Key struct{ Width, Height float64 }
 
+// Bears returns the torque (N·m) a fit's shaft, and its key where one of known length holds it, take;
+// 0 when the shaft is not known.
+func (f Fit) Bears() float64 {
+	if f.Shaft == 0 {
+		return 0
+	}
+	return math.Min(shaftBears(f.Shaft, f.Held == "key"), f.keyBears())
+}
+
+// KeyBinds reports whether the key, not the shaft, is what Bears tells of.
+func (f Fit) KeyBinds() bool { return f.keyBears() < shaftBears(f.Shaft, f.Held == "key") }
+
+func (f Fit) keyBears() float64 {
+	if key, ok := KeyFor(f.Shaft); ok && f.Held == "key" && f.Hub > 0 {
+		return key.Bears(f.Shaft, f.Hub, KeyShear)
+	}
+	return math.Inf(1)
+}
+
 // metricKeys by the largest shaft each serves, mm [DIN 6885, from memory].
 var metricKeys = []struct{ upTo, width, height float64 }{
 	{8, 2, 2}, {10, 3, 3}, {12, 4, 4}, {17, 5, 5}, {22, 6, 6}, {30, 8, 7}, {38, 10, 8}, {44, 12, 8}, {50, 14, 9}, {58, 16, 10}, {65, 18, 11}, {75, 20, 12},

@@ -69,6 +69,12 @@ const (
 	RotorSpeed     ID = "rotor-speed"
 	LocalCode      ID = "local-code"
 
+	ClassicalRating ID = "classical-rating"
+	RibRating       ID = "rib-rating"
+	FlatRating      ID = "flat-rating"
+	ToothedRating   ID = "toothed-rating"
+	ChainRating     ID = "chain-rating"
+
 	SeriesMotor   ID = "series-motor"
 	StepperTorque ID = "stepper-torque"
 	StepperCorner ID = "stepper-corner"
@@ -125,6 +131,11 @@ var register = []Source{
 	{Inrush, "A motor switched straight on draws about 6 × its rated amps at first", Common},
 	{RotorSpeed, "Rotor speed past the plate: not over 1.5 × for two poles, 2 × for four or more, unless the maker allows it", Common},
 	{LocalCode, "Local electrical code and a licensed electrician decide", Common},
+	{ClassicalRating, "Power of classical V belts by small pulley and belt speed, with wrap and length factors (Shigley, Mechanical Engineering Design, tables 17-12 to 17-14)", FromMemory},
+	{RibRating, "Pull of Z belts and poly-V ribs, straight in 1/d, fitted to belt tables; grip by the capstan relation T1/T2 = e^(μθ), μ 0.51 in the groove", FromMemory},
+	{FlatRating, "Pull of a light flat belt 6 N for each millimetre of width, μ 0.5", Common},
+	{ToothedRating, "Working pull of toothed belts by pitch, six teeth in mesh (ISO 5295, classes XL, L and H)", FromMemory},
+	{ChainRating, "Roller chain power, the lesser of plates and rollers (American Chain Association; Shigley, section 17-5)", FromMemory},
 	{SeriesMotor, "Series machine: T = k·I² − T_loss, E = k·I·ω, I = V / (R + k·ω); on alternating current V counts times the power factor", Common},
 	{StepperTorque, "A stepper pulls 0.7 of its holding torque slowly; twice the torque is kept in hand", Common},
 	{StepperCorner, "A stepper's torque falls past V / (2·L·I) steps a second", FromMemory},

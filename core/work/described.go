@@ -19,6 +19,8 @@ type Limits struct {
 	Spindle       q.Text `json:"spindle" doc:"Fastest the spindle or its bearings may turn"`
 	Marked        q.Text `json:"marked" doc:"Speed marked on the wheel, chuck or disc"`
 	Diameter      q.Text `json:"diameter" doc:"Largest diameter that turns: wheel head, drum, chuck"`
+	Bearing       q.Text `json:"bearing" doc:"Mean diameter of the spindle's bearings, where they run in grease"`
+	Frame         string `json:"frame" maxLength:"60" doc:"Motor frame its bracket is drilled for, such as 80 or NEMA 56"`
 	ScrewedOn     bool   `json:"screwedOn" doc:"Chuck, wheel or pulley held by a thread that reversing would undo"`
 	NeedsReversed bool   `json:"needsReversed" doc:"The machine must run both ways"`
 }

@@ -40,6 +40,8 @@ type Resolved struct {
 	Spindle   float64
 	Marked    float64
 	Diameter  float64 // m
+	Bearing   float64 // m, mean diameter
+	Frame     string
 	Place     Place
 	ScrewedOn bool
 	Reversed  bool
@@ -148,6 +150,8 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		Spindle:  limits.Read("spindle", d.Limits.Spindle, q.Speed, turning).Or(0),
 		Marked:   limits.Read("marked", d.Limits.Marked, q.Speed, turning).Or(0),
 		Diameter: limits.Read("diameter", d.Limits.Diameter, q.Length, q.Range{Min: 1e-3, Max: 20}).Or(0),
+		Bearing:  limits.Read("bearing", d.Limits.Bearing, q.Length, q.Range{Min: 3e-3, Max: 1}).Or(0),
+		Frame:    d.Limits.Frame,
 	}
 	if len(d.Jobs) > maxJobs {
 		r.Refuse("jobs", fmt.Sprint(len(d.Jobs)), fmt.Sprintf("at most %d jobs", maxJobs))

@@ -31,6 +31,13 @@ class CatalogueState {
   drives(kind: string) {
     return this.#data?.drives[kind] ?? [];
   }
+  /** Standard pitch diameters, mm. */
+  get pulleys() {
+    return this.#data?.pulleys ?? [];
+  }
+  get blankStage() {
+    return this.#data?.stage;
+  }
   get blankReading() {
     return this.#data?.reading;
   }

@@ -418,6 +418,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * The best reductions for a plan's jobs
+         * @description Streams progress, then the result, or the problem when an entry cannot be used. Closing the connection stops it.
+         */
+        post: operations["search"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -550,9 +570,13 @@ export interface components {
             materials: components["schemas"]["WorkMaterial"][];
             /** @description Kinds of motor */
             motors: components["schemas"]["MotorProfile"][];
+            /** @description Standard pitch diameters, mm */
+            pulleys: number[];
             /** @description A bench reading with nothing filled in */
             reading: components["schemas"]["MotorReading"];
             regions: components["schemas"]["DonorRegion"][];
+            /** @description A stage of a reduction with nothing filled in */
+            stage: components["schemas"]["ReductionDescribedStage"];
         };
         "Check-shelf-itemRequest": {
             item: components["schemas"]["ShelfItem"];
@@ -817,6 +841,7 @@ export interface components {
         LineAssessment: {
             /** @description What the motor's bench readings come to */
             bench: components["schemas"]["MotorBenchView"];
+            coverage: components["schemas"]["LineCoverage"];
             drawing: components["schemas"]["LineDrawing"];
             /** @description Most serious first */
             findings: components["schemas"]["Finding"][];
@@ -838,6 +863,13 @@ export interface components {
             stations: components["schemas"]["LineStation"][];
             units: components["schemas"]["LineUnits"];
             workings: components["schemas"]["Working"][];
+        };
+        LineBand: {
+            /** Format: double */
+            highRpm: number;
+            label: string;
+            /** Format: double */
+            lowRpm: number;
         };
         LineContender: {
             control: string;
@@ -902,6 +934,17 @@ export interface components {
             /** @enum {string} */
             outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
         };
+        LineCoverage: {
+            /**
+             * Format: double
+             * @description Share of the jobs' bands that is reached, on a log scale; 0 without jobs
+             */
+            covered: number;
+            /** @description Speeds within the jobs' bands that no position reaches */
+            holes: components["schemas"]["LineGap"][];
+            /** @description Speeds that two neighbouring positions both reach */
+            overlaps: components["schemas"]["LineGap"][];
+        };
         LineCurvePoint: {
             /** Format: double */
             rpm: number;
@@ -935,6 +978,54 @@ export interface components {
             text: string;
             /** @description ID of the working, or empty */
             working: string;
+        };
+        LineFound: {
+            /** @description Speeds at the spindle per position */
+            bands: components["schemas"]["LineBand"][];
+            /** @description What is not on the shelf */
+            buy: string[];
+            /**
+             * Format: int64
+             * @description Belt positions to move between
+             */
+            changes: number;
+            /** @description What it loses against the first answer, or lacks */
+            givesUp: string;
+            heldBy: string;
+            jobs: components["schemas"]["LineContenderJob"][];
+            /** Format: int64 */
+            jobsDone: number;
+            /** @description Ratios and stages, such as 11.2 : 1, two belts */
+            label: string;
+            /**
+             * Format: double
+             * @description Its margin
+             */
+            margin: number;
+            /** @description What is */
+            onHand: string[];
+            /** @description To put into the plan */
+            plan: components["schemas"]["ReductionDescribed"];
+            /** @description Per position */
+            ratios: string[];
+            stages: components["schemas"]["LineStageDrawing"][];
+            /** @description Fastest the spindle turns */
+            top: string;
+            /** @description Geared so that only a trim of the drive keeps the machine's limit */
+            trims: boolean;
+            /** @description The job with least margin */
+            worst: string;
+        };
+        LineGap: {
+            /** Format: double */
+            fromRpm: number;
+            /**
+             * Format: double
+             * @description To over from, less one
+             */
+            share: number;
+            /** Format: double */
+            toRpm: number;
         };
         LineHolding: {
             continuous: string;
@@ -1095,6 +1186,58 @@ export interface components {
             motor?: components["schemas"]["MotorDescribed"];
             reduction?: components["schemas"]["ReductionDescribed"];
         };
+        LineSearchAsk: {
+            /** @description Most distance between shafts; 700 mm when empty */
+            centreMax: string;
+            /** @description Least distance between shafts */
+            centreMin: string;
+            /** @description Look at cones of two and three steps too */
+            cones: boolean;
+            /** @description Only wheels that are on the shelf */
+            fromShelf: boolean;
+            /**
+             * Format: int64
+             * @description How many of the plan's stages at the spindle's end stay as they are
+             */
+            keep: number;
+            /** @description What may run between the wheels; V belts of section A when empty */
+            kinds: ("v-Z" | "v-A" | "v-B" | "poly-v-J" | "poly-v-K" | "toothed-5" | "chain-12.7")[];
+            /** @description Largest wheel there is room for; 400 mm when empty */
+            largest: string;
+            /**
+             * Format: int64
+             * @description Most stages to put in; 2 when 0
+             */
+            stages: number;
+        };
+        LineSearchInput: {
+            ask: components["schemas"]["LineSearchAsk"];
+            machine: components["schemas"]["WorkMachine"];
+            plan: components["schemas"]["LinePlan"];
+            shelf: components["schemas"]["ShelfItem"][];
+            /**
+             * @description Units the answer is written in; never changes what was typed
+             * @enum {string}
+             */
+            units: "metric" | "inch";
+        };
+        LineSearchResult: {
+            /** @description Best first; none is worse than another in every respect */
+            found: components["schemas"]["LineFound"][];
+            /** @description The plan's reduction as it stands */
+            now?: components["schemas"]["LineFound"];
+            /** @description The best with one stage less than the first, or coupled straight */
+            simpler?: components["schemas"]["LineFound"];
+            /**
+             * Format: int64
+             * @description How many reductions were looked at
+             */
+            tried: number;
+            units: components["schemas"]["LineUnits"];
+            /** @description Why not simpler */
+            why: string;
+            wide: components["schemas"]["LineWide"];
+        };
         LineSetting: {
             name: string;
             /** @description What the other school does, where practice disagrees */
@@ -1129,6 +1272,8 @@ export interface components {
              * @description m/s at that speed on the first step
              */
             beltSpeed: number;
+            /** @description Can be put out of mesh */
+            bypass: boolean;
             /**
              * Format: double
              * @description Shaft distance; a drawn guess when centreKnown is false
@@ -1137,11 +1282,18 @@ export interface components {
             centreKnown: boolean;
             /**
              * Format: double
+             * @description Where the driven shaft lies from the driving one, degrees, up is positive
+             */
+            direction: number;
+            /**
+             * Format: double
              * @description Fastest the driving shaft turns; 0 when not known
              */
             driverTopRpm: number;
             guarded: boolean;
             kind: string;
+            /** @description The wheels touch, so their sizes set the distance */
+            meshed: boolean;
             section: string;
             steps: components["schemas"]["LineStepDrawing"][];
         };
@@ -1198,6 +1350,19 @@ export interface components {
              * @description N·m in one shown unit
              */
             torqueSi: number;
+        };
+        LineWide: {
+            /** @description One ratio, all-day torque */
+            alone: components["schemas"]["LineCurvePoint"][];
+            /**
+             * Format: double
+             * @description Torque at the slowest job with gears, over that without
+             */
+            gain: number;
+            /** @description Two ratios, the faster first */
+            geared: (components["schemas"]["LineCurvePoint"][] | null)[];
+            /** @description Of the one, then of the two */
+            ratios: string[];
         };
         MotorBenchView: {
             constants: components["schemas"]["MotorConstant"][];
@@ -1391,36 +1556,78 @@ export interface components {
         };
         ReductionDescribed: {
             name: string;
+            /** @description Two speeds measured at once, to find what the ratio really is */
+            speeds: components["schemas"]["ReductionMeasuredSpeeds"];
             stages: components["schemas"]["ReductionDescribedStage"][];
+        };
+        ReductionDescribedFit: {
+            /** @description Bore of the wheel as it is now */
+            bore: string;
+            /**
+             * @description By a key, a set screw alone, a taper bush or clamp, or a pin or weld
+             * @enum {string}
+             */
+            held: "key" | "screw" | "taper" | "pin" | "";
+            /** @description Length of the hub on the shaft */
+            hub: string;
+            /** @description Diameter of the shaft */
+            shaft: string;
         };
         ReductionDescribedStage: {
             /** @description Pitch length of the belt or chain, when that is what is known */
             belt: string;
+            /** @description Back gear: can be put out of mesh, together with the stages next to it that can */
+            bypass: boolean;
             /** @description Distance between shafts */
             centre: string;
+            /** @description V belts side by side, ribs of a poly-V belt, strands of chain */
+            count: string;
+            /** @description Where the driven shaft lies from the driving one, degrees from level, up is positive; level when empty */
+            direction: string;
             /** @description Belts and pulleys are behind a guard */
             guarded: boolean;
             /** @enum {string} */
-            kind: "direct" | "v" | "poly-v" | "toothed" | "chain" | "spur" | "";
+            kind: "direct" | "v" | "link" | "poly-v" | "flat" | "toothed" | "chain" | "spur" | "worm" | "";
+            /** @description Worm: lead angle */
+            lead: string;
             /**
              * @description Which diameter is given
              * @enum {string}
              */
             measured: "pitch" | "outside" | "";
-            /** @description Pitch of a toothed belt or chain, or module of a gear */
+            /** @description How the driven wheel sits on its shaft */
+            onDriven: components["schemas"]["ReductionDescribedFit"];
+            /** @description How the driving wheel sits on its shaft */
+            onDriving: components["schemas"]["ReductionDescribedFit"];
+            /** @description Pitch of a toothed belt or chain, or module of a gear or worm */
             pitch: string;
+            /** @description Torque its maker rates it for at the driven shaft */
+            rated: string;
             /** @description A pulley of this stage is held by a thread */
             screwOn: boolean;
             /**
-             * @description Belt section of a V (Z, A, B) or poly-V (J) stage
+             * @description Belt section of a V or link (Z, A, B) or poly-V (J, K, L) stage
              * @enum {string}
              */
-            section: "Z" | "A" | "B" | "J" | "";
+            section: "Z" | "A" | "B" | "J" | "K" | "L" | "";
             steps: components["schemas"]["ReductionDescribedStep"][];
+            /** @description How far the shafts can be moved apart to tension and change the belt */
+            takeUp: string;
+            /** @description Of a flat or toothed belt */
+            width: string;
         };
         ReductionDescribedStep: {
             driven: string;
             driver: string;
+        };
+        ReductionMeasuredSpeeds: {
+            motor: string;
+            /**
+             * Format: int64
+             * @description Which position the belts were in, from 0
+             */
+            position: number;
+            spindle: string;
         };
         RenamedBody: {
             name: string;
@@ -1435,6 +1642,13 @@ export interface components {
             machineVersion: number;
             /** Format: int64 */
             planVersion: number;
+        };
+        SearchProgress: {
+            /**
+             * Format: double
+             * @description From 0 to 1
+             */
+            share: number;
         };
         ShedMachine: {
             id: string;
@@ -1515,6 +1729,11 @@ export interface components {
         ShelfWheel: {
             bore: string;
             diameter: string;
+            /**
+             * @description Which diameter that is; pitch when empty
+             * @enum {string}
+             */
+            measured: "pitch" | "outside" | "";
             /** @description Belt section or chain */
             section: string;
             teeth: string;
@@ -1634,8 +1853,12 @@ export interface components {
             name: string;
         };
         WorkLimits: {
+            /** @description Mean diameter of the spindle's bearings, where they run in grease */
+            bearing: string;
             /** @description Largest diameter that turns: wheel head, drum, chuck */
             diameter: string;
+            /** @description Motor frame its bracket is drilled for, such as 80 or NEMA 56 */
+            frame: string;
             /** @description Speed marked on the wheel, chuck or disc */
             marked: string;
             /** @description The machine must run both ways */
@@ -2683,6 +2906,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineRanking"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    search: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineSearchInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": ({
+                        data: components["schemas"]["ErrorModel"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "problem";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    } | {
+                        data: components["schemas"]["SearchProgress"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "progress";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    } | {
+                        data: components["schemas"]["LineSearchResult"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "result";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    })[];
                 };
             };
             /** @description Error */

@@ -7,9 +7,10 @@
   import ControlBench from '../stations/ControlBench.svelte';
   import MotorBench from '../stations/MotorBench.svelte';
   import ReductionBench from '../stations/ReductionBench.svelte';
-  import ReductionDrawing from '../stations/ReductionDrawing.svelte';
   import SupplyBench from '../stations/SupplyBench.svelte';
   import WorkBench from '../stations/WorkBench.svelte';
+  import FoundPanel from '../reduction/FoundPanel.svelte';
+  import ReductionSheet from '../reduction/ReductionSheet.svelte';
   import RankBench from '../rank/RankBench.svelte';
   import Finder, { type Deed } from '../ui/Finder.svelte';
   import TopBar from '../ui/TopBar.svelte';
@@ -77,6 +78,14 @@
     { name: 'The shelf', group: 'Go to', run: () => void push('/shelf') },
     { name: 'What is it? Name a motor by what can be seen', group: 'Go to', run: () => void push(`/what-is-it/${sheet.planId}`) },
     { name: 'Rank the shelf for these jobs', group: 'Do', run: () => (sheet.ranking = true) },
+    {
+      name: 'Find the best reduction',
+      group: 'Do',
+      run: () => {
+        goBench('reduction');
+        sheet.finding = true;
+      }
+    },
     ...sheet.head.siblings
       .filter((p) => p.id !== sheet.planId)
       .map((p) => ({ name: `Plan ${p.letter}, ${p.name || 'no name'}`, group: 'Go to', run: () => void push(`/plan/${p.id}`) })),
@@ -147,15 +156,21 @@
       <div class="bench" role="tabpanel" aria-labelledby="station-{sheet.station}"><Bench /></div>
       <div class="middle">
         {#if a}
-          {#if sheet.station === 'reduction' && a.drawing.stages.length > 0}
-            <div class="half"><ReductionDrawing {a} /></div>
-            <div class="half"><Reach {a} /></div>
+          {#if sheet.station === 'reduction'}
+            <ReductionSheet {a} />
           {:else}
             <Reach {a} />
           {/if}
         {/if}
       </div>
-      <div class="verdict"><Verdict /></div>
+      <div class="verdict">
+        {#if sheet.station === 'reduction' && sheet.finding}
+          <p class="px-4 pt-3"><button class="link" onclick={() => (sheet.finding = false)}>back to the verdict</button></p>
+          <FoundPanel />
+        {:else}
+          <Verdict />
+        {/if}
+      </div>
     </main>
   {/if}
 </div>
@@ -179,10 +194,6 @@
     flex-direction: column;
     padding: 0.8rem 0 0.4rem;
     background: var(--paper);
-  }
-  .half {
-    flex: 1;
-    min-height: 0;
   }
   .verdict {
     border-left: 1px solid var(--rule);
@@ -208,9 +219,6 @@
     .middle {
       grid-area: middle;
       min-height: 27rem;
-    }
-    .half {
-      min-height: 24rem;
     }
     .bench {
       grid-area: bench;

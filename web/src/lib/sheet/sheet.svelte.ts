@@ -12,6 +12,7 @@ import {
   type Working
 } from '../api/client';
 import { prefs } from '../prefs.svelte';
+import { SearchState } from '../reduction/search.svelte';
 import { History } from '../ui/history.svelte';
 import { Draft } from './draft';
 import { read, write } from './path';
@@ -41,6 +42,9 @@ export class SheetState {
   station = $state<StationName>('motor');
   /** The shelf's motors are being ranked for this machine, in place of the benches. */
   ranking = $state(false);
+  /** What stands on the right of the reduction: the verdict, or the best reductions found. */
+  finding = $state(false);
+  readonly search: SearchState;
   /** Field to bring into view and focus, set by findings and the finder. */
   wanted = $state('');
   errorCount: number;
@@ -59,6 +63,7 @@ export class SheetState {
     this.planId = sheet.planId;
     this.head = $state(head);
     this.doc = $state({ plan, machine });
+    this.search = new SearchState(this);
     this.errorCount = $derived(Object.keys(this.errors).length);
     if (machine.jobs.length === 0 || plan.motor.kind === '') this.station = 'work';
     this.#draft = new Draft(sheet.planId);
@@ -110,6 +115,13 @@ export class SheetState {
   /** Makes a change of several fields, undone as one. */
   change(make: (doc: Doc) => void) {
     this.#history.remember(clone(this.doc));
+    make(this.doc);
+    this.#changed();
+  }
+
+  /** Makes one of many changes under the hand, all undone as one; first tells the first of them. */
+  drag(make: (doc: Doc) => void, first: boolean) {
+    if (first) this.#history.remember(clone(this.doc));
     make(this.doc);
     this.#changed();
   }

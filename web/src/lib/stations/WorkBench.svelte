@@ -54,6 +54,8 @@
   />
   {#if kind?.asks !== 'marked'}<Field path="machine.limits.marked" label="Marked on wheel or chuck" hint="2850 rpm" />{/if}
   <Field path="machine.limits.diameter" label="Largest that turns" hint="340 mm" />
+  <Field path="machine.limits.bearing" label="Bearings, mean diameter" hint="35 mm" />
+  <Field path="machine.limits.frame" label="Bracket drilled for frame" hint="80" words />
 </div>
 <div class="mt-1">
   <Tick path="machine.limits.screwedOn" label="Chuck or wheel is screwed on" />

@@ -33,9 +33,12 @@ export const controlKinds = [
 
 export const stageKinds = [
   ['v', 'V belt'],
+  ['link', 'Link belt'],
   ['poly-v', 'Poly-V belt'],
+  ['flat', 'Flat belt'],
   ['toothed', 'Toothed belt'],
   ['chain', 'Chain'],
-  ['spur', 'Spur gears'],
+  ['spur', 'Spur or helical gears'],
+  ['worm', 'Worm and wheel'],
   ['direct', 'Coupled straight']
 ] as const;

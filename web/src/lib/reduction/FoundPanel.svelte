@@ -1,0 +1,110 @@
+<script lang="ts">
+  import Mark from '../ui/Mark.svelte';
+  import { figure } from '../reach/scale';
+  import { openSheet } from '../ui/context';
+  import Bounds from './Bounds.svelte';
+  import SmallTrain from './SmallTrain.svelte';
+  import type { Found } from './search.svelte';
+
+  /** The best reductions there are within the bounds, each to look at and to take. */
+  const sheet = openSheet();
+  const search = sheet.search;
+
+  $effect(() => {
+    void search.basis;
+    search.soon();
+  });
+  $effect(() => () => search.stop());
+
+  const result = $derived(search.result);
+  const thousands = (n: number) => n.toString().replace(/\B(?=(\d{3})+$)/g, '\u202f');
+  const take = (f: Found) => {
+    sheet.change(({ plan }) => (plan.reduction.stages = structuredClone($state.snapshot(f.plan.stages))));
+    search.looked = undefined;
+  };
+  const level = (f: Found) => (f.jobsDone < f.jobs.length ? 'stop' : f.jobs.every((j) => j.outcome === 'does') ? 'good' : 'caution');
+</script>
+
+{#snippet answer(f: Found, note: string, own: boolean)}
+  {@const on = search.looked === f}
+  <li class="answer" class:on>
+    <div class="flex gap-3">
+      <SmallTrain stages={f.stages} />
+      <div class="min-w-0 flex-1">
+        <p class="flex items-baseline justify-between gap-2">
+          <span class="font-head text-[1.08rem] leading-tight font-semibold">{f.label}</span>
+          <span class="flex flex-none items-center gap-1 text-[0.9rem]"
+            ><Mark level={level(f)} size={16} />{f.jobsDone} of {f.jobs.length}</span
+          >
+        </p>
+        <p class="text-[0.9rem] text-soft">
+          {#if f.worst}Tightest ×{figure(f.margin)}, {f.worst}.{/if}
+          Tops out at {f.top}.
+          {#if f.givesUp}{f.givesUp}.{/if}
+          {note}
+        </p>
+        {#if f.buy.length > 0}<p class="text-[0.9rem]">To buy: {f.buy.join(', ')}.</p>{/if}
+        {#if f.onHand.length > 0}<p class="text-[0.9rem]">On the shelf: {f.onHand.join('; ')}.</p>{/if}
+        {#if !own}
+          <p class="flex gap-4">
+            <button class="link min-h-8" aria-pressed={on} onclick={() => (search.looked = on ? undefined : f)}
+              >{on ? 'off the ruler' : 'on the ruler'}</button
+            >
+            <button class="link min-h-8" onclick={() => take(f)}>take this one</button>
+          </p>
+        {/if}
+      </div>
+    </div>
+  </li>
+{/snippet}
+
+<section aria-label="Best reductions" class="p-4">
+  <div class="flex items-baseline justify-between gap-2">
+    <p class="caption">{result && result.tried > 0 ? `Best of ${thousands(result.tried)} tried` : 'Best reduction'}</p>
+    {#if result && result.tried > 0}<span class="text-sm text-soft">{search.seconds.toFixed(1)} s</span>{/if}
+  </div>
+  <Bounds {search} />
+  {#if search.share !== undefined}
+    <div class="mt-2 flex items-center gap-3">
+      <progress class="flex-1" value={search.share} aria-label="Search"></progress>
+      <button class="button" onclick={() => search.stop()}>Stop</button>
+    </div>
+  {/if}
+  {#if search.problem}<p role="alert" class="mt-2 text-stop">{search.problem}</p>{/if}
+  {#if result}
+    <ol aria-label="Answers, best first">
+      {#each result.found as f (f.label + f.plan.stages.map((s) => JSON.stringify(s.steps)).join())}
+        {@render answer(f, '', false)}
+      {:else}
+        <li class="py-3 text-soft">
+          {sheet.assessment?.jobs.length
+            ? 'Nothing within these bounds does any of the jobs. Widen them, or look for another motor.'
+            : 'Put in a job first.'}
+        </li>
+      {/each}
+    </ol>
+    {#if result.simpler || result.why}
+      <h3 class="caption mt-4">Why not simpler?</h3>
+      <p class="text-[0.94rem]">{result.why}</p>
+      {#if result.simpler}<ol>{@render answer(result.simpler, '', result.simpler.plan.stages.length === 0)}</ol>{/if}
+    {/if}
+    {#if result.now}
+      <h3 class="caption mt-4">As the plan stands</h3>
+      <ol>{@render answer(result.now, '', true)}</ol>
+    {/if}
+  {:else if !search.problem}
+    <p class="py-3 text-soft" aria-busy="true">Looking.</p>
+  {/if}
+</section>
+
+<style>
+  .answer {
+    border-bottom: 1px solid var(--rule);
+    padding: 0.6rem 0;
+  }
+  .answer.on {
+    background: var(--iron-wash);
+    margin-inline: -1rem;
+    padding-inline: 1rem;
+  }
+</style>

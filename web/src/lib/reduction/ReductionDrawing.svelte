@@ -1,0 +1,321 @@
+<script lang="ts">
+  import type { Assessment } from '../api/client';
+  import Pair from '../line/Pair.svelte';
+  import { figure } from '../reach/scale';
+  import { openSheet } from '../ui/context';
+  import { between, extent, shafts, type Point, type Stage } from './layout';
+  import { wheelPath } from './wheel';
+
+  /** The reduction end on, to scale. Shafts are dragged or moved by the arrow keys; a wheel takes the
+   *  size dropped on it. */
+  let { a, wheel = $bindable('') }: { a: Assessment; wheel?: string } = $props();
+
+  const sheet = openSheet();
+  const MOST_SCALE = 2;
+  const room = { x: 64, top: 40, bottom: 66 };
+
+  let width = $state(600);
+  let height = $state(300);
+  let step = $state(0);
+  /** Where the shaft being dragged is, before the answer to it has come. */
+  let dragged = $state.raw<{ shaft: number; at: Point; view: View }>();
+
+  interface View {
+    scale: number;
+    left: number;
+    top: number;
+  }
+
+  const stages = $derived(a.drawing.stages);
+  const steps = $derived(Math.max(...stages.map((s) => s.steps.length), 1));
+  const placed = $derived(shafts(stages));
+  const fitted = $derived.by<View>(() => {
+    const box = extent(stages, placed);
+    const wide = Math.max(box.right - box.left, 1);
+    const tall = Math.max(box.bottom - box.top, 1);
+    const scale = Math.max(Math.min((width - 2 * room.x) / wide, (height - room.top - room.bottom) / tall, MOST_SCALE), 0.02);
+    return {
+      scale,
+      left: (width - wide * scale) / 2 - box.left * scale,
+      top: room.top + (height - room.top - room.bottom - tall * scale) / 2 - box.top * scale
+    };
+  });
+  // The view stays still under the hand.
+  const view = $derived(dragged?.view ?? fitted);
+  const at = $derived(
+    placed.map((p, i) => {
+      const mm = dragged?.shaft === i ? dragged.at : p;
+      return { x: view.left + mm.x * view.scale, y: view.top + mm.y * view.scale };
+    })
+  );
+  const lowest = $derived(Math.min(Math.max(...at.map((p) => p.y), 0) + (extent(stages, placed).bottom * view.scale) / 2, height - 44));
+  const length = (mm: number) => `${figure(mm / a.units.lengthMm)} ${a.units.length}`;
+  const on = (s: Stage) => s.steps[Math.min(step, s.steps.length - 1)];
+
+  /** Which shafts can be moved: those at the end of a stage that has centres of its own. */
+  const movable = (shaft: number) => shaft > 0 && stages[shaft - 1]?.kind !== 'direct';
+
+  /** Writes the stages on either side of a shaft that stands at p, millimetres. */
+  function move(shaft: number, p: Point, first: boolean) {
+    sheet.drag(({ plan }) => {
+      const put = (i: number, from: Point | undefined, to: Point | undefined) => {
+        const stage = plan.reduction.stages[i];
+        const drawn = stages[i];
+        if (!stage || !drawn || !from || !to || drawn.kind === 'direct') return;
+        const { centre, direction } = between(from, to);
+        stage.direction = direction;
+        if (!drawn.meshed) {
+          stage.centre = centre;
+          stage.belt = '';
+        }
+      };
+      put(shaft - 1, placed[shaft - 1], p);
+      put(shaft, p, placed[shaft + 1]);
+    }, first);
+  }
+
+  function take(e: PointerEvent, shaft: number) {
+    if (!movable(shaft) || e.button !== 0) return;
+    e.preventDefault();
+    const target = e.currentTarget as SVGElement;
+    target.setPointerCapture(e.pointerId);
+    const start = { x: e.clientX, y: e.clientY };
+    const from = placed[shaft] ?? { x: 0, y: 0 };
+    const held = fitted;
+    let first = true;
+    const follow = (e: PointerEvent) => {
+      const to = { x: from.x + (e.clientX - start.x) / held.scale, y: from.y + (e.clientY - start.y) / held.scale };
+      dragged = { shaft, at: to, view: held };
+      move(shaft, to, first);
+      first = false;
+    };
+    const release = () => {
+      target.removeEventListener('pointermove', follow);
+      dragged = undefined;
+    };
+    target.addEventListener('pointermove', follow);
+    target.addEventListener('pointerup', release, { once: true });
+    target.addEventListener('pointercancel', release, { once: true });
+  }
+
+  function nudge(e: KeyboardEvent, shaft: number) {
+    const by: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+    const [dx, dy] = by[e.key] ?? [0, 0];
+    const from = placed[shaft];
+    if ((dx === 0 && dy === 0) || !from || !movable(shaft)) return;
+    e.preventDefault();
+    const far = e.shiftKey ? 10 : 1;
+    move(shaft, { x: from.x + dx * far, y: from.y + dy * far }, true);
+  }
+
+  /** The wheels that can be changed, large ones first so that small ones lie on top. */
+  const wheels = $derived(
+    stages
+      .flatMap((s, i) => {
+        const w = on(s);
+        if (!w || s.kind === 'direct') return [];
+        const k = Math.min(step, s.steps.length - 1);
+        return [
+          { path: wheelPath(i, k, 'driver'), at: at[i], mm: w.driver, says: `driving wheel of stage ${i + 1}` },
+          { path: wheelPath(i, k, 'driven'), at: at[i + 1], mm: w.driven, says: `driven wheel of stage ${i + 1}` }
+        ];
+      })
+      .sort((p, q) => q.mm - p.mm)
+  );
+  let over = $state('');
+  const drop = (e: DragEvent, path: string) => {
+    e.preventDefault();
+    over = '';
+    const size = e.dataTransfer?.getData('text/plain');
+    if (size) sheet.set(path, size);
+  };
+
+  // A round length of about a third of the width, for the rule under the drawing.
+  const rule = $derived.by(() => {
+    const mm = width / 3 / view.scale;
+    const unit = a.units.lengthMm;
+    const power = 10 ** Math.floor(Math.log10(mm / unit));
+    const nice = [5, 2, 1].map((n) => n * power).find((n) => n * unit <= mm) ?? power;
+    return { mm: nice * unit, text: length(nice * unit) };
+  });
+  const speed = (s: Stage, w: Stage['steps'][number] | undefined) => (w && s.driverTopRpm > 0 ? s.driverTopRpm / w.ratio : 0);
+</script>
+
+<section aria-label="Reduction, end on, to scale" class="flex h-full min-h-56 flex-col">
+  <div class="flex flex-wrap items-center justify-between gap-x-3 pr-4 pl-3">
+    <h2 class="caption text-ink!">Reduction, end on, to scale</h2>
+    {#if steps > 1}
+      <div class="flex items-center gap-1 text-sm" role="group" aria-label="Step drawn">
+        belt on step
+        {#each Array.from({ length: steps }, (_, i) => i) as i (i)}
+          <button class="button min-h-8! px-2.5! py-0!" aria-pressed={step === i} onclick={() => (step = i)}>{i + 1}</button>
+        {/each}
+      </div>
+    {/if}
+  </div>
+  <div class="relative min-h-0 flex-1" bind:clientWidth={width} bind:clientHeight={height}>
+    <svg class="absolute inset-0" {width} {height} role="group" aria-label="{stages.length} stages drawn end on">
+      {#each stages as s, i (i)}
+        <Pair
+          stage={s}
+          x1={at[i]?.x ?? 0}
+          y1={at[i]?.y ?? 0}
+          x2={at[i + 1]?.x ?? 0}
+          y2={at[i + 1]?.y ?? 0}
+          scale={view.scale}
+          detailed
+          {step}
+        />
+      {/each}
+      {#each wheels as w (w.path)}
+        <!-- A drop target and a choice: the tray below fills whichever wheel is chosen. -->
+        <circle
+          cx={w.at?.x}
+          cy={w.at?.y}
+          r={Math.max((w.mm / 2) * view.scale, 12)}
+          class="catch"
+          class:chosen={wheel === w.path}
+          class:over={over === w.path}
+          role="button"
+          tabindex="0"
+          aria-pressed={wheel === w.path}
+          aria-label="Choose the {w.says}, {length(w.mm)}"
+          data-wheel={w.path}
+          onclick={() => (wheel = wheel === w.path ? '' : w.path)}
+          onkeydown={(e) => {
+            if (e.key !== 'Enter' && e.key !== ' ') return;
+            e.preventDefault();
+            wheel = wheel === w.path ? '' : w.path;
+          }}
+          ondragover={(e) => {
+            e.preventDefault();
+            over = w.path;
+          }}
+          ondragleave={() => (over = '')}
+          ondrop={(e) => drop(e, w.path)}
+        />
+      {/each}
+      {#each at as p, i (i)}<path d="M{p.x} {p.y - 14}V{lowest + 8}M{p.x - 14} {p.y}h28" class="centre" />{/each}
+      {#each stages as s, i (i)}
+        {@const x1 = at[i]?.x ?? 0}
+        {@const x2 = at[i + 1]?.x ?? 0}
+        {@const w = on(s)}
+        {#if s.kind !== 'direct'}
+          {#if Math.abs(x2 - x1) > 20}
+            <path
+              d="M{x1} {lowest}H{x2}M{x1 + (x2 > x1 ? 6 : -6)} {lowest - 3}L{x1} {lowest}l{x2 > x1 ? 6 : -6} 3M{x2 -
+                (x2 > x1 ? 6 : -6)} {lowest - 3}L{x2} {lowest}l{x2 > x1 ? -6 : 6} 3"
+              class="dim"
+            />
+          {/if}
+          <text x={(x1 + x2) / 2} y={lowest - 5} text-anchor="middle" class="says halo"
+            >{s.centreKnown ? length(s.centre) : 'distance?'}</text
+          >
+          <text x={(x1 + x2) / 2} y={lowest + 16} text-anchor="middle" class="says soft">
+            {s.belt > 0 ? `${s.kind === 'chain' ? 'chain' : 'belt'} ${length(w?.length || s.belt)}` : ''}{s.centreKnown &&
+            w &&
+            !s.meshed &&
+            s.kind !== 'chain'
+              ? `, wrap ${figure(w.wrapDeg)}°`
+              : ''}
+          </text>
+        {/if}
+      {/each}
+      {#each stages as s, i (i)}
+        {@const w = on(s)}
+        {#if w && s.kind !== 'direct'}
+          <text
+            x={at[i]?.x}
+            y={(at[i]?.y ?? 0) + (i % 2 ? -1 : 1) * ((w.driver / 2) * view.scale + (i % 2 ? 8 : 17))}
+            text-anchor="middle"
+            class="says halo">⌀ {length(w.driver)}</text
+          >
+          <text
+            x={at[i + 1]?.x}
+            y={(at[i + 1]?.y ?? 0) - ((w.driven / 2) * view.scale + (speed(s, w) ? 22 : 8))}
+            text-anchor="middle"
+            class="says halo">⌀ {length(w.driven)}</text
+          >
+          {#if speed(s, w)}
+            <text x={at[i + 1]?.x} y={(at[i + 1]?.y ?? 0) - ((w.driven / 2) * view.scale + 7)} text-anchor="middle" class="says soft halo"
+              >{figure(speed(s, w))} rpm</text
+            >
+          {/if}
+        {/if}
+      {/each}
+      {#each at as p, i (i)}
+        {#if movable(i)}
+          <circle
+            cx={p.x}
+            cy={p.y}
+            r="11"
+            class="handle"
+            role="button"
+            tabindex="0"
+            aria-label="Shaft {i + 1}: drag it, or move it with the arrow keys"
+            data-shaft={i}
+            onpointerdown={(e) => take(e, i)}
+            onkeydown={(e) => nudge(e, i)}
+          />
+        {/if}
+      {/each}
+      {#if stages.length > 0}
+        <path d="M16 {height - 12}v-5m0 5h{rule.mm * view.scale}m0 0v-5" class="dim" />
+        <text x={20 + rule.mm * view.scale} y={height - 10} class="says soft">{rule.text}</text>
+      {/if}
+    </svg>
+  </div>
+</section>
+
+<style>
+  .centre {
+    fill: none;
+    stroke: var(--soft);
+    stroke-dasharray: 8 3 2 3;
+    pointer-events: none;
+  }
+  .dim {
+    fill: none;
+    stroke: var(--iron);
+    stroke-width: 1.2;
+  }
+  .catch {
+    fill: transparent;
+    stroke: transparent;
+    stroke-width: 3;
+    cursor: pointer;
+  }
+  .catch:hover,
+  .catch.over {
+    stroke: var(--brass);
+  }
+  .catch.chosen {
+    stroke: var(--iron);
+    stroke-dasharray: 5 3;
+  }
+  .handle {
+    fill: var(--iron-wash);
+    stroke: var(--brass);
+    stroke-width: 3;
+    cursor: grab;
+    touch-action: none;
+  }
+  .handle:active {
+    cursor: grabbing;
+  }
+  .says {
+    font-size: 14px;
+    fill: var(--ink);
+    pointer-events: none;
+  }
+  .soft {
+    fill: var(--soft);
+    font-size: 13px;
+  }
+  .halo {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 4px;
+    font-weight: 600;
+  }
+</style>

@@ -1,0 +1,150 @@
+<script lang="ts">
+  import { scaleLog } from 'd3-scale';
+  import type { Assessment } from '../api/client';
+  import { figure, speedTicks } from '../reach/scale';
+  import { apart } from '../reach/labels';
+  import type { Found } from './search.svelte';
+
+  /** Every position's speeds on a log ruler, with the jobs' bands behind, what overlaps and what is
+   *  left out. */
+  let { a, looked }: { a: Assessment; looked?: Found | undefined } = $props();
+
+  let width = $state(600);
+  const side = 16;
+  const row = 24;
+
+  const jobs = $derived(a.jobs.filter((j) => j.rpm.length > 0).map((j) => ({ ...j, low: Math.min(...j.rpm), high: Math.max(...j.rpm) })));
+  const positions = $derived(a.reach.positions);
+  const bands = $derived([
+    ...positions.map((p) => ({
+      low: p.lowRpm,
+      high: p.highRpm,
+      says: positions.length > 1 ? p.label : 'this drive',
+      ratio: p.ratio,
+      here: true
+    })),
+    ...(looked?.bands ?? []).map((b, i) => ({ low: b.lowRpm, high: b.highRpm, says: looked?.ratios[i] ?? '', ratio: 0, here: false }))
+  ]);
+  const speeds = $derived([
+    ...jobs.flatMap((j) => [j.low, j.high]),
+    ...bands.flatMap((b) => [b.low, b.high]),
+    ...(a.reach.topRpm > 0 ? [a.reach.topRpm] : [])
+  ]);
+  const domain = $derived<[number, number]>(speeds.length > 0 ? [Math.min(...speeds) * 0.8, Math.max(...speeds) * 1.3] : [10, 1000]);
+  const x = $derived(
+    scaleLog()
+      .domain(domain)
+      .range([side, width - side])
+  );
+  // A job's name stands in its band, or moves down where names would meet.
+  const names = $derived(
+    apart(
+      jobs.map((j) => ({ x: x(j.low) + 4, y: 17, width: j.name.length * 7.2 })),
+      [],
+      15,
+      2,
+      80
+    )
+  );
+  const jobsDeep = $derived(Math.max(...names, 17) + 9);
+  const at = (i: number) => jobsDeep + 20 + i * row;
+  const foot = $derived(at(bands.length) + 6);
+  const height = $derived(foot + 26);
+  const percent = (share: number) => `${figure(share * 100)} %`;
+</script>
+
+<section aria-label="Speeds at the spindle, rpm" class="px-3">
+  <h2 class="caption text-ink!">Speeds at the spindle, rpm</h2>
+  <div bind:clientWidth={width}>
+    <svg {width} {height} role="img" aria-label="Speed ruler: {bands.length} bands over {jobs.length} jobs">
+      {#each jobs as j, i (j.id)}
+        <rect
+          x={x(j.low)}
+          y="4"
+          width={Math.max(x(j.high) - x(j.low), 4)}
+          height={foot - 4}
+          class="job"
+          class:short={j.outcome !== 'does' && j.outcome !== 'just'}
+        />
+        <text x={x(j.low) + 4} y={names[i]} class="name" class:bad={j.outcome !== 'does' && j.outcome !== 'just'}>{j.name}</text>
+      {/each}
+      {#each a.coverage.holes as h (h.fromRpm)}
+        <rect x={x(h.fromRpm)} y={jobsDeep} width={Math.max(x(h.toRpm) - x(h.fromRpm), 2)} height={foot - jobsDeep} class="hole" />
+        <text x={(x(h.fromRpm) + x(h.toRpm)) / 2} y={foot - 5} text-anchor="middle" class="name bad halo"
+          >not reached, {percent(h.share)}</text
+        >
+      {/each}
+      {#if a.reach.topRpm > 0}
+        <path d="M{x(a.reach.topRpm)} 2V{foot}" class="limit" />
+        <text x={x(a.reach.topRpm) + 5} y="14" class="name bad">{a.reach.topLabel} {figure(a.reach.topRpm)}</text>
+      {/if}
+      {#each bands as b, i (i)}
+        {@const y = at(i)}
+        <path d="M{x(b.low)} {y + 9}V{y}H{x(b.high)}V{y + 9}" class="band" class:here={b.here} />
+        <text x={x(b.low)} y={y - 4} class="says halo">{b.says}{b.ratio ? `, ${figure(b.ratio)} : 1` : ''}</text>
+      {/each}
+      <path d="M{side} {foot}H{width - side}" class="axis" />
+      {#each speedTicks(domain, width) as t (t)}
+        <path d="M{x(t)} {foot}v-6" class="axis" />
+        <text x={x(t)} y={foot + 16} text-anchor="middle" class="tick">{figure(t)}</text>
+      {/each}
+    </svg>
+  </div>
+  <p class="text-sm text-soft">
+    {#if a.coverage.covered > 0}{percent(Math.floor(a.coverage.covered * 1000) / 1000)} of the jobs' speeds are reached.{/if}
+    {#each a.coverage.overlaps as o (o.fromRpm)}
+      Overlap {figure(o.fromRpm)}–{figure(o.toRpm)} rpm, {percent(o.share)}.
+    {/each}
+  </p>
+</section>
+
+<style>
+  .job {
+    fill: color-mix(in srgb, var(--good) 18%, transparent);
+  }
+  .job.short {
+    fill: color-mix(in srgb, var(--stop) 15%, transparent);
+  }
+  .hole {
+    fill: none;
+    stroke: var(--stop);
+    stroke-dasharray: 3 3;
+  }
+  .limit {
+    stroke: var(--stop);
+    stroke-dasharray: 3 3;
+  }
+  .band {
+    fill: none;
+    stroke: var(--iron);
+    stroke-width: 1.6;
+    stroke-dasharray: 5 3;
+  }
+  .band.here {
+    stroke: var(--ink);
+    stroke-width: 2.4;
+    stroke-dasharray: none;
+  }
+  .axis {
+    fill: none;
+    stroke: var(--soft);
+  }
+  text {
+    font-size: 13px;
+    fill: var(--ink);
+  }
+  .name {
+    fill: var(--good);
+  }
+  .name.bad {
+    fill: var(--stop);
+  }
+  .tick {
+    fill: var(--soft);
+  }
+  .halo {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
+  }
+</style>

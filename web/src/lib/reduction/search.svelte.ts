@@ -1,0 +1,100 @@
+import { EventSourceParserStream } from 'eventsource-parser/stream';
+import { filledOnly, sayProblem, type Problem, type Schemas } from '../api/client';
+import { prefs } from '../prefs.svelte';
+import type { SheetState } from '../sheet/sheet.svelte';
+
+export type Found = Schemas['LineFound'];
+type Ask = Schemas['LineSearchAsk'];
+
+/** What may run between the wheels, as it is asked for. */
+export const families = [
+  ['v-Z', 'V belt, Z'],
+  ['v-A', 'V belt, A'],
+  ['v-B', 'V belt, B'],
+  ['poly-v-J', 'Poly-V, J'],
+  ['poly-v-K', 'Poly-V, K'],
+  ['toothed-5', 'Toothed, 5 mm'],
+  ['chain-12.7', 'Chain, 12.7 mm']
+] as const;
+
+/** Progress is shown once a search takes longer than this, in ms. */
+const PATIENCE = 1000;
+const SETTLE = 250;
+
+/** A search for the best reduction, with its bounds. It is looked for anew whenever what it follows
+ *  from changes while it is shown. */
+export class SearchState {
+  ask = $state<Ask>({ kinds: ['v-A'], stages: 2, cones: true, keep: 0, centreMin: '', centreMax: '', largest: '', fromShelf: false });
+  result = $state.raw<Schemas['LineSearchResult']>();
+  errors = $state.raw<Record<string, string>>({});
+  problem = $state('');
+  /** How much is done, from 0 to 1, once it takes long enough to ask. */
+  share = $state<number>();
+  seconds = $state(0);
+  /** An answer looked at but not taken: its bands lie on the ruler beside the plan's. */
+  looked = $state.raw<Found>();
+
+  #sheet: SheetState;
+  #running: AbortController | undefined;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(sheet: SheetState) {
+    this.#sheet = sheet;
+  }
+
+  /** What the search follows from; reading it in an effect runs that effect when it changes. */
+  get basis(): string {
+    const { machine, plan } = this.#sheet.doc;
+    const kept = this.ask.keep > 0 ? plan.reduction.stages.slice(-this.ask.keep) : [];
+    return JSON.stringify([machine, plan.motor, plan.control, plan.supply, kept, this.ask, prefs.units]);
+  }
+
+  soon() {
+    clearTimeout(this.#timer);
+    this.#timer = setTimeout(() => void this.run(), SETTLE);
+  }
+
+  stop() {
+    clearTimeout(this.#timer);
+    this.#running?.abort();
+    this.share = undefined;
+  }
+
+  async run() {
+    this.stop();
+    const mine = new AbortController();
+    this.#running = mine;
+    const began = performance.now();
+    const { machine, plan } = $state.snapshot(this.#sheet.doc);
+    const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(this.#sheet.head.shelf), ask: $state.snapshot(this.ask) };
+    try {
+      const answer = await fetch('/api/search', {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: filledOnly(body),
+        signal: mine.signal
+      });
+      if (!answer.body || !answer.ok) throw new Error(answer.statusText);
+      const events = answer.body.pipeThrough(new TextDecoderStream()).pipeThrough(new EventSourceParserStream()).getReader();
+      for (let next = await events.read(); !next.done; next = await events.read()) {
+        const data: unknown = JSON.parse(next.value.data);
+        if (next.value.event === 'progress') {
+          if (performance.now() - began > PATIENCE) this.share = (data as Schemas['SearchProgress']).share;
+        } else if (next.value.event === 'result') {
+          this.result = data as Schemas['LineSearchResult'];
+          this.seconds = (performance.now() - began) / 1000;
+          this.looked = undefined;
+          this.problem = '';
+          this.errors = {};
+        } else {
+          const refused = data as Problem;
+          this.errors = Object.fromEntries((refused.errors ?? []).map((e) => [e.location ?? '', e.message ?? 'cannot be used']));
+          this.problem = sayProblem(refused);
+        }
+      }
+    } catch {
+      if (!mine.signal.aborted) this.problem = sayProblem(undefined);
+    }
+    if (this.#running === mine) this.share = undefined;
+  }
+}

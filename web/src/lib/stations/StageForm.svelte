@@ -1,0 +1,129 @@
+<script lang="ts">
+  import Choice from '../ui/Choice.svelte';
+  import Field from '../ui/Field.svelte';
+  import Tick from '../ui/Tick.svelte';
+  import { openSheet } from '../ui/context';
+  import { stageKinds } from './options';
+
+  /** The fields of one stage of the reduction. */
+  let { i, of, onremove }: { i: number; of: number; onremove: () => void } = $props();
+
+  const sheet = openSheet();
+  const at = $derived(`reduction.stages[${i}]`);
+  const kind = $derived(sheet.text(`${at}.kind`) || 'v');
+  const toothed = $derived(['toothed', 'chain', 'spur', 'worm'].includes(kind));
+  const meshed = $derived(kind === 'spur' || kind === 'worm');
+  const steps = $derived((sheet.value(`${at}.steps`) as unknown[] | undefined) ?? []);
+  const sections = $derived(
+    kind === 'poly-v'
+      ? ([
+          ['J', 'J, fine ribs'],
+          ['K', 'K, as on cars'],
+          ['L', 'L, coarse ribs']
+        ] as const)
+      : ([
+          ['Z', 'Z, 10 mm wide'],
+          ['A', 'A, 13 mm wide'],
+          ['B', 'B, 17 mm wide']
+        ] as const)
+  );
+  const counts: Record<string, [string, string]> = {
+    v: ['Belts', '1'],
+    link: ['Belts', '1'],
+    'poly-v': ['Ribs', '6'],
+    chain: ['Strands', '1']
+  };
+  const ends = [
+    ['onDriving', 'Driving wheel'],
+    ['onDriven', 'Driven wheel']
+  ] as const;
+  const addStep = () => sheet.change(({ plan }) => plan.reduction.stages[i]?.steps.push({ driver: '', driven: '' }));
+  const dropStep = (k: number) => sheet.change(({ plan }) => plan.reduction.stages[i]?.steps.splice(k, 1));
+</script>
+
+<fieldset class="mt-3 border-t border-rule pt-2">
+  <legend class="sr-only">Stage {i + 1}</legend>
+  <div class="flex items-baseline justify-between">
+    <p class="font-head text-lg font-semibold">Stage {i + 1}</p>
+    <button class="link" onclick={onremove}>remove stage {i + 1}</button>
+  </div>
+  <div class="grid grid-cols-2 gap-3">
+    <Choice path="{at}.kind" label="Kind" fallback="v" options={stageKinds} />
+    {#if kind === 'v' || kind === 'link' || kind === 'poly-v'}
+      <Choice path="{at}.section" label="Belt section" fallback={kind === 'poly-v' ? 'J' : 'A'} options={sections} />
+    {/if}
+    {#if counts[kind]}<Field path="{at}.count" label={counts[kind][0]} hint={counts[kind][1]} />{/if}
+    {#if toothed}
+      <Field path="{at}.pitch" label={meshed ? 'Module' : 'Pitch'} hint={meshed ? '1.5 mm' : kind === 'chain' ? '12.7 mm' : '5 mm'} />
+    {:else if kind !== 'direct'}
+      <Choice
+        path="{at}.measured"
+        label="Diameters are"
+        fallback="pitch"
+        options={[
+          ['pitch', 'pitch'],
+          ['outside', 'outside, over the rim']
+        ]}
+      />
+    {/if}
+    {#if kind === 'flat' || kind === 'toothed'}<Field
+        path="{at}.width"
+        label="Belt width"
+        hint={kind === 'flat' ? '40 mm' : '15 mm'}
+      />{/if}
+    {#if kind === 'worm'}<Field path="{at}.lead" label="Lead angle" hint="5.7°" />{/if}
+  </div>
+  {#if kind !== 'direct'}
+    {#each steps.keys() as k (k)}
+      <div class="mt-2 grid grid-cols-[1fr_1fr_auto] items-end gap-3">
+        <Field
+          path="{at}.steps[{k}].driver"
+          label="{steps.length > 1 ? `Step ${k + 1}: ` : ''}{kind === 'worm' ? 'starts of the worm' : 'on the driving shaft'}"
+          hint={kind === 'worm' ? '1' : toothed ? '17 teeth' : '80 mm'}
+        />
+        <Field path="{at}.steps[{k}].driven" label="on the driven" hint={toothed ? '60 teeth' : '236 mm'} />
+        {#if steps.length > 1}<button class="link pb-2" aria-label="Remove step {k + 1} of stage {i + 1}" onclick={() => dropStep(k)}
+            >remove</button
+          >{/if}
+      </div>
+    {/each}
+    {#if steps.length < 6 && kind !== 'worm'}<button class="link mt-1" onclick={addStep}>add a step (cone)</button>{/if}
+    {#if !meshed}
+      <div class="mt-2 grid grid-cols-2 gap-3">
+        <Field path="{at}.centre" label="Between shafts" hint="280 mm" />
+        <Field path="{at}.belt" label={kind === 'chain' ? 'or chain length' : 'or belt length'} hint="1080 mm" />
+      </div>
+    {/if}
+    <div class="mt-1 grid grid-cols-2 gap-x-3">
+      <Tick path="{at}.guarded" label="Guarded" />
+      <Tick path="{at}.screwOn" label="Screwed on" />
+      {#if kind === 'spur'}<div class="col-span-2"><Tick path="{at}.bypass" label="Back gear: can be put out of mesh" /></div>{/if}
+    </div>
+    <details class="mt-1">
+      <summary class="link min-h-8 cursor-pointer py-1">Shafts, bores and keys{of > 1 ? ` of stage ${i + 1}` : ''}</summary>
+      {#each ends as [end, words] (end)}
+        <p class="mt-2 font-semibold">{words}</p>
+        <div class="grid grid-cols-2 gap-3">
+          <Field path="{at}.{end}.shaft" label="Shaft" hint={i === 0 && end === 'onDriving' ? 'the motor’s' : '20 mm'} />
+          <Field path="{at}.{end}.bore" label="Bore as it is" hint="19 mm" />
+          <Choice
+            path="{at}.{end}.held"
+            label="Held by"
+            options={[
+              ['key', 'Key'],
+              ['screw', 'Set screw alone'],
+              ['taper', 'Taper bush or clamp'],
+              ['pin', 'Pin or weld']
+            ]}
+          />
+          <Field path="{at}.{end}.hub" label="Hub length" hint="30 mm" />
+        </div>
+      {/each}
+      <div class="mt-2 grid grid-cols-2 gap-3">
+        <Field path="{at}.takeUp" label="Shafts move apart by" hint="20 mm" />
+        <Field path="{at}.rated" label="Rated by its maker" hint="40 N·m" />
+        <Field path="{at}.direction" label="Driven shaft lies" hint="0° is level, 90° above" />
+      </div>
+    </details>
+  {/if}
+</fieldset>
