@@ -77,7 +77,7 @@ func (l *searcher) oneStage(all *front, pairs []*pair, goesOn func(float64) bool
 		if g.done[i] == 0 {
 			continue
 		}
-		c := candidate{stages: [][]*pair{{p}}, done: g.done[i], trim: g.trim[i], worst: g.worst[i], buy: parts(p), size: p.centre}
+		c := candidate{stages: [][]*pair{{p}}, done: g.done[i], trim: g.trim[i], worst: g.worst[i], buy: partsOf([][]*pair{{p}}), size: p.centre}
 		if held := all.cells[c.cell()]; outranks(c.worst, c.size, &held) && l.carriedBy(c.done, c.stages) {
 			all.offer(c)
 		}
@@ -102,14 +102,14 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 	run := newRunBest(g, 6)
 	costs := make([]partCost, len(second))
 	for k, p := range second {
-		costs[k] = partCost{p.log, p.centre, parts(p)}
+		costs[k] = partCost{p.log, p.centre, partsOf([][]*pair{{p}})}
 	}
 	scale, shift := 1/gradeSpacing, -g.low/gradeSpacing+0.5
 	for n, p := range first {
 		if n%64 == 0 && !goesOn(float64(n)/float64(len(first))) {
 			return
 		}
-		buy := parts(p)
+		buy := partsOf([][]*pair{{p}})
 		base := p.log*scale + shift
 		l.tried += len(second)
 		for k := range costs {
@@ -125,7 +125,7 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 				continue
 			}
 			stages := [][]*pair{{p}, {second[k]}}
-			together := parts(p, second[k])
+			together := partsOf(stages)
 			if held = run.at(class, together); !outranks(worst, size, held) {
 				continue
 			}
@@ -138,43 +138,26 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 	run.offerTo(all)
 }
 
-// oneCone looks at cones of two steps, and of three where two leave a job over: the first step is
-// any legal pair, each further one any driving wheel with the driven one turned to the diameter at
-// which the same belt fits.
-func (l *searcher) oneCone(all *front, pairs []*pair, f *family, goesOn func(float64) bool) {
-	if f.stage.Kind.Toothed() || len(pairs) == 0 {
-		return
+// cone is two steps on one belt and centres: the first any legal pair, the second any larger driving
+// wheel with the driven one turned to the diameter at which the same belt fits.
+type cone [2]*pair
+
+// conesOf are all the cones of two steps over a family's pairs.
+func (l *searcher) conesOf(pairs []*pair) []cone {
+	var out []cone
+	for _, p := range pairs {
+		if p.family.stage.Kind.Toothed() {
+			return nil
+		}
+		out = append(out, l.matching(p)...)
 	}
-	g := l.gradesOver(1/mostPairRatio, mostPairRatio*1.05, f.blank.Keeps)
-	for n, p := range pairs {
-		if n%16 == 0 && !goesOn(float64(n)/float64(len(pairs))) {
-			return
-		}
-		place := g.at(p.log)
-		if place < 0 || g.done[place] == 0 {
-			continue
-		}
-		others := l.matching(p, g)
-		for i, second := range others {
-			l.offerCone(all, g, []*pair{p, second.pair}, []int{place, second.place})
-			for _, third := range others[i+1:] {
-				if (g.done[third.place])&^(g.done[place]|g.done[second.place]) != 0 {
-					l.offerCone(all, g, []*pair{p, second.pair, third.pair}, []int{place, second.place, third.place})
-				}
-			}
-		}
-	}
+	return out
 }
 
-type coneStep struct {
-	*pair
-	place int
-}
-
-// matching are the further steps that go with a first one on the same belt and centres.
-func (l *searcher) matching(p *pair, g *grades) []coneStep {
+// matching are the cones that begin with a pair.
+func (l *searcher) matching(p *pair) []cone {
 	length := reduction.OpenBelt(p.driver.size, p.driven.size, p.centre)
-	var out []coneStep
+	var out []cone
 	for i := range p.family.wheels {
 		driver := &p.family.wheels[i]
 		if driver.size <= p.driver.size {
@@ -185,25 +168,92 @@ func (l *searcher) matching(p *pair, g *grades) []coneStep {
 		if !ok || size < reduction.Smallest(p.family.blank.Section) || size > l.largest || l.leastCentre(driver.size, size) > p.centre {
 			continue
 		}
-		log := math.Log(size / driver.size / (1 - p.family.blank.Slip))
-		place := g.at(log)
-		if place < 0 || g.done[place] == 0 {
-			continue
-		}
-		out = append(out, coneStep{&pair{
-			family: p.family, driver: driver, driven: &wheel{size: size, text: typedLength(size * 1000)}, log: log, centre: p.centre, belt: p.belt, made: true,
-		}, place})
+		turned := &wheel{size: size, text: typedLength(size * 1000)}
+		out = append(out, cone{p, &pair{family: p.family, driver: driver, driven: turned, log: math.Log(size / driver.size / (1 - p.family.blank.Slip)), centre: p.centre, belt: p.belt}})
 	}
 	return out
 }
 
-func (l *searcher) offerCone(all *front, g *grades, steps []*pair, places []int) {
+// oneCone looks at cones of two steps, and of three where two leave a job over.
+func (l *searcher) oneCone(all *front, pairs []*pair, goesOn func(float64) bool) {
+	if len(pairs) == 0 {
+		return
+	}
+	keeps := pairs[0].family.blank.Keeps
+	g := l.gradesOver(1/mostPairRatio, mostPairRatio*1.05, keeps)
+	for n, p := range pairs {
+		if n%16 == 0 && !goesOn(float64(n)/float64(len(pairs))) {
+			return
+		}
+		if p.family.stage.Kind.Toothed() {
+			return
+		}
+		others := l.matching(p)
+		for i, c := range others {
+			steps := []*pair{c[0], c[1]}
+			places := g.placesOf(0, steps)
+			if places == nil {
+				continue
+			}
+			l.offerSteps(all, g, [][]*pair{steps}, places)
+			for _, more := range others[i+1:] {
+				third := g.at(more[1].log)
+				if third >= 0 && g.done[third]&^(g.done[places[0]]|g.done[places[1]]) != 0 {
+					l.offerSteps(all, g, [][]*pair{append(steps[:2:2], more[1])}, append(places[:2:2], third))
+				}
+			}
+		}
+	}
+}
+
+// twoStageCone looks at a pair before or after a cone, for what no reduction without belt changes
+// does: all holds those already.
+func (l *searcher) twoStageCone(all *front, singles []*pair, cones []cone, goesOn func(float64) bool) {
+	if len(singles) == 0 || len(cones) == 0 {
+		return
+	}
+	steps := make([]*pair, 0, 2*len(cones))
+	for _, c := range cones {
+		steps = append(steps, c[0], c[1])
+	}
+	least, most := logSpan(singles, steps)
+	g := l.gradesOver(least, most, singles[0].family.blank.Keeps*cones[0][0].family.blank.Keeps)
+	needless := all.doneWithoutChange()
+	for n, p := range singles {
+		if n%16 == 0 && !goesOn(float64(n)/float64(len(singles))) {
+			return
+		}
+		l.tried += 2 * len(cones)
+		for k := range cones {
+			c := &cones[k]
+			one, two := g.at(p.log+c[0].log), g.at(p.log+c[1].log)
+			if one < 0 || two < 0 || g.done[one] == g.done[two] || needless(g.done[one]|g.done[two]) {
+				continue
+			}
+			l.offerSteps(all, g, [][]*pair{{p}, c[:]}, []int{one, two})
+			l.offerSteps(all, g, [][]*pair{c[:], {p}}, []int{one, two})
+		}
+	}
+}
+
+// placesOf are the places of a cone's steps after a ratio, or nil where one does no job.
+func (g *grades) placesOf(before float64, steps []*pair) []int {
+	places := make([]int, len(steps))
+	for i, p := range steps {
+		if places[i] = g.at(before + p.log); places[i] < 0 || g.done[places[i]] == 0 {
+			return nil
+		}
+	}
+	return places
+}
+
+// offerSteps offers stages of which one is a cone.
+func (l *searcher) offerSteps(all *front, g *grades, stages [][]*pair, places []int) {
 	l.tried++
 	done, worst, trim := g.joined(places)
-	// A cone is one part however many steps it has, and both are to be made.
-	c := candidate{stages: [][]*pair{steps}, done: done, trim: trim, worst: worst, buy: 2, changes: len(steps) - 1, size: steps[0].centre}
-	if steps[0].belt == nil {
-		c.buy++
+	c := candidate{stages: stages, done: done, trim: trim, worst: worst, buy: partsOf(stages), changes: len(places) - 1}
+	for _, steps := range stages {
+		c.size += steps[0].centre
 	}
 	if held := all.cells[c.cell()]; outranks(c.worst, c.size, &held) && l.carriedBy(done, c.stages) {
 		all.offer(c)

@@ -1,13 +1,16 @@
 package line
 
 import (
+	"cmp"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/shelf"
 )
 
 // Found is a reduction a search came upon, truly worked out.
@@ -28,6 +31,9 @@ type Found struct {
 	Bands    []Band              `json:"bands" nullable:"false" doc:"Speeds at the spindle per position"`
 	Stages   []StageDrawing      `json:"stages" nullable:"false"`
 	Plan     reduction.Described `json:"plan" doc:"To put into the plan"`
+
+	worth float64 // the least margin against the one wanted, over the jobs reached
+	parts int     // to buy
 }
 
 // Band is the speeds of one position.
@@ -45,6 +51,24 @@ type shower struct {
 	first  *Found
 }
 
+// showAll works candidates out and puts them in order by what they truly give, belts and all.
+func (s *shower) showAll(candidates []candidate) []Found {
+	out := []Found{}
+	for _, c := range candidates {
+		out = append(out, s.show(c))
+	}
+	slices.SortStableFunc(out, func(a, b Found) int {
+		return cmp.Or(cmp.Compare(b.JobsDone, a.JobsDone), cmp.Compare(a.Changes, b.Changes), cmp.Compare(worthStep(b.worth), worthStep(a.worth)), cmp.Compare(a.parts, b.parts))
+	})
+	if len(out) > 0 {
+		s.first = &out[0]
+	}
+	for i := range out {
+		out[i].GivesUp = s.givesUp(out[i])
+	}
+	return out
+}
+
 // show works a candidate out.
 func (s *shower) show(c candidate) Found {
 	d := reduction.Described{Stages: []reduction.DescribedStage{}}
@@ -54,12 +78,8 @@ func (s *shower) show(c candidate) Found {
 	plan := s.in.Plan.Reduction.Stages
 	d.Stages = append(d.Stages, plan[len(plan)-len(s.bounds.kept):]...)
 	out := s.work(d)
-	out.Changes = c.changes
+	out.Changes, out.parts = c.changes, c.buy
 	out.Buy, out.OnHand = shopping(c)
-	if s.first == nil {
-		s.first = &out
-	}
-	out.GivesUp = s.givesUp(out)
 	return out
 }
 
@@ -97,7 +117,7 @@ func (s *shower) work(d reduction.Described) Found {
 			continue
 		}
 		if worth := f.margin / job.Margin; worth < worst {
-			worst, out.Worst, out.Margin, out.HeldBy = worth, job.Name, tidy(f.margin), f.held.By
+			worst, out.worth, out.Worst, out.Margin, out.HeldBy = worth, worth, job.Name, tidy(f.margin), f.held.By
 		}
 	}
 	out.Label = t.shortRatios() + ", " + noun(t.reductionTitle())
@@ -119,69 +139,83 @@ func (t *train) shortRatios() string {
 	return strings.Join(ratios, " and ")
 }
 
-// shopping parts what a candidate takes into what must be bought and what is on hand; a part on hand
-// serves once.
+// shopping parts what a candidate takes into what must be bought and what is on hand, sizes of a sort
+// together; a part on hand serves once.
 func shopping(c candidate) (buy, onHand []string) {
-	buy, onHand = []string{}, []string{}
-	used := map[string]bool{}
-	place := func(id, name, words string) {
-		if id == "" || used[id] {
-			buy = append(buy, words)
+	var toBuy, have parcel
+	used := map[*shelf.Item]bool{}
+	place := func(item *shelf.Item, sort, size string) {
+		if item == nil || used[item] {
+			toBuy.add(sort, size)
 			return
 		}
-		used[id] = true
-		onHand = append(onHand, name)
+		used[item] = true
+		have.add(noun(item.Called()), size)
 	}
 	for _, steps := range c.stages {
 		first := steps[0]
+		wheel, belt := first.family.words()
 		if len(steps) > 1 {
-			buy = append(buy, fmt.Sprintf("a pair of cones of %s steps, one turned to fit", countWord(len(steps))))
+			toBuy.add("pair of cones with "+countWord(len(steps))+" steps, turned to fit", "")
 		} else {
-			for _, w := range []*wheel{first.driver, first.driven} {
-				id, name := "", ""
-				if w.item != nil {
-					id, name = w.item.ID, w.item.Called()+", "+string(w.text)
-				}
-				place(id, name, first.family.wheelWords(w))
-			}
+			place(first.driver.item, wheel, string(first.driver.text))
+			place(first.driven.item, wheel, string(first.driven.text))
 		}
-		id, name := "", ""
+		size := q.Show(reduction.OpenBelt(first.driver.size, first.driven.size, first.centre), q.Length, q.Metric)
 		if first.belt != nil {
-			id, name = first.belt.ID, first.belt.Called()+", "+string(first.belt.Length)
+			size = string(first.belt.Length)
 		}
-		length := reduction.OpenBelt(first.driver.size, first.driven.size, first.centre)
-		place(id, name, fmt.Sprintf("%s of about %s", first.family.beltWords(), q.Show(length, q.Length, q.Metric)))
+		place(first.belt, belt, size)
 	}
-	return buy, onHand
+	return toBuy.words(), have.words()
 }
 
-func (f *family) wheelWords(w *wheel) string {
-	switch f.stage.Kind {
-	case reduction.Chain:
-		return "a sprocket of " + string(w.text) + " teeth"
-	case reduction.Toothed:
-		return "a toothed pulley of " + string(w.text)
-	}
-	return "a " + string(w.text) + " pulley"
+// parcel gathers parts by sort.
+type parcel struct {
+	sorts []string
+	sizes map[string][]string
 }
 
-func (f *family) beltWords() string {
+func (p *parcel) add(sort, size string) {
+	if p.sizes == nil {
+		p.sizes = map[string][]string{}
+	}
+	if _, known := p.sizes[sort]; !known {
+		p.sorts = append(p.sorts, sort)
+	}
+	p.sizes[sort] = append(p.sizes[sort], size)
+}
+
+func (p *parcel) words() []string {
+	out := []string{}
+	for _, sort := range p.sorts {
+		sizes := p.sizes[sort]
+		if len(sizes) > 1 {
+			sort += "s"
+		}
+		out = append(out, strings.TrimSpace(sort+" "+strings.Join(sizes, ", ")))
+	}
+	return out
+}
+
+// words name a family's wheels and what runs over them.
+func (f *family) words() (wheel, belt string) {
 	switch f.stage.Kind {
 	case reduction.Chain:
-		return "chain"
+		return "sprocket of teeth:", "chain"
 	case reduction.Toothed:
-		return "a toothed belt"
+		return "toothed pulley of teeth:", "toothed belt"
 	case reduction.PolyV:
-		return "a poly-V " + f.blank.Section + " belt"
+		return "poly-V pulley", "poly-V " + f.blank.Section + " belt"
 	}
-	return "a " + f.blank.Section + " belt"
+	return "pulley", f.blank.Section + " belt"
 }
 
 // givesUp says what an answer loses against the first, or what the first itself leaves undone.
 func (s *shower) givesUp(c Found) string {
 	var lost []string
 	for i, job := range c.Jobs {
-		if !job.Outcome.done() && job.Outcome != cannotJudge && (c.Label == s.firstLabel() || s.first == nil || s.first.Jobs[i].Outcome.done()) {
+		if !job.Outcome.done() && job.Outcome != cannotJudge && (s.first == nil || c.Label == s.first.Label || s.first.Jobs[i].Outcome.done()) {
 			lost = append(lost, job.Name+" "+strings.TrimPrefix(job.Margin, "not known"))
 		}
 	}
@@ -200,22 +234,14 @@ func (s *shower) givesUp(c Found) string {
 	return ""
 }
 
-func (s *shower) firstLabel() string {
-	if s.first == nil {
-		return ""
-	}
-	return s.first.Label
-}
-
 // simpler is the best with one stage less than the first answer, and why it is not the first.
 func (s *shower) simpler(f *front) (*Found, string) {
-	all := f.undominated()
-	if len(all) == 0 {
+	if s.first == nil {
 		return nil, ""
 	}
-	best := all[0]
-	if len(best.stages) == 1 {
-		direct := s.work(reduction.Described{Stages: s.in.Plan.Reduction.Stages[len(s.in.Plan.Reduction.Stages)-len(s.bounds.kept):]})
+	kept := len(s.bounds.kept)
+	if len(s.first.Plan.Stages) == kept+1 {
+		direct := s.work(reduction.Described{Stages: s.in.Plan.Reduction.Stages[len(s.in.Plan.Reduction.Stages)-kept:]})
 		direct.GivesUp = s.givesUp(direct)
 		return &direct, s.why(direct, "Without it")
 	}
@@ -229,6 +255,7 @@ func (s *shower) simpler(f *front) (*Found, string) {
 		return nil, "No single stage within these bounds does any of the jobs."
 	}
 	shown := s.show(*one)
+	shown.GivesUp = s.givesUp(shown)
 	return &shown, s.why(shown, "With one stage")
 }
 

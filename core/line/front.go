@@ -42,6 +42,22 @@ func (f *front) offer(c candidate) {
 	}
 }
 
+// doneWithoutChange returns whether some reduction held so far does a set of jobs without a belt
+// change.
+func (f *front) doneWithoutChange() func(done uint64) bool {
+	known := map[uint64]bool{}
+	return func(done uint64) bool {
+		does, ok := known[done]
+		if !ok {
+			for c := range f.cells {
+				does = does || c.changes == 0 && done&^c.done == 0
+			}
+			known[done] = does
+		}
+		return does
+	}
+}
+
 // dominates reports whether c is at least as good as o in every respect: jobs, changes, margin,
 // parts, stages, and whether the machine's limit is kept without a trim.
 func (c candidate) dominates(o candidate) bool {

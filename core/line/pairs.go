@@ -19,7 +19,6 @@ type pair struct {
 	log    float64 // ln of its ratio
 	centre float64 // m
 	belt   *shelf.Item
-	made   bool // turned to fit a cone, not of a standard size
 
 	stage *reduction.Stage // worked out when first asked for
 }
@@ -94,8 +93,9 @@ func (p *pair) resolved() *reduction.Stage {
 	return p.stage
 }
 
-// parts counts what must be bought for pairs together: a part on hand serves once.
-func parts(pairs ...*pair) int {
+// partsOf counts what must be bought for stages together: a part on hand serves once, and the two
+// wheels of a cone are made.
+func partsOf(stages [][]*pair) int {
 	buy := 0
 	var used []*shelf.Item
 	need := func(item *shelf.Item) {
@@ -105,10 +105,14 @@ func parts(pairs ...*pair) int {
 		}
 		used = append(used, item)
 	}
-	for _, p := range pairs {
-		need(p.driver.item)
-		need(p.driven.item)
-		need(p.belt)
+	for _, steps := range stages {
+		if len(steps) > 1 {
+			buy += 2
+		} else {
+			need(steps[0].driver.item)
+			need(steps[0].driven.item)
+		}
+		need(steps[0].belt)
 	}
 	return buy
 }

@@ -72,9 +72,7 @@ func Search(in SearchInput, progress Progress) (SearchResult, error) {
 	}
 	out.Tried = l.tried
 	shower := &shower{in: in.Input, now: t, bounds: bounds}
-	for _, c := range front.best() {
-		out.Found = append(out.Found, shower.show(c))
-	}
+	out.Found = shower.showAll(front.best())
 	if len(in.Plan.Reduction.Stages) > 0 && len(t.reduction.Positions) > 0 {
 		now := shower.asItIs()
 		out.Now = &now
@@ -171,21 +169,26 @@ func (l *searcher) all() *front {
 	for i, f := range l.families {
 		pairs[i] = l.pairs(f)
 	}
-	var combinations []func(share func(float64) bool)
-	add := func(run func(func(float64) bool)) { combinations = append(combinations, run) }
+	// What changes no belt comes first: a cone behind or before a pair is only looked at for more.
+	var runs, coned []func(share func(float64) bool)
 	for i := range l.families {
-		add(func(share func(float64) bool) { l.oneStage(all, pairs[i], share) })
+		runs = append(runs, func(share func(float64) bool) { l.oneStage(all, pairs[i], share) })
 		if l.cones {
-			add(func(share func(float64) bool) { l.oneCone(all, pairs[i], l.families[i], share) })
+			coned = append(coned, func(share func(float64) bool) { l.oneCone(all, pairs[i], share) })
 		}
 		for k := range l.families {
-			if l.stages == 2 {
-				add(func(share func(float64) bool) { l.twoStage(all, pairs[i], pairs[k], share) })
+			if l.stages < 2 {
+				continue
+			}
+			runs = append(runs, func(share func(float64) bool) { l.twoStage(all, pairs[i], pairs[k], share) })
+			if l.cones {
+				coned = append(coned, func(share func(float64) bool) { l.twoStageCone(all, pairs[i], l.conesOf(pairs[k]), share) })
 			}
 		}
 	}
-	for n, run := range combinations {
-		run(func(share float64) bool { return l.goesOn((float64(n) + share) / float64(len(combinations))) })
+	runs = append(runs, coned...)
+	for n, run := range runs {
+		run(func(share float64) bool { return l.goesOn((float64(n) + share) / float64(len(runs))) })
 		if l.stopped {
 			break
 		}

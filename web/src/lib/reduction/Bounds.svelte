@@ -19,7 +19,7 @@
 </script>
 
 <details class="mt-1">
-  <summary class="link min-h-8 cursor-pointer py-1">What may be used, and how much room there is</summary>
+  <summary class="link min-h-8 cursor-pointer py-1">Bounds: belts, room, what stays</summary>
   <fieldset class="mt-1">
     <legend class="text-sm text-soft">Belts and chains, up to three</legend>
     <div class="grid grid-cols-2">

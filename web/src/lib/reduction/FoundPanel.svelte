@@ -25,36 +25,31 @@
   const level = (f: Found) => (f.jobsDone < f.jobs.length ? 'stop' : f.jobs.every((j) => j.outcome === 'does') ? 'good' : 'caution');
 </script>
 
-{#snippet answer(f: Found, note: string, own: boolean)}
+{#snippet answer(f: Found, own: boolean)}
   {@const on = search.looked === f}
   <li class="answer" class:on>
-    <div class="flex gap-3">
+    <div class="flex items-center gap-3">
       <SmallTrain stages={f.stages} />
       <div class="min-w-0 flex-1">
-        <p class="flex items-baseline justify-between gap-2">
-          <span class="font-head text-[1.08rem] leading-tight font-semibold">{f.label}</span>
-          <span class="flex flex-none items-center gap-1 text-[0.9rem]"
-            ><Mark level={level(f)} size={16} />{f.jobsDone} of {f.jobs.length}</span
-          >
-        </p>
-        <p class="text-[0.9rem] text-soft">
-          {#if f.worst}Tightest ×{figure(f.margin)}, {f.worst}.{/if}
-          Tops out at {f.top}.
-          {#if f.givesUp}{f.givesUp}.{/if}
-          {note}
-        </p>
-        {#if f.buy.length > 0}<p class="text-[0.9rem]">To buy: {f.buy.join(', ')}.</p>{/if}
-        {#if f.onHand.length > 0}<p class="text-[0.9rem]">On the shelf: {f.onHand.join('; ')}.</p>{/if}
-        {#if !own}
-          <p class="flex gap-4">
-            <button class="link min-h-8" aria-pressed={on} onclick={() => (search.looked = on ? undefined : f)}
-              >{on ? 'off the ruler' : 'on the ruler'}</button
-            >
-            <button class="link min-h-8" onclick={() => take(f)}>take this one</button>
-          </p>
-        {/if}
+        <p class="font-head text-[1.12rem] leading-tight font-semibold">{f.label}</p>
+        <p class="flex items-center gap-1.5 text-[0.94rem]"><Mark level={level(f)} size={16} />{f.jobsDone} of {f.jobs.length} jobs</p>
       </div>
     </div>
+    <p class="mt-1 text-[0.92rem] text-soft">
+      {#if f.worst}Tightest ×{figure(f.margin)}, {f.worst}.{/if}
+      Tops out at {f.top}.
+      {#if f.givesUp}{f.givesUp}.{/if}
+    </p>
+    {#if f.buy.length > 0}<p class="text-[0.92rem]">To buy: {f.buy.join('; ')}.</p>{/if}
+    {#if f.onHand.length > 0}<p class="text-[0.92rem]">On the shelf: {f.onHand.join('; ')}.</p>{/if}
+    {#if !own}
+      <p class="flex gap-5">
+        <button class="link min-h-8" aria-pressed={on} onclick={() => (search.looked = on ? undefined : f)}
+          >{on ? 'off the ruler' : 'on the ruler'}</button
+        >
+        <button class="link min-h-8" onclick={() => take(f)}>take this one</button>
+      </p>
+    {/if}
   </li>
 {/snippet}
 
@@ -74,7 +69,7 @@
   {#if result}
     <ol aria-label="Answers, best first">
       {#each result.found as f (f.label + f.plan.stages.map((s) => JSON.stringify(s.steps)).join())}
-        {@render answer(f, '', false)}
+        {@render answer(f, false)}
       {:else}
         <li class="py-3 text-soft">
           {sheet.assessment?.jobs.length
@@ -86,11 +81,11 @@
     {#if result.simpler || result.why}
       <h3 class="caption mt-4">Why not simpler?</h3>
       <p class="text-[0.94rem]">{result.why}</p>
-      {#if result.simpler}<ol>{@render answer(result.simpler, '', result.simpler.plan.stages.length === 0)}</ol>{/if}
+      {#if result.simpler}<ol>{@render answer(result.simpler, result.simpler.plan.stages.length === 0)}</ol>{/if}
     {/if}
     {#if result.now}
       <h3 class="caption mt-4">As the plan stands</h3>
-      <ol>{@render answer(result.now, '', true)}</ol>
+      <ol>{@render answer(result.now, true)}</ol>
     {/if}
   {:else if !search.problem}
     <p class="py-3 text-soft" aria-busy="true">Looking.</p>

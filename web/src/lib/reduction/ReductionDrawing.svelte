@@ -12,7 +12,7 @@
 
   const sheet = openSheet();
   const MOST_SCALE = 2;
-  const room = { x: 64, top: 40, bottom: 66 };
+  const room = { x: 64, top: 40, bottom: 80 };
 
   let width = $state(600);
   let height = $state(300);
@@ -48,7 +48,7 @@
       return { x: view.left + mm.x * view.scale, y: view.top + mm.y * view.scale };
     })
   );
-  const lowest = $derived(Math.min(Math.max(...at.map((p) => p.y), 0) + (extent(stages, placed).bottom * view.scale) / 2, height - 44));
+  const lowest = $derived(Math.min(view.top + extent(stages, placed).bottom * view.scale + 20, height - 52));
   const length = (mm: number) => `${figure(mm / a.units.lengthMm)} ${a.units.length}`;
   const on = (s: Stage) => s.steps[Math.min(step, s.steps.length - 1)];
 
@@ -211,14 +211,13 @@
           <text x={(x1 + x2) / 2} y={lowest - 5} text-anchor="middle" class="says halo"
             >{s.centreKnown ? length(s.centre) : 'distance?'}</text
           >
-          <text x={(x1 + x2) / 2} y={lowest + 16} text-anchor="middle" class="says soft">
-            {s.belt > 0 ? `${s.kind === 'chain' ? 'chain' : 'belt'} ${length(w?.length || s.belt)}` : ''}{s.centreKnown &&
-            w &&
-            !s.meshed &&
-            s.kind !== 'chain'
-              ? `, wrap ${figure(w.wrapDeg)}°`
-              : ''}
-          </text>
+          {@const tight = Math.abs(x2 - x1) < 200}
+          {@const wrap = s.centreKnown && w && !s.meshed && s.kind !== 'chain' ? `wrap ${figure(w.wrapDeg)}°` : ''}
+          {@const belt = s.belt > 0 ? `${s.kind === 'chain' ? 'chain' : 'belt'} ${length(w?.length || s.belt)}` : ''}
+          <text x={(x1 + x2) / 2} y={lowest + 16} text-anchor="middle" class="says soft"
+            >{tight ? belt : [belt, wrap].filter(Boolean).join(', ')}</text
+          >
+          {#if tight}<text x={(x1 + x2) / 2} y={lowest + 31} text-anchor="middle" class="says soft">{wrap}</text>{/if}
         {/if}
       {/each}
       {#each stages as s, i (i)}

@@ -23,9 +23,11 @@
 
 {#if drawn}
   <div class="upper"><ReductionDrawing {a} bind:wheel /></div>
-  <Tray {wheel} />
 {/if}
-<div class="flex justify-end px-3 pb-1">
+<div class="flex flex-wrap items-center justify-between gap-2 px-3 pb-1">
+  <p class="text-sm text-soft">
+    {#if drawn}{wheel ? 'Press a size for the chosen wheel.' : 'Drag a size onto a wheel, or choose a wheel.'}{/if}
+  </p>
   <Segments
     label="Below the drawing"
     value={below}
@@ -37,6 +39,7 @@
     onchange={(v) => (below = v)}
   />
 </div>
+{#if drawn}<Tray {wheel} />{/if}
 <div class="lower" class:tall={below !== 'ruler'}>
   {#if below === 'ruler'}
     <Ruler {a} looked={sheet.finding ? sheet.search.looked : undefined} />

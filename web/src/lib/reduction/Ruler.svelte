@@ -76,7 +76,10 @@
       {/each}
       {#if a.reach.topRpm > 0}
         <path d="M{x(a.reach.topRpm)} 2V{foot}" class="limit" />
-        <text x={x(a.reach.topRpm) + 5} y="14" class="name bad">{a.reach.topLabel} {figure(a.reach.topRpm)}</text>
+        {@const late = x(a.reach.topRpm) > width - 150}
+        <text x={x(a.reach.topRpm) + (late ? -5 : 5)} y={foot - 8} text-anchor={late ? 'end' : 'start'} class="name bad halo"
+          >{a.reach.topLabel} {figure(a.reach.topRpm)}</text
+        >
       {/if}
       {#each bands as b, i (i)}
         {@const y = at(i)}

@@ -24,9 +24,6 @@
 </script>
 
 <div class="tray px-3 pb-1" role="group" aria-label="Wheels to put on">
-  <p class="text-sm text-soft">
-    {wheel ? 'Press a size for the chosen wheel, or drag it on.' : 'Drag a size onto a wheel, or choose a wheel first.'}
-  </p>
   <div class="flex gap-1 overflow-x-auto py-1">
     {#each shelf as s (s.id)}
       <button class="chip shelf" draggable="true" disabled={false} ondragstart={(e) => lift(e, s.size)} onclick={() => put(s.size)}

@@ -151,7 +151,7 @@
   {#if sheet.ranking}
     <main class="min-h-0 flex-1 overflow-y-auto"><RankBench /></main>
   {:else}
-    <main class="columns min-h-0 flex-1">
+    <main class="columns min-h-0 flex-1" class:found={sheet.station === 'reduction' && sheet.finding}>
       <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>
       <div class="bench" role="tabpanel" aria-labelledby="station-{sheet.station}"><Bench /></div>
       <div class="middle">
@@ -179,6 +179,9 @@
   .columns {
     display: grid;
     grid-template-columns: minmax(20rem, 23.5rem) minmax(0, 1fr) minmax(16rem, 19.5rem);
+  }
+  .columns.found {
+    grid-template-columns: minmax(18rem, 20rem) minmax(0, 1fr) minmax(17rem, 22rem);
   }
   .bench,
   .middle,
@@ -211,7 +214,8 @@
   }
   /* A tablet on the bench: the reach and the verdict side by side, the bench below. */
   @media (max-width: 65.99rem) {
-    .columns {
+    .columns,
+    .columns.found {
       grid-template-columns: minmax(0, 1fr) minmax(15rem, 38%);
       grid-template-areas: 'middle verdict' 'bench verdict';
       grid-template-rows: auto 1fr;
@@ -229,7 +233,8 @@
     }
   }
   @media (max-width: 40rem) {
-    .columns {
+    .columns,
+    .columns.found {
       grid-template-columns: minmax(0, 1fr);
       grid-template-areas: 'middle' 'verdict' 'bench';
     }
