@@ -21,13 +21,17 @@ const (
 	BrushlessDrive Kind = "bldc"       // for brushless motors and servos
 	StepperDriver  Kind = "stepper"    // and a source of pulses
 	CapacitorSet   Kind = "capacitors" // run capacitors to choose from, for a fan
+
+	SinglePhaseInverter Kind = "inverter-1" // one phase of adjustable hertz out
+	VariableTransformer Kind = "variac"     // with a bridge for direct current
+	SeriesResistor      Kind = "resistor"   // in series, with a bridge for direct current
 )
 
 // Described is a control as a person entered it.
 type Described struct {
 	Name      string `json:"name" maxLength:"120"`
 	Origin    string `json:"origin" maxLength:"200"`
-	Kind      Kind   `json:"kind" enum:"phase-angle,pwm,inverter,bldc,stepper,capacitors,contactor,"`
+	Kind      Kind   `json:"kind" enum:"phase-angle,pwm,inverter,bldc,stepper,capacitors,inverter-1,variac,resistor,contactor,"`
 	Volts     q.Text `json:"volts" doc:"Most volts it is rated to put out"`
 	Amps      q.Text `json:"amps" doc:"Output amps it can give for ever"`
 	LimitAmps q.Text `json:"limitAmps" doc:"Current limit as set"`
@@ -36,6 +40,11 @@ type Described struct {
 	TopTrim   q.Text `json:"topTrim" doc:"Top speed as a part of plate speed, such as 65 %"`
 	BaseHertz q.Text `json:"baseHertz" doc:"Inverter: hertz at which full volts are reached"`
 	TopHertz  q.Text `json:"topHertz" doc:"Inverter: highest hertz allowed"`
+	LowHertz  q.Text `json:"lowHertz" doc:"Inverter: lowest hertz allowed"`
+	Fed       string `json:"fed" enum:"1,3," doc:"Three-phase inverter: made for one phase in, or for three"`
+	Ohms      q.Text `json:"ohms" doc:"Series resistor as set"`
+	Watts     q.Text `json:"watts" doc:"Series resistor: what it is rated to shed"`
+	Henries   q.Text `json:"henries" doc:"Inductance of the choke"`
 	Mode      string `json:"mode" enum:"vf,vector," doc:"Inverter: volts per hertz or sensorless vector"`
 	Accel     q.Text `json:"accel" doc:"Time from rest to full speed"`
 	Fused     bool   `json:"fused" doc:"Fuse on the line and, for DC, on the armature"`
@@ -58,6 +67,10 @@ type Resolved struct {
 	Trimmed       bool    // the trim was chosen, not assumed
 	BaseHertz     float64
 	TopHertz      float64
+	LowHertz      float64 // 0 when not set
+	ThreeIn       bool    // an inverter made for three phases in
+	Ohms, Watts   float64 // of a series resistor
+	Henries       float64 // of the choke; 0 when not known
 	Vector        bool
 	Choke         bool
 	Accel         float64
@@ -76,11 +89,24 @@ func (c Resolved) DCDrive() bool {
 	return c.Kind == PhaseAngle || c.Kind == Chopper || c.Kind == BrushlessDrive
 }
 
+// Direct reports whether the control feeds a brushed motor direct current by any means, so that the
+// motor's leads are live with rectified mains.
+func (c Resolved) Direct() bool {
+	return c.DCDrive() || c.Kind == VariableTransformer || c.Kind == SeriesResistor
+}
+
+// SetsHertz reports whether the control is an inverter.
+func (c Resolved) SetsHertz() bool { return c.Kind == Inverter || c.Kind == SinglePhaseInverter }
+
 // Adjusts reports whether the control sets speed at all.
 func (c Resolved) Adjusts() bool { return c.Kind != Contactor && c.Kind != "" }
 
+// Converts reports whether there are electronics between supply and motor, which lose some of what
+// passes.
+func (c Resolved) Converts() bool { return c.Adjusts() && c.Kind != CapacitorSet }
+
 // Limits reports whether the control has amps of its own to rate and limit.
-func (c Resolved) Limits() bool { return c.DCDrive() || c.Kind == Inverter || c.Kind == StepperDriver }
+func (c Resolved) Limits() bool { return c.DCDrive() || c.SetsHertz() || c.Kind == StepperDriver }
 
 // Resolve reads a described control, refusing on r what cannot be used.
 func Resolve(d Described, r *q.Reader) Resolved {
@@ -91,15 +117,24 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Choke:   d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
 	}
 	// Only what such a control has is read: the rest is kept but not shown.
-	if c.Limits() {
+	if c.Limits() || c.Kind == VariableTransformer {
 		c.Volts = r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0)
 		c.Amps = r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0)
 	}
-	if c.Kind == Inverter || c.DCDrive() {
+	if c.SetsHertz() || c.DCDrive() {
 		c.LimitAmps = r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0)
 		c.Accel = r.Read("accel", d.Accel, q.Duration, q.Range{Min: 0, Max: 600}).Or(0)
 	}
-	if c.Kind == Inverter {
+	if c.Kind == SeriesResistor {
+		c.Ohms = r.Read("ohms", d.Ohms, q.Resistance, q.Range{Min: 0.01, Max: 10e3}).Or(0)
+		c.Watts = r.Read("watts", d.Watts, q.Power, q.Range{Min: 0.1, Max: 20e3}).Or(0)
+	}
+	if c.Kind == PhaseAngle && c.Choke {
+		c.Henries = r.Read("henries", d.Henries, q.Inductance, q.Range{Min: 1e-5, Max: 10}).Or(0)
+	}
+	c.ThreeIn = c.Kind == Inverter && r.Choice("fed", d.Fed, "1", "1", "3") == "3"
+	if c.SetsHertz() {
+		c.LowHertz = r.Read("lowHertz", d.LowHertz, q.Frequency, q.Range{Min: 0.1, Max: 400}).Or(0)
 		c.BaseHertz = r.Read("baseHertz", d.BaseHertz, q.Frequency, q.Range{Min: 10, Max: 400}).Or(0)
 		c.TopHertz = r.Read("topHertz", d.TopHertz, q.Frequency, q.Range{Min: 5, Max: 600}).Or(0)
 	}
@@ -125,6 +160,12 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		if c.Vector {
 			c.Slowest = 1.0 / 40
 		}
+	case SinglePhaseInverter:
+		c.Slowest = 0.5 // a start switch asks for more, which the line knows
+	case VariableTransformer:
+		c.FormFactor, c.Slowest = rectifiedForm, slowestDC("none")
+	case SeriesResistor:
+		c.FormFactor, c.Slowest = rectifiedForm, slowestDC("none")
 	case BrushlessDrive:
 		c.Slowest = 1.0 / 50
 		if feedback != "tacho" {
@@ -137,6 +178,9 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	return c
 }
+
+// rectifiedForm is the form factor of a whole rectified sine, π/(2√2).
+const rectifiedForm = math.Pi / (2 * math.Sqrt2)
 
 func words(kinds []Kind) []string {
 	out := make([]string, len(kinds))
@@ -167,7 +211,7 @@ func (c Resolved) OutputVolts(supplyVolts float64, battery bool) float64 {
 		return c.Volts
 	}
 	switch {
-	case c.Kind == PhaseAngle:
+	case !battery && (c.Kind == PhaseAngle || c.Kind == VariableTransformer || c.Kind == SeriesResistor):
 		volts = PhaseAngleAverage(supplyVolts)
 	case (c.Kind == Chopper || c.Kind == BrushlessDrive) && !battery:
 		volts = supplyVolts * math.Sqrt2

@@ -61,11 +61,19 @@ func TestSuitsGivesAReasonEitherWay(t *testing.T) {
 		assert.Equal(t, kinds, Drives(motor), motor)
 		for _, kind := range Kinds {
 			ok, why := Suits(kind, motor)
-			assert.Equal(t, contains(kinds, kind), ok, "%s on %s", motor, kind)
+			assert.Equal(t, contains(kinds, kind) || contains(Also(motor), kind), ok, "%s on %s", motor, kind)
+			assert.False(t, contains(kinds, kind) && contains(Also(motor), kind), "%s on %s", motor, kind)
 			assert.Greater(t, len(why), 40, "%s on %s: a bare answer helps nobody", motor, kind)
 		}
 	}
-	for _, kind := range []Kind{PhaseAngle, Inverter} {
+	also := map[string][]Kind{
+		"pm-dc": {VariableTransformer, SeriesResistor}, "wound-dc": {VariableTransformer, SeriesResistor}, "universal": {VariableTransformer, SeriesResistor},
+		"capacitor-start": {SinglePhaseInverter}, "capacitor-start-run": {SinglePhaseInverter}, "psc": {VariableTransformer}, "shaded-pole": {VariableTransformer},
+	}
+	for motor := range want {
+		assert.Equal(t, also[motor], Also(motor), motor)
+	}
+	for _, kind := range []Kind{PhaseAngle, Inverter, VariableTransformer} {
 		ok, why := SuitsBattery(kind, "pm-dc")
 		assert.False(t, ok)
 		assert.NotEmpty(t, why)

@@ -100,6 +100,7 @@ func (v *verdict) supplyFindings() {
 	default:
 		v.add(f.Supply, "breaker-good", f.Good, "supply.breaker", "Breaker has room", fmt.Sprintf("Draws %s at full load, breaker %s.", v.show(amps, q.Current), v.show(s.Breaker, q.Current)))
 	}
+	v.circuitFindings()
 	if inrush := v.model.StallAmps(); v.model.FixedSpeed() && s.Breaker > 0 && inrush > 3*s.Breaker {
 		v.add(f.Supply, "inrush", f.Caution, "supply.breaker", "May trip at the start",
 			fmt.Sprintf("Switched straight on it draws about %s for a moment. A slow (C or D type, time-delay) breaker of the same rating is meant for motors; a licensed electrician fits it.", v.show(inrush, q.Current)))
@@ -132,23 +133,35 @@ func (t *train) inputAmps() float64 {
 	if t.feed.Way == motor.CutSine {
 		return t.motor.Amps.Value // in series with the line, at full load all of it
 	}
-	factor, eff, root := drivePF, driveEfficiency, 1.0
+	factor, root := drivePF, 1.0
 	switch {
 	case t.supply.Battery:
 		factor = 1
-	case t.control.Kind == control.Inverter:
+	case t.control.SetsHertz():
 		factor = inverterPF
-		if t.supply.Three {
+		if t.supply.Three && t.control.Kind == control.Inverter {
 			root = math.Sqrt(3)
 		}
-	case t.control.Kind == control.Contactor || t.control.Kind == control.CapacitorSet:
-		factor, eff = t.motor.PowerFactor.Value, 1
+	case !t.control.Converts():
+		factor = t.motor.PowerFactor.Value
 		if t.motor.Kind == motor.ThreePhase {
 			root = math.Sqrt(3)
 		}
 	}
-	in := t.motor.Power.Value * (t.fullShare() + 1/t.motor.Efficiency.Value - 1)
-	return in / (eff * t.supply.Sagged(t.motor.Amps.Value) * factor * root)
+	return t.inputWatts() / (t.supply.Sagged(t.motor.Amps.Value) * factor * root)
+}
+
+// inputWatts is the power drawn from the supply then.
+func (t *train) inputWatts() float64 {
+	return t.motor.Power.Value * (t.fullShare() + 1/t.motor.Efficiency.Value - 1) / t.keepsInDrive()
+}
+
+// keepsInDrive is the control's own efficiency.
+func (t *train) keepsInDrive() float64 {
+	if t.control.Converts() {
+		return driveEfficiency
+	}
+	return 1
 }
 
 func (v *verdict) controlFindings() {
@@ -172,6 +185,7 @@ func (v *verdict) controlFindings() {
 		v.voltsFindings()
 		v.ampsFindings()
 		v.speedFindings()
+		v.otherWaysFindings()
 	}
 	v.safetyFindings()
 }
@@ -209,12 +223,16 @@ func (v *verdict) voltsFindings() {
 
 // fanFindings hold a choice of capacitors to the one load it is fit for.
 func (v *verdict) fanFindings() {
-	if v.machine.Kind != "fan" {
-		v.add(f.Control, "fan-only", f.Caution, "control.kind", "Smaller capacitors are for the motor's own fan",
-			"A fan's load falls off with speed squared. Any other load stalls such a motor, and stalled it burns.")
-	}
+	v.fanOnlyFinding("Smaller capacitors are for the motor's own fan")
 	if len(v.motor.Trials) < 2 {
 		v.add(f.Control, "fan-trials", f.Missing, "motor.readings", "Speeds on the capacitors", "Run it on each capacitor you have and write down speed and how often it starts: each as a bench reading.")
+	}
+}
+
+// fanOnlyFinding cautions against slowing anything but a fan by weakening its motor.
+func (v *verdict) fanOnlyFinding(title string) {
+	if v.machine.Kind != "fan" {
+		v.add(f.Control, "fan-only", f.Caution, "control.kind", title, "A fan's load falls off with speed squared. Any other load stalls such a motor, and stalled it burns.")
 	}
 }
 
@@ -249,15 +267,17 @@ func (v *verdict) ampsFindings() {
 		return
 	}
 	amps := m.Amps.Value
+	rated := ratedAmps(v.stations)
+	v.onePhaseFinding(rated)
 	if c.Amps == 0 {
 		v.add(f.Control, "amps", f.Missing, "control.amps", "Amps the drive can give for ever", fmt.Sprintf("Read its plate. The motor asks for %s.", v.show(amps, q.Current)))
-	} else if c.Amps < amps*0.995 {
-		if c.LimitAmps > 0 && c.LimitAmps <= c.Amps*control.PeakShare {
+	} else if rated < amps*0.995 {
+		if c.LimitAmps > 0 && c.LimitAmps <= rated*control.PeakShare {
 			v.add(f.Control, "amps-short", f.Caution, "control.amps", "Drive smaller than the motor",
-				fmt.Sprintf("%s against %s on the plate. It will work, with %s of the motor's torque.", v.show(c.Amps, q.Current), v.show(amps, q.Current), q.Percent(c.Amps/amps)))
+				fmt.Sprintf("%s against %s on the plate. It will work, with %s of the motor's torque.", v.show(rated, q.Current), v.show(amps, q.Current), q.Percent(rated/amps)))
 		} else {
 			v.add(f.Control, "amps-short", f.Stop, "control.amps", "Drive too small and no limit set",
-				fmt.Sprintf("%s drive, %s motor, nothing to hold the current back. Set the current limit within the drive, or use a larger one.", v.show(c.Amps, q.Current), v.show(amps, q.Current)))
+				fmt.Sprintf("%s drive, %s motor, nothing to hold the current back. Set the current limit within the drive, or use a larger one.", v.show(rated, q.Current), v.show(amps, q.Current)))
 		}
 	}
 	switch limit := c.LimitAmps; {
@@ -280,7 +300,7 @@ func (v *verdict) ampsFindings() {
 
 func (v *verdict) speedFindings() {
 	m := v.motor
-	if m.Cooling == "own-fan" && (v.control.DCDrive() || v.control.Kind == control.Inverter) && v.worksSlowly() {
+	if m.Cooling == "own-fan" && (v.control.DCDrive() || v.control.SetsHertz()) && v.worksSlowly() {
 		v.add(f.Motor, "fan-cooling", f.Caution, "motor.plate.cooling", "Self-cooled fan",
 			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed)))
 	}
@@ -314,7 +334,7 @@ func (v *verdict) worksSlowly() bool {
 func (v *verdict) safetyFindings() {
 	c := v.control
 	mains := v.supply.Volts > extraLowVolts
-	if c.DCDrive() && mains {
+	if mains && (c.DCDrive() || c.Direct() && v.motor.Kind.Brushed()) {
 		where := "leads"
 		if v.motor.Kind.Brushed() {
 			where = "brushes"
@@ -330,9 +350,12 @@ func (v *verdict) safetyFindings() {
 				"Fuse both the line and the armature; put the drive in an earthed, closed box with strain relief.")
 		}
 	}
-	if c.Kind == control.Inverter && mains {
+	if c.SetsHertz() && mains {
 		v.add(f.Control, "stored-charge", f.Caution, "control.enclosed", "Drive stays live after unplugging",
 			"Its capacitors hold a lethal charge. Unplug, wait the time on its label, and measure before touching. Local code and a licensed electrician decide.")
+	}
+	if c.Kind == control.VariableTransformer {
+		v.add(f.Control, "from-nothing", f.Caution, "control.kind", "Switch on only from nothing", "A variable transformer left turned up starts the motor at full speed, and nothing holds its current. Turn it right down each time, and fuse what comes out of it.")
 	}
 	if c.DCDrive() && !c.ZeroStart {
 		v.add(f.Control, "zero-start", f.Caution, "control.zeroStart", "Can start at full speed",

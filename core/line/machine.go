@@ -5,7 +5,6 @@ import (
 	"math"
 	"strings"
 
-	"jiriki/core/control"
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -152,7 +151,7 @@ func (v *verdict) topSpeedFindings() {
 	}
 	fix := "Gear it down, or keep the belt off that step."
 	where := "reduction.stages[0].steps[0].driven"
-	if v.control.DCDrive() || v.control.Kind == control.Inverter {
+	if v.control.DCDrive() || v.control.SetsHertz() {
 		_, high := v.model.RotorSpan()
 		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(math.Floor(100*high/v.motor.Speed.Value*limit/fastest)/100)+".", "control.topTrim"
 		if v.feed.Way == motor.VariableHertz {

@@ -177,7 +177,7 @@ func (h *healer) trimUnderLimit() []option {
 		_, high := h.now.model.RotorSpan()
 		c.TopTrim = typed(math.Floor(100*share*high/h.now.motor.Speed.Value), "%")
 		r.Label = "Trim to " + string(c.TopTrim)
-	case h.now.control.Kind == control.Inverter:
+	case h.now.control.SetsHertz():
 		c.TopHertz = typed(math.Floor(10*h.now.feed.TopHertz*share)/10, "Hz")
 		r.Label = "Top at " + string(c.TopHertz)
 	default:
@@ -264,7 +264,7 @@ func (h *healer) trimRemedies() []Remedy {
 			changed.TopTrim = typed(share*100, "%")
 			out = append(out, Remedy{Kind: "trim", Label: "Trim to " + string(changed.TopTrim), Detail: "of plate speed; torque stays, top speed moves", Control: &changed})
 		}
-	case c.Kind == control.Inverter:
+	case c.Kind == control.Inverter: // one phase out never goes above plate hertz
 		for _, hertz := range []float64{40, 50, 60, 75, 87, 100} {
 			if math.Abs(hertz-h.now.feed.TopHertz) < 0.5 || hertz < 0.6*h.now.motor.Hertz.Value {
 				continue

@@ -67,6 +67,7 @@ func (t *train) supplyStation(in Input) Station {
 var controlNames = map[control.Kind]string{
 	control.PhaseAngle: "Phase-angle drive", control.Chopper: "PWM drive", control.Inverter: "Inverter", control.Contactor: "Plain switch",
 	control.BrushlessDrive: "Brushless controller", control.StepperDriver: "Stepper driver", control.CapacitorSet: "Fan capacitors",
+	control.SinglePhaseInverter: "Single-phase inverter", control.VariableTransformer: "Variable transformer", control.SeriesResistor: "Series resistor",
 }
 
 func (t *train) controlStation(in Input) Station {
@@ -94,7 +95,7 @@ func (t *train) controlStation(in Input) Station {
 	}
 	if c.LimitAmps > 0 {
 		s.Note = "limit set at " + show(c.LimitAmps, q.Current)
-	} else if c.DCDrive() || c.Kind == control.Inverter {
+	} else if c.DCDrive() || c.SetsHertz() {
 		s.Note = "no current limit set"
 	}
 	return s

@@ -82,15 +82,29 @@ func feed(s stations) motor.Feed {
 	case c.Kind == control.CapacitorSet:
 		f.Way = motor.Capacitors
 	}
+	switch {
+	case c.Kind != control.VariableTransformer && c.Kind != control.SeriesResistor:
+	case family == motor.SeriesFamily && !s.supply.Battery:
+		f.Way, f.Volts, f.Slowest = motor.CutSine, c.CutSineVolts(s.supply.Volts), c.SeriesSlowest
+	case family == motor.InductionFamily:
+		// A fan on fewer volts: by trial; worked out at full volts only.
+		f.Volts, f.Slowest, f.FormFactor = volts, 1, 1
+	default:
+		f.Way = motor.DirectCurrent
+	}
+	f.Ohms = c.Ohms
 	if family == motor.SeriesFamily {
 		// Its torque goes with amps squared as its heat does, so rough current costs it nothing.
 		f.FormFactor = 1
+	}
+	if c.Kind == control.VariableTransformer && c.Amps > 0 {
+		f.Amps, f.PeakAmps = c.Amps, control.PeakShare*c.Amps
 	}
 	if !c.Limits() {
 		return f
 	}
 	// An unrated drive is taken to be rated for the motor; the verdict asks for its plate.
-	rated := c.Amps
+	rated := ratedAmps(s)
 	if rated == 0 {
 		rated = s.motor.Amps.Value
 	}
@@ -110,6 +124,9 @@ func feed(s stations) motor.Feed {
 		return f
 	case c.DCDrive():
 		f.Way = motor.DirectCurrent
+		if wave, ok := armatureWave(s, f); ok {
+			f.FormFactor = math.Max(wave.FormFactor, 1)
+		}
 		if family == motor.SeriesFamily {
 			f.Slowest = c.SeriesSlowest
 		}
@@ -117,8 +134,44 @@ func feed(s stations) motor.Feed {
 	}
 	f.Way = motor.VariableHertz
 	f.BaseHertz, f.BaseVolts, f.TopHertz = inverterHertz(s, f.Volts)
+	f.Slowest = math.Max(f.Slowest, c.LowHertz/f.BaseHertz)
+	if c.Kind == control.SinglePhaseInverter && s.motor.Kind.HasStartSwitch() {
+		f.Slowest = math.Max(f.Slowest, startSwitchFloor)
+	}
 	return f
 }
+
+// waveSpeed is the share of plate speed at which a form factor is worked out: where its own fan no
+// longer helps and heat is what binds.
+const waveSpeed = 0.25
+
+// armatureWave is the current of a phase-angle drive at plate amps and a quarter of plate speed, where
+// the inductance of armature and choke is known; false where it is not, and the usual form factor
+// stands.
+func armatureWave(s stations, f motor.Feed) (control.Wave, bool) {
+	m, henries := s.motor, s.motor.DC.Henries+s.control.Henries
+	if s.control.Kind != control.PhaseAngle || m.DC.Henries == 0 || s.supply.Battery || m.Kind.Family() != motor.DCFamily {
+		return control.Wave{}, false
+	}
+	_, wave, ok := control.FiringFor(m.Amps.Value, s.supply.Volts, s.supply.Hertz, m.DC.Ke.Value*waveSpeed*m.Speed.Value, m.DC.Resistance.Value, henries)
+	return wave, ok
+}
+
+// onOnePhase is the share of its rating that an inverter made for three phases gives on one
+// [common practice: size it twice over].
+const onOnePhase = 0.5
+
+// ratedAmps is what the control may give for ever as it is fed; 0 when not known.
+func ratedAmps(s stations) float64 {
+	if s.control.ThreeIn && !s.supply.Three {
+		return onOnePhase * s.control.Amps
+	}
+	return s.control.Amps
+}
+
+// startSwitchFloor is the share of plate speed below which a start switch may close again
+// [common practice].
+const startSwitchFloor = 0.8
 
 // inverterHertz are base hertz, volts there, and top hertz: as set, or the plate's, moved down
 // when the inverter cannot reach the plate's volts.

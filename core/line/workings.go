@@ -36,7 +36,9 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 	d := &derivations{train: t, sys: sys, list: make([]working.Working, 0, 48)}
 	if t.runs {
 		d.supply()
+		d.circuit()
 		d.control()
+		d.ways()
 	}
 	d.list = append(d.list, t.motor.Workings(sys)...)
 	if t.runs && t.control.Adjusts() {
@@ -60,9 +62,9 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 
 // behind names the working that the figures of a finding come from.
 var behind = map[string]string{
-	"supply.overload": "supply.input", "supply.near-breaker": "supply.input", "supply.breaker-good": "supply.input", "supply.breaker": "supply.input",
+	"supply.overload": "supply.input", "supply.near-breaker": "supply.input", "supply.breaker-good": "supply.input", "supply.breaker": "supply.input", "supply.drop": "supply.drop", "supply.drop-good": "supply.drop", "supply.cable": "supply.conductor", "supply.inrush": "supply.inrush",
 	"control.no-limit": "motor.stall", "control.form-factor": "control.formFactor", "control.volts-low": "control.volts", "control.volts-high": "control.volts",
-	"control.rotor-speed": "control.top", "supply.sag": "supply.sag", "work.top-speed": "reach.speed", "work.top-speed-good": "reach.speed",
+	"control.rotor-speed": "control.top", "control.collapse": "control.collapse", "control.resistor-burns": "control.waste", "supply.sag": "supply.sag", "work.top-speed": "reach.speed", "work.top-speed-good": "reach.speed",
 	"motor.plate-power": "motor.power", "motor.peak-rating": "motor.power", "motor.slip": "motor.slip", "motor.ke-against-plate": "motor.ke",
 	"motor.torque-against-plate": "motor.torque", "motor.fan-cooling": "motor.slow", "reduction.good": "reduction.keeps", "reduction.measured": "reduction.measured",
 }
@@ -119,20 +121,38 @@ func (d *derivations) control() {
 		}
 		d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_dc ≤ √2·V_ac, and the drive's rating",
 			fmt.Sprintf("1.414 × %s is %s", d.show(line, q.Voltage), d.show(line*math.Sqrt2, q.Voltage)), source.Chopper)
-	case control.Inverter:
+	case control.Inverter, control.SinglePhaseInverter:
 		d.add("control.base", "control", "Base hertz", d.show(d.feed.BaseHertz, q.Frequency), "f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
 			fmt.Sprintf("%s at %s on a %s motor", d.show(d.feed.BaseHertz, q.Frequency), d.show(d.feed.BaseVolts, q.Voltage), d.show(d.motor.Volts.Value, q.Voltage)), source.VoltsPerHertz)
 	}
-	if !c.DCDrive() && c.Kind != control.Inverter {
+	if !c.DCDrive() && !c.SetsHertz() {
 		return
 	}
 	low, high := d.model.RotorSpan()
 	d.add("control.slowest", "control", "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full", fmt.Sprintf("%s of %s", q.Percent(d.feed.Slowest), d.show(low/d.feed.Slowest, q.Speed)), source.SlowestSpeed)
 	d.add("control.top", "control", "Top motor speed", d.show(high, q.Speed), "least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s", q.Percent(high/d.motor.Speed.Value), d.show(d.motor.Speed.Value, q.Speed)), source.TrimSchools)
 	if d.feed.FormFactor > 1 {
-		d.add("control.formFactor", "control", "Form factor", q.Figures(d.feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor",
-			fmt.Sprintf("%s ÷ %s is %s", d.show(d.motor.Torque.Value, q.Torque), q.Figures(d.feed.FormFactor, 3), d.show(d.motor.Torque.Value/d.feed.FormFactor, q.Torque)), source.FormFactor)
+		d.formFactor()
 	}
+}
+
+// formFactor derives how much more the rough current heats: from the firing angle where the
+// inductance is known, else the usual figure.
+func (d *derivations) formFactor() {
+	put := fmt.Sprintf("%s ÷ %s is %s", d.show(d.motor.Torque.Value, q.Torque), q.Figures(d.feed.FormFactor, 3), d.show(d.motor.Torque.Value/d.feed.FormFactor, q.Torque))
+	src, assumes := source.FormFactor, []string{}
+	if _, ok := armatureWave(d.stations, d.feed); ok {
+		m := d.motor
+		emf := m.DC.Ke.Value * waveSpeed * m.Speed.Value
+		alpha, wave, _ := control.FiringFor(m.Amps.Value, d.train.supply.Volts, d.train.supply.Hertz, emf, m.DC.Resistance.Value, m.DC.Henries+d.train.control.Henries)
+		src = source.BridgeWave
+		flows := "stops between firings"
+		if wave.Continuous {
+			flows = "never stops"
+		}
+		assumes = append(assumes, fmt.Sprintf("Fired at %s against %s of back-EMF, through %s and %s; the current %s", d.show(alpha, q.Angle), d.show(emf, q.Voltage), d.show(m.DC.Resistance.Value, q.Resistance), d.show(m.DC.Henries+d.train.control.Henries, q.Inductance), flows))
+	}
+	d.add("control.formFactor", "control", "Form factor", q.Figures(d.feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor", put, src, assumes...)
 }
 
 // slowEnd is what the motor holds at the low end of its speeds, where its own fan fails it.

@@ -8,9 +8,10 @@ import (
 
 // DC holds the constants of a motor of the DC family.
 type DC struct {
-	Ke         Known // V·s
-	Resistance Known // Ω
-	Friction   Known // N·m lost to brushes, bearings and windage, taken as constant
+	Ke         Known   // V·s
+	Resistance Known   // Ω
+	Friction   Known   // N·m lost to brushes, bearings and windage, taken as constant
+	Henries    float64 // of the armature; 0 when not known
 	PlateKe    float64
 	PlateR     float64
 }
@@ -23,7 +24,7 @@ type dcLaw struct {
 
 func (l *dcLaw) span() (low, high float64) {
 	dc := l.m.DC
-	free := (l.f.Volts - dc.Friction.Value/dc.Ke.Value*dc.Resistance.Value) / dc.Ke.Value
+	free := (l.f.Volts - dc.Friction.Value/dc.Ke.Value*l.ohms()) / dc.Ke.Value
 	high = math.Min(free, l.f.TopTrim*l.m.Speed.Value)
 	return high * l.f.Slowest, math.Max(high, 0)
 }
@@ -45,8 +46,15 @@ func (l *dcLaw) peak(omega float64) Held {
 	if l.m.Kind.Magnets() {
 		held = least(held, Held{l.torque(3 * l.m.Amps.Value), Magnets})
 	}
-	return least(held, Held{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.m.DC.Resistance.Value), TopVolts})
+	by = TopVolts
+	if l.f.Ohms > 0 {
+		by = ResistorTakes
+	}
+	return least(held, Held{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.ohms()), by})
 }
+
+// ohms are the winding's and those of a resistor in series.
+func (l *dcLaw) ohms() float64 { return l.m.DC.Resistance.Value + l.f.Ohms }
 
 func (l *dcLaw) breakaway() Held { return l.peak(0) }
 
@@ -54,7 +62,7 @@ func (l *dcLaw) amps(torque, _ float64) float64 {
 	return (torque + l.m.DC.Friction.Value) / l.m.DC.Ke.Value
 }
 
-func (l *dcLaw) stall() float64 { return l.f.Volts / l.m.DC.Resistance.Value }
+func (l *dcLaw) stall() float64 { return l.f.Volts / l.ohms() }
 
 func (l *dcLaw) runUp(float64) float64 { return 0 }
 

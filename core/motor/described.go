@@ -49,7 +49,7 @@ type Plate struct {
 	RunsOn         string `json:"runsOn" enum:"fast,slow," doc:"Two-speed motor: which winding is used; fast when empty"`
 	HoldingTorque  q.Text `json:"holdingTorque" doc:"Stepper: torque held at rest"`
 	Steps          q.Text `json:"steps" doc:"Stepper: steps in one turn; 200 when empty"`
-	Inductance     q.Text `json:"inductance" doc:"Stepper: of one phase"`
+	Inductance     q.Text `json:"inductance" doc:"Of one phase of a stepper, or of a direct-current armature"`
 }
 
 // Reading is one measurement on the bench. Which fields count goes by the sort.

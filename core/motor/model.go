@@ -14,6 +14,7 @@ const (
 	DriveAmps     Bound = "the drive's amps"
 	CurrentLimit  Bound = "the current limit"
 	TopVolts      Bound = "the volts the drive can give"
+	ResistorTakes Bound = "what the series resistor lets through"
 	LineVolts     Bound = "the volts of the line"
 	WeakField     Bound = "the weaker field above base hertz"
 	BreakdownHeld Bound = "breakdown torque"
@@ -46,6 +47,7 @@ type Feed struct {
 	BaseVolts  float64 // inverter: volts at BaseHertz
 	TopHertz   float64 // inverter
 	FormFactor float64 // ≥ 1; heating goes with its square
+	Ohms       float64 // of a resistor in series with the motor; 0 for none
 	Amps       float64 // the control may give for ever; +Inf on a plain switch
 	PeakAmps   float64 // for some seconds
 	LimitAmps  float64 // the current limit as set; +Inf when there is none

@@ -163,6 +163,9 @@ func (m *Resolved) readPlate(p Plate, r *q.Reader) ownFields {
 	m.PlatePower = read(r.Read("power", p.Power, q.Power, q.Range{Min: 0.1, Max: 50e3}))
 	m.typedKilowatts = strings.HasSuffix(strings.ToLower(strings.TrimSpace(string(p.Power))), "kw")
 	m.Speed = read(r.Read("speed", p.Speed, q.Speed, speeds))
+	if family == DCFamily {
+		m.DC.Henries = r.Read("inductance", p.Inductance, q.Inductance, q.Range{Min: 1e-5, Max: 10}).Or(0)
+	}
 	if family == InductionFamily || family == SeriesFamily {
 		m.Hertz = read(r.Read("hertz", p.Hertz, q.Frequency, q.Range{Min: 10, Max: 400}))
 		m.PowerFactor = read(r.Read("powerFactor", p.PowerFactor, q.Number, q.Range{Min: 0.2, Max: 1}))

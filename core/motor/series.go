@@ -37,7 +37,7 @@ func (l *seriesLaw) volts() float64 {
 func (l *seriesLaw) free() float64 {
 	s := l.m.Series
 	idle := math.Sqrt(math.Max(s.Friction.Value, 1e-9) / s.K.Value)
-	return math.Min((l.volts()/idle-s.Resistance.Value)/s.K.Value, runaway*l.m.Speed.Value)
+	return math.Min((l.volts()/idle-l.ohms())/s.K.Value, runaway*l.m.Speed.Value)
 }
 
 func (l *seriesLaw) span() (low, high float64) {
@@ -45,7 +45,7 @@ func (l *seriesLaw) span() (low, high float64) {
 	if l.f.Way == OnTheLine {
 		// From where it carries its rated torque, or as near as the volts allow.
 		s := l.m.Series
-		loaded := (l.volts()/l.m.ratedSeriesAmps() - s.Resistance.Value) / s.K.Value
+		loaded := (l.volts()/l.m.ratedSeriesAmps() - l.ohms()) / s.K.Value
 		return math.Min(math.Max(loaded, 0.2*free), free), free
 	}
 	high = math.Min(free, l.f.TopTrim*l.m.Speed.Value)
@@ -73,8 +73,10 @@ func (l *seriesLaw) most(omega float64) Held {
 	if l.f.Way == OnTheLine {
 		by = LineVolts
 	}
-	s := l.m.Series
-	return Held{l.torque(l.volts() / (s.Resistance.Value + s.K.Value*omega)), by}
+	if l.f.Ohms > 0 {
+		by = ResistorTakes
+	}
+	return Held{l.torque(l.volts() / (l.ohms() + l.m.Series.K.Value*omega)), by}
 }
 
 func (l *seriesLaw) steady(omega float64) (heat, cold Held) {
@@ -94,7 +96,10 @@ func (l *seriesLaw) amps(torque, _ float64) float64 {
 	return math.Sqrt(math.Max(torque+l.m.Series.Friction.Value, 0) / l.m.Series.K.Value)
 }
 
-func (l *seriesLaw) stall() float64 { return l.volts() / l.m.Series.Resistance.Value }
+func (l *seriesLaw) stall() float64 { return l.volts() / l.ohms() }
+
+// ohms are the winding's and those of a resistor in series.
+func (l *seriesLaw) ohms() float64 { return l.m.Series.Resistance.Value + l.f.Ohms }
 
 func (l *seriesLaw) runUp(omega float64) float64 {
 	if l.f.Way != OnTheLine {

@@ -69,6 +69,13 @@ const (
 	RotorSpeed     ID = "rotor-speed"
 	LocalCode      ID = "local-code"
 
+	BridgeWave      ID = "bridge-wave"
+	Conductor       ID = "conductor"
+	Resistivity     ID = "resistivity"
+	IECCircuit      ID = "iec-circuit"
+	NECCircuit      ID = "nec-circuit"
+	BoxCooling      ID = "box-cooling"
+	FuseArmature    ID = "fuse-armature"
 	ClassicalRating ID = "classical-rating"
 	RibRating       ID = "rib-rating"
 	FlatRating      ID = "flat-rating"
@@ -131,6 +138,13 @@ var register = []Source{
 	{Inrush, "A motor switched straight on draws about 6 × its rated amps at first", Common},
 	{RotorSpeed, "Rotor speed past the plate: not over 1.5 × for two poles, 2 × for four or more, unless the maker allows it", Common},
 	{LocalCode, "Local electrical code and a licensed electrician decide", Common},
+	{BridgeWave, "Current of a half-controlled bridge into R, L and back-EMF, solved in pieces over a half cycle", Derived},
+	{Conductor, "Gauge of wire, d = 0.127 mm · 92^((36 − n)/39) (ASTM B258)", Published},
+	{Resistivity, "Copper 1.72·10⁻⁸ Ω·m at 20 °C, a fifth more at 70 °C", FromMemory},
+	{IECCircuit, "Load ≤ breaker ≤ what the cable carries (IEC 60364-4-43); cable by IEC 60364-5-52, method B1. Starting values", FromMemory},
+	{NECCircuit, "Conductor 125 % (NEC 430.22, 430.122), time-delay fuse 175 % or breaker 250 % on the line (430.52); table 310.16. Starting values", FromMemory},
+	{BoxCooling, "A steel box in still air passes 5.5 W for each m² and K; a box may be 15 K warmer than the room", Common},
+	{FuseArmature, "Armature fuse the usual size next above 1.25 × plate amps", Common},
 	{ClassicalRating, "Power of classical V belts by small pulley and belt speed, with wrap and length factors (Shigley, Mechanical Engineering Design, tables 17-12 to 17-14)", FromMemory},
 	{RibRating, "Pull of Z belts and poly-V ribs, straight in 1/d, fitted to belt tables; grip by the capstan relation T1/T2 = e^(μθ), μ 0.51 in the groove", FromMemory},
 	{FlatRating, "Pull of a light flat belt 6 N for each millimetre of width, μ 0.5", Common},

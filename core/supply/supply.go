@@ -1,7 +1,11 @@
 // Package supply describes and resolves what comes out of the wall.
 package supply
 
-import q "jiriki/core/quantity"
+import (
+	"strings"
+
+	q "jiriki/core/quantity"
+)
 
 // Described is a supply as a person entered it.
 type Described struct {
@@ -11,6 +15,9 @@ type Described struct {
 	Phases  string `json:"phases" enum:"1,3,dc," doc:"1 or 3 phases, or dc for a battery"`
 	Breaker q.Text `json:"breaker" doc:"Breaker or fuse of the circuit"`
 	Earthed bool   `json:"earthed" doc:"The machine's frame is earthed"`
+	Cable   q.Text `json:"cable" doc:"Length of cable from the board or battery to the machine, one way"`
+	Wire    string `json:"wire" maxLength:"20" doc:"Conductor of that cable, such as 2.5 mm² or 14 AWG"`
+	Code    Code   `json:"code" enum:"iec,nec," doc:"Whose starting values for conductor and fuse are shown; by the hertz when empty"`
 	Inside  q.Text `json:"inside" doc:"Battery: its resistance inside, with leads, such as 40 mΩ"`
 	Holds   q.Text `json:"holds" doc:"Battery: energy when full, such as 400 Wh"`
 }
@@ -24,6 +31,9 @@ type Resolved struct {
 	Breaker      float64
 	Earthed      bool
 	AssumedHertz bool
+	Cable        float64 // m one way; 0 when not known
+	Wire         Wire    // of zero area when not known
+	Code         Code
 	Inside       float64 // Ω inside a battery and its leads; 0 when not known
 	Holds        float64 // J when full; 0 when not known
 }
@@ -38,6 +48,15 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	phases := r.Choice("phases", d.Phases, "1", "1", "3", "dc")
 	s.Three, s.Battery = phases == "3", phases == "dc"
+	s.Cable = r.Read("cable", d.Cable, q.Length, q.Range{Min: 0.1, Max: 500}).Or(0)
+	if strings.TrimSpace(d.Wire) != "" {
+		wire, err := ParseWire(d.Wire)
+		if err != nil {
+			r.Refuse("wire", d.Wire, err.Error())
+		}
+		s.Wire = wire
+	}
+	s.Code = Code(r.Choice("code", string(d.Code), string(IEC), string(IEC), string(NEC)))
 	if s.Battery {
 		s.Inside = r.Read("inside", d.Inside, q.Resistance, q.Range{Min: 0, Max: 10}).Or(0)
 		s.Holds = r.Read("holds", d.Holds, q.Energy, q.Range{Min: 100, Max: 1e9}).Or(0)
@@ -50,6 +69,9 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		if s.Volts > 0 && s.Volts < 200 && !s.Three {
 			s.Hertz = 60
 		}
+	}
+	if d.Code == "" && s.Hertz == 60 {
+		s.Code = NEC
 	}
 	return s
 }

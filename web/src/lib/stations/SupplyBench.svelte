@@ -7,6 +7,12 @@
 
   const sheet = openSheet();
   const battery = $derived(sheet.text('supply.phases') === 'dc');
+  // As the core takes it: on 60 Hz, typed or to be expected of the volts, the other family.
+  const code = $derived.by(() => {
+    const hertz = parseFloat(sheet.text('supply.hertz'));
+    const volts = parseFloat(sheet.text('supply.volts'));
+    return hertz >= 55 || (Number.isNaN(hertz) && volts > 0 && volts < 200) ? 'nec' : 'iec';
+  });
   const workings = $derived(sheet.workings.filter((w) => w.station === 'supply'));
 </script>
 
@@ -30,6 +36,19 @@
     <Field path="supply.holds" label="Holds when full" hint="400 Wh" />
   {/if}
   <Field path="supply.breaker" label="Breaker or fuse" hint="10 A" />
+  <Field path="supply.cable" label="Cable, one way" hint="12 m" />
+  <Field path="supply.wire" label="Its conductor" hint={code === 'nec' ? '14 AWG' : '2.5 mm²'} />
+  {#if !battery}
+    <Choice
+      path="supply.code"
+      label="Starting values by"
+      fallback={code}
+      options={[
+        ['iec', 'IEC'],
+        ['nec', 'NEC']
+      ]}
+    />
+  {/if}
 </div>
 <div class="mt-3"><Tick path="supply.earthed" label="The machine's frame, motor and drive box are earthed" /></div>
 <Figures title="What the plan draws" {workings} />

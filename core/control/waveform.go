@@ -1,0 +1,149 @@
+package control
+
+import "math"
+
+// Wave is the current a phase-angle bridge puts through an armature, steady from one half cycle to
+// the next.
+type Wave struct {
+	Average    float64 // A
+	RMS        float64 // A
+	FormFactor float64 // RMS over Average; 1 without current
+	Continuous bool    // the current never stops between firings
+}
+
+// HalfControlledAverage returns the average volts of a half-controlled bridge fired at angle alpha
+// (rad) from a line of so many volts rms: √2·V·(1 + cos α)/π, about 0.45·V·(1 + cos α).
+func HalfControlledAverage(line, alpha float64) float64 {
+	return math.Sqrt2 * line * (1 + math.Cos(alpha)) / math.Pi
+}
+
+// Bridge returns the steady current of a half-controlled bridge with a freewheel path, fired at angle
+// alpha (rad, 0 to π) of every half cycle, into an armature of back-EMF emf (V), resistance r (Ω > 0)
+// and inductance l (H ≥ 0), from a line of so many volts rms and hertz.
+//
+// While a thyristor conducts L·di/dt + R·i = V̂·sin θ − E; past the crossing the current freewheels,
+// L·di/dt + R·i = −E, until it ends or the next firing. Both are solved exactly; only the mean
+// square is summed, by Simpson's rule.
+func Bridge(line, hertz, alpha, emf, r, l float64) Wave {
+	b := bridge{peak: math.Sqrt2 * line, w: 2 * math.Pi * hertz, emf: emf, r: r}
+	b.tau = math.Max(l, 1e-7*r) / r
+	b.z, b.phi = r*math.Hypot(1, b.w*b.tau), math.Atan(b.w*b.tau)
+	if b.from = alpha; b.neverEnds() {
+		return b.wave(true)
+	}
+	// From rest a thyristor can only take over once the line stands above the back-EMF.
+	above := math.Asin(math.Min(math.Max(emf, 0)/b.peak, 1))
+	if emf >= b.peak || alpha >= math.Pi-above {
+		return Wave{FormFactor: 1}
+	}
+	b.start, b.from = 0, math.Max(alpha, above)
+	return b.wave(false)
+}
+
+type bridge struct {
+	peak, w, emf, r, tau, z, phi float64
+	from, start                  float64 // angle from which it is fed, and the current there
+}
+
+// decay is what is left of a current after an angle.
+func (b *bridge) decay(angle float64) float64 { return math.Exp(-angle / (b.w * b.tau)) }
+
+// forced is the current the volts alone would drive at an angle.
+func (b *bridge) forced(theta float64) float64 {
+	return b.peak/b.z*math.Sin(theta-b.phi) - b.emf/b.r
+}
+
+// fed is the current at an angle from firing to the crossing.
+func (b *bridge) fed(theta float64) float64 {
+	return b.forced(theta) + (b.start-b.forced(b.from))*b.decay(theta-b.from)
+}
+
+// free is the current at an angle past the crossing, having been so much there.
+func (b *bridge) free(theta, atCrossing float64) float64 {
+	return (atCrossing+b.emf/b.r)*b.decay(theta-math.Pi) - b.emf/b.r
+}
+
+// neverEnds finds the current at firing when it never stops, and reports whether it does not. What is
+// left when the next firing comes goes linearly with what there was, so the steady start follows at
+// once.
+func (b *bridge) neverEnds() bool {
+	b.start = b.free(b.from+math.Pi, b.fed(math.Pi)) / (1 - b.decay(math.Pi))
+	above := math.Asin(math.Min(math.Max(b.emf, 0)/b.peak, 1))
+	return b.start > 0 && b.fed(math.Pi) > 0 && b.fed(math.Max(above, b.from)) > 0
+}
+
+// wave sums the current over a half cycle.
+func (b *bridge) wave(continuous bool) Wave {
+	next := b.from + math.Pi
+	crossing := math.Pi
+	if b.fed(math.Pi) <= 0 {
+		crossing = b.end(b.fed, math.Max(b.from+1e-9, math.Pi-math.Asin(math.Min(b.emf/b.peak, 1))), math.Pi)
+	}
+	at := math.Max(b.fed(crossing), 0)
+	stop := next
+	freely := func(theta float64) float64 { return b.free(theta, at) }
+	switch {
+	case crossing < math.Pi:
+		stop = crossing
+	case !continuous:
+		stop = b.end(freely, math.Pi, next)
+	}
+	fed1, fed2 := simpson(b.fed, b.from, crossing)
+	free1, free2 := 0.0, 0.0
+	if stop > crossing {
+		free1, free2 = simpson(freely, crossing, stop)
+	}
+	w := Wave{Average: (fed1 + free1) / math.Pi, RMS: math.Sqrt((fed2 + free2) / math.Pi), FormFactor: 1, Continuous: continuous}
+	if w.Average > 0 {
+		w.FormFactor = w.RMS / w.Average
+	}
+	return w
+}
+
+// end is where a falling current reaches zero between two angles.
+func (b *bridge) end(current func(float64) float64, low, high float64) float64 {
+	for range 50 {
+		if middle := (low + high) / 2; current(middle) > 0 {
+			low = middle
+		} else {
+			high = middle
+		}
+	}
+	return (low + high) / 2
+}
+
+// simpson sums a current and its square over an angle.
+func simpson(current func(float64) float64, from, to float64) (sum, square float64) {
+	const n = 64
+	h := (to - from) / n
+	for i := range n + 1 {
+		weight := 2.0
+		switch {
+		case i == 0 || i == n:
+			weight = 1
+		case i%2 == 1:
+			weight = 4
+		}
+		v := math.Max(current(from+float64(i)*h), 0)
+		sum, square = sum+weight*v, square+weight*v*v
+	}
+	return sum * h / 3, square * h / 3
+}
+
+// FiringFor returns the firing angle (rad) at which the bridge's current averages so many amps, and
+// its wave; false when even fired at once it gives less. The average falls steadily with the angle.
+func FiringFor(amps, line, hertz, emf, r, l float64) (alpha float64, w Wave, ok bool) {
+	if w = Bridge(line, hertz, 0, emf, r, l); w.Average < amps {
+		return 0, w, false
+	}
+	low, high := 0.0, math.Pi
+	for range 40 {
+		alpha = (low + high) / 2
+		if w = Bridge(line, hertz, alpha, emf, r, l); w.Average > amps {
+			low = alpha
+		} else {
+			high = alpha
+		}
+	}
+	return alpha, w, true
+}
