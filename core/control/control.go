@@ -47,6 +47,11 @@ type Described struct {
 	Henries   q.Text `json:"henries" doc:"Inductance of the choke"`
 	Mode      string `json:"mode" enum:"vf,vector," doc:"Inverter: volts per hertz or sensorless vector"`
 	Accel     q.Text `json:"accel" doc:"Time from rest to full speed"`
+	Knob      string `json:"knob" enum:"pot,0-5,0-10,4-20,pwm,panel," doc:"What tells the drive how fast: a potentiometer when empty; volts, milliamps or pulses from elsewhere; its own panel"`
+	Command   string `json:"command" enum:"latching,momentary," doc:"Start and stop by one switch that stays, or by two buttons that spring back"`
+	Lamp      bool   `json:"lamp" doc:"A lamp shows that it is on"`
+	Fan       bool   `json:"fan" doc:"A fan with its own supply cools box or motor"`
+	BrakeOhms q.Text `json:"brakeOhms" doc:"Brake resistor, where one is fitted"`
 	Fused     bool   `json:"fused" doc:"Fuse on the line and, for DC, on the armature"`
 	Enclosed  bool   `json:"enclosed" doc:"In an earthed, closed box with strain relief"`
 	ZeroStart bool   `json:"zeroStart" doc:"Will not start unless the knob is at zero"`
@@ -74,6 +79,10 @@ type Resolved struct {
 	Vector        bool
 	Choke         bool
 	Accel         float64
+	Knob          string
+	Momentary     bool
+	Lamp, Fan     bool
+	BrakeOhms     float64
 	Fused         bool
 	Enclosed      bool
 	ZeroStart     bool
@@ -114,7 +123,9 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Kind:    Kind(r.Choice("kind", string(d.Kind), "", words(Kinds)...)),
 		Vector:  r.Choice("mode", d.Mode, "vf", "vf", "vector") == "vector",
 		Reverse: r.Choice("reverse", d.Reverse, "none", "none", "switch", "drive"),
-		Choke:   d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
+		Knob:    r.Choice("knob", d.Knob, "pot", "pot", "0-5", "0-10", "4-20", "pwm", "panel"), Momentary: r.Choice("command", d.Command, "latching", "latching", "momentary") == "momentary",
+		Lamp: d.Lamp, Fan: d.Fan,
+		Choke: d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
 	}
 	// Only what such a control has is read: the rest is kept but not shown.
 	if c.Limits() || c.Kind == VariableTransformer {
@@ -122,6 +133,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		c.Amps = r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0)
 	}
 	if c.SetsHertz() || c.DCDrive() {
+		c.BrakeOhms = r.Read("brakeOhms", d.BrakeOhms, q.Resistance, q.Range{Min: 0.1, Max: 10e3}).Or(0)
 		c.LimitAmps = r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0)
 		c.Accel = r.Read("accel", d.Accel, q.Duration, q.Range{Min: 0, Max: 600}).Or(0)
 	}

@@ -67,9 +67,9 @@ func length(m float64, sys q.System) string {
 func (d *derivations) circuit() {
 	s, c := d.train.supply, d.train.circuit()
 	amps := d.inputAmps()
-	src, wireRule, wirePut := source.IECCircuit, "I_load ≤ I_breaker ≤ I_cable", fmt.Sprintf("%s, breaker %s", d.show(amps, q.Current), d.show(c.Breaker, q.Current))
+	src, wireRule, wirePut := circuitSource(c.Code), "I_load ≤ I_breaker ≤ I_cable", fmt.Sprintf("%s, breaker %s", d.show(amps, q.Current), d.show(c.Breaker, q.Current))
 	if c.Code == supply.NEC {
-		src, wireRule, wirePut = source.NECCircuit, "I_cable ≥ 1.25·I", fmt.Sprintf("1.25 × %s is %s", d.show(amps, q.Current), d.show(c.WireFor, q.Current))
+		wireRule, wirePut = "I_cable ≥ 1.25·I", fmt.Sprintf("1.25 × %s is %s", d.show(amps, q.Current), d.show(c.WireFor, q.Current))
 	}
 	starting := "Starting value: local code and a licensed electrician decide"
 	if !s.Battery {
@@ -96,6 +96,13 @@ func (d *derivations) circuit() {
 	if d.train.control.Converts() {
 		d.box()
 	}
+}
+
+func circuitSource(code supply.Code) source.ID {
+	if code == supply.NEC {
+		return source.NECCircuit
+	}
+	return source.IECCircuit
 }
 
 func breakerRule(c supply.Circuit, drive control.Resolved) string {

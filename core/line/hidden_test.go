@@ -18,11 +18,11 @@ func TestWhatIsNotShownIsNotRead(t *testing.T) {
 	in := sound()
 	before := assessed(t, in)
 	p := &in.Plan.Motor.Plate
-	p.Hertz, p.PowerFactor, p.Poles, p.HoldingTorque, p.Steps, p.Inductance, p.SecondSpeed, p.Capacitor, p.CapacitorVolts = nonsense, nonsense, nonsense, nonsense, nonsense, nonsense, nonsense, nonsense, nonsense
+	p.Hertz, p.PowerFactor, p.Poles, p.HoldingTorque, p.Steps, p.SecondSpeed, p.Capacitor, p.CapacitorVolts = nonsense, nonsense, nonsense, nonsense, nonsense, nonsense, nonsense, nonsense
 	in.Plan.Motor.Gearbox = motor.Gearbox{Sort: "none", Ratio: nonsense, Keeps: nonsense, Limit: nonsense}
 	in.Plan.Motor.Clutch = motor.Clutch{Engages: nonsense, Holds: nonsense}
 	in.Plan.Motor.Readings = []motor.Reading{{Sort: "resistance", Volts: nonsense, Speed: nonsense, Starts: "soup"}, {Volts: nonsense}}
-	in.Plan.Control.BaseHertz, in.Plan.Control.TopHertz = nonsense, nonsense
+	in.Plan.Control.BaseHertz, in.Plan.Control.TopHertz, in.Plan.Control.LowHertz, in.Plan.Control.Ohms, in.Plan.Control.Watts = nonsense, nonsense, nonsense, nonsense, nonsense
 	in.Plan.Supply.Inside, in.Plan.Supply.Holds = nonsense, nonsense
 	in.Machine.Jobs[0].Speed.Surface, in.Machine.Jobs[0].Speed.Turns, in.Machine.Jobs[0].Speed.Lead = nonsense, nonsense, nonsense
 	l := &in.Machine.Jobs[0].Load

@@ -23,6 +23,7 @@ type Plan struct {
 	Control   control.Described   `json:"control"`
 	Motor     motor.Described     `json:"motor"`
 	Reduction reduction.Described `json:"reduction"`
+	Checks    []Check             `json:"checks" maxItems:"200" nullable:"false" doc:"What has been set, tried or put by"`
 }
 
 // Input is everything an assessment needs. The same input always gives the same answer.
@@ -56,6 +57,9 @@ func resolve(in Input) (stations, error) {
 		machine: work.Resolve(in.Machine, r.Under("machine")),
 	}
 	s.reduction = reduction.Resolve(in.Plan.Reduction, s.motor.Body.Shaft, r.Under("reduction"))
+	if len(in.Plan.Checks) > maxChecks {
+		r.Refuse("checks", fmt.Sprint(len(in.Plan.Checks)), fmt.Sprintf("at most %d can be kept", maxChecks))
+	}
 	if len(in.Shelf) > maxShelf {
 		r.Refuse("shelf", fmt.Sprint(len(in.Shelf)), fmt.Sprintf("at most %d motors can be tried at once", maxShelf))
 	}
@@ -77,5 +81,8 @@ func (p Plan) Whole() Plan {
 	}
 	p.Reduction.Stages = stages
 	p.Motor = p.Motor.Whole()
+	if p.Checks == nil {
+		p.Checks = []Check{}
+	}
 	return p
 }

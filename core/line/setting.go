@@ -8,6 +8,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
+	"jiriki/core/work"
 	"jiriki/core/working"
 )
 
@@ -17,7 +18,7 @@ type Setting struct {
 	Value   string `json:"value"`
 	Watch   string `json:"watch" doc:"What to watch while setting it"`
 	Other   string `json:"other" doc:"What the other school does, where practice disagrees"`
-	Working string `json:"working" doc:"ID of its working"`
+	Working string `json:"working" doc:"ID of its working, by which it is ticked off too"`
 }
 
 // settingSheet gathers settings and their workings together.
@@ -28,55 +29,47 @@ type settingSheet struct {
 	workings []working.Working
 }
 
-func (s *settingSheet) add(id, name, value, formula, put, watch, other string, src source.ID) {
-	id = "setting." + id
-	s.settings = append(s.settings, Setting{name, value, watch, other, id})
+// dial is a setting as it is written down: what, how much, by which relation, with what to watch.
+type dial struct {
+	id, name, value, formula, put, watch, other string
+	from                                        source.ID
+}
+
+func (s *settingSheet) add(d dial) {
+	id := "setting." + d.id
+	s.settings = append(s.settings, Setting{d.name, d.value, d.watch, d.other, id})
 	s.workings = append(s.workings, working.Working{
-		ID: id, Station: "control", Label: name, Value: value, Formula: formula, Put: put,
-		Assumes: []string{}, Source: source.Find(src), Standing: working.Computed,
+		ID: id, Station: "control", Label: d.name, Value: d.value, Formula: d.formula, Put: d.put,
+		Assumes: []string{}, Source: source.Find(d.from), Standing: working.Computed,
 	})
 }
 
 // settingSheet is the control's settings in the order one sets them.
 func (t *train) settingSheet(sys q.System) settingSheet {
 	s := settingSheet{train: t, sys: sys, settings: []Setting{}}
-	if !t.runs || !t.control.Adjusts() {
+	if !t.runs {
 		return s
 	}
-	switch t.feed.Way {
-	case motor.DirectCurrent, motor.CutSine:
+	switch {
+	case t.control.DCDrive():
 		s.byVolts()
-	case motor.VariableHertz:
+	case t.control.SetsHertz():
 		s.inverter()
+	case t.control.Kind == control.StepperDriver:
+		s.stepper()
+	case t.control.Kind == control.VariableTransformer && t.feed.Way != motor.OnTheLine:
+		s.transformer()
+	case t.control.Kind == control.SeriesResistor:
+		s.resistor()
+	case t.control.Kind == control.CapacitorSet:
+		s.capacitors()
+	default:
+		s.onTheLine()
 	}
 	return s
 }
 
 func (s *settingSheet) show(v float64, d q.Dimension) string { return q.Show(v, d, s.sys) }
-
-// byVolts are the settings of a drive that sets speed by volts.
-func (s *settingSheet) byVolts() {
-	amps := s.motor.Amps.Value
-	limit := math.Min(1.5*amps, s.feed.PeakAmps)
-	s.add("limit", "Current limit", s.show(limit, q.Current), "I_limit = 1.5·I_plate, within 1.5·I_drive",
-		fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.feed.PeakAmps, q.Current)),
-		"Belt off, shaft held by nothing: set it before the motor ever drives the machine.", "", source.CurrentLimit)
-	top := s.topTrim()
-	volts := math.Min(s.feed.Volts, s.motor.Volts.Value*top.share)
-	s.add("max", "Max speed trim", q.Percent(top.share)+", "+s.show(top.share*s.motor.Speed.Value, q.Speed), "n_max = trim · n_plate",
-		fmt.Sprintf("%s × %s, about %s on the motor", q.Percent(top.share), s.show(s.motor.Speed.Value, q.Speed), s.show(volts, q.Voltage)),
-		"Tachometer on the shaft, knob full on, creep up.", top.other, source.TrimSchools)
-	low, _ := s.model.RotorSpan()
-	s.add("min", "Min speed trim", s.show(low, q.Speed), "n_min = slowest steady share · n_max",
-		fmt.Sprintf("%s of %s", q.Percent(s.feed.Slowest), s.show(low/s.feed.Slowest, q.Speed)),
-		"Lowest that does not stall under the job; many like it at zero so the knob stops the machine.", "", source.SlowestSpeed)
-	s.ramps()
-	if s.motor.Kind.Family() != motor.DCFamily || s.control.Kind == control.BrushlessDrive {
-		return // armature feedback is for brushed motors on direct current
-	}
-	s.add("ir", "IR compensation", "0 to begin with", "ΔV = I·R", fmt.Sprintf("%s × %s is %s at full load", s.show(amps, q.Current), s.show(s.motor.DC.Resistance.Value, q.Resistance), s.show(amps*s.motor.DC.Resistance.Value, q.Voltage)),
-		"Raise under load until the speed hunts, then back off a little.", "", source.DCMachine)
-}
 
 // trimChoice is the top-speed trim to set and what the other school would do.
 type trimChoice struct {
@@ -96,29 +89,74 @@ func (s *settingSheet) topTrim() trimChoice {
 	return trimChoice{1, forHours}
 }
 
-func (s *settingSheet) ramps() {
-	seconds := 2.5
-	if s.control.Accel > 0 {
-		seconds = s.control.Accel
+// Ramps [common practice]: usual, and how much longer than the least one takes.
+const (
+	usualRamp  = 2.5 // s
+	rampMargin = 1.25
+)
+
+// leastRamp is the longest that a job of inertia takes to speed with the torque there is for some
+// seconds, and the energy in what turns then (J); 0 where no job tells the inertia.
+func (s *settingSheet) leastRamp() (seconds, energy float64) {
+	for i := range s.machine.Jobs {
+		job := &s.machine.Jobs[i]
+		if job.Method != work.ByInertia || job.Missing != "" || len(s.reduction.Positions) == 0 {
+			continue
+		}
+		p := &s.reduction.Positions[s.best(job, s.reduction.Positions).position]
+		_, high := s.span(p)
+		top := math.Min(job.High, high)
+		if took := s.timeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p); !math.IsInf(took, 0) {
+			seconds = math.Max(seconds, took)
+		}
+		energy = math.Max(energy, job.Spinning.Inertia*top*top/2)
 	}
-	s.add("accel", "Acceleration", s.show(seconds, q.Duration), "2–3 s is usual", "from rest to full speed", "Longer if the current limit acts during the run-up.", "", source.RampTimes)
-	s.add("decel", "Deceleration", s.show(seconds, q.Duration), "2–3 s is usual", "from full speed to rest", "Longer with a heavy wheel: braking hard can undo a thread or trip the drive.", "", source.RampTimes)
+	return seconds, energy
 }
 
-func (s *settingSheet) inverter() {
-	m := s.motor
-	low, high := s.model.RotorSpan()
-	s.add("motor-amps", "Motor amps", s.show(m.Amps.Value, q.Current), "from the plate", "for the volts the links are set to", "This is its overload protection: never set it higher.", "", source.Typed)
-	s.add("base", "Base hertz and volts", s.show(s.feed.BaseHertz, q.Frequency)+" at "+s.show(s.feed.BaseVolts, q.Voltage), "V/f = V_plate / f_plate",
-		fmt.Sprintf("%s ÷ %s, up to the %s there is", s.show(m.Volts.Value, q.Voltage), s.show(m.Hertz.Value, q.Frequency), s.show(s.feed.Volts, q.Voltage)),
-		"Wrong here and the motor is weak or cooks.", "", source.VoltsPerHertz)
-	s.add("poles", "Poles and plate speed", q.Figures(m.Induction.Poles.Value, 2)+", "+s.show(m.Speed.Value, q.Speed), "p ≤ 120·f / n", "from the plate", "", "", source.Synchronous)
-	s.add("top", "Top hertz", s.show(s.feed.TopHertz, q.Frequency), "n = 120·f/p − slip", fmt.Sprintf("turns the motor at %s", s.show(high, q.Speed)),
-		"Never past what chuck, wheel, bearings and rotor bear.", "", source.RotorSpeed)
-	s.add("min", "Lowest hertz", s.show(s.feed.BaseHertz*s.feed.Slowest, q.Frequency), "f_min = slowest steady share · f_base", fmt.Sprintf("%s of %s; about %s", q.Percent(s.feed.Slowest), s.show(s.feed.BaseHertz, q.Frequency), s.show(low, q.Speed)),
-		"Below it the motor cogs and heats.", "", source.SlowestSpeed)
-	limit := math.Min(1.5*m.Amps.Value, s.feed.PeakAmps)
-	s.add("limit", "Current limit", s.show(limit, q.Current), "I_limit = 1.5·I_plate, within 1.5·I_drive", fmt.Sprintf("1.5 × %s", s.show(m.Amps.Value, q.Current)), "", "", source.CurrentLimit)
-	s.ramps()
-	s.add("stop", "Stop mode", "ramp to stop", "decel ramp, or coast without a brake resistor", "trips on over-volts mean the ramp is too short", "Coast if a heavy wheel trips it and no brake resistor is fitted.", "", source.RampTimes)
+// ramps are acceleration and deceleration, from the inertia where a job tells it.
+func (s *settingSheet) ramps() {
+	least, energy := s.leastRamp()
+	seconds, formula, put := usualRamp, "2–3 s is usual", "no job tells the inertia"
+	if s.control.Accel > 0 {
+		seconds, put = s.control.Accel, "as put in"
+	}
+	if least > 0 {
+		formula, put = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more", fmt.Sprintf("%s at the torque there is for some seconds", s.show(least, q.Duration))
+		if s.control.Accel == 0 {
+			seconds = math.Max(usualRamp, rampMargin*least)
+		}
+	}
+	s.add(dial{"accel", "Acceleration", s.show(seconds, q.Duration), formula, put, "Longer if the current limit acts during the run-up.", "", source.RampTimes})
+	watch := "Longer with a heavy wheel: braking hard can undo a thread or trip the drive."
+	if energy > 0 {
+		put = fmt.Sprintf("%s turns in it at full speed; %s", s.show(energy, q.Energy), put)
+	}
+	s.add(dial{"decel", "Deceleration", s.show(seconds, q.Duration), "not shorter than it took to get there", put, watch, "", source.RampTimes})
+}
+
+// currentLimit is 1.5 × the plate's amps, within what drive and magnets bear.
+func (s *settingSheet) currentLimit() {
+	amps := s.motor.Amps.Value
+	limit := math.Min(1.5*amps, s.feed.PeakAmps)
+	s.add(dial{"limit", "Current limit", s.show(limit, q.Current), "I_limit = 1.5·I_plate, within 1.5·I_drive",
+		fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.feed.PeakAmps, q.Current)),
+		"Set it before the motor ever drives the machine; lower where a jam must let go sooner.", "", source.CurrentLimit})
+}
+
+// knobs says what tells the drive how fast, and what starts it.
+func (s *settingSheet) knobs() {
+	value := map[string]string{
+		"pot": "5 or 10 kΩ, linear", "0-5": "0–5 V in", "0-10": "0–10 V in", "4-20": "4–20 mA in", "pwm": "pulses in", "panel": "its own panel",
+	}[s.control.Knob]
+	watch := "Wiper in the middle. Ends swapped is full speed at nothing: turn it with the motor off and meter it first."
+	if s.control.Knob != "pot" {
+		watch = "Screened lead, the screen earthed at the drive only."
+	}
+	s.add(dial{"knob", "Speed command", value, "as the drive's maker allows", "a knob, or a signal", watch, "", source.KnobWiring})
+	start := "a switch that stays, on its enable"
+	if s.control.Momentary {
+		start = "two buttons, start and stop, on its enable"
+	}
+	s.add(dial{"enable", "Start and stop", start, "enable, not mains", "mains switching skips the ramps and locks it out for seconds", "The thermal switch and the stop sit in the same loop.", "", source.KnobWiring})
 }

@@ -1,10 +1,17 @@
 package line
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/supply"
+	"jiriki/core/work"
 )
 
 func setting(t *testing.T, in Input, name string) Setting {
@@ -53,6 +60,53 @@ func TestInverterSettings(t *testing.T) {
 	assert.Equal(t, "24\u202fHz at 230\u202fV", setting(t, in, "Base hertz and volts").Value)
 }
 
-func TestAPlainSwitchHasNothingToSet(t *testing.T) {
-	assert.Empty(t, assessed(t, switched()).Settings)
+func TestAPlainSwitchSetsItsOverloadTrip(t *testing.T) {
+	assert.Equal(t, "2.6\u202fA", setting(t, switched(), "Overload trip").Value)
+	in := switched()
+	in.Plan.Supply.Code = supply.NEC
+	assert.Equal(t, "2.99\u202fA", setting(t, in, "Overload trip").Value, "1.15 × plate amps")
+}
+
+// The ramps come from the inertia where a job tells it: never shorter than the motor can do, a quarter
+// more; a heavy wheel without a brake resistor coasts.
+func TestRampsFollowTheInertia(t *testing.T) {
+	in := inverted()
+	in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: "spin", Name: "Up to speed", Speed: work.SpeedBand{To: "300", Cover: "any"},
+		Load: work.Load{By: "inertia", Inertia: work.InertiaLoad{Within: "60 s", Parts: []work.Part{{Shape: "ring", Diameter: "900 mm", Inside: "800 mm", Mass: "60 kg"}}}}})
+	s, err := resolve(in)
+	require.NoError(t, err)
+	sheet := newTrain(s).settingSheet(in.Units)
+	least, energy := sheet.leastRamp()
+	require.Greater(t, least, usualRamp)
+	// By hand: a ring of 60 kg between 0.4 and 0.45 m has J = 60·(0.4² + 0.45²)/2 = 10.9 kg·m², at 300 rpm 5.37 kJ.
+	assert.InEpsilon(t, 5367, energy, 0.01)
+	assert.Contains(t, setting(t, in, "Acceleration").Value, q.Show(1.25*least, q.Duration, q.Metric))
+	assert.Equal(t, "coast", setting(t, in, "Stop mode").Value)
+	in.Plan.Control.BrakeOhms = "80 Ω"
+	assert.Contains(t, setting(t, in, "Stop mode").Value, "brake resistor")
+}
+
+// Every control there is has settings, each named once, in the order set, with something to show.
+func TestEveryControlHasItsSettings(t *testing.T) {
+	stepping := sound()
+	stepping.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH", Volts: "36 V"}}
+	stepping.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A"}
+	brushless := sound()
+	brushless.Plan.Motor.Kind, brushless.Plan.Control.Kind = motor.Brushless, control.BrushlessDrive
+	old, wasteful, single := sound(), sound(), switched()
+	old.Plan.Control.Kind = control.VariableTransformer
+	wasteful.Plan.Control.Kind, wasteful.Plan.Control.Ohms = control.SeriesResistor, "40 Ω"
+	single.Plan.Control = control.Described{Kind: control.SinglePhaseInverter, Volts: "230 V", Amps: "4 A", LowHertz: "40 Hz"}
+	for name, in := range map[string]Input{"phase-angle": sound(), "inverter": inverted(), "switch": switched(), "stepper": stepping, "brushless": brushless, "variac": old, "resistor": wasteful, "one phase out": single} {
+		settings := assessed(t, in).Settings
+		require.NotEmpty(t, settings, name)
+		seen := map[string]bool{}
+		for _, s := range settings {
+			assert.False(t, seen[s.Working], "%s: %s twice", name, s.Name)
+			seen[s.Working] = true
+			assert.NotEmpty(t, s.Value, "%s: %s", name, s.Name)
+		}
+	}
+	order := assessed(t, sound()).Settings
+	assert.Less(t, slices.IndexFunc(order, func(s Setting) bool { return s.Name == "Current limit" }), slices.IndexFunc(order, func(s Setting) bool { return s.Name == "Max speed trim" }))
 }

@@ -69,6 +69,9 @@ const (
 	RotorSpeed     ID = "rotor-speed"
 	LocalCode      ID = "local-code"
 
+	KnobWiring      ID = "knob-wiring"
+	Carrier         ID = "carrier"
+	OnePhaseIn      ID = "one-phase-in"
 	BridgeWave      ID = "bridge-wave"
 	Conductor       ID = "conductor"
 	Resistivity     ID = "resistivity"
@@ -138,6 +141,9 @@ var register = []Source{
 	{Inrush, "A motor switched straight on draws about 6 × its rated amps at first", Common},
 	{RotorSpeed, "Rotor speed past the plate: not over 1.5 × for two poles, 2 × for four or more, unless the maker allows it", Common},
 	{LocalCode, "Local electrical code and a licensed electrician decide", Common},
+	{KnobWiring, "Knob of 5 or 10 kΩ with its wiper in the middle; started and stopped by the enable, not the mains", Common},
+	{Carrier, "Carrier of an inverter: quiet against heat and insulation", Common},
+	{OnePhaseIn, "An inverter made for three phases in gives half its rating on one; its input draws √3 times as much", Common},
 	{BridgeWave, "Current of a half-controlled bridge into R, L and back-EMF, solved in pieces over a half cycle", Derived},
 	{Conductor, "Gauge of wire, d = 0.127 mm · 92^((36 − n)/39) (ASTM B258)", Published},
 	{Resistivity, "Copper 1.72·10⁻⁸ Ω·m at 20 °C, a fifth more at 70 °C", FromMemory},

@@ -38,6 +38,7 @@
       <Field path="{at}.plate.hertz" label="Hertz" hint="50 Hz" plate />
       <Field path="{at}.plate.powerFactor" label="Power factor" hint="0.78" plate />
     {/if}
+    {#if family === 'dc'}<Field path="{at}.plate.inductance" label="Armature mH" hint="20 mH" plate />{/if}
     {#if family === 'induction'}<Field path="{at}.plate.poles" label="Poles" hint="4" plate />{/if}
     {#if paired[0]}
       <Choice
