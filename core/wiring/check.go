@@ -1,0 +1,235 @@
+package wiring
+
+import (
+	"sort"
+	"strings"
+
+	"gonum.org/v1/gonum/graph/simple"
+	"gonum.org/v1/gonum/graph/topo"
+)
+
+// Verdict is one thing looked at in a diagram.
+type Verdict struct {
+	ID     string `json:"id"`
+	Title  string `json:"title"`
+	OK     bool   `json:"ok"`
+	Detail string `json:"detail" doc:"What is wrong, or why it is well"`
+}
+
+// circuit is a diagram as a graph: terminals joined by wires and by closed contacts.
+type circuit struct {
+	*simple.UndirectedGraph
+	ids map[string]int64
+}
+
+// closed joins everything that conducts while all contacts are closed, but for those of the devices
+// named.
+func (d Diagram) closed(without ...string) circuit {
+	c := circuit{simple.NewUndirectedGraph(), map[string]int64{}}
+	for _, w := range d.Wires {
+		c.join(w.From, w.To)
+	}
+	for _, k := range d.contacts {
+		open := false
+		for _, device := range without {
+			open = open || device == k.device || device == k.device+":"+k.from
+		}
+		if !open {
+			c.join(k.device+":"+k.from, k.device+":"+k.to)
+		}
+	}
+	return c
+}
+
+func (c circuit) node(name string) int64 {
+	id, ok := c.ids[name]
+	if !ok {
+		id = int64(len(c.ids))
+		c.ids[name] = id
+		c.AddNode(simple.Node(id))
+	}
+	return id
+}
+
+func (c circuit) join(a, b string) {
+	if from, to := c.node(a), c.node(b); from != to {
+		c.SetEdge(simple.Edge{F: simple.Node(from), T: simple.Node(to)})
+	}
+}
+
+// reaches reports whether current can pass between two terminals.
+func (c circuit) reaches(a, b string) bool {
+	return topo.PathExistsIn(c, simple.Node(c.node(a)), simple.Node(c.node(b)))
+}
+
+// needs reports whether a path is there and is broken by opening a device's contacts, all of them or
+// those from one terminal ("S4:7").
+func (d Diagram) needs(from, to, device string) bool {
+	return d.closed().reaches(from, to) && !d.closed(device).reaches(from, to)
+}
+
+func (d Diagram) has(id string) bool {
+	for _, device := range d.Devices {
+		if device.ID == id {
+			return true
+		}
+	}
+	return false
+}
+
+// Check looks a diagram over: nothing floating, earth and fuse in place, every contact that must stop
+// it in the way of what it stops, the knob the right way about, and signals apart from power.
+func (d Diagram) Check() []Verdict {
+	out := []Verdict{d.floating(), d.earthed(), d.fused()}
+	if d.spec.electronic() {
+		out = append(out, d.enabled())
+	}
+	if d.has("K1") {
+		out = append(out, d.released())
+	}
+	if d.spec.Thermal {
+		out = append(out, d.thermal())
+	}
+	if d.spec.ReverseSwitch {
+		out = append(out, d.interlocked())
+	}
+	if d.has("R1") {
+		out = append(out, d.knob())
+	}
+	return append(out, d.apart())
+}
+
+func verdict(id, title string, ok bool, well, ill string) Verdict {
+	if ok {
+		return Verdict{id, title, true, well}
+	}
+	return Verdict{id, title, false, ill}
+}
+
+func (d Diagram) floating() Verdict {
+	touched := map[string]bool{}
+	for _, w := range d.Wires {
+		touched[w.From], touched[w.To] = true, true
+	}
+	var loose []string
+	for _, device := range d.Devices {
+		for _, terminal := range device.Terminals {
+			if name := device.ID + ":" + terminal.Name; !terminal.Spare && !touched[name] {
+				loose = append(loose, name)
+			}
+		}
+	}
+	// And no wire to a terminal that is not there.
+	for name := range touched {
+		if !d.hasTerminal(name) {
+			loose = append(loose, name)
+		}
+	}
+	sort.Strings(loose)
+	return verdict("floating", "Nothing left floating", len(loose) == 0, "Every terminal has its wire.", "Without a wire, or no such terminal: "+strings.Join(loose, ", ")+".")
+}
+
+func (d Diagram) hasTerminal(name string) bool {
+	for _, device := range d.Devices {
+		for _, terminal := range device.Terminals {
+			if device.ID+":"+terminal.Name == name {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+func (d Diagram) earthed() Verdict {
+	if d.spec.Phases == Battery {
+		return Verdict{"earth", "Earth", true, "A battery of this voltage is not earthed; keep its negative off the frame or fuse it there."}
+	}
+	c, bare := d.closed(), []string{}
+	for _, w := range []string{"M1:PE", "A1:PE", "W0:PE"} {
+		if strings.HasPrefix(w, "A1") && !d.spec.electronic() {
+			continue
+		}
+		if !c.reaches("X0:PE", w) {
+			bare = append(bare, w)
+		}
+	}
+	return verdict("earth", "Frame, motor and box on earth", len(bare) == 0, "Each by a wire of its own to one bar.", "Not on earth: "+strings.Join(bare, ", ")+".")
+}
+
+// source are the supply's live terminals.
+func (d Diagram) source() []string {
+	switch d.spec.Phases {
+	case ThreePhase:
+		return []string{"X0:L1", "X0:L2", "X0:L3"}
+	case Battery:
+		return []string{"G1:+"}
+	}
+	return []string{"X0:L"}
+}
+
+// fused looks whether every live line passes a fuse before anything else but the isolator.
+func (d Diagram) fused() Verdict {
+	ok := d.has("F1")
+	open := d.closed("F1")
+	for _, live := range d.source() {
+		for _, device := range d.Devices {
+			if device.ID == "F1" || device.ID == "Q1" || device.ID == "X0" || device.ID == "G1" {
+				continue
+			}
+			for _, terminal := range device.Terminals {
+				// Past the return side everything hangs together; the live side must not.
+				ok = ok && !open.reaches(live, device.ID+":"+terminal.Name)
+			}
+		}
+	}
+	return verdict("fuse", "A fuse in every live line", ok, "Before anything else but the isolator.", "A live line reaches what it feeds without passing a fuse.")
+}
+
+func (d Diagram) enabled() Verdict {
+	ok := d.needs("A1:COM", "A1:EN", "S5") && d.needs("A1:COM", "A1:EN", "S1")
+	return verdict("enable", "Stop and start in the enable", ok, "Either one opens it, and the drive stops by its ramp.", "The enable closes without the stop or the start.")
+}
+
+func (d Diagram) released() Verdict {
+	from := d.source()[0]
+	ok := d.needs(from, "K1:A1", "S2")
+	return verdict("release", "Stop lets the no-volt release go", ok, "And it stays off when power comes back.", "The contactor's coil is fed past the stop.")
+}
+
+func (d Diagram) thermal() Verdict {
+	ok := d.spec.electronic() && d.needs("A1:COM", "A1:EN", "M1") || !d.spec.electronic() && d.has("K1") && d.coilNeeds("M1")
+	return verdict("thermal", "Thermal switch in circuit", ok, "Hot, it stops the motor.", "Nothing stops the motor when its thermal switch opens: put it in the enable, or in the coil of a no-volt release.")
+}
+
+// coilNeeds reports whether the contactor's coil has its return only through a device.
+func (d Diagram) coilNeeds(device string) bool {
+	back := "X0:N"
+	switch d.spec.Phases {
+	case ThreePhase:
+		back = "X0:L3"
+	case Battery:
+		back = "G1:−"
+	}
+	return d.needs("K1:A2", back, device)
+}
+
+func (d Diagram) interlocked() Verdict {
+	ok := d.spec.electronic() && d.needs("A1:COM", "A1:EN", "S4:7")
+	return verdict("reverse", "Reverse interlocked", ok, "In its middle place the switch opens the enable: the drive is off before the leads change over.", "The leads can change over while it is driven. Use a drive with an enable, or take the reverse out.")
+}
+
+func (d Diagram) knob() Verdict {
+	c := d.closed()
+	ok := c.reaches("R1:1", "A1:0REF") && c.reaches("R1:2", "A1:IN") && c.reaches("R1:3", "A1:+REF") && !c.reaches("R1:1", "R1:3")
+	return verdict("knob", "Knob the right way about", ok, "Low end on common, wiper on the input: turned down is slow.", "With its ends swapped it runs full speed turned down.")
+}
+
+func (d Diagram) apart() Verdict {
+	var bare []string
+	for _, w := range d.Wires {
+		if w.Role == Signal && !w.Screened {
+			bare = append(bare, w.From)
+		}
+	}
+	return verdict("screens", "Signals screened and apart from power", len(bare) == 0, "Knob, sensors and tachometer in screened cable, its screen earthed at the drive only, crossing power at right angles.", "Not screened: "+strings.Join(bare, ", ")+".")
+}

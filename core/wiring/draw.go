@@ -1,0 +1,286 @@
+package wiring
+
+// Loops, as the drawing and the list group wires.
+const (
+	MainLine    = "Supply to motor"
+	EarthLine   = "Earth"
+	Release     = "No-volt release"
+	Enable      = "Enable"
+	Command     = "Speed command"
+	Reverse     = "Reverse"
+	FieldSupply = "Field"
+	Feedback    = "Tachometer and sensors"
+	Besides     = "Lamp and fan"
+)
+
+// Draw draws up the wiring of a spec.
+func Draw(s Spec) Diagram {
+	d := &Diagram{spec: s, Devices: []Device{}, Wires: []Wire{}}
+	lines := d.supply()
+	lines = d.protect(lines)
+	leads := d.control(lines)
+	d.motor(leads)
+	d.enable()
+	d.command()
+	d.besides(lines)
+	d.earth()
+	return *d
+}
+
+// supply puts in what comes out of the wall and returns the ends of its live lines, return last.
+func (d *Diagram) supply() []string {
+	switch d.spec.Phases {
+	case ThreePhase:
+		d.add("X0", "Three-phase supply", "supply", MainLine, t("L1", "L2", "L3", "PE")...)
+		return []string{"X0:L1", "X0:L2", "X0:L3"}
+	case Battery:
+		d.add("G1", "Battery", "battery", MainLine, t("+", "−")...)
+		return []string{"G1:+", "G1:−"}
+	}
+	d.add("X0", "Single-phase supply", "supply", MainLine, t("L", "N", "PE")...)
+	return []string{"X0:L", "X0:N"}
+}
+
+// protect puts isolator, fuse and the contactor of a no-volt release in the lines.
+func (d *Diagram) protect(lines []string) []string {
+	isolator := "Isolator, or plug and socket"
+	if d.spec.Phases == Battery {
+		isolator = "Battery isolator"
+	}
+	lines = d.poles("Q1", isolator, "isolator", lines, len(lines))
+	if d.spec.Fused {
+		fused := len(lines)
+		if d.spec.Phases != ThreePhase {
+			fused = 1 // the live side; a neutral is never fused alone
+		}
+		lines = d.poles("F1", "Line fuse", "fuse", lines, fused)
+	}
+	if d.spec.NoVolt {
+		d.release(lines)
+		lines = d.poles("K1", "Contactor of the no-volt release", "contactor", lines, len(lines))
+	} else if d.spec.Control == Switch {
+		lines = d.poles("S1", "Switch", "switch", lines, len(lines))
+	}
+	return lines
+}
+
+// poles puts a device with so many poles in the lines and returns their ends past it.
+func (d *Diagram) poles(id, name, kind string, lines []string, count int) []string {
+	out := append([]string(nil), lines...)
+	var terminals []Terminal
+	for i := range count {
+		in, through := string(rune('1'+2*i)), string(rune('2'+2*i))
+		terminals = append(terminals, Terminal{Name: in}, Terminal{Name: through})
+		d.wire(Power, MainLine, lines[i], id+":"+in, "")
+		d.passes(id, in, through)
+		out[i] = id + ":" + through
+	}
+	if kind == "contactor" {
+		terminals = append(terminals, t("A1", "A2", "13", "14")...)
+		d.passes(id, "13", "14")
+	}
+	d.add(id, name, kind, MainLine, terminals...)
+	return out
+}
+
+// release is the contactor's coil: held by its own contact, let go by the stop, the thermal switch
+// where nothing else reads it, or a power cut.
+func (d *Diagram) release(lines []string) {
+	d.add("S2", "Stop, latching, red", "stop", Release, t("11", "12")...)
+	d.passes("S2", "11", "12")
+	d.add("S3", "On, green", "start", Release, t("13", "14")...)
+	d.passes("S3", "13", "14")
+	d.chain(Loop, Release, lines[0], "S2:11", "S2:12", "S3:13", "S3:14", "K1:A1")
+	d.wire(Loop, Release, "S3:13", "K1:13", "holds itself in")
+	d.wire(Loop, Release, "K1:14", "S3:14", "")
+	back := lines[len(lines)-1]
+	if d.spec.Thermal && !d.spec.electronic() {
+		// With no drive to read it the thermal switch lets the contactor go.
+		d.chain(Loop, Release, "K1:A2", "M1:T1", "M1:T2", back)
+		return
+	}
+	d.wire(Loop, Release, "K1:A2", back, "")
+}
+
+// control puts in the drive and returns the ends that go to the motor.
+func (d *Diagram) control(lines []string) []string {
+	feed := func(id string, names ...string) {
+		for i, line := range lines {
+			d.wire(Power, MainLine, line, id+":"+names[i], "")
+		}
+	}
+	in := map[Phases][]string{OnePhase: {"L", "N"}, ThreePhase: {"L1", "L2", "L3"}, Battery: {"V+", "V−"}}[d.spec.Phases]
+	box := func(name, kind string, out ...string) []string {
+		terminals := t(in...)
+		if d.spec.Phases != Battery {
+			terminals = append(terminals, Terminal{Name: "PE"})
+		}
+		terminals = append(terminals, t(out...)...)
+		d.add("A1", name, kind, MainLine, terminals...)
+		feed("A1", in...)
+		ends := make([]string, len(out))
+		for i, o := range out {
+			ends[i] = "A1:" + o
+		}
+		return ends
+	}
+	switch d.spec.Control {
+	case DCDrive:
+		return d.inArmature(box("Direct-current drive", "drive", "A+", "A−"))
+	case Inverter:
+		ends := box("Inverter", "drive", "U", "V", "W")
+		d.brake()
+		return ends
+	case OneOut:
+		return box("Single-phase inverter", "drive", "U", "V")
+	case Brushless:
+		ends := box("Brushless controller", "drive", "U", "V", "W")
+		d.brake()
+		return ends
+	case Stepper:
+		return box("Stepper driver", "drive", "A+", "A−", "B+", "B−")
+	case Transformer:
+		return d.bridged(d.through("T1", "Variable transformer", "transformer", lines))
+	case Resistor:
+		if d.spec.Phases == Battery {
+			return d.inArmature(d.seriesResistor(lines))
+		}
+		return d.bridged(d.seriesResistor(lines))
+	}
+	return lines
+}
+
+// through puts a two-wire device in the lines.
+func (d *Diagram) through(id, name, kind string, lines []string) []string {
+	d.add(id, name, kind, MainLine, t("1", "2", "3", "4")...)
+	d.wire(Power, MainLine, lines[0], id+":1", "")
+	d.wire(Power, MainLine, lines[1], id+":2", "")
+	d.passes(id, "1", "3")
+	d.passes(id, "2", "4")
+	return []string{id + ":3", id + ":4"}
+}
+
+func (d *Diagram) seriesResistor(lines []string) []string {
+	d.add("R2", "Series resistor, in free air", "resistor", MainLine, t("1", "2")...)
+	d.passes("R2", "1", "2")
+	d.wire(Power, MainLine, lines[0], "R2:1", "")
+	return []string{"R2:2", lines[1]}
+}
+
+// bridged makes direct current of two lines for a motor with magnets; a series motor takes them as
+// they are.
+func (d *Diagram) bridged(lines []string) []string {
+	if d.spec.Motor == Series || d.spec.Motor == TwoWindings {
+		return lines
+	}
+	d.add("V1", "Bridge rectifier, on metal", "bridge", MainLine, t("~1", "~2", "+", "−")...)
+	d.wire(Power, MainLine, lines[0], "V1:~1", "")
+	d.wire(Power, MainLine, lines[1], "V1:~2", "")
+	return d.inArmature([]string{"V1:+", "V1:−"})
+}
+
+// inArmature puts fuse and choke in the armature lead.
+func (d *Diagram) inArmature(ends []string) []string {
+	one := func(id, name, kind string) {
+		d.add(id, name, kind, MainLine, t("1", "2")...)
+		d.passes(id, "1", "2")
+		d.wire(Output, MainLine, ends[0], id+":1", "")
+		ends = []string{id + ":2", ends[1]}
+	}
+	if d.spec.Fused {
+		one("F2", "Armature fuse, direct-current rated", "fuse")
+	}
+	if d.spec.Choke {
+		one("L1", "Choke", "choke")
+	}
+	return ends
+}
+
+func (d *Diagram) brake() {
+	if !d.spec.BrakeResistor {
+		return
+	}
+	d.add("R3", "Brake resistor, guarded: it runs hot", "resistor", MainLine, t("1", "2")...)
+	d.extend("A1", t("R+", "R−")...)
+	d.wire(Output, MainLine, "A1:R+", "R3:1", "take the jumper out first")
+	d.wire(Output, MainLine, "A1:R−", "R3:2", "")
+}
+
+// extend gives a device more terminals.
+func (d *Diagram) extend(id string, more ...Terminal) {
+	for i := range d.Devices {
+		if d.Devices[i].ID == id {
+			d.Devices[i].Terminals = append(d.Devices[i].Terminals, more...)
+		}
+	}
+}
+
+// motorTerminals by the leads a motor has.
+var motorTerminals = map[Motor][]string{
+	Armature: {"A1", "A2"}, WithField: {"A1", "A2"}, Series: {"1", "2"}, ThreeLeads: {"U1", "V1", "W1"}, TwoWindings: {"U1", "U2"},
+	HallMotor: {"U", "V", "W"}, StepperMotor: {"A+", "A−", "B+", "B−"},
+}
+
+// motor puts in the motor, through a reversing switch where there is one.
+func (d *Diagram) motor(leads []string) {
+	names := motorTerminals[d.spec.Motor]
+	terminals := t(names...)
+	if d.spec.Earthed && d.spec.Phases != Battery {
+		terminals = append(terminals, Terminal{Name: "PE", Says: "frame"})
+	}
+	if d.spec.Thermal {
+		terminals = append(terminals, Terminal{Name: "T1", Says: "thermal switch"}, Terminal{Name: "T2", Says: "thermal switch"})
+		d.passes("M1", "T1", "T2")
+	}
+	d.add("M1", "Motor", "motor", MainLine, terminals...)
+	if d.spec.ReverseSwitch {
+		leads = d.reversing(leads)
+	}
+	for i, name := range names {
+		d.wire(Output, MainLine, leads[i], "M1:"+name, "")
+	}
+	switch d.spec.Motor {
+	case WithField:
+		d.extend("A1", t("F+", "F−")...)
+		d.extend("M1", t("F1", "F2")...)
+		d.wire(Output, FieldSupply, "A1:F+", "M1:F1", "before the armature, always: without its field it runs away")
+		d.wire(Output, FieldSupply, "A1:F−", "M1:F2", "")
+	case TwoWindings:
+		d.secondWinding()
+	case HallMotor:
+		hall := t("H+", "H0", "Ha", "Hb", "Hc")
+		d.extend("A1", hall...)
+		d.extend("M1", hall...)
+		for _, h := range hall {
+			d.wire(Signal, Feedback, "A1:"+h.Name, "M1:"+h.Name, "")
+		}
+	}
+}
+
+// secondWinding is the start or second winding beside the main one, through its capacitor.
+func (d *Diagram) secondWinding() {
+	d.extend("M1", t("Z1", "Z2")...)
+	from := "M1:U1"
+	if d.spec.Capacitor {
+		d.add("C1", "Capacitor, discharge it through a resistor", "capacitor", MainLine, t("1", "2")...)
+		d.passes("C1", "1", "2")
+		d.wire(Output, MainLine, from, "C1:1", "")
+		from = "C1:2"
+	}
+	d.wire(Output, MainLine, from, "M1:Z1", "through the motor's own start switch, where it has one")
+	d.wire(Output, MainLine, "M1:Z2", "M1:U2", "swap Z1 and Z2 to reverse")
+}
+
+// reversing is a switch with a middle place that is off: two poles crossed over, and a third that
+// opens the enable while it stands in the middle.
+func (d *Diagram) reversing(leads []string) []string {
+	d.add("S4", "Reversing switch, centre off", "reverse", MainLine, t("1", "2", "3", "4", "5", "6", "7", "8")...)
+	d.wire(Output, Reverse, leads[0], "S4:1", "")
+	d.wire(Output, Reverse, leads[1], "S4:4", "")
+	d.wire(Output, Reverse, "S4:1", "S4:6", "crossed over")
+	d.wire(Output, Reverse, "S4:4", "S4:3", "crossed over")
+	for _, c := range [][2]string{{"1", "2"}, {"4", "5"}, {"7", "8"}} {
+		d.passes("S4", c[0], c[1])
+	}
+	return append([]string{"S4:2", "S4:5"}, leads[2:]...)
+}
