@@ -28,6 +28,24 @@ func (a api) assess(h huma.API) {
 		OperationID: "rank", Method: http.MethodPost, Path: "/api/rank", Summary: "The shelf's motors for a machine's jobs, best first",
 		SkipValidateBody: true,
 	}, a.rank)
+	huma.Register(h, huma.Operation{
+		OperationID: "controls", Method: http.MethodPost, Path: "/api/controls", Summary: "The controls that work with a plan's motor, on one reach",
+		SkipValidateBody: true,
+	}, a.controls)
+	huma.Register(h, huma.Operation{
+		OperationID: "build", Method: http.MethodPost, Path: "/api/build", Summary: "What it takes to build a plan: parts, wiring, first power-up",
+		SkipValidateBody: true,
+	}, a.build)
+}
+
+func (a api) controls(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.ControlsTried }, error) {
+	tried, err := line.Controls(in.Body)
+	return &struct{ Body line.ControlsTried }{tried}, a.fail(ctx, err)
+}
+
+func (a api) build(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Build }, error) {
+	build, err := line.PlanBuild(in.Body)
+	return &struct{ Body line.Build }{build}, a.fail(ctx, err)
 }
 
 func (a api) rank(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Ranking }, error) {

@@ -79,6 +79,7 @@ type Resolved struct {
 	Vector        bool
 	Choke         bool
 	Accel         float64
+	Tacho         bool // a tachometer, or a brushless motor's sensors
 	Knob          string
 	Momentary     bool
 	Lamp, Fan     bool
@@ -156,6 +157,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	c.TopTrim, c.Trimmed = trim.Or(1), trim.Known
 	feedback := r.Choice("feedback", d.Feedback, "armature", "none", "armature", "tacho")
+	c.Tacho = feedback == "tacho"
 	c.FormFactor, c.Slowest = 1, 1
 	switch c.Kind {
 	case PhaseAngle:

@@ -23,6 +23,7 @@ type Plan struct {
 	Control   control.Described   `json:"control"`
 	Motor     motor.Described     `json:"motor"`
 	Reduction reduction.Described `json:"reduction"`
+	Prices    []Price             `json:"prices" maxItems:"200" nullable:"false" doc:"What parts not on the shelf cost"`
 	Checks    []Check             `json:"checks" maxItems:"200" nullable:"false" doc:"What has been set, tried or put by"`
 }
 
@@ -60,6 +61,14 @@ func resolve(in Input) (stations, error) {
 	if len(in.Plan.Checks) > maxChecks {
 		r.Refuse("checks", fmt.Sprint(len(in.Plan.Checks)), fmt.Sprintf("at most %d can be kept", maxChecks))
 	}
+	if len(in.Plan.Prices) > maxPrices {
+		r.Refuse("prices", fmt.Sprint(len(in.Plan.Prices)), fmt.Sprintf("at most %d can be kept", maxPrices))
+	}
+	for i, p := range in.Plan.Prices {
+		if p.Cost.Known() && !(shelf.Item{Cost: p.Cost}).Price().Known {
+			r.Refuse(fmt.Sprintf("prices[%d].cost", i), string(p.Cost), "write it as a number, such as 12 or £12.50")
+		}
+	}
 	if len(in.Shelf) > maxShelf {
 		r.Refuse("shelf", fmt.Sprint(len(in.Shelf)), fmt.Sprintf("at most %d motors can be tried at once", maxShelf))
 	}
@@ -81,6 +90,9 @@ func (p Plan) Whole() Plan {
 	}
 	p.Reduction.Stages = stages
 	p.Motor = p.Motor.Whole()
+	if p.Prices == nil {
+		p.Prices = []Price{}
+	}
 	if p.Checks == nil {
 		p.Checks = []Check{}
 	}

@@ -123,8 +123,8 @@ func (k Kind) HasStartSwitch() bool {
 	return k == SplitPhase || k == CapacitorStart || k == CapacitorRun || k == TwoSpeed
 }
 
-// hasCapacitor reports whether such a motor's plate or can names a capacitor.
-func (k Kind) hasCapacitor() bool {
+// HasCapacitor reports whether such a motor's plate or can names a capacitor.
+func (k Kind) HasCapacitor() bool {
 	return k == CapacitorStart || k == CapacitorRun || k == PermanentSplit || k == TwoSpeed
 }
 

@@ -184,7 +184,7 @@ func (m *Resolved) readPlate(p Plate, r *q.Reader) ownFields {
 	if m.Kind == PermanentSplit {
 		m.CapacitorAC = r.Read("capacitorVolts", p.CapacitorVolts, q.Voltage, q.Range{Min: 10, Max: 2000}).Or(0)
 	}
-	if m.Kind.hasCapacitor() {
+	if m.Kind.HasCapacitor() {
 		r.Read("capacitor", p.Capacitor, q.Capacitance, q.Range{Min: 1e-7, Max: 0.01})
 	}
 	return own

@@ -31,7 +31,7 @@ func (f Fit) ToMake(sys q.System) []Making {
 	wall := (f.Bore - f.Shaft) / 2
 	switch {
 	case math.Abs(wall) <= snug/2:
-	case wall >= thinSleeve:
+	case wall >= thinSleeve*0.999:
 		out = append(out, Making{fmt.Sprintf("Turn a sleeve, %s inside, %s outside", shaft, bore), fmt.Sprintf("a wall of %s, pinned or keyed through; anti-seize on the shaft", q.Show(wall, q.Length, sys))})
 	case wall > 0:
 		out = append(out, Making{fmt.Sprintf("Open the bore for a sleeve, or shim it: %s on %s", bore, shaft), "the gap is too thin for a sleeve; a taper bush bridges it"})

@@ -80,7 +80,7 @@ func (d Diagram) has(id string) bool {
 // Check looks a diagram over: nothing floating, earth and fuse in place, every contact that must stop
 // it in the way of what it stops, the knob the right way about, and signals apart from power.
 func (d Diagram) Check() []Verdict {
-	out := []Verdict{d.floating(), d.earthed(), d.fused()}
+	out := []Verdict{d.fed(), d.earthed(), d.fused()}
 	if d.spec.electronic() {
 		out = append(out, d.enabled())
 	}
@@ -96,7 +96,7 @@ func (d Diagram) Check() []Verdict {
 	if d.has("R1") {
 		out = append(out, d.knob())
 	}
-	return append(out, d.apart())
+	return append(out, d.apart(), d.floating())
 }
 
 func verdict(id, title string, ok bool, well, ill string) Verdict {
@@ -127,6 +127,17 @@ func (d Diagram) floating() Verdict {
 	}
 	sort.Strings(loose)
 	return verdict("floating", "Nothing left floating", len(loose) == 0, "Every terminal has its wire.", "Without a wire, or no such terminal: "+strings.Join(loose, ", ")+".")
+}
+
+// fed looks whether each of the motor's leads has its own end of the control or the line.
+func (d Diagram) fed() Verdict {
+	c, dead := d.closed(), []string{}
+	for i, name := range motorTerminals[d.spec.Motor] {
+		if !c.reaches(d.leads[i], "M1:"+name) {
+			dead = append(dead, "M1:"+name)
+		}
+	}
+	return verdict("fed", "Every lead of the motor fed", len(dead) == 0, "Each from its own end.", "Not fed: "+strings.Join(dead, ", ")+".")
 }
 
 func (d Diagram) hasTerminal(name string) bool {

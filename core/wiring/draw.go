@@ -18,8 +18,11 @@ func Draw(s Spec) Diagram {
 	d := &Diagram{spec: s, Devices: []Device{}, Wires: []Wire{}}
 	lines := d.supply()
 	lines = d.protect(lines)
-	leads := d.control(lines)
-	d.motor(leads)
+	d.leads = d.control(lines)
+	if s.Motor == TwoSpeeds {
+		d.leads = d.selector(d.leads)
+	}
+	d.motor(d.leads)
 	d.enable()
 	d.command()
 	d.besides(lines)
@@ -170,7 +173,7 @@ func (d *Diagram) seriesResistor(lines []string) []string {
 // bridged makes direct current of two lines for a motor with magnets; a series motor takes them as
 // they are.
 func (d *Diagram) bridged(lines []string) []string {
-	if d.spec.Motor == Series || d.spec.Motor == TwoWindings {
+	if d.spec.Motor != Armature && d.spec.Motor != WithField {
 		return lines
 	}
 	d.add("V1", "Bridge rectifier, on metal", "bridge", MainLine, t("~1", "~2", "+", "−")...)
@@ -217,7 +220,7 @@ func (d *Diagram) extend(id string, more ...Terminal) {
 
 // motorTerminals by the leads a motor has.
 var motorTerminals = map[Motor][]string{
-	Armature: {"A1", "A2"}, WithField: {"A1", "A2"}, Series: {"1", "2"}, ThreeLeads: {"U1", "V1", "W1"}, TwoWindings: {"U1", "U2"},
+	Armature: {"A1", "A2"}, WithField: {"A1", "A2"}, Series: {"1", "2"}, OneWinding: {"1", "2"}, TwoSpeeds: {"C", "F", "S"}, ThreeLeads: {"U1", "V1", "W1"}, TwoWindings: {"U1", "U2"},
 	HallMotor: {"U", "V", "W"}, StepperMotor: {"A+", "A−", "B+", "B−"},
 }
 
@@ -255,6 +258,14 @@ func (d *Diagram) motor(leads []string) {
 			d.wire(Signal, Feedback, "A1:"+h.Name, "M1:"+h.Name, "")
 		}
 	}
+}
+
+// selector feeds the fast winding or the slow one, never both.
+func (d *Diagram) selector(ends []string) []string {
+	d.add("S7", "Two-speed switch, one or the other", "switch", MainLine, t("1", "2", "3")...)
+	d.passes("S7", "1", "2")
+	d.wire(Output, MainLine, ends[0], "S7:1", "")
+	return []string{ends[1], "S7:2", "S7:3"}
 }
 
 // secondWinding is the start or second winding beside the main one, through its capacitor.

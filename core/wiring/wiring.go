@@ -38,6 +38,8 @@ const (
 	Series       Motor = "series"         // brushes and field in series
 	ThreeLeads   Motor = "three-phase"
 	TwoWindings  Motor = "two-windings" // single-phase with a start or second winding
+	OneWinding   Motor = "one-winding"  // shaded pole
+	TwoSpeeds    Motor = "two-speeds"   // a fast and a slow winding, one fed at a time
 	HallMotor    Motor = "hall"
 	StepperMotor Motor = "stepper"
 )
@@ -111,6 +113,7 @@ type Diagram struct {
 	Wires   []Wire   `json:"wires" nullable:"false"`
 
 	contacts []contact
+	leads    []string // ends that go to the motor's leads, in their order
 	spec     Spec
 }
 

@@ -12,7 +12,7 @@ import (
 // pairs are the motors each control has leads for.
 var pairs = map[Control][]Motor{
 	DCDrive: {Armature, WithField, Series}, Inverter: {ThreeLeads}, OneOut: {TwoWindings}, Brushless: {HallMotor, ThreeLeads}, Stepper: {StepperMotor},
-	Switch: {TwoWindings, ThreeLeads, Series}, Transformer: {Armature, Series}, Resistor: {Armature, Series},
+	Switch: {TwoWindings, ThreeLeads, Series, OneWinding, TwoSpeeds}, Transformer: {Armature, Series, OneWinding}, Resistor: {Armature, Series},
 }
 
 func drawSpec(t *rapid.T) Spec {

@@ -24,6 +24,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What it takes to build a plan: parts, wiring, first power-up */
+        post: operations["build"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/capacitor": {
         parameters: {
             query?: never;
@@ -52,6 +69,23 @@ export interface paths {
         get: operations["get-catalogue"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/controls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The controls that work with a plan's motor, on one reach */
+        post: operations["controls"];
         delete?: never;
         options?: never;
         head?: never;
@@ -590,10 +624,24 @@ export interface components {
             amps: string;
             /** @description Inverter: hertz at which full volts are reached */
             baseHertz: string;
+            /** @description Brake resistor, where one is fitted */
+            brakeOhms: string;
             /** @description A choke smooths the armature current */
             choke: boolean;
+            /**
+             * @description Start and stop by one switch that stays, or by two buttons that spring back
+             * @enum {string}
+             */
+            command: "latching" | "momentary" | "";
             /** @description In an earthed, closed box with strain relief */
             enclosed: boolean;
+            /** @description A fan with its own supply cools box or motor */
+            fan: boolean;
+            /**
+             * @description Three-phase inverter: made for one phase in, or for three
+             * @enum {string}
+             */
+            fed: "1" | "3" | "";
             /**
              * @description What the drive steadies the speed by; for a brushless drive none means sensorless, tacho means Hall sensors or encoder
              * @enum {string}
@@ -601,10 +649,21 @@ export interface components {
             feedback: "none" | "armature" | "tacho" | "";
             /** @description Fuse on the line and, for DC, on the armature */
             fused: boolean;
+            /** @description Inductance of the choke */
+            henries: string;
             /** @enum {string} */
-            kind: "phase-angle" | "pwm" | "inverter" | "bldc" | "stepper" | "capacitors" | "contactor" | "";
+            kind: "phase-angle" | "pwm" | "inverter" | "bldc" | "stepper" | "capacitors" | "inverter-1" | "variac" | "resistor" | "contactor" | "";
+            /**
+             * @description What tells the drive how fast: a potentiometer when empty; volts, milliamps or pulses from elsewhere; its own panel
+             * @enum {string}
+             */
+            knob: "pot" | "0-5" | "0-10" | "4-20" | "pwm" | "panel" | "";
+            /** @description A lamp shows that it is on */
+            lamp: boolean;
             /** @description Current limit as set */
             limitAmps: string;
+            /** @description Inverter: lowest hertz allowed */
+            lowHertz: string;
             /**
              * @description Inverter: volts per hertz or sensorless vector
              * @enum {string}
@@ -613,6 +672,8 @@ export interface components {
             name: string;
             /** @description No-volt release: stays off when power comes back */
             noVolt: boolean;
+            /** @description Series resistor as set */
+            ohms: string;
             origin: string;
             /**
              * @description How it is reversed, if it is
@@ -625,6 +686,8 @@ export interface components {
             topTrim: string;
             /** @description Most volts it is rated to put out */
             volts: string;
+            /** @description Series resistor: what it is rated to shed */
+            watts: string;
             /** @description Will not start unless the knob is at zero */
             zeroStart: boolean;
         };
@@ -871,6 +934,41 @@ export interface components {
             /** Format: double */
             lowRpm: number;
         };
+        LineBill: {
+            /**
+             * Format: double
+             * @description Of the parts that have one
+             */
+            cost: number;
+            parts: components["schemas"]["LinePart"][];
+            /**
+             * Format: int64
+             * @description How many have one
+             */
+            priced: number;
+        };
+        LineBuild: {
+            /** @description Why it may not be powered yet; empty when it may */
+            blocked: string;
+            buy: components["schemas"]["LineBill"];
+            /** @description Only for a drive that can be built at home */
+            homemade?: components["schemas"]["LineHomemade"];
+            make: components["schemas"]["LineMaking"][];
+            mayPower: boolean;
+            powerUp: components["schemas"]["LinePowerUpStep"][];
+            schools: components["schemas"]["LineSchool"][];
+            /** @description From the shelf */
+            take: components["schemas"]["LineBill"];
+            wiring: components["schemas"]["LineWiring"];
+        };
+        LineCheck: {
+            /** @description Of the setting, step or part, such as setting.limit */
+            id: string;
+            /** @description What was read while doing it */
+            measured: string;
+            /** @description The day it was done, as the person's machine writes dates */
+            on: string;
+        };
         LineContender: {
             control: string;
             /** @description The control in words, and where it comes from */
@@ -933,6 +1031,43 @@ export interface components {
             name: string;
             /** @enum {string} */
             outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
+        };
+        LineControlTried: {
+            /** @description It works, but is not what one would choose */
+            also: boolean;
+            /** Format: double */
+            cost: number;
+            costed: boolean;
+            /** @description All-day torque at the spindle through the plan's first position */
+            curve: components["schemas"]["LineCurvePoint"][];
+            /**
+             * Format: double
+             * @description Form factor: how much more its current heats
+             */
+            form: number;
+            /** @description The plan's own, on the shelf, or to be bought */
+            from: string;
+            heldBy: string;
+            /** @description How the speed holds under load */
+            holds: string;
+            jobs: components["schemas"]["LineContenderJob"][];
+            /** Format: int64 */
+            jobsDone: number;
+            kind: string;
+            /** Format: double */
+            margin: number;
+            name: string;
+            /** @description Slowest steady and fastest at the spindle */
+            speeds: string;
+            uses: components["schemas"]["ControlDescribed"];
+            /** @description What it does with this motor */
+            why: string;
+            worst: string;
+        };
+        LineControlsTried: {
+            /** @description Those one would choose first, then by jobs done and worst margin */
+            tried: components["schemas"]["LineControlTried"][];
+            units: components["schemas"]["LineUnits"];
         };
         LineCoverage: {
             /**
@@ -1034,6 +1169,12 @@ export interface components {
             intermittent: string;
             peak: string;
         };
+        LineHomemade: {
+            bought: components["schemas"]["LineBill"];
+            parts: components["schemas"]["LineBill"];
+            /** @description What the one gives that the other does not */
+            says: string;
+        };
         LineInput: {
             machine: components["schemas"]["WorkMachine"];
             plan: components["schemas"]["LinePlan"];
@@ -1074,6 +1215,11 @@ export interface components {
             /** @description Where the wanted margin comes from */
             wantedBy: string;
         };
+        LineMaking: {
+            id: string;
+            what: string;
+            why: string;
+        };
         LineMotorDrawing: {
             clutch: boolean;
             /** Format: double */
@@ -1093,11 +1239,29 @@ export interface components {
             field: string;
             text: string;
         };
+        LinePart: {
+            /** Format: double */
+            cost: number;
+            /** @description A cost was typed */
+            costed: boolean;
+            id: string;
+            name: string;
+            /** @description Where it lies, for a part on the shelf */
+            place: string;
+            /** @description What it must be good for */
+            rating: string;
+            /** @description Where that comes from */
+            why: string;
+        };
         LinePlan: {
+            /** @description What has been set, tried or put by */
+            checks: components["schemas"]["LineCheck"][];
             control: components["schemas"]["ControlDescribed"];
             motor: components["schemas"]["MotorDescribed"];
             name: string;
             notes: string;
+            /** @description What parts not on the shelf cost */
+            prices: components["schemas"]["LinePrice"][];
             reduction: components["schemas"]["ReductionDescribed"];
             supply: components["schemas"]["SupplyDescribed"];
         };
@@ -1146,6 +1310,22 @@ export interface components {
              */
             spread: number;
         };
+        LinePowerUpStep: {
+            /** @description What it should read */
+            expect: string;
+            /** @description By which it is ticked off */
+            id: string;
+            /** @description The supply is on: not to be ticked while a stop is open */
+            live: boolean;
+            /** @description What is read, and where; empty when nothing is */
+            measure: string;
+            what: string;
+        };
+        LinePrice: {
+            cost: string;
+            /** @description ID of the part */
+            part: string;
+        };
         LineRanking: {
             contenders: components["schemas"]["LineContender"][];
             planRatio: string;
@@ -1185,6 +1365,19 @@ export interface components {
             margin: string;
             motor?: components["schemas"]["MotorDescribed"];
             reduction?: components["schemas"]["ReductionDescribed"];
+        };
+        LineSchool: {
+            bill: components["schemas"]["LineBill"];
+            id: string;
+            /** Format: int64 */
+            jobs: number;
+            /** Format: int64 */
+            jobsDone: number;
+            /** @description The shelf's best of that sort; empty when there is none */
+            motor: string;
+            name: string;
+            says: string;
+            tried: boolean;
         };
         LineSearchAsk: {
             /** @description Most distance between shafts; 700 mm when empty */
@@ -1245,7 +1438,7 @@ export interface components {
             value: string;
             /** @description What to watch while setting it */
             watch: string;
-            /** @description ID of its working */
+            /** @description ID of its working, by which it is ticked off too */
             working: string;
         };
         LineSpeedPlate: {
@@ -1364,6 +1557,13 @@ export interface components {
             /** @description Of the one, then of the two */
             ratios: string[];
         };
+        LineWiring: {
+            checks: components["schemas"]["WiringVerdict"][];
+            devices: components["schemas"]["WiringDevice"][];
+            /** @description Supply, control and motor are known and belong together */
+            known: boolean;
+            wires: components["schemas"]["WiringWire"][];
+        };
         MotorBenchView: {
             constants: components["schemas"]["MotorConstant"][];
             /** @description The reading that would narrow it most, in words; empty when none would by much */
@@ -1467,7 +1667,7 @@ export interface components {
             hertz: string;
             /** @description Stepper: torque held at rest */
             holdingTorque: string;
-            /** @description Stepper: of one phase */
+            /** @description Of one phase of a stepper, or of a direct-current armature */
             inductance: string;
             /**
              * @description Insulation class
@@ -1752,6 +1952,13 @@ export interface components {
         SupplyDescribed: {
             /** @description Breaker or fuse of the circuit */
             breaker: string;
+            /** @description Length of cable from the board or battery to the machine, one way */
+            cable: string;
+            /**
+             * @description Whose starting values for conductor and fuse are shown; by the hertz when empty
+             * @enum {string}
+             */
+            code: "iec" | "nec" | "";
             /** @description The machine's frame is earthed */
             earthed: boolean;
             hertz: string;
@@ -1767,6 +1974,47 @@ export interface components {
             phases: "1" | "3" | "dc" | "";
             /** @description Volts at the socket; between lines for three-phase */
             volts: string;
+            /** @description Conductor of that cable, such as 2.5 mm² or 14 AWG */
+            wire: string;
+        };
+        WiringDevice: {
+            /** @description As on the drawing, such as A1 */
+            id: string;
+            /** @description Chooses how it is drawn */
+            kind: string;
+            /** @description The loop it is drawn in */
+            loop: string;
+            name: string;
+            terminals: components["schemas"]["WiringTerminal"][];
+        };
+        WiringTerminal: {
+            name: string;
+            /** @description What it is for */
+            says: string;
+            /** @description May stay empty */
+            spare: boolean;
+        };
+        WiringVerdict: {
+            /** @description What is wrong, or why it is well */
+            detail: string;
+            id: string;
+            ok: boolean;
+            title: string;
+        };
+        WiringWire: {
+            from: string;
+            /** @description Which loop or line of the drawing it belongs to */
+            loop: string;
+            /**
+             * Format: int64
+             * @description Its number on the list
+             */
+            n: number;
+            note: string;
+            /** @enum {string} */
+            role: "power" | "output" | "earth" | "loop" | "signal";
+            screened: boolean;
+            to: string;
         };
         WorkComparable: {
             /** @description ID in the catalogue's comparable machines */
@@ -2100,6 +2348,39 @@ export interface operations {
             };
         };
     };
+    build: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineBuild"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "check-capacitor": {
         parameters: {
             query?: never;
@@ -2150,6 +2431,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Catalogue"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    controls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineControlsTried"];
                 };
             };
             /** @description Error */

@@ -1,0 +1,180 @@
+package line
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/shelf"
+)
+
+func built(t testing.TB, in Input) Build {
+	t.Helper()
+	b, err := PlanBuild(in)
+	require.NoError(t, err)
+	return b
+}
+
+func partNames(b Bill) string {
+	var names []string
+	for _, p := range b.Parts {
+		names = append(names, p.Name+" "+p.Rating)
+	}
+	return strings.Join(names, "; ")
+}
+
+func TestBuildSheetTakesFromTheShelfAndBuysTheRest(t *testing.T) {
+	in := sound()
+	in.Plan.Control.Name = "Drive, 5 A"
+	in.Plan.Reduction.Stages[0].Centre, in.Plan.Reduction.Stages[0].Belt = "", "1400 mm"
+	in.Shelf = []shelf.Item{
+		{ID: "m", Sort: shelf.Motor, Motor: in.Plan.Motor, Cost: "15", Place: "Under the bench"},
+		{ID: "c", Sort: shelf.Control, Control: in.Plan.Control, Cost: "25"},
+		{ID: "p", Sort: shelf.Pulley, Name: "Turned pulley", Wheel: shelf.Wheel{Diameter: "80 mm", Section: "A"}, Cost: "4"},
+		{ID: "b", Sort: shelf.Belt, Name: "Belt", Length: "1400 mm", Wheel: shelf.Wheel{Section: "A"}},
+	}
+	b := built(t, in)
+	require.Len(t, b.Take.Parts, 4)
+	assert.Equal(t, 44.0, b.Take.Cost)
+	assert.Equal(t, 3, b.Take.Priced, "the belt has no cost")
+	assert.Contains(t, partNames(b.Buy), "Driven pulley 280 mm")
+	assert.Contains(t, partNames(b.Buy), "Fuse and holder, line")
+	assert.NotContains(t, partNames(b.Buy), "Driving pulley")
+	in.Plan.Prices = []Price{{"buy.wheel.0.driven", "£8.50"}}
+	assert.Equal(t, 8.5, built(t, in).Buy.Cost)
+	in.Plan.Prices[0].Cost = "a lot"
+	_, err := PlanBuild(in)
+	assert.ErrorContains(t, err, "prices[0].cost")
+}
+
+func TestBuildSheetSaysWhatToMake(t *testing.T) {
+	in := sound()
+	stage := &in.Plan.Reduction.Stages[0]
+	stage.Guarded = false
+	stage.OnDriving = reduction.DescribedFit{Shaft: "16 mm", Bore: "19 mm", Held: "key"}
+	in.Plan.Motor.Plate.Frame, in.Machine.Limits.Frame = "71", "80"
+	var made []string
+	for _, m := range built(t, in).Make {
+		made = append(made, m.What)
+	}
+	all := strings.Join(made, "; ")
+	assert.Contains(t, all, "guard")
+	assert.Contains(t, all, "sleeve, 16\u202fmm inside, 19\u202fmm outside")
+	assert.Contains(t, all, "5\u202fmm × 5\u202fmm key")
+	assert.Contains(t, all, "from frame 71 to the bracket's 80")
+	frame := found(assessed(t, in), "motor.frame")
+	require.NotNil(t, frame)
+	assert.Contains(t, frame.Detail, "pack it up by 9\u202fmm")
+}
+
+// A plan with an open stop cannot be powered, whatever its wiring; a fault in the wiring keeps it too.
+func TestAnOpenStopBlocksThePowerUp(t *testing.T) {
+	b := built(t, sound())
+	assert.True(t, b.MayPower, b.Blocked)
+	live := 0
+	for _, s := range b.PowerUp {
+		if s.Live {
+			live++
+		}
+	}
+	assert.Greater(t, live, 4)
+	assert.False(t, b.PowerUp[0].Live, "dead checks come first")
+	in := sound()
+	in.Plan.Supply.Earthed = false
+	b = built(t, in)
+	assert.False(t, b.MayPower)
+	assert.NotEmpty(t, b.Blocked)
+	in = switched()
+	in.Plan.Control.NoVolt = false // nothing is left to read the thermal switch
+	b = built(t, in)
+	assert.False(t, b.MayPower)
+	assert.Contains(t, b.Blocked, "Thermal switch")
+}
+
+// Every demo plan and each sort of control is wired without a fault, and told how to power up.
+func TestEveryPlanIsWired(t *testing.T) {
+	stepping := sound()
+	stepping.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH", Volts: "36 V"}}
+	stepping.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A", Fused: true}
+	for _, in := range append(demoInputs(t), sound(), inverted(), switched(), stepping) {
+		b := built(t, in)
+		require.True(t, b.Wiring.Known, in.Plan.Name)
+		for _, c := range b.Wiring.Checks {
+			assert.True(t, c.OK, "%s: %s %s", in.Plan.Name, c.Title, c.Detail)
+		}
+		assert.NotEmpty(t, b.PowerUp)
+		assert.Len(t, b.Schools, 3)
+	}
+}
+
+// By hand: 2 × the ripple's reactance. √2 · 230 · 4/(3π) is 138 V of second harmonic; a ripple of 0.84 A
+// crest to trough is 0.42 A of amplitude; 138 / (2π · 100 · 0.42) is 0.523 H.
+func TestHomemadeDriveBesideABoughtOne(t *testing.T) {
+	h := built(t, sound()).Homemade
+	require.NotNil(t, h)
+	assert.Contains(t, partNames(h.Parts), "Choke in the armature lead 2.8\u202fA, 523\u202fmH")
+	assert.Contains(t, partNames(h.Parts), "8.4\u202fA, 600\u202fV")
+	assert.Len(t, h.Bought.Parts, 1)
+	assert.Contains(t, h.Says, "buy")
+	assert.Nil(t, built(t, inverted()).Homemade)
+}
+
+func TestSchoolsTakeTheBestOfTheirSort(t *testing.T) {
+	in := sound()
+	in.Shelf = []shelf.Item{{ID: "three", Sort: shelf.Motor, Motor: inverted().Plan.Motor, Cost: "20"}, {ID: "drive", Sort: shelf.Control, Control: control.Described{Name: "Inverter", Kind: control.Inverter, Amps: "5 A"}, Cost: "60"}}
+	schools := built(t, in).Schools
+	require.Len(t, schools, 3)
+	assert.Equal(t, "Scrubber", schools[0].Motor)
+	assert.Equal(t, "Conveyor", schools[1].Motor)
+	assert.Equal(t, 80.0, schools[1].Bill.Cost)
+	assert.False(t, schools[2].Tried, "no single-phase motor anywhere")
+}
+
+func TestControlsSideBySide(t *testing.T) {
+	tried, err := Controls(sound())
+	require.NoError(t, err)
+	var kinds []control.Kind
+	for _, c := range tried.Tried {
+		kinds = append(kinds, c.Kind)
+		assert.NotEmpty(t, c.Curve, c.Name)
+		assert.NotEmpty(t, c.Why)
+		assert.NotEmpty(t, c.Holds)
+	}
+	assert.ElementsMatch(t, []control.Kind{control.PhaseAngle, control.Chopper, control.VariableTransformer, control.SeriesResistor}, kinds)
+	assert.True(t, tried.Tried[len(tried.Tried)-1].Also, "what one would not choose comes last")
+	in := sound()
+	in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "180 V"
+	tried, err = Controls(in)
+	require.NoError(t, err)
+	for _, c := range tried.Tried {
+		assert.NotContains(t, []control.Kind{control.PhaseAngle, control.VariableTransformer}, c.Kind, "not from a battery")
+	}
+}
+
+// Torque collapses with speed through a series resistor as the straight line says: by hand, 180 V of
+// 207 V rectified, K_e 0.866 V·s, R 7.6 Ω.
+func TestSeriesResistorCollapses(t *testing.T) {
+	in := sound()
+	in.Plan.Motor.Readings = []motor.Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"}}
+	in.Plan.Control = control.Described{Kind: control.SeriesResistor, Ohms: "60 Ω", Watts: "600 W", Fused: true, Enclosed: true, NoVolt: true}
+	s, err := resolve(in)
+	require.NoError(t, err)
+	tr := newTrain(s)
+	dc, omega := tr.motor.DC, 100.0
+	want := dc.Ke.Value*(tr.feed.Volts-dc.Ke.Value*omega)/(dc.Resistance.Value+60) - dc.Friction.Value
+	assert.InEpsilon(t, want, tr.model.Peak(omega).Torque, 1e-9)
+	assert.Equal(t, motor.ResistorTakes, tr.model.Peak(omega).By)
+	light, full := tr.resistorSpeeds()
+	assert.Greater(t, light, 1.5*full, "no steady speed under a changing load")
+	require.NotNil(t, found(assessed(t, in), "control.collapse"))
+	in.Plan.Control.Watts = "100 W"
+	burns := found(assessed(t, in), "control.resistor-burns")
+	require.NotNil(t, burns)
+	assert.Contains(t, burns.Detail, q.Show(2.8*2.8*60, q.Power, q.Metric))
+}

@@ -1,0 +1,161 @@
+package line
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/shelf"
+)
+
+// ControlTried is one control tried on the plan's motor and reduction.
+type ControlTried struct {
+	Name     string            `json:"name"`
+	Kind     control.Kind      `json:"kind"`
+	From     string            `json:"from" doc:"The plan's own, on the shelf, or to be bought"`
+	Why      string            `json:"why" doc:"What it does with this motor"`
+	Also     bool              `json:"also" doc:"It works, but is not what one would choose"`
+	JobsDone int               `json:"jobsDone"`
+	Jobs     []ContenderJob    `json:"jobs" nullable:"false"`
+	Worst    string            `json:"worst"`
+	Margin   float64           `json:"margin"`
+	HeldBy   motor.Bound       `json:"heldBy"`
+	Speeds   string            `json:"speeds" doc:"Slowest steady and fastest at the spindle"`
+	Form     float64           `json:"form" doc:"Form factor: how much more its current heats"`
+	Holds    string            `json:"holds" doc:"How the speed holds under load"`
+	Cost     float64           `json:"cost"`
+	Costed   bool              `json:"costed"`
+	Curve    []CurvePoint      `json:"curve" nullable:"false" doc:"All-day torque at the spindle through the plan's first position"`
+	Uses     control.Described `json:"uses"`
+}
+
+// ControlsTried are the controls that work with the plan's motor, on one reach.
+type ControlsTried struct {
+	Tried []ControlTried `json:"tried" nullable:"false" doc:"Those one would choose first, then by jobs done and worst margin"`
+	Units Units          `json:"units"`
+}
+
+// holds says how the speed holds under load [common practice].
+var holds = map[control.Kind]string{
+	control.PhaseAngle: "within 2 % by armature volts, 1 % by a tachometer", control.Chopper: "within 2 % by armature volts, 1 % by a tachometer",
+	control.Inverter: "sags by its slip, 2 to 5 %; vector 1 %", control.SinglePhaseInverter: "sags by its slip, 3 to 8 %", control.BrushlessDrive: "within 1 % by its sensors",
+	control.StepperDriver: "exactly, or not at all", control.CapacitorSet: "where fan and capacitor settle", control.Contactor: "sags by its slip",
+	control.VariableTransformer: "sags by I·R, a tenth or more", control.SeriesResistor: "collapses with the load",
+}
+
+// Controls tries every control that works with the plan's motor and supply: the plan's own, those on
+// the shelf, and one of each sort to be bought for it. The error is quantity.FieldErrors when a field
+// cannot be used.
+func Controls(in Input) (ControlsTried, error) {
+	s, err := resolve(in)
+	if err != nil {
+		return ControlsTried{}, err
+	}
+	out := ControlsTried{Tried: []ControlTried{}, Units: units(in.Units)}
+	if !s.motor.Ready() {
+		return out, nil
+	}
+	kind := string(s.motor.Kind)
+	for _, k := range slices.Concat(control.Drives(kind), control.Also(kind)) {
+		if s.supply.Battery {
+			if ok, _ := control.SuitsBattery(k, kind); !ok {
+				continue
+			}
+		}
+		for _, c := range candidates(in, k, s.motor) {
+			if tried, ok := tryControl(in, s, c); ok {
+				tried.Also = slices.Contains(control.Also(kind), k)
+				out.Tried = append(out.Tried, tried)
+			}
+		}
+	}
+	slices.SortStableFunc(out.Tried, func(a, b ControlTried) int {
+		return cmp.Or(cmp.Compare(flag(a.Also), flag(b.Also)), cmp.Compare(b.JobsDone, a.JobsDone), cmp.Compare(b.Margin, a.Margin))
+	})
+	return out, nil
+}
+
+func flag(b bool) int {
+	if b {
+		return 1
+	}
+	return 0
+}
+
+// offered is a control to try, and where it comes from.
+type offered struct {
+	d    control.Described
+	from string
+	item *shelf.Item
+}
+
+// candidates are the controls of a kind there are: the plan's, the shelf's, else one to be bought.
+func candidates(in Input, kind control.Kind, m motor.Resolved) []offered {
+	var out []offered
+	if in.Plan.Control.Kind == kind {
+		out = append(out, offered{in.Plan.Control, onHand, nil})
+	}
+	for i := range in.Shelf {
+		item := &in.Shelf[i]
+		if item.Is(shelf.Control) && item.Control.Kind == kind && item.State != "for-parts" && item.Control.Name != in.Plan.Control.Name {
+			out = append(out, offered{item.Control, shelved, item})
+		}
+	}
+	if len(out) > 0 {
+		return out
+	}
+	d := control.Described{Kind: kind, Fused: true, Enclosed: true, NoVolt: true, ZeroStart: true}
+	from := toBuy
+	switch kind {
+	case control.Contactor:
+		from = justOn
+	case control.SinglePhaseInverter:
+		d.LowHertz = typed(startSwitchFloor*m.Hertz.Value, "Hz")
+	case control.SeriesResistor:
+		// One that halves the speed at rated amps.
+		d.Ohms = typed(m.Volts.Value/2/m.Amps.Value, "Ω")
+	}
+	return append(out, offered{d, from, nil})
+}
+
+func tryControl(in Input, s stations, c offered) (ControlTried, bool) {
+	if c.from != onHand && c.d.LimitAmps == "" {
+		// Another control comes with the limit it would be set to.
+		if r := control.Resolve(control.Described{Kind: c.d.Kind}, q.NewReader("")); r.DCDrive() || r.SetsHertz() {
+			c.d.LimitAmps = typed(1.5*s.motor.Amps.Value, "A")
+		}
+	}
+	s.control = control.Resolve(c.d, q.NewReader(""))
+	t := newTrain(s)
+	if !t.runs || len(t.reduction.Positions) == 0 {
+		return ControlTried{}, false
+	}
+	name := named(c.d.Name, controlNames[c.d.Kind])
+	_, why := suits(s)
+	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []ContenderJob{}, Form: tidy(t.feed.FormFactor), Holds: holds[c.d.Kind], Uses: c.d, Curve: t.curve(&t.reduction.Positions[0])}
+	low, high := math.Inf(1), 0.0
+	for i := range t.reduction.Positions {
+		l, h := t.span(&t.reduction.Positions[i])
+		low, high = math.Min(low, l), math.Max(high, h)
+	}
+	out.Speeds = speedRange(low, math.Min(high, t.top), in.Units)
+	worst := math.Inf(1)
+	for i, f := range t.fares() {
+		job := &t.machine.Jobs[i]
+		out.Jobs = append(out.Jobs, ContenderJob{job.Name, f.outcome, marginText(f)})
+		if f.outcome.done() {
+			out.JobsDone++
+		}
+		if worth := f.worth(job.Margin); job.Missing == "" && worth < worst {
+			worst, out.Worst, out.Margin, out.HeldBy = worth, job.Name, tidy(f.margin), f.held.By
+		}
+	}
+	if c.item != nil {
+		price := c.item.Price()
+		out.Cost, out.Costed = tidy(price.SI), price.Known
+	}
+	return out, true
+}

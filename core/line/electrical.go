@@ -1,0 +1,105 @@
+package line
+
+import (
+	"fmt"
+	"math"
+
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/supply"
+	"jiriki/core/wiring"
+)
+
+// electrical are the small parts between wall and motor.
+func (b *builder) electrical() {
+	c := b.circuit()
+	volts := b.show(b.supply.Volts, q.Voltage)
+	if b.control.Fused {
+		b.need("fuse", "Fuse and holder, line", b.show(c.Fuse, q.Current)+", "+volts, "time-delay, next above what it draws")
+		if b.control.DCDrive() && b.motor.Kind.Family() == motor.DCFamily {
+			b.need("fuse-dc", "Fuse and holder, armature", b.show(supply.ArmatureFuse(b.supply.Code, b.motor.Amps.Value), q.Current)+", direct-current rated for "+b.show(b.motor.Volts.Value, q.Voltage), "next above 1.25 × plate amps")
+		}
+	}
+	if b.control.NoVolt {
+		b.need("contactor", "Contactor, no-volt release, stop and start buttons", b.show(math.Max(b.inputAmps(), b.motor.Amps.Value), q.Current)+" motor duty, coil for "+volts, "drops out when the power fails and stays out")
+	}
+	if spec, ok := b.spec(); ok && spec.Knob {
+		b.need("knob", "Potentiometer, knob and screened cable", "5 or 10 kΩ linear", "as the drive's maker allows")
+	}
+	if b.control.Choke && b.control.Kind == control.PhaseAngle {
+		rating := b.show(b.motor.Amps.Value, q.Current)
+		if b.control.Henries > 0 {
+			rating += ", " + b.show(b.control.Henries, q.Inductance)
+		}
+		b.need("choke", "Choke", rating, "in the armature lead")
+	}
+	if b.control.BrakeOhms > 0 {
+		b.need("brake", "Brake resistor", b.show(b.control.BrakeOhms, q.Resistance), "guarded")
+	}
+	if b.control.Reverse == "switch" {
+		b.need("reverse", "Reversing switch, centre off, with an extra contact", b.show(b.motor.Amps.Value, q.Current), "the extra contact opens the enable")
+	}
+	if b.control.Lamp {
+		b.need("lamp", "Indicator lamp", volts, "")
+	}
+	if b.control.Fan {
+		b.need("fan", "Fan with its own supply", volts, "")
+	}
+	if c.Fits && b.supply.Cable > 0 {
+		b.need("cable", "Cable with earth", fmt.Sprintf("%s, %s", c.Wire.Name, length(b.supply.Cable, b.in.Units)), "starting value: local code and a licensed electrician decide")
+	}
+	if b.control.Converts() && !b.supply.Battery {
+		watts := b.inputWatts() * (1 - b.keepsInDrive())
+		b.need("box", "Steel box, earth bar, strain reliefs", fmt.Sprintf("%s\u202fm² of free side, or a fan of %s\u202fm³/h", q.Figures(supply.BoxArea(watts), 2), q.Figures(supply.FanFlow(watts)*3600, 2)), "to shed "+b.show(watts, q.Power))
+	}
+}
+
+// spec is what the plan wires; false while supply, control and motor do not make a whole.
+func (b *builder) spec() (wiring.Spec, bool) {
+	c, m := b.control, b.motor
+	s := wiring.Spec{
+		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: c.Knob == "pot",
+		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
+		BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.supply.Earthed,
+	}
+	switch {
+	case b.supply.Battery:
+		s.Phases = wiring.Battery
+	case b.supply.Three:
+		s.Phases = wiring.ThreePhase
+	}
+	known := false
+	if s.Control, known = wiringControls[c.Kind]; !known {
+		return s, false
+	}
+	if s.Motor, known = wiringMotors[m.Kind]; !known {
+		return s, false
+	}
+	// A drive for one phase on a three-phase supply takes two of its lines.
+	if s.Phases == wiring.ThreePhase && s.Control != wiring.Inverter && (s.Control != wiring.Switch || m.Kind != motor.ThreePhase) {
+		s.Phases = wiring.OnePhase
+	}
+	return s, b.runs
+}
+
+var wiringControls = map[control.Kind]wiring.Control{
+	control.PhaseAngle: wiring.DCDrive, control.Chopper: wiring.DCDrive, control.Inverter: wiring.Inverter, control.SinglePhaseInverter: wiring.OneOut,
+	control.BrushlessDrive: wiring.Brushless, control.StepperDriver: wiring.Stepper, control.Contactor: wiring.Switch, control.CapacitorSet: wiring.Switch,
+	control.VariableTransformer: wiring.Transformer, control.SeriesResistor: wiring.Resistor,
+}
+
+var wiringMotors = map[motor.Kind]wiring.Motor{
+	motor.PermanentMagnetDC: wiring.Armature, motor.WoundDC: wiring.WithField, motor.Universal: wiring.Series, motor.ThreePhase: wiring.ThreeLeads,
+	motor.SplitPhase: wiring.TwoWindings, motor.CapacitorStart: wiring.TwoWindings, motor.CapacitorRun: wiring.TwoWindings, motor.PermanentSplit: wiring.TwoWindings,
+	motor.ShadedPole: wiring.OneWinding, motor.TwoSpeed: wiring.TwoSpeeds, motor.Brushless: wiring.HallMotor, motor.Servo: wiring.HallMotor, motor.Stepper: wiring.StepperMotor,
+}
+
+func (b *builder) wiring() Wiring {
+	spec, ok := b.spec()
+	if !ok {
+		return Wiring{Diagram: wiring.Diagram{Devices: []wiring.Device{}, Wires: []wiring.Wire{}}, Checks: []wiring.Verdict{}}
+	}
+	d := wiring.Draw(spec)
+	return Wiring{d, d.Check(), true}
+}

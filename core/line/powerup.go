@@ -1,0 +1,116 @@
+package line
+
+import (
+	"fmt"
+	"math"
+
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// PowerUpStep is one step of the first power-up, with what must be measured at it.
+type PowerUpStep struct {
+	ID      string `json:"id" doc:"By which it is ticked off"`
+	What    string `json:"what"`
+	Measure string `json:"measure" doc:"What is read, and where; empty when nothing is"`
+	Expect  string `json:"expect" doc:"What it should read"`
+	Live    bool   `json:"live" doc:"The supply is on: not to be ticked while a stop is open"`
+}
+
+// powerUp is the order of first power-up [common practice], dead checks first.
+func (b *builder) powerUp(sys q.System) []PowerUpStep {
+	p := &powerUp{train: b.train, sys: sys}
+	p.dead()
+	p.live()
+	return p.steps
+}
+
+type powerUp struct {
+	*train
+	sys   q.System
+	steps []PowerUpStep
+}
+
+func (p *powerUp) add(id, what, measure, expect string, live bool) {
+	p.steps = append(p.steps, PowerUpStep{"power." + id, what, measure, expect, live})
+}
+
+func (p *powerUp) show(v float64, d q.Dimension) string { return q.Show(v, d, p.sys) }
+
+// dead are the checks with the plug out.
+func (p *powerUp) dead() {
+	mains := !p.supply.Battery
+	unplug := "Plug out and in sight. Wait as long as the drive's label says."
+	if !mains {
+		unplug = "Battery isolated."
+	}
+	p.add("unplug", unplug, "volts across what goes to the drive, and across its capacitors", "0\u202fV", false)
+	p.add("clamp", "Motor clamped down, belt off, guard ready, nobody in the plane it turns in.", "", "", false)
+	if mains {
+		p.add("earth", "Earth from the plug's pin to motor, frame and box.", "ohms, leads zeroed", "under 0.5\u202fΩ", false)
+		p.add("insulation", "Motor leads off the drive, each against the frame.", "insulation, 500 V tester", "over 1\u202fMΩ", false)
+	}
+	if p.motor.Kind.Family() == motor.DCFamily {
+		p.add("winding", "Across the motor's leads, the shaft turned a little between readings.", "ohms", "about "+p.show(p.motor.DC.Resistance.Value, q.Resistance), false)
+	}
+	if p.control.Adjusts() && p.control.Knob == "pot" && p.control.Converts() {
+		p.add("knob", "Knob turned right down, its plug off the drive.", "ohms, wiper to low end", "0; rising evenly to 5 or 10\u202fkΩ as it is turned up", false)
+		p.add("enable", "Enable loop, its plug off the drive: closed with start on, open at each of stop and thermal switch.", "continuity", "closed; open as each is opened", false)
+	}
+	p.add("settings", "Settings set and ticked off; trims at their lowest.", "", "", false)
+}
+
+// live are the steps with the supply on.
+func (p *powerUp) live() {
+	lamp := "through a lamp in series or a current limit, one hand only"
+	if p.model.FixedSpeed() {
+		lamp = "one hand only, stop in reach"
+	}
+	p.add("on", "Supply on, "+lamp+", motor not enabled.", "volts at the control's input", p.show(p.supply.Volts, q.Voltage), true)
+	if p.model.FixedSpeed() {
+		p.fixed()
+	} else {
+		p.adjustable()
+	}
+	p.add("stop", "Stop, from full speed.", "seconds to standstill", "it stops, and stays stopped", true)
+	if p.control.NoVolt {
+		p.add("no-volt", "Supply off while it runs, and on again.", "", "it stays still until started", true)
+	}
+	if p.motor.Thermal == "wired" {
+		p.add("thermal", "A lead of the thermal switch off, dead; supply on and start.", "", "it will not run", true)
+	}
+	if len(p.reduction.Positions) > 0 && len(p.reduction.Stages) > 0 {
+		at := &p.reduction.Positions[0]
+		_, high := p.span(at)
+		p.add("belt", "Plug out. Belt on, guard shut. Supply on, run it "+p.belted(at)+".", "spindle speed", "about "+p.show(math.Min(high, p.top), q.Speed), true)
+	}
+	p.add("warm", "Under its own work for half an hour.", "case temperature, amps", "no hotter than the hand bears for some seconds; under "+p.show(p.motor.Amps.Value, q.Current), true)
+}
+
+func (p *powerUp) belted(at *reduction.Position) string {
+	if len(p.reduction.Positions) > 1 {
+		return "on " + at.Label
+	}
+	return "slowly, then up"
+}
+
+func (p *powerUp) fixed() {
+	low, high := p.model.RotorSpan()
+	p.add("bump", "Bump it: on and off at once.", "which way it turns", "the way the machine wants", true)
+	p.add("free", "Run it free.", "speed and amps", fmt.Sprintf("%s, under %s", speedRange(low, high, p.sys), p.show(p.motor.Amps.Value, q.Current)), true)
+}
+
+func (p *powerUp) adjustable() {
+	low, high := p.model.RotorSpan()
+	p.add("zero", "Enabled with the knob right down.", "motor", "still, or at its slowest: not full speed", true)
+	slow := math.Max(low, high/10)
+	expect := p.show(slow, q.Speed)
+	if p.motor.Kind.Family() == motor.DCFamily && p.control.Kind != control.BrushlessDrive {
+		expect += ", about " + p.show(p.motor.DC.Ke.Value*slow, q.Voltage)
+	}
+	p.add("slow", "Knob up a little.", "which way it turns, speed, volts on the motor", "the way the machine wants; "+expect+" at a tenth", true)
+	p.add("top", "Knob right up, the trim crept up.", "speed and amps, free", p.show(high, q.Speed)+", well under "+p.show(p.motor.Amps.Value, q.Current), true)
+	p.add("down", "Knob down again.", "", "slows by the ramp; does not trip", true)
+}
