@@ -24,6 +24,7 @@ type Catalogue struct {
 	Donors    []donor.Donor                 `json:"donors" nullable:"false" doc:"What usually holds what"`
 	Regions   []donor.Region                `json:"regions" nullable:"false"`
 	Drives    map[motor.Kind][]control.Kind `json:"drives" doc:"Which controls suit each kind of motor"`
+	Also      map[motor.Kind][]control.Kind `json:"also" doc:"Which work with it too, but are not the usual choice"`
 	Item      shelf.Item                    `json:"item" doc:"A part with nothing filled in"`
 	Reading   motor.Reading                 `json:"reading" doc:"A bench reading with nothing filled in"`
 	Stage     reduction.DescribedStage      `json:"stage" doc:"A stage of a reduction with nothing filled in"`
@@ -40,13 +41,14 @@ func (a api) catalogue(h huma.API) {
 }
 
 func (a api) getCatalogue(context.Context, *struct{}) (*catalogueOutput, error) {
-	return &catalogueOutput{"no-cache", Catalogue{Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Job: work.Blank(), Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Drives: drives(), Item: shelf.Item{}.Whole(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes}}, nil
+	return &catalogueOutput{"no-cache", Catalogue{Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Job: work.Blank(), Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Drives: drives(control.Drives), Also: drives(control.Also), Item: shelf.Item{}.Whole(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes}}, nil
 }
 
-func drives() map[motor.Kind][]control.Kind {
+// drives asks for every kind of motor which controls there are.
+func drives(which func(motor string) []control.Kind) map[motor.Kind][]control.Kind {
 	out := map[motor.Kind][]control.Kind{}
 	for _, p := range motor.Profiles() {
-		out[p.Kind] = control.Drives(string(p.Kind))
+		out[p.Kind] = which(string(p.Kind))
 	}
 	return out
 }

@@ -2,8 +2,10 @@
   import Router from 'svelte-spa-router';
   import { catalogue } from './lib/catalogue.svelte';
   import { prefs } from './lib/prefs.svelte';
+  import BuildSheet from './routes/BuildSheet.svelte';
   import NotFound from './routes/NotFound.svelte';
   import PlanSheet from './routes/PlanSheet.svelte';
+  import SettingsSheet from './routes/SettingsSheet.svelte';
   import Shed from './routes/Shed.svelte';
   import Shelf from './routes/Shelf.svelte';
   import SpeedPlate from './routes/SpeedPlate.svelte';
@@ -13,6 +15,8 @@
     '/': Shed,
     '/plan/:id': PlanSheet,
     '/plan/:id/speed-plate': SpeedPlate,
+    '/plan/:id/settings': SettingsSheet,
+    '/plan/:id/build': BuildSheet,
     '/shelf/:id?': Shelf,
     '/what-is-it/:plan?': WhatIsIt,
     '*': NotFound

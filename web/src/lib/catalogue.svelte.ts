@@ -38,6 +38,10 @@ class CatalogueState {
   get blankStage() {
     return this.#data?.stage;
   }
+  /** Which work with it too, but are not the usual choice. */
+  also(kind: string) {
+    return this.#data?.also[kind] ?? [];
+  }
   get blankReading() {
     return this.#data?.reading;
   }

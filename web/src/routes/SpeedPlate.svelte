@@ -1,49 +1,18 @@
 <script lang="ts">
-  import { api, call, filledOnly, sayProblem, type Assessment, type Sheet } from '../lib/api/client';
+  import type { Assessment } from '../lib/api/client';
+  import PrintPage, { type Printed } from '../lib/print/PrintPage.svelte';
   import { figure } from '../lib/reach/scale';
-  import { prefs } from '../lib/prefs.svelte';
 
   let { params }: { params: { id: string } } = $props();
 
-  let sheet = $state<Sheet>();
-  let a = $state<Assessment>();
-  let said = $state('');
-  let paper = $state<'A4' | 'Letter'>('A4');
-
-  const load = async (id: string) => {
-    const got = await call(() => api.GET('/api/plans/{id}', { params: { path: { id } } }));
-    sheet = got.data;
-    if (!got.data) return void (said = sayProblem(got.problem));
-    const { machine, plan, shelf } = got.data;
-    const answer = await call(() =>
-      api.POST('/api/assess', { body: { units: prefs.units, machine, plan, shelf }, bodySerializer: filledOnly })
-    );
-    a = answer.data;
-    said = answer.data ? '' : sayProblem(answer.problem);
-  };
-  $effect(() => void load(params.id));
-
-  const plate = $derived(a?.speedPlate);
-  const fixed = $derived((plate?.knob.length ?? 0) <= 1);
-  const inJob = (rpm: number) => rpm > 0 && plate?.jobs.some((j) => rpm >= j.lowRpm * 0.99 && rpm <= j.highRpm * 1.01);
+  const inJob = (plate: Assessment['speedPlate'], rpm: number) =>
+    rpm > 0 && plate.jobs.some((j) => rpm >= j.lowRpm * 0.99 && rpm <= j.highRpm * 1.01);
 </script>
 
-<svelte:head>
-  <title>Speed plate | Jiriki</title>
-</svelte:head>
-
-<header class="tools flex flex-wrap items-center gap-4 border-b border-rule bg-card px-4 py-2 print:hidden">
-  <a class="link" href="#/plan/{params.id}">back to the plan</a>
-  <label class="flex items-center gap-2"
-    >paper <select class="blank w-24!" bind:value={paper}><option>A4</option><option>Letter</option></select></label
-  >
-  <button class="button primary" onclick={() => window.print()}>Print</button>
-</header>
-<main class="page mx-auto {paper}">
-  {#if said}<p role="alert">{said}</p>{/if}
-  {#if plate && sheet && a}
-    <h1 class="text-5xl">{sheet.machine.name}</h1>
-    <p class="mt-1 text-lg">Plan {sheet.letter}{sheet.plan.name ? `, ${sheet.plan.name}` : ''}. {sheet.workshop}</p>
+<PrintPage id={params.id} title="Speed plate">
+  {#snippet page({ a }: Printed)}
+    {@const plate = a.speedPlate}
+    {@const fixed = plate.knob.length <= 1}
     {#if plate.positions.length === 0}
       <p class="mt-8 text-xl">The line is not complete, so there are no speeds to print. {a.next.text}</p>
     {:else}
@@ -64,7 +33,7 @@
               <th scope="row"
                 >{plate.positions.length > 1 ? p.label : 'spindle rpm'}<span class="block text-base font-normal">{p.ratio}</span></th
               >
-              {#each p.rpm as rpm, i (i)}<td class:job={inJob(rpm)}>{rpm > 0 ? Math.round(rpm) : '·'}</td>{/each}
+              {#each p.rpm as rpm, i (i)}<td class:job={inJob(plate, rpm)}>{rpm > 0 ? Math.round(rpm) : '·'}</td>{/each}
             </tr>
           {/each}
         </tbody>
@@ -94,32 +63,10 @@
           : 'This plan has an open stop: do not power it.'}
       </p>
     {/if}
-  {/if}
-</main>
+  {/snippet}
+</PrintPage>
 
 <style>
-  .page {
-    padding: 14mm;
-    background: #fff;
-    color: #111;
-    min-height: 100vh;
-  }
-  .A4 {
-    max-width: 210mm;
-    page: a4;
-  }
-  .Letter {
-    max-width: 8.5in;
-    page: letter;
-  }
-  @page a4 {
-    size: A4 portrait;
-    margin: 0;
-  }
-  @page letter {
-    size: Letter portrait;
-    margin: 0;
-  }
   .max {
     border: 3px solid #111;
     padding: 3mm 6mm;

@@ -586,6 +586,10 @@ export interface components {
             planId: string;
         };
         Catalogue: {
+            /** @description Which work with it too, but are not the usual choice */
+            also: {
+                [key: string]: string[] | null;
+            };
             /** @description What usually holds what */
             donors: components["schemas"]["Donor"][];
             /** @description Which controls suit each kind of motor */

@@ -30,6 +30,7 @@ export function output(kind: string, x0: number, x1: number, y: number): string[
   const step = (x1 - x0) / n;
   const starts = Array.from({ length: n }, (_, i) => x0 + i * step);
   switch (kind) {
+    case 'variac':
     case 'phase-angle':
       // Halves of a rectified wave, each let through late.
       return [
@@ -44,6 +45,7 @@ export function output(kind: string, x0: number, x1: number, y: number): string[
       return [`M${x0} ${y}` + starts.map((x, i) => `H${x}V${y - 12}H${x + step * (0.35 + 0.06 * i)}V${y + 12}`).join('') + `H${x1}V${y}`];
     case 'inverter':
       return [0, 1, 2].map((k) => sine(x0, x1, y, 12, 1.6, (k * 2 * Math.PI) / 3));
+    case 'inverter-1':
     case 'contactor':
       return [sine(x0, x1, y, 11, Math.max(Math.round((x1 - x0) / 30), 2))];
   }

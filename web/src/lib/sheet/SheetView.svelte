@@ -9,6 +9,8 @@
   import ReductionBench from '../stations/ReductionBench.svelte';
   import SupplyBench from '../stations/SupplyBench.svelte';
   import WorkBench from '../stations/WorkBench.svelte';
+  import BuildPanel from '../build/BuildPanel.svelte';
+  import ControlsPanel from '../control/ControlsPanel.svelte';
   import FoundPanel from '../reduction/FoundPanel.svelte';
   import ReductionSheet from '../reduction/ReductionSheet.svelte';
   import RankBench from '../rank/RankBench.svelte';
@@ -25,6 +27,8 @@
 
   const benches = { supply: SupplyBench, control: ControlBench, motor: MotorBench, reduction: ReductionBench, work: WorkBench };
   const Bench = $derived(benches[sheet.station]);
+  const panels = { '': undefined, rank: RankBench, controls: ControlsPanel, build: BuildPanel };
+  const Panel = $derived(panels[sheet.panel]);
   const a = $derived(sheet.assessment);
   const planName = $derived(sheet.doc.plan.name ? `plan ${sheet.head.letter}, ${sheet.doc.plan.name}` : `plan ${sheet.head.letter}`);
 
@@ -64,7 +68,7 @@
   };
 
   const goBench = (station: StationName) => {
-    sheet.ranking = false;
+    sheet.panel = '';
     sheet.station = station;
     document.getElementById(`station-${station}`)?.focus();
   };
@@ -77,7 +81,7 @@
     { name: 'The shed', group: 'Go to', run: () => void push('/') },
     { name: 'The shelf', group: 'Go to', run: () => void push('/shelf') },
     { name: 'What is it? Name a motor by what can be seen', group: 'Go to', run: () => void push(`/what-is-it/${sheet.planId}`) },
-    { name: 'Rank the shelf for these jobs', group: 'Do', run: () => (sheet.ranking = true) },
+    { name: 'Rank the shelf for these jobs', group: 'Do', run: () => (sheet.panel = 'rank') },
     {
       name: 'Find the best reduction',
       group: 'Do',
@@ -95,6 +99,10 @@
     { name: 'Show inch', group: 'Do', run: () => prefs.setUnits('inch') },
     { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
     { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') },
+    { name: 'Compare controls for this motor', group: 'Do', run: () => (sheet.panel = 'controls') },
+    { name: 'Wiring, first power-up, parts', group: 'Do', run: () => (sheet.panel = 'build') },
+    { name: 'Settings sheet, to print', group: 'Do', run: () => void push(`/plan/${sheet.planId}/settings`) },
+    { name: 'Build sheet and wiring, to print', group: 'Do', run: () => void push(`/plan/${sheet.planId}/build`) },
     { name: 'Speed plate, to print', group: 'Do', run: () => void push(`/plan/${sheet.planId}/speed-plate`) },
     { name: 'Export this plan as a file', group: 'Do', run: () => location.assign(`/api/plans/${sheet.planId}/export`) },
     ...(a?.jobs.flatMap((j) =>
@@ -133,6 +141,11 @@
         >
       </div>
       <Finder {deeds} />
+      <button
+        class="caption min-h-8 hover:underline"
+        aria-pressed={sheet.panel === 'build'}
+        onclick={() => (sheet.panel = sheet.panel === 'build' ? '' : 'build')}>wire and build</button
+      >
       <a class="caption hover:underline" href="#/plan/{sheet.planId}/speed-plate">speed plate</a>
       <a class="caption hover:underline" href="/api/plans/{sheet.planId}/export" download>export</a>
     {/snippet}
@@ -144,12 +157,12 @@
       selected={sheet.station}
       onselect={(s) => {
         sheet.station = s;
-        sheet.ranking = false;
+        sheet.panel = '';
       }}
     />
   {/if}
-  {#if sheet.ranking}
-    <main class="min-h-0 flex-1 overflow-y-auto"><RankBench /></main>
+  {#if Panel}
+    <main class="min-h-0 flex-1 overflow-y-auto"><Panel /></main>
   {:else}
     <main class="columns min-h-0 flex-1" class:found={sheet.station === 'reduction' && sheet.finding}>
       <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>

@@ -23,10 +23,22 @@ export interface Doc {
   plan: Plan;
 }
 
+export type Panel = '' | 'rank' | 'controls' | 'build';
+
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'conflict';
 
 const SAVE_AFTER = 500;
 const RETRY_AFTER = 2000;
+
+/** A draft typed in an older version may lack the newer lists. */
+const whole = (doc: Doc): Doc => {
+  doc.plan.checks ??= [];
+  doc.plan.prices ??= [];
+  return doc;
+};
+
+/** The day as it is written in every country: 2026-11-25. */
+const today = () => new Date().toLocaleDateString('sv-SE');
 
 const clone = (doc: Doc): Doc => $state.snapshot(doc) as Doc;
 
@@ -40,8 +52,8 @@ export class SheetState {
   save = $state<SaveState>('saved');
   saveNote = $state('');
   station = $state<StationName>('motor');
-  /** The shelf's motors are being ranked for this machine, in place of the benches. */
-  ranking = $state(false);
+  /** What stands in place of the benches: the shelf ranked, controls compared, wiring and building. */
+  panel = $state<Panel>('');
   /** What stands on the right of the reduction: the verdict, or the best reductions found. */
   finding = $state(false);
   readonly search: SearchState;
@@ -62,7 +74,7 @@ export class SheetState {
     const { plan, machine, ...head } = sheet;
     this.planId = sheet.planId;
     this.head = $state(head);
-    this.doc = $state({ plan, machine });
+    this.doc = $state(whole({ plan, machine }));
     this.search = new SearchState(this);
     this.errorCount = $derived(Object.keys(this.errors).length);
     if (machine.jobs.length === 0 || plan.motor.kind === '') this.station = 'work';
@@ -72,7 +84,7 @@ export class SheetState {
       // Something typed before was never saved. It comes back on the versions it was typed
       // against, so a change made elsewhere since is noticed.
       this.#history.remember(clone(this.doc));
-      this.doc = kept.doc;
+      this.doc = whole(kept.doc);
       this.head.planVersion = kept.planVersion;
       this.head.machineVersion = kept.machineVersion;
       this.#changed();
@@ -126,6 +138,41 @@ export class SheetState {
     this.#changed();
   }
 
+  /** What was ticked off under an ID, if it was. */
+  checkOf(id: string) {
+    return this.doc.plan.checks.find((c) => c.id === id);
+  }
+
+  /** Ticks something off as done today, or takes the tick back. */
+  check(id: string, done: boolean) {
+    this.change(({ plan }) => {
+      const rest = plan.checks.filter((c) => c.id !== id);
+      plan.checks = done ? [...rest, { id, on: today(), measured: '' }] : rest;
+    });
+  }
+
+  /** Writes down what was read at a step that is ticked off. */
+  measured(id: string, text: string) {
+    const i = this.doc.plan.checks.findIndex((c) => c.id === id);
+    if (i >= 0) this.set(`checks[${i}].measured`, text);
+  }
+
+  priceOf(part: string): string {
+    return this.doc.plan.prices.find((p) => p.part === part)?.cost ?? '';
+  }
+
+  /** The field a part's price is kept in, as the core names it. */
+  priceField(part: string): string {
+    return `prices[${this.doc.plan.prices.findIndex((p) => p.part === part)}].cost`;
+  }
+
+  /** Writes down what a part costs. */
+  price(part: string, cost: string) {
+    const i = this.doc.plan.prices.findIndex((p) => p.part === part);
+    if (i >= 0) this.set(`prices[${i}].cost`, cost);
+    else this.change(({ plan }) => plan.prices.push({ part, cost }));
+  }
+
   applyRemedy(r: Remedy) {
     this.change(({ plan }) => {
       if (r.control) plan.control = r.control;
@@ -152,7 +199,7 @@ export class SheetState {
     const station = root === 'machine' ? 'work' : root;
     if (station && ['supply', 'control', 'motor', 'reduction', 'work'].includes(station)) {
       this.station = station as StationName;
-      this.ranking = false;
+      this.panel = '';
       this.wanted = field;
     }
   }

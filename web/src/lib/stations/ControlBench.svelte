@@ -1,9 +1,9 @@
 <script lang="ts">
   import { catalogue } from '../catalogue.svelte';
+  import SettingsList from '../control/SettingsList.svelte';
   import Choice from '../ui/Choice.svelte';
   import Field from '../ui/Field.svelte';
   import Tick from '../ui/Tick.svelte';
-  import Worked from '../ui/Worked.svelte';
   import { openSheet } from '../ui/context';
   import Figures from '../ui/Figures.svelte';
   import { controlKinds } from './options';
@@ -11,32 +11,45 @@
   const sheet = openSheet();
   const kind = $derived(sheet.text('control.kind'));
   const dc = $derived(kind === 'phase-angle' || kind === 'pwm' || kind === 'bldc');
-  const rated = $derived(kind !== '' && kind !== 'contactor' && kind !== 'capacitors');
+  const hertz = $derived(kind === 'inverter' || kind === 'inverter-1');
+  const electronic = $derived(dc || hertz || kind === 'stepper');
   // What suits the motor first; the rest can still be chosen, and the verdict says why not.
   const suiting = $derived(catalogue.drives(sheet.text('motor.kind')));
-  const offered = $derived([...controlKinds].sort((a, b) => Number(suiting.includes(b[0])) - Number(suiting.includes(a[0]))));
-  const settings = $derived(sheet.assessment?.settings ?? []);
+  const also = $derived(catalogue.also(sheet.text('motor.kind')));
+  const rank = (k: string) => Number(suiting.includes(k as never)) * 2 + Number(also.includes(k as never));
+  const offered = $derived([...controlKinds].sort((a, b) => rank(b[0]) - rank(a[0])));
   const workings = $derived(sheet.workings.filter((w) => w.station === 'control' && !w.id.startsWith('setting.')));
   const trim = $derived(sheet.text('control.topTrim'));
+  const words = (kinds: readonly string[]) =>
+    controlKinds
+      .filter(([k]) => kinds.includes(k))
+      .map(([, w]) => w)
+      .join(', ');
 </script>
 
-<h2 class="caption">Control, between wall and motor</h2>
+<div class="flex items-baseline justify-between gap-2">
+  <h2 class="caption">Control, between wall and motor</h2>
+  <button class="link" onclick={() => (sheet.panel = 'controls')}>compare controls</button>
+</div>
 <div class="mt-3 grid grid-cols-2 gap-3">
   <div class="col-span-2"><Choice path="control.kind" label="Kind" options={offered} /></div>
   {#if suiting.length > 0}
     <p class="col-span-2 -mt-2 text-sm text-soft">
-      {suiting.length === 1 ? 'Suits' : 'Suit'} this motor: {controlKinds
-        .filter(([k]) => suiting.includes(k))
-        .map(([, words]) => words)
-        .join(', ')}.
+      {suiting.length === 1 ? 'Suits' : 'Suit'} this motor: {words(suiting)}.
+      {#if also.length > 0}Also works, not the usual choice: {words(also)}.{/if}
     </p>
   {/if}
   <div class="col-span-2"><Field path="control.name" label="Name" hint="Phase-angle, 180 V out" words /></div>
-  {#if rated}
+  {#if electronic}
     <Field path="control.volts" label="Most volts out" hint={dc ? '180 V' : '230 V'} />
     <Field path="control.amps" label="Amps for ever" hint="5 A" />
     {#if kind !== 'stepper'}<Field path="control.limitAmps" label="Current limit as set" hint="4.2 A" />
       <Field path="control.accel" label="Time to full speed" hint="2.5 s" />{/if}
+  {/if}
+  {#if kind === 'variac'}<Field path="control.amps" label="Amps for ever" hint="8 A" />{/if}
+  {#if kind === 'resistor'}
+    <Field path="control.ohms" label="Resistor as set" hint="60 Ω" />
+    <Field path="control.watts" label="Sheds" hint="500 W" />
   {/if}
   {#if dc}
     <Choice
@@ -50,18 +63,57 @@
       ]}
     />
   {/if}
-  {#if kind === 'inverter'}
-    <Choice
-      path="control.mode"
-      label="Mode"
-      fallback="vf"
-      options={[
-        ['vf', 'Volts per hertz'],
-        ['vector', 'Vector']
-      ]}
-    />
+  {#if hertz}
+    {#if kind === 'inverter'}
+      <Choice
+        path="control.mode"
+        label="Mode"
+        fallback="vf"
+        options={[
+          ['vf', 'Volts per hertz'],
+          ['vector', 'Vector']
+        ]}
+      />
+      <Choice
+        path="control.fed"
+        label="Made for"
+        fallback="1"
+        options={[
+          ['1', 'one phase in'],
+          ['3', 'three phases in']
+        ]}
+      />
+    {/if}
     <Field path="control.baseHertz" label="Base hertz" hint="50 Hz" />
     <Field path="control.topHertz" label="Top hertz" hint="50 Hz" />
+    <Field path="control.lowHertz" label="Lowest hertz" hint={kind === 'inverter' ? '5 Hz' : '40 Hz'} />
+    <Field path="control.brakeOhms" label="Brake resistor" hint="none" />
+  {/if}
+  {#if electronic && kind !== 'stepper'}
+    <Choice
+      path="control.knob"
+      label="Speed told by"
+      fallback="pot"
+      options={[
+        ['pot', 'a knob'],
+        ['0-5', '0–5 V'],
+        ['0-10', '0–10 V'],
+        ['4-20', '4–20 mA'],
+        ['pwm', 'pulses'],
+        ['panel', 'its own panel']
+      ]}
+    />
+  {/if}
+  {#if electronic}
+    <Choice
+      path="control.command"
+      label="Start and stop"
+      fallback="latching"
+      options={[
+        ['latching', 'one switch that stays'],
+        ['momentary', 'two buttons']
+      ]}
+    />
   {/if}
 </div>
 {#if dc}
@@ -89,8 +141,13 @@
           label="Choke in the motor lead"
           note={kind === 'pwm' ? 'A PWM drive hardly needs one.' : ''}
         />{/if}
+      {#if kind === 'phase-angle' && sheet.value('control.choke')}
+        <div class="mb-1 ml-8 w-40"><Field path="control.henries" label="Its inductance" hint="50 mH" /></div>
+      {/if}
     {/if}
     <Tick path="control.noVolt" label="No-volt release: stays off when power comes back" />
+    <Tick path="control.lamp" label="A lamp shows that it is on" />
+    <Tick path="control.fan" label="A fan with its own supply" />
   </div>
   <div class="mt-2">
     <Choice
@@ -106,17 +163,5 @@
   </div>
 {/if}
 <Figures title="What reaches the motor" {workings} />
-{#if settings.length > 0}
-  <h3 class="caption mt-5">Settings, in the order they are set</h3>
-  <ol class="mt-1.5">
-    {#each settings as s, i (s.working)}
-      <li class="grid grid-cols-[1.4rem_1fr_auto] gap-x-2 border-b border-dotted border-rule py-1.5">
-        <span class="text-soft">{i + 1}</span>
-        <span>{s.name}</span>
-        <span class="text-right font-semibold"><Worked id={s.working} text={s.value} /></span>
-        {#if s.watch}<span class="col-start-2 col-end-4 text-sm text-soft">{s.watch}</span>{/if}
-        {#if s.other}<span class="col-start-2 col-end-4 text-sm text-soft"><em>Other school:</em> {s.other}</span>{/if}
-      </li>
-    {/each}
-  </ol>
-{/if}
+<SettingsList />
+<p class="mt-4"><button class="link" onclick={() => (sheet.panel = 'build')}>Wiring, first power-up and what to buy</button></p>

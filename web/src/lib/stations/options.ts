@@ -28,6 +28,9 @@ export const controlKinds = [
   ['bldc', 'Brushless or servo drive'],
   ['stepper', 'Stepper driver'],
   ['capacitors', 'Fan capacitors'],
+  ['inverter-1', 'Inverter, one phase out'],
+  ['variac', 'Variable transformer'],
+  ['resistor', 'Series resistor'],
   ['contactor', 'Plain switch (contactor)']
 ] as const;
 

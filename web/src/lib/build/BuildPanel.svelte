@@ -1,0 +1,92 @@
+<script lang="ts">
+  import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
+  import { prefs } from '../prefs.svelte';
+  import Segments from '../ui/Segments.svelte';
+  import { openSheet } from '../ui/context';
+  import BillTable from './BillTable.svelte';
+  import Drawing from './Drawing.svelte';
+  import PowerUp from './PowerUp.svelte';
+  import Ways from './Ways.svelte';
+  import WireList from './WireList.svelte';
+
+  /** What it takes to build the plan: wiring, the order of first power-up, parts, and other ways. */
+  const sheet = openSheet();
+
+  let build = $state.raw<Schemas['LineBuild']>();
+  let problem = $state('');
+  let tab = $state<'wiring' | 'power' | 'parts' | 'ways'>('wiring');
+
+  $effect(() => {
+    const { machine, plan } = $state.snapshot(sheet.doc);
+    const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(sheet.head.shelf) };
+    void call(() => api.POST('/api/build', { body, bodySerializer: filledOnly })).then((r) => {
+      build = r.data ?? build;
+      problem = r.data ? '' : sayProblem(r.problem);
+    });
+  });
+</script>
+
+<section aria-label="Wiring and building" class="p-4">
+  <div class="flex flex-wrap items-center justify-between gap-3">
+    <h1 class="text-[1.45rem]">Wire it and build it</h1>
+    <Segments
+      label="What to show"
+      value={tab}
+      options={[
+        ['wiring', 'wiring'],
+        ['power', 'first power-up'],
+        ['parts', 'parts'],
+        ['ways', 'other ways']
+      ]}
+      onchange={(v) => (tab = v)}
+    />
+    <p class="flex gap-5">
+      <a class="link" href="#/plan/{sheet.planId}/build">print it</a>
+      <button class="link" onclick={() => (sheet.panel = '')}>back to the plan</button>
+    </p>
+  </div>
+  {#if problem}<p role="alert" class="mt-2 text-stop">{problem}</p>{/if}
+  {#if build}
+    {#if build.blocked}
+      <p class="mt-2 border-l-4 border-stop pl-3" role="status"><span class="font-semibold">Do not power it yet.</span> {build.blocked}</p>
+    {/if}
+    {#if tab === 'wiring'}
+      {#if build.wiring.known}
+        <div class="mt-3 grid gap-6 xl:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
+          <Drawing wiring={build.wiring} />
+          <WireList wiring={build.wiring} />
+        </div>
+      {:else}
+        <p class="mt-4 text-soft">Supply, control and motor must be filled in and belong together before there is anything to wire.</p>
+      {/if}
+    {:else if tab === 'power'}
+      <PowerUp {build} />
+    {:else if tab === 'parts'}
+      <div class="mt-3 grid gap-x-8 gap-y-5 lg:grid-cols-2">
+        <BillTable title="Take from the shelf" bill={build.take} ticked />
+        <BillTable title="Buy" bill={build.buy} ticked />
+        <div>
+          <h2 class="caption">Make</h2>
+          <ul class="mt-1">
+            {#each build.make as m (m.id)}
+              <li class="border-b border-dotted border-rule py-1.5">
+                <label class="flex gap-2.5"
+                  ><input
+                    type="checkbox"
+                    class="mt-0.5 size-5 flex-none accent-(--iron)"
+                    checked={sheet.checkOf(m.id) !== undefined}
+                    onchange={(e) => sheet.check(m.id, e.currentTarget.checked)}
+                  /><span>{m.what}<span class="block text-sm text-soft">{m.why}</span></span></label
+                >
+              </li>
+            {:else}
+              <li class="py-1.5 text-soft">Nothing, as far as the plan tells: put in shafts and bores on the reduction's bench.</li>
+            {/each}
+          </ul>
+        </div>
+      </div>
+    {:else}
+      <Ways {build} />
+    {/if}
+  {/if}
+</section>

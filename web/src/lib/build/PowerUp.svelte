@@ -1,0 +1,65 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+  import { openSheet } from '../ui/context';
+
+  /** The order of first power-up, dead checks first. A live step is not to be ticked while the plan has
+   *  an open stop or the step before it is open. */
+  let { build }: { build: Schemas['LineBuild'] } = $props();
+
+  const sheet = openSheet();
+  const steps = $derived(build.powerUp);
+  const dead = $derived(steps.filter((s) => !s.live).every((s) => sheet.checkOf(s.id)));
+  const barred = (i: number) => {
+    const step = steps[i];
+    if (!step?.live) return '';
+    if (!build.mayPower) return `Not while this is open: ${build.blocked}`;
+    if (!dead) return 'First everything with the plug out.';
+    return i > 0 && steps[i - 1]?.live && !sheet.checkOf(steps[i - 1]?.id ?? '') ? 'First the step before.' : '';
+  };
+</script>
+
+<ol class="mt-3 max-w-4xl">
+  {#each steps as s, i (s.id)}
+    {@const done = sheet.checkOf(s.id)}
+    {@const why = done ? '' : barred(i)}
+    {#if i === 0 || (s.live && !steps[i - 1]?.live)}
+      <li class="caption pt-3" aria-hidden="true">{s.live ? 'Supply on' : 'Plug out'}</li>
+    {/if}
+    <li class="grid grid-cols-[1.75rem_1fr] gap-x-3 border-b border-rule py-2.5 sm:grid-cols-[1.75rem_1fr_11rem]">
+      <input
+        type="checkbox"
+        class="mt-0.5 size-5 accent-(--iron)"
+        aria-label="Step {i + 1}: {s.what}"
+        disabled={why !== ''}
+        checked={done !== undefined}
+        onchange={(e) => sheet.check(s.id, e.currentTarget.checked)}
+      />
+      <div>
+        <p class="font-semibold">{i + 1}. {s.what}</p>
+        {#if s.measure}<p class="text-[0.94rem] text-soft">Measure {s.measure}: {s.expect}.</p>{/if}
+        {#if why}<p class="text-[0.94rem] text-stop">{why}</p>{/if}
+        {#if done}<p class="text-sm text-good">done {done.on}</p>{/if}
+      </div>
+      {#if s.measure}
+        <label class="col-start-2 text-sm text-soft sm:col-start-3"
+          >Read
+          <input
+            class="blank"
+            type="text"
+            maxlength="60"
+            value={done?.measured ?? ''}
+            disabled={!done}
+            placeholder={done ? '' : 'tick it first'}
+            oninput={(e) => sheet.measured(s.id, e.currentTarget.value)}
+          /></label
+        >
+      {/if}
+    </li>
+  {:else}
+    <li class="py-3 text-soft">Supply, control and motor must be filled in first.</li>
+  {/each}
+</ol>
+<p class="mt-3 text-sm text-soft">
+  One hand, the other in a pocket. No gloves, nothing loose. Stand aside of the plane it turns in. Fixed wiring is a licensed electrician's;
+  local code decides.
+</p>

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
+  import { prefs } from '../prefs.svelte';
+  import SideBySide from '../rank/SideBySide.svelte';
+  import Mark from '../ui/Mark.svelte';
+  import { openSheet } from '../ui/context';
+  import { figure } from '../reach/scale';
+
+  /** Every control that works with the plan's motor, on one reach. */
+  const sheet = openSheet();
+  const most = 4;
+
+  let answer = $state.raw<Schemas['LineControlsTried']>();
+  let problem = $state('');
+  let picked = $state.raw<string[]>([]);
+
+  const key = (c: Schemas['LineControlTried']) => `${c.kind} ${c.name} ${c.from}`;
+
+  $effect(() => {
+    const { machine, plan } = $state.snapshot(sheet.doc);
+    const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(sheet.head.shelf) };
+    void call(() => api.POST('/api/controls', { body, bodySerializer: filledOnly })).then((r) => {
+      answer = r.data;
+      problem = r.data ? '' : sayProblem(r.problem);
+      if (r.data) picked = r.data.tried.slice(0, most).map(key);
+    });
+  });
+
+  const pick = (k: string) => (picked = picked.includes(k) ? picked.filter((p) => p !== k) : [...picked, k].slice(-most));
+  const use = (c: Schemas['LineControlTried']) => {
+    sheet.change(({ plan }) => (plan.control = structuredClone($state.snapshot(c.uses))));
+    sheet.panel = '';
+    sheet.station = 'control';
+  };
+  const shown = $derived((answer?.tried ?? []).filter((c) => picked.includes(key(c))));
+</script>
+
+<section aria-label="Controls compared" class="grid gap-x-8 gap-y-4 p-4 lg:grid-cols-2">
+  <div class="min-w-0">
+    <div class="flex flex-wrap items-baseline justify-between gap-3">
+      <h1 class="text-[1.45rem]">Controls for {sheet.doc.plan.motor.name || 'this motor'}</h1>
+      <button class="link" onclick={() => (sheet.panel = '')}>back to the plan</button>
+    </div>
+    <p class="text-[0.94rem] text-soft">Each on the plan's own reduction, with the jobs as they are.</p>
+    {#if problem}<p role="alert" class="mt-2 text-stop">{problem}</p>{/if}
+    <ol class="mt-2">
+      {#each answer?.tried ?? [] as c (key(c))}
+        <li class="border-b border-rule py-3" data-control={c.kind}>
+          <div class="flex items-start gap-3">
+            <Mark level={c.jobsDone < c.jobs.length ? 'stop' : c.also ? 'caution' : 'good'} size={22} />
+            <div class="min-w-0 flex-1">
+              <p class="flex flex-wrap items-baseline justify-between gap-x-3">
+                <span class="font-semibold">{c.name}, {c.from}</span>
+                <span class="font-semibold">{c.jobsDone} of {c.jobs.length} jobs</span>
+              </p>
+              <p class="text-[0.94rem] text-soft">{c.why}</p>
+              <p class="text-[0.94rem]">
+                {c.speeds} at the spindle; holds its speed {c.holds}.
+                {#if c.worst}Tightest: {c.worst}, ×{figure(c.margin)}, held by {c.heldBy}.{/if}
+                {#if c.form > 1.02}Its current heats as ×{figure(c.form)}.{/if}
+                {#if c.costed}Costs {c.cost}.{/if}
+              </p>
+              <p class="mt-1 flex flex-wrap gap-x-4">
+                <label class="flex min-h-8 items-center gap-2">
+                  <input type="checkbox" class="size-5 accent-(--iron)" checked={picked.includes(key(c))} onchange={() => pick(key(c))} />
+                  on the reach
+                </label>
+                {#if c.from !== "the plan's own"}<button class="link" onclick={() => use(c)}>use it in this plan</button>{/if}
+              </p>
+            </div>
+          </div>
+        </li>
+      {:else}
+        {#if answer}<li class="py-3 text-soft">Fill in the motor and the reduction first.</li>{/if}
+      {/each}
+    </ol>
+  </div>
+  {#if answer && shown.length > 0}
+    <div class="min-w-0 self-start lg:sticky lg:top-4">
+      <h2 class="caption text-ink!">All-day torque, each control on the same motor</h2>
+      <SideBySide
+        units={answer.units}
+        jobs={sheet.assessment?.jobs ?? []}
+        curves={shown.map((c) => ({ name: c.name, spread: 0, points: c.curve }))}
+      />
+    </div>
+  {/if}
+</section>
