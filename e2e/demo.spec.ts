@@ -97,7 +97,7 @@ test('a file goes out and comes back; a broken one changes nothing', async ({ pa
   const path = info.outputPath('workshop.json');
   await (await download).saveAs(path);
   await page.getByLabel('import a file').setInputFiles(path);
-  await expect(page.getByText('Added 4 machines, 5 plans and 14 parts.')).toBeVisible();
+  await expect(page.getByText('Added 4 machines, 5 plans and 17 parts.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(2);
   const broken = info.outputPath('broken.json');
   writeFileSync(broken, '{"format":"jiriki","version":1,\n"machines":[{"machine":');

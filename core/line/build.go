@@ -148,6 +148,17 @@ func (b *builder) need(id, name, rating, why string) {
 	b.buy = append(b.buy, b.part(id, name, rating, why))
 }
 
+// ownOrNeed puts a part that came from somewhere on the list to take, any other on that to buy.
+func (b *builder) ownOrNeed(id, name, rating, why, origin string) {
+	part := b.part(id, name, rating, why)
+	if origin == "" {
+		b.buy = append(b.buy, part)
+		return
+	}
+	part.Why, part.Rating = origin, ""
+	b.take = append(b.take, part)
+}
+
 func (b *builder) part(id, name, rating, why string) Part {
 	price := b.prices["buy."+id]
 	return Part{ID: "buy." + id, Name: name, Rating: rating, Why: why, Cost: tidy(price.SI), Costed: price.Known}
@@ -175,11 +186,7 @@ func (b *builder) motorPart() {
 		}
 	}
 	if b.motor.Kind != "" {
-		why := "on no shelf"
-		if origin := b.in.Plan.Motor.Origin; origin != "" {
-			why = "from " + origin
-		}
-		b.need("motor", named(b.in.Plan.Motor.Name, b.motor.Kind.Profile().Name), "", why)
+		b.ownOrNeed("motor", named(b.in.Plan.Motor.Name, b.motor.Kind.Profile().Name), "", "on no shelf", b.in.Plan.Motor.Origin)
 	}
 }
 
@@ -197,7 +204,7 @@ func (b *builder) controlPart() {
 		if b.runs && b.control.Limits() {
 			rating = fmt.Sprintf("%s or more, %s", b.show(b.motor.Amps.Value, q.Current), b.show(b.motor.Volts.Value, q.Voltage))
 		}
-		b.need("control", named(plan.Name, controlNames[plan.Kind]), rating, "the motor's plate amps and volts")
+		b.ownOrNeed("control", named(plan.Name, controlNames[plan.Kind]), rating, "the motor's plate amps and volts", plan.Origin)
 	}
 }
 

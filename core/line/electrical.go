@@ -59,7 +59,7 @@ func (b *builder) electrical() {
 func (b *builder) spec() (wiring.Spec, bool) {
 	c, m := b.control, b.motor
 	s := wiring.Spec{
-		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: c.Knob == "pot",
+		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: c.Knob == "pot" && (c.DCDrive() || c.SetsHertz()),
 		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
 		BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.supply.Earthed,
 	}

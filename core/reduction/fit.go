@@ -40,7 +40,8 @@ func (f Fit) ToMake(sys q.System) []Making {
 	default:
 		out = append(out, Making{fmt.Sprintf("Turn the shaft's end down from %s to %s, or use another hub", shaft, bore), "boring that far leaves no hub"})
 	}
-	if key, ok := KeyFor(f.Shaft); ok && f.Held == "key" {
+	// What fits as it is has its keyway already.
+	if key, ok := KeyFor(f.Shaft); ok && f.Held == "key" && len(out) > 0 {
 		out = append(out, Making{fmt.Sprintf("Keyway for a %s × %s key", q.Show(key.Width, q.Length, sys), q.Show(key.Height, q.Length, sys)), "the usual key for a shaft of " + shaft})
 	}
 	return out

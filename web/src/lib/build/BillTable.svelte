@@ -17,7 +17,7 @@
         {@const error = sheet.errors[sheet.priceField(p.id)]}
         <tr class="border-b border-dotted border-rule align-top">
           {#if ticked}
-            <td class="py-1.5 pr-2"
+            <td class="w-8 py-1.5"
               ><input
                 type="checkbox"
                 class="mt-0.5 size-5 accent-(--iron)"
@@ -56,7 +56,7 @@
       <tfoot>
         <tr class="font-semibold"
           >{#if ticked}<td></td>{/if}<td class="py-1.5">Together, {bill.priced} of {bill.parts.length} priced</td><td class="text-right"
-            >{bill.cost}</td
+            >{bill.priced > 0 ? bill.cost : '—'}</td
           ></tr
         >
       </tfoot>

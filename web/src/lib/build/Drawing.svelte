@@ -1,19 +1,21 @@
 <script lang="ts">
   import Symbol from './Symbol.svelte';
-  import { loops, mainLine, type Device, type Wiring } from './layout';
+  import { loops, mainLine, strands, type Device, type Wiring } from './layout';
 
   /** The line from wall to motor across the top, and below it each loop run by run; numbers are those
    *  of the list. */
   let { wiring }: { wiring: Wiring } = $props();
 
   const box = { w: 46, h: 34 };
-  const top = 44;
+  const top = 64;
   const main = $derived(mainLine(wiring));
+  const lines = $derived(strands(wiring));
+  const place = (i: number) => 40 + i * step;
   const step = $derived(Math.min(Math.max(880 / Math.max(main.length, 1), 84), 150));
-  const rest = $derived(loops(wiring).filter((l) => l.name !== 'Supply to motor'));
+  const rest = $derived(loops(wiring).filter((l) => l.name !== 'Supply to motor' && l.name !== 'Field'));
   const device = (id: string) => wiring.devices.find((d) => d.id === id);
   const longest = $derived(Math.max(...rest.flatMap((l) => l.runs.map((r) => r.stops.length)), 2));
-  const width = $derived(Math.max(main.length * step + 20, longest * 150 + 60, 640));
+  const width = $derived(Math.max(main.length * step + 40, longest * 150 + 60, 640));
   const rowHeight = 66;
 
   /** Where each run of each loop stands. */
@@ -27,7 +29,7 @@
   });
   const height = $derived((rows.at(-1)?.y ?? 160) + 26 + (rows.at(-1)?.runs.length ?? 0) * rowHeight + 6);
   /** A name in lines of so many letters. */
-  const lines = (text: string, most: number) =>
+  const wrapped = (text: string, most: number) =>
     text.split(' ').reduce<string[]>((out, word) => {
       const last = out.at(-1);
       if (last !== undefined && `${last} ${word}`.length <= most) out[out.length - 1] = `${last} ${word}`;
@@ -42,23 +44,27 @@
     viewBox="0 0 {width} {height}"
     style="width: 100%; min-width: {Math.min(width, 700)}px; max-width: {width * 1.1}px"
     role="img"
-    aria-label="Wiring: {main.map((m) => m.device.name).join(', ')}; then {rest.map((l) => l.name).join(', ')}"
+    aria-label="Wiring: {main.map((d) => d.name).join(', ')}; then {rest.map((l) => l.name).join(', ')}"
   >
     <text x="10" y="18" class="caption">Supply to motor</text>
-    {#each main as m, i (m.device.id)}
-      {@const x = 14 + i * step}
-      {#each m.before as w, k (w.n)}
-        {@const y = top + box.h / 2 + (k - (m.before.length - 1) / 2) * 9}
-        {#if i > 0}
-          <path d="M{x - (step - box.w)} {y}H{x}" class="wire {w.role}" />
-          {#if k === 0}<text x={x - (step - box.w) / 2} y={top - 2} text-anchor="middle" class="n"
-              >{m.before.map((b) => b.n).join(' ')}</text
-            >{/if}
-        {/if}
-      {/each}
-      <Symbol kind={kind(m.device)} {x} y={top} w={box.w} h={box.h} />
-      <text x={x + box.w / 2} y={top + box.h + 15} text-anchor="middle" class="id">{m.device.id}</text>
-      {#each lines(m.device.name, Math.floor(step / 7)).slice(0, 4) as words, k (k)}
+    {#each lines as s (s.wire.n)}
+      {@const x1 = place(s.from) + box.w}
+      {@const x2 = place(s.to)}
+      {#if s.to - s.from === 1}
+        {@const y = top + box.h / 2 + (s.lane - (s.of - 1) / 2) * 10}
+        <path d="M{x1} {y}H{x2}" class="wire {s.wire.role}" />
+        <text x={(x1 + x2) / 2 + (s.lane - (s.of - 1) / 2) * 16} y={top - 3} text-anchor="middle" class="n">{s.wire.n}</text>
+      {:else}
+        {@const y = top - 18 - s.lane * 8}
+        <path d="M{x1 - 8} {top}V{y}H{x2 + 8}V{top}" class="wire {s.wire.role}" />
+        <text x={(x1 + x2) / 2} y={y - 3} text-anchor="middle" class="n">{s.wire.n}</text>
+      {/if}
+    {/each}
+    {#each main as d, i (d.id)}
+      {@const x = place(i)}
+      <Symbol kind={kind(d)} {x} y={top} w={box.w} h={box.h} />
+      <text x={x + box.w / 2} y={top + box.h + 15} text-anchor="middle" class="id">{d.id}</text>
+      {#each wrapped(d.name, Math.floor(step / 7)).slice(0, 4) as words, k (k)}
         <text x={x + box.w / 2} y={top + box.h + 29 + k * 13} text-anchor="middle" class="name">{words}</text>
       {/each}
     {/each}

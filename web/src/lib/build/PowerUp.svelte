@@ -48,8 +48,7 @@
             type="text"
             maxlength="60"
             value={done?.measured ?? ''}
-            disabled={!done}
-            placeholder={done ? '' : 'tick it first'}
+            disabled={why !== ''}
             oninput={(e) => sheet.measured(s.id, e.currentTarget.value)}
           /></label
         >

@@ -46,15 +46,34 @@ function runs(wires: Wire[]): Run[] {
   return out;
 }
 
-/** The devices between supply and motor, in the order the power passes them, with the wires from each
- *  to the next. */
-export function mainLine(wiring: Wiring): { device: Device; before: Wire[] }[] {
-  const main = wiring.wires.filter((w) => w.loop === 'Supply to motor' || w.loop === 'Reverse');
+/** The devices between supply and motor, in the order the power passes them. */
+export function mainLine(wiring: Wiring): Device[] {
   const on = wiring.devices.filter((d) => d.loop === 'Supply to motor');
-  // As drawn up, each device is put in after what feeds it.
-  const order = on.filter((d) => d.kind !== 'motor').concat(on.filter((d) => d.kind === 'motor'));
-  return order.map((device) => ({
-    device,
-    before: main.filter((w) => part(w.to).device === device.id && part(w.from).device !== device.id)
-  }));
+  // As drawn up, each device is put in after what feeds it; the motor comes last.
+  return on.filter((d) => d.kind !== 'motor').concat(on.filter((d) => d.kind === 'motor'));
+}
+
+/** A wire of the main line: from which place to which along it. `lane` parts those that run side by
+ *  side; a wire that passes devices by runs over their heads. */
+export interface Strand {
+  wire: Wire;
+  from: number;
+  to: number;
+  lane: number;
+  of: number;
+}
+
+export function strands(wiring: Wiring): Strand[] {
+  const place = new Map(mainLine(wiring).map((d, i) => [d.id, i]));
+  const found = wiring.wires
+    .filter((w) => w.loop === 'Supply to motor' || w.loop === 'Field')
+    .flatMap((wire) => {
+      const from = place.get(part(wire.from).device);
+      const to = place.get(part(wire.to).device);
+      return from === undefined || to === undefined || from === to ? [] : [{ wire, from: Math.min(from, to), to: Math.max(from, to) }];
+    });
+  return found.map((s) => {
+    const beside = found.filter((o) => o.from === s.from && o.to === s.to);
+    return { ...s, lane: beside.indexOf(s), of: beside.length };
+  });
 }

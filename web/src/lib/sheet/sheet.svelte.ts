@@ -151,10 +151,11 @@ export class SheetState {
     });
   }
 
-  /** Writes down what was read at a step that is ticked off. */
+  /** Writes down what was read at a step; with a reading it counts as done. */
   measured(id: string, text: string) {
     const i = this.doc.plan.checks.findIndex((c) => c.id === id);
     if (i >= 0) this.set(`checks[${i}].measured`, text);
+    else this.change(({ plan }) => plan.checks.push({ id, on: today(), measured: text }));
   }
 
   priceOf(part: string): string {
