@@ -54,6 +54,27 @@ func switched() Input {
 	return in
 }
 
+// oneOut is switched on the disputed inverter with one phase out, held above its start switch.
+func oneOut() Input {
+	in := switched()
+	in.Plan.Control = control.Described{Kind: control.SinglePhaseInverter, Volts: "230 V", Amps: "4 A", LimitAmps: "4 A", LowHertz: "40 Hz", Fused: true, Enclosed: true, NoVolt: true}
+	return in
+}
+
+// resisted is sound on a series resistor.
+func resisted() Input {
+	in := sound()
+	in.Plan.Control = control.Described{Kind: control.SeriesResistor, Ohms: "20 Ω", Watts: "300 W", Fused: true, Enclosed: true, NoVolt: true}
+	return in
+}
+
+// transformed is sound on a variable transformer with a bridge.
+func transformed() Input {
+	in := sound()
+	in.Plan.Control = control.Described{Kind: control.VariableTransformer, Amps: "6 A", Fused: true, Enclosed: true, NoVolt: true}
+	return in
+}
+
 func assessed(t testing.TB, in Input) Assessment {
 	t.Helper()
 	a, err := Assess(in)

@@ -1,6 +1,7 @@
 package line
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -64,6 +65,20 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 			in.Machine.Limits.Spindle = ""
 			in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "500 mm", Driven: "250 mm"}}
 		}},
+		{"supply.cable", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "0.75 mm²", "16 A" }},
+		{"supply.cable", inverted(), func(in *Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Breaker, in.Plan.Supply.Code = "14 AWG", "20 A", "nec"
+		}},
+		{"control.start-switch", oneOut(), func(in *Input) { in.Plan.Control.LowHertz = "" }},
+		{"control.start-switch", oneOut(), func(in *Input) { in.Plan.Control.LowHertz = "20 Hz" }},
+		{"control.over-plate-hertz", oneOut(), func(in *Input) { in.Plan.Control.TopHertz = "60 Hz" }},
+		{"control.amps-short", inverted(), func(in *Input) { in.Plan.Control.Fed, in.Plan.Control.LimitAmps = "3", "" }},
+		{"control.resistor-burns", resisted(), func(in *Input) { in.Plan.Control.Watts = "50 W" }},
+		{"control.bare-mains", resisted(), func(in *Input) { in.Plan.Control.Fused = false }},
+		{"control.bare-mains", transformed(), func(in *Input) { in.Plan.Control.Enclosed = false }},
+		{"control.suits", transformed(), func(in *Input) { in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "48 V" }},
+		{"control.suits", oneOut(), func(in *Input) { in.Plan.Motor.Kind = motor.SplitPhase }},
+		{"control.suits", switched(), func(in *Input) { in.Plan.Control.Kind = control.SeriesResistor }},
 	} {
 		in := c.from
 		before := assessed(t, in)
@@ -78,6 +93,66 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 		assert.NotEmpty(t, f.Field, c.id)
 		assert.False(t, a.MayPower, c.id)
 		assert.Equal(t, finding.Stop, a.Findings[0].Level, "stops come first")
+	}
+}
+
+// Two dozen sound plans have no stop at all, whatever small things they lack.
+func TestSoundPlansAreNotStopped(t *testing.T) {
+	plans := map[string]Input{"sound": sound(), "inverted": inverted(), "switched": switched(), "one phase out": oneOut(), "resisted": resisted(), "transformed": transformed()}
+	with := func(name string, in Input, change func(*Input)) {
+		change(&in)
+		plans[name] = in
+	}
+	with("a thinner cable on a smaller breaker", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "10 m" })
+	with("a long thin cable", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1.5 mm²", "60 m" })
+	with("NEC", sound(), func(in *Input) {
+		in.Plan.Supply.Volts, in.Plan.Supply.Hertz, in.Plan.Supply.Breaker, in.Plan.Supply.Wire = "240 V", "60 Hz", "15 A", "14 AWG"
+	})
+	with("trimmed", sound(), func(in *Input) { in.Plan.Control.TopTrim = "65 %" })
+	with("without a choke", sound(), func(in *Input) { in.Plan.Control.Choke = false })
+	with("chopper", sound(), func(in *Input) { in.Plan.Control.Kind = control.Chopper })
+	with("no limit set", sound(), func(in *Input) { in.Plan.Control.LimitAmps = "" })
+	with("armature inductance known", sound(), func(in *Input) { in.Plan.Motor.Plate.Inductance = "40 mH" })
+	with("reversing at standstill", sound(), func(in *Input) { in.Plan.Control.Reverse = "switch" })
+	with("keyed shafts", sound(), func(in *Input) {
+		in.Plan.Motor.Body.Shaft = "16 mm"
+		in.Plan.Reduction.Stages[0].OnDriving.Held, in.Plan.Reduction.Stages[0].OnDriven = "key", reduction.DescribedFit{Shaft: "20 mm", Held: "key", Hub: "30 mm"}
+	})
+	with("two belts", sound(), func(in *Input) {
+		in.Machine.Limits.Spindle = ""
+		in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.PolyV, Steps: []reduction.DescribedStep{{Driver: "60 mm", Driven: "120 mm"}}, Centre: "200 mm", Guarded: true})
+		in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60", To: "120"}
+	})
+	for _, stage := range []reduction.DescribedStage{
+		{Kind: reduction.LinkBelt, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}}, Centre: "400 mm"},
+		{Kind: reduction.Flat, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}}, Centre: "500 mm", Width: "40 mm"},
+		{Kind: reduction.Toothed, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}, Centre: "200 mm", Width: "15 mm"},
+		{Kind: reduction.Chain, Steps: []reduction.DescribedStep{{Driver: "15", Driven: "54"}}, Centre: "300 mm"},
+		{Kind: reduction.Spur, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}},
+		{Kind: reduction.Worm, Steps: []reduction.DescribedStep{{Driver: "2", Driven: "20"}}},
+	} {
+		stage.Guarded = true
+		with("by "+string(stage.Kind), sound(), func(in *Input) { in.Plan.Reduction.Stages = []reduction.DescribedStage{stage} })
+	}
+	with("three phases in and out", inverted(), func(in *Input) {
+		in.Plan.Supply.Phases, in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "3", "5 A"
+	})
+	with("three phases in, fed by one, twice the size", inverted(), func(in *Input) { in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "8 A" })
+	with("vector", inverted(), func(in *Input) { in.Plan.Control.Mode = "vector" })
+	with("straight on three phases", inverted(), func(in *Input) {
+		in.Plan.Supply.Phases, in.Plan.Control.Kind, in.Machine.Jobs[0].Speed = "3", control.Contactor, work.SpeedBand{From: "300", To: "500", Cover: "any"}
+	})
+	with("battery", sound(), func(in *Input) {
+		in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc", Breaker: "30 A", Cable: "1 m", Wire: "6 mm²"}
+		in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A", LimitAmps: "15 A", Fused: true, ZeroStart: true}
+		in.Plan.Motor.Plate = motor.Plate{Power: "180 W", Speed: "2600 rpm", Volts: "24 V", Amps: "10 A"}
+		in.Machine.Limits.Spindle = ""
+	})
+	require.GreaterOrEqual(t, len(plans), 24)
+	for name, in := range plans {
+		for _, f := range assessed(t, in).Findings {
+			assert.False(t, f.Level == finding.Stop && !f.Short, "%s: %s %s", name, f.Title, f.Detail)
+		}
 	}
 }
 
@@ -104,6 +179,23 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 		{"reduction.guard.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].Guarded = false }},
 		{"reduction.wrap.0.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].Centre = "185 mm" }},
 		{"reduction.bend.0.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].Section = "B" }},
+		{"reduction.rating.0", sound(), func(in *Input) { in.Machine.Jobs[0].Load.Torque = "40 N·m" }},
+		{"reduction.worm.0", sound(), func(in *Input) {
+			in.Plan.Reduction.Stages[0] = reduction.DescribedStage{Kind: reduction.Worm, Lead: "4°", Guarded: true, Steps: []reduction.DescribedStep{{Driver: "1", Driven: "10"}}}
+			in.Machine.Limits.Spindle = ""
+		}},
+		{"reduction.rated.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].Rated = "3 N·m" }},
+		{"reduction.screw.driven.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Held: "screw"} }},
+		{"reduction.twist.driven.0", sound(), func(in *Input) {
+			in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Shaft: "8 mm", Held: "key"}
+		}},
+		{"reduction.measured", sound(), func(in *Input) { in.Plan.Reduction.Speeds = reduction.MeasuredSpeeds{Motor: "1500", Spindle: "380"} }},
+		{"work.bearing", sound(), func(in *Input) { in.Machine.Limits.Bearing = "800 mm" }},
+		{"motor.frame", sound(), func(in *Input) { in.Machine.Limits.Frame, in.Plan.Motor.Plate.Frame = "80", "71" }},
+		{"supply.drop", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "120 m" }},
+		{"supply.drop", switched(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "80 m" }},
+		{"control.one-phase-in", inverted(), func(in *Input) { in.Plan.Control.Fed = "3" }},
+		{"control.reverse", oneOut(), func(in *Input) { in.Plan.Control.Reverse = "drive" }},
 		{"reduction.cone.0", sound(), func(in *Input) {
 			in.Plan.Reduction.Stages[0].Steps = append(in.Plan.Reduction.Stages[0].Steps, reduction.DescribedStep{Driver: "80 mm", Driven: "140 mm"})
 			in.Machine.Limits.Spindle = ""
@@ -321,4 +413,57 @@ func TestInputAmpsFollowWhatTheFeedLetsTheMotorGive(t *testing.T) {
 			assert.InEpsilon(t, c.amps, newTrain(s).inputAmps(), 0.002)
 		})
 	}
+}
+
+// The measured ratio names the wheel that explains it with the least change, or the rim taken for pitch.
+func TestTheSuspectDiameterIsNamed(t *testing.T) {
+	in := sound()
+	in.Plan.Reduction.Speeds = reduction.MeasuredSpeeds{Motor: "1500 rpm", Spindle: "422 rpm"}
+	f := found(assessed(t, in), "reduction.measured")
+	require.NotNil(t, f)
+	assert.Equal(t, finding.Good, f.Level, "3.55 measured, 3.55 worked out")
+	// Outside 80 and 280 mm are pitch 73.4 and 273.4: 3.725 and slip make 3.78.
+	in.Plan.Reduction.Speeds.Spindle = "397 rpm"
+	f = found(assessed(t, in), "reduction.measured")
+	require.NotNil(t, f)
+	assert.Equal(t, "reduction.stages[0].measured", f.Field)
+	// 12 % off: a driving pulley 9 mm smaller explains it, the driven one would be 35 mm larger.
+	in.Plan.Reduction.Speeds.Spindle = "375 rpm"
+	f = found(assessed(t, in), "reduction.measured")
+	require.NotNil(t, f)
+	assert.Equal(t, "reduction.stages[0].steps[0].driver", f.Field)
+	assert.Contains(t, f.Detail, "71")
+}
+
+// Holes and overlap between a cone's two bands: by hand, 1425 to 1500 rpm through 3 : 1 and 2 : 1.
+func TestCoverageTellsHolesAndOverlap(t *testing.T) {
+	in := sound()
+	in.Machine.Limits.Spindle = ""
+	in.Plan.Control.Feedback, in.Plan.Control.Choke = "none", true // 1/15 of full speed
+	in.Machine.Jobs[0].Speed = work.SpeedBand{From: "20", To: "900"}
+	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "100 mm", Driven: "500 mm"}, {Driver: "100 mm", Driven: "250 mm"}}
+	in.Plan.Reduction.Stages[0].Centre = "600 mm"
+	c := assessed(t, in).Coverage
+	require.Len(t, c.Overlaps, 1)
+	// The slow band ends at 1750/5 · 0.985, the fast begins at 1750/2.5/15 · 0.985.
+	assert.InEpsilon(t, 1750.0/2.5/15*0.985, c.Overlaps[0].FromRPM, 1e-3)
+	assert.InEpsilon(t, 1750.0/5*0.985, c.Overlaps[0].ToRPM, 1e-3)
+	require.Len(t, c.Holes, 2)
+	assert.InEpsilon(t, 20, c.Holes[0].FromRPM, 1e-9)
+	assert.InEpsilon(t, 900, c.Holes[1].ToRPM, 1e-9)
+	assert.InDelta(t, math.Log(1750/2.5*0.985/(1750.0/5/15*0.985))/math.Log(900.0/20), c.Covered, 1e-3)
+}
+
+// Source: common practice, no source: an inverter made for three phases in is sized twice over on one.
+func TestThreePhaseInverterOnOnePhaseIsSizedTwice(t *testing.T) {
+	in := inverted()
+	in.Plan.Control.Fed, in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "3", "6.5 A", ""
+	short := found(assessed(t, in), "control.amps-short")
+	require.NotNil(t, short)
+	assert.Equal(t, finding.Stop, short.Level, "6.5 A gives 3.25 A for a 3.3 A motor")
+	in.Plan.Control.Amps = "6.6 A"
+	assert.Nil(t, found(assessed(t, in), "control.amps-short"))
+	in.Plan.Supply.Phases = "3"
+	in.Plan.Control.Amps = "3.3 A"
+	assert.Nil(t, found(assessed(t, in), "control.amps-short"))
 }
