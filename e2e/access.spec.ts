@@ -40,6 +40,22 @@ for (const theme of ['day', 'night'] as const)
     await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
     await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
     await scan('the ranking');
+    await page.getByRole('button', { name: 'back to the plan' }).click();
+    await station(page, 'Reduction');
+    await page.getByRole('button', { name: 'Find the best reduction' }).click();
+    await expect(page.getByRole('list', { name: 'Answers, best first' }).getByRole('listitem').first()).toBeVisible();
+    await scan('the search');
+    await station(page, 'Control');
+    await page.getByRole('button', { name: 'compare controls' }).click();
+    await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
+    await scan('controls compared');
+    await page.getByRole('button', { name: 'wire and build' }).click();
+    await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
+    await scan('wiring');
+    for (const tab of ['first power-up', 'parts', 'other ways']) {
+      await page.getByRole('radio', { name: tab }).click();
+      await scan(tab);
+    }
     await page.goto(`${workshop.url}/#/shelf`);
     await page.getByRole('link', { name: /ex barn hoist/ }).click();
     await expect(page.getByRole('list', { name: 'Constants from the readings' })).toBeVisible();
@@ -59,6 +75,12 @@ for (const theme of ['day', 'night'] as const)
     await page.goto(`${plan}/speed-plate`);
     await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
     await scan('speed plate');
+    await page.goto(`${plan}/settings`);
+    await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
+    await scan('settings sheet');
+    await page.goto(`${plan}/build`);
+    await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
+    await scan('build sheet');
   });
 
 for (const [width, height] of [
@@ -78,6 +100,20 @@ for (const [width, height] of [
     expect(await overflow()).toBeLessThanOrEqual(0);
     await station(page, 'Motor');
     await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
+    await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
+    expect(await overflow()).toBeLessThanOrEqual(0);
+    await page.getByRole('button', { name: 'wire and build' }).click();
+    await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
+    for (const tab of ['wiring', 'first power-up', 'parts', 'other ways']) {
+      await page.getByRole('radio', { name: tab }).click();
+      expect(await overflow(), tab).toBeLessThanOrEqual(0);
+    }
+    await station(page, 'Reduction');
+    await page.getByRole('button', { name: 'Find the best reduction' }).click();
+    await expect(page.getByRole('list', { name: 'Answers, best first' }).getByRole('listitem').first()).toBeVisible();
+    expect(await overflow()).toBeLessThanOrEqual(0);
+    await station(page, 'Control');
+    await page.getByRole('button', { name: 'compare controls' }).click();
     await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
     await page.goto(`${workshop.url}/#/shelf`);

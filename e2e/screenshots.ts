@@ -23,7 +23,13 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await shed('shed');
   await sheet('Kick wheel, powered', 'B', 'Motor', 'plan-sheet');
   await sheet('Kick wheel, powered', 'B', 'Reduction', 'reduction-bench');
-  await sheet('Kick wheel, powered', 'A', 'Control', 'control-bench');
+  await page.getByRole('button', { name: 'Find the best reduction' }).click();
+  await page.getByRole('button', { name: 'on the ruler' }).first().click();
+  await shot(page, 'reduction-bench');
+  await sheet('Kick wheel, powered', 'B', 'Control', 'control-bench');
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
+  await shot(page, 'wiring');
   await sheet('Power hacksaw', 'A', 'Supply', 'supply-bench');
   await sheet('Honey extractor', 'A', 'Work', 'work-bench');
   await page.getByText('First side, slow', { exact: true }).first().click();
@@ -51,8 +57,11 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await expect(page.getByRole('img', { name: 'The windings, drawn' })).toBeVisible();
   await shot(page, 'leads');
 
-  await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/speed-plate`);
+  await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/settings`);
   await page.setViewportSize({ width: 860, height: 1000 });
+  await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
+  await shot(page, 'settings-sheet');
+  await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/speed-plate`);
   await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
   await shot(page, 'speed-plate');
 
@@ -60,9 +69,10 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
   await page.goto('about:blank');
   await sheet('Cider mill', 'A', 'Motor', 'plan-sheet-tablet-night');
-  await page.goto(`${workshop.url}/#/what-is-it`);
-  await expect(page.getByRole('region', { name: 'Next look' })).toBeVisible();
-  await shot(page, 'what-is-it-tablet-night');
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('radio', { name: 'first power-up' }).click();
+  await expect(page.getByText('Plug out and in sight', { exact: false })).toBeVisible();
+  await shot(page, 'power-up-tablet-night');
   await page.setViewportSize({ width: 390, height: 844 });
   await shed('shed-phone-night');
 });

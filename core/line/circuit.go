@@ -30,7 +30,10 @@ func (v *verdict) circuitFindings() {
 		return
 	}
 	carries := s.Wire.Carries(s.Code)
-	if s.Breaker > carries {
+	if carries == 0 {
+		v.add(f.Supply, "cable", f.Stop, "supply.wire", "Cable too thin for any circuit",
+			s.Wire.Name+" is thinner than the thinnest that is laid for power. A licensed electrician fits what the breaker asks for.")
+	} else if s.Breaker > carries {
 		v.add(f.Supply, "cable", f.Stop, "supply.wire", "The breaker does not protect this cable",
 			fmt.Sprintf("%s carries %s, the breaker lets %s through: the cable burns first. A smaller breaker, or a thicker cable; a licensed electrician fits either.", s.Wire.Name, v.show(carries, q.Current), v.show(s.Breaker, q.Current)))
 	}

@@ -117,6 +117,22 @@ func partsOf(stages [][]*pair) int {
 	return buy
 }
 
+// onHandOnly reports whether every wheel is on the shelf, each used once.
+func onHandOnly(stages [][]*pair) bool {
+	var used []*shelf.Item
+	for _, steps := range stages {
+		for _, p := range steps {
+			for _, w := range []*wheel{p.driver, p.driven} {
+				if w.item == nil || slices.Contains(used, w.item) {
+					return false
+				}
+				used = append(used, w.item)
+			}
+		}
+	}
+	return true
+}
+
 // described is the stage the pairs make as a plan holds it: one belt moved from step to step.
 func described(steps []*pair) reduction.DescribedStage {
 	first := steps[0]
@@ -136,9 +152,12 @@ func described(steps []*pair) reduction.DescribedStage {
 const fastBelt = beltSpeedLook
 
 // carriedBy reports whether stages together carry every job done, at its wanted margin, or what the
-// motor gives where that is less, and whether no belt runs too fast. places are those of the
-// positions in the grid.
+// motor gives where that is less, whether no belt runs too fast, and whether all wheels are on hand
+// where they must be.
 func (l *searcher) carriedBy(done uint64, stages [][]*pair) bool {
+	if l.fromShelf && !onHandOnly(stages) {
+		return false
+	}
 	resolved := make([]reduction.Stage, 0, len(stages)+len(l.kept))
 	omega := l.fastest
 	for _, steps := range stages {

@@ -86,6 +86,7 @@ type bounds struct {
 	families             []*family
 	stages               int
 	cones                bool
+	fromShelf            bool
 	kept                 []reduction.Stage    // at the spindle's end
 	keptPositions        []reduction.Position // of those alone
 	centreMin, centreMax float64
@@ -105,7 +106,7 @@ func (a SearchAsk) bounds(t *train, stock shelfStock) (bounds, error) {
 	r := q.NewReader("ask")
 	sizes := q.Range{Min: 10e-3, Max: 5}
 	b := bounds{
-		stages: a.Stages, cones: a.Cones,
+		stages: a.Stages, cones: a.Cones, fromShelf: a.FromShelf,
 		centreMin: r.Read("centreMin", a.CentreMin, q.Length, sizes).Or(0),
 		centreMax: r.Read("centreMax", a.CentreMax, q.Length, sizes).Or(usualCentreMax),
 		largest:   r.Read("largest", a.Largest, q.Length, sizes).Or(usualLargest),

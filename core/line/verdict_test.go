@@ -65,7 +65,7 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 			in.Machine.Limits.Spindle = ""
 			in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "500 mm", Driven: "250 mm"}}
 		}},
-		{"supply.cable", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "0.75 mm²", "16 A" }},
+		{"supply.cable", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "1 mm²", "16 A" }},
 		{"supply.cable", inverted(), func(in *Input) {
 			in.Plan.Supply.Wire, in.Plan.Supply.Breaker, in.Plan.Supply.Code = "14 AWG", "20 A", "nec"
 		}},

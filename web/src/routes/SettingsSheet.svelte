@@ -63,5 +63,6 @@
   }
   .date {
     min-width: 24mm;
+    white-space: nowrap;
   }
 </style>

@@ -123,6 +123,8 @@
       .sort((p, q) => q.mm - p.mm)
   );
   let over = $state('');
+  /** The driven wheel whose middle a shaft's handle covers. */
+  const drivenPath = (shaft: number) => wheelPath(shaft - 1, Math.min(step, (stages[shaft - 1]?.steps.length ?? 1) - 1), 'driven');
   const drop = (e: DragEvent, path: string) => {
     e.preventDefault();
     over = '';
@@ -254,6 +256,12 @@
             aria-label="Shaft {i + 1}: drag it, or move it with the arrow keys"
             data-shaft={i}
             onpointerdown={(e) => take(e, i)}
+            ondragover={(e) => {
+              e.preventDefault();
+              over = drivenPath(i);
+            }}
+            ondragleave={() => (over = '')}
+            ondrop={(e) => drop(e, drivenPath(i))}
             onkeydown={(e) => nudge(e, i)}
           />
         {/if}

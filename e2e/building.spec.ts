@@ -1,0 +1,144 @@
+import { execFileSync } from 'node:child_process';
+import { expect, headline, saved, station, test } from './workshop';
+
+const printed = async (page: import('@playwright/test').Page, path: string) => {
+  await page.pdf({ path, preferCSSPageSize: true, printBackground: true });
+  return execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
+};
+
+test('settings are ticked off with the day and printed', async ({ page, workshop }, info) => {
+  await workshop.loadDemo();
+  const plan = await workshop.plan('Kick wheel, powered', 'B');
+  await page.goto(plan);
+  await station(page, 'Control');
+  await expect(page.getByLabel('Current limit is set')).toBeChecked();
+  await page.getByLabel('Max speed trim is set').check();
+  await page.getByLabel('Link for the line\'s volts is set').uncheck();
+  await saved(page);
+  await page.goto(`${plan}/settings`);
+  await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
+  const text = await printed(page, info.outputPath('settings.pdf'));
+  expect(text).toContain('Settings sheet');
+  expect(text).toMatch(/Current limit +4\.2\s*A +2026-10-31/);
+  expect(text).toContain('I_limit = 1.5·I_plate');
+  expect(text).toContain('Other school: 65 % of plate speed');
+  expect(text).toMatch(new RegExp(`Max speed trim +100\\s*%, 1750\\s*rpm +${new Date().toLocaleDateString('sv-SE')}`));
+  expect(text).not.toContain('back to the plan');
+  expect(text.match(/☒/g)?.length).toBe(3);
+});
+
+for (const [machine, letter, sees] of [
+  ['Kick wheel, powered', 'B', ['A1:A+', 'F2:1', 'R1:2', 'A1:IN', 'L1:1']],
+  ['Cider mill', 'A', ['A1:U', 'M1:U1', 'M1:T1', 'S1:13', 'three-wire']],
+  ['Power hacksaw', 'A', ['K1:A2', 'C1:2', 'M1:Z1', 'M1:T1']]
+] as const)
+  test(`${machine} is wired terminal to terminal, looked over and printed`, async ({ page, workshop }, info) => {
+    await workshop.loadDemo();
+    const plan = await workshop.plan(machine, letter);
+    await page.goto(plan);
+    await page.getByRole('button', { name: 'wire and build' }).click();
+    await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
+    const looked = page.getByRole('region', { name: 'Wiring and building' });
+    await expect(looked.getByRole('img', { name: 'Good' }).first()).toBeVisible();
+    await expect(looked.getByRole('img', { name: 'Stop' })).toHaveCount(0);
+    for (const terminal of sees) await expect(looked.getByText(terminal).first()).toBeVisible();
+    await looked.getByRole('link', { name: 'print it' }).click();
+    await expect(page.getByRole('heading', { name: machine })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
+    const text = await printed(page, info.outputPath('build.pdf'));
+    for (const words of ['From the shelf', 'To buy', 'Together', 'Wiring, terminal to terminal', 'First power-up', ...sees]) expect(text).toContain(words);
+    expect(text.replace(/\s+/g, ' ')).toContain('Local code and a licensed electrician decide');
+  });
+
+test('a plan with an open stop cannot be ticked to power', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('radio', { name: 'first power-up' }).click();
+  const live = page.getByLabel(/^Step \d+: Supply on/);
+  await expect(live).toBeDisabled();
+  await expect(page.getByText('First everything with the plug out.').first()).toBeVisible();
+  // The dead checks are what can be ticked so far.
+  const open = page.getByRole('checkbox', { checked: false, disabled: false });
+  for (const name of await open.evaluateAll((boxes) => boxes.map((b) => b.getAttribute('aria-label') ?? ''))) await page.getByLabel(name, { exact: true }).check();
+  await expect(live).toBeEnabled();
+  await page.getByRole('textbox', { name: 'Read' }).first().fill('0.0 V');
+  await page.getByRole('button', { name: 'back to the plan' }).click();
+  await station(page, 'Supply');
+  await page.getByLabel("The machine's frame, motor and drive box are earthed").uncheck();
+  await expect(headline(page)).toContainText('Do not power it yet.');
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('radio', { name: 'first power-up' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Frame not earthed' })).toBeVisible();
+  await expect(live).toBeDisabled();
+  await expect(page.getByRole('textbox', { name: 'Read' }).first()).toHaveValue('0.0 V');
+});
+
+test('prices are typed, summed and kept, and one that is none is refused where it stands', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Honey extractor', 'A'));
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('radio', { name: 'parts' }).click();
+  await expect(page.getByText('Together, 9 of 11 priced')).toBeVisible();
+  await page.getByLabel('Price of Driving gear of stage 1').fill('a song');
+  await expect(page.getByText('write it as a number, such as 12 or £12.50').first()).toBeVisible();
+  await page.getByLabel('Price of Driving gear of stage 1').fill('£4.50');
+  await expect(page.getByText('Together, 10 of 11 priced')).toBeVisible();
+  await page.getByLabel('Fuse and holder, line is here').check();
+  await saved(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('radio', { name: 'parts' }).click();
+  await expect(page.getByLabel('Price of Driving gear of stage 1')).toHaveValue('£4.50');
+  await expect(page.getByLabel('Fuse and holder, line is here')).toBeChecked();
+  await page.getByRole('radio', { name: 'other ways' }).click();
+  await expect(page.getByRole('heading', { name: 'Three phases and an inverter' })).toBeVisible();
+});
+
+test('controls are compared on one reach, and the other school is held to its floor', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Power hacksaw', 'A'));
+  await station(page, 'Control');
+  await page.getByRole('button', { name: 'compare controls' }).click();
+  const list = page.getByRole('region', { name: 'Controls compared' });
+  await expect(list.getByText('Practice disagrees', { exact: false })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
+  await list.locator('[data-control=inverter-1]').getByRole('button', { name: 'use it in this plan' }).click();
+  await expect(page.getByRole('textbox', { name: 'Lowest hertz' })).toHaveValue('40 Hz');
+  await expect(page.getByRole('button', { name: 'Practice disagrees on this drive', exact: true })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Lowest hertz' }).fill('20 Hz');
+  await expect(page.getByRole('button', { name: 'Its start switch can close again', exact: true })).toBeVisible();
+  await expect(headline(page)).toContainText('Do not power it yet.');
+  await page.getByRole('textbox', { name: 'Lowest hertz' }).fill('quite low');
+  await expect(page.getByText('no number found in "quite low"')).toBeVisible();
+});
+
+test('a resistor in series shows what it does to the torque', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Control');
+  await page.getByLabel('Kind', { exact: true }).selectOption('Series resistor');
+  await page.getByLabel('Resistor as set').fill('60 Ω');
+  await page.getByLabel('Sheds').fill('100 W');
+  await expect(page.getByRole('button', { name: 'The speed collapses as the load grows', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'The resistor burns at full load', exact: true })).toBeVisible();
+  await expect(page.getByText('held by what the series resistor lets through').first()).toBeVisible();
+});
+
+test('the cable is weighed against its breaker by either code', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Supply');
+  await expect(page.getByRole('button', { name: 'Cable loses little', exact: true })).toBeVisible();
+  await page.getByLabel('Its conductor').fill('18 AWG');
+  await expect(page.getByRole('button', { name: 'Cable too thin for any circuit', exact: true })).toBeVisible();
+  await page.getByLabel('Its conductor').fill('1 mm²');
+  await page.getByLabel('Breaker or fuse').fill('16 A');
+  await expect(page.getByRole('button', { name: 'The breaker does not protect this cable', exact: true })).toBeVisible();
+  await page.getByLabel('Its conductor').fill('bell wire');
+  await expect(page.getByText('write it as 2.5 mm² or 14 AWG')).toBeVisible();
+  await page.getByLabel('Its conductor').fill('2.5');
+  await page.getByLabel('Starting values by').selectOption('NEC');
+  await expect(page.getByRole('button', { name: /^Conductor, copper, and the earth with it: 14 AWG/ })).toBeVisible();
+  await expect(page.getByText('Local code and a licensed electrician decide', { exact: false }).first()).toBeVisible();
+});

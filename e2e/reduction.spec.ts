@@ -1,0 +1,123 @@
+import type { Page } from '@playwright/test';
+import { expect, headline, saved, station, test } from './workshop';
+
+const answers = (page: Page) => page.getByRole('list', { name: 'Answers, best first' }).getByRole('listitem');
+
+test('the search finds what the plan lacks, shows it on the ruler, and it is taken', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Reduction');
+  await expect(headline(page)).toContainText('Does two of three jobs.');
+  await page.getByRole('button', { name: 'Find the best reduction' }).click();
+  // Two belts with a cone reach both the slow end and the fast one.
+  await expect(answers(page).first()).toContainText('3 of 3 jobs');
+  await expect(page.getByText(/^Best of [\d\u202f]+ tried$/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Why not simpler?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'As the plan stands' })).toBeVisible();
+  await page.getByRole('button', { name: 'on the ruler' }).first().click();
+  await expect(page.getByRole('img', { name: /^Speed ruler: 3 bands over 3 jobs/ })).toBeVisible();
+  await page.getByRole('button', { name: 'take this one' }).first().click();
+  await page.getByRole('button', { name: 'back to the verdict' }).click();
+  await expect(headline(page)).toContainText('Does all three jobs.');
+  await expect(page.getByRole('button', { name: /^A belt does not fit|One belt does not fit/ })).toHaveCount(0);
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(headline(page)).toContainText('Does two of three jobs.');
+});
+
+test('bounds are kept, and nonsense in them is answered where it stands', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Reduction');
+  await page.getByRole('button', { name: 'Find the best reduction' }).click();
+  await expect(answers(page).first()).toContainText('3 of 3 jobs');
+  await page.getByText('Bounds: belts, room, what stays').click();
+  await page.getByLabel('Most between shafts').fill('a yard or so');
+  await expect(page.getByRole('alert').filter({ hasText: 'ask.centreMax' })).toBeVisible();
+  await expect(answers(page).first()).toContainText('3 of 3 jobs');
+  await page.getByLabel('Most between shafts').fill('10 in');
+  await expect(page.getByRole('alert').filter({ hasText: 'ask.centreMax' })).toHaveCount(0);
+  await page.getByLabel('Cones of two and three steps too').uncheck();
+  await page.getByLabel('Poly-V, J').check();
+  await expect(answers(page).first()).toContainText('2 of 3 jobs');
+  await page.getByLabel('Only wheels from the shelf').check();
+  await expect(page.getByText(/^On the shelf: /).first()).toBeVisible();
+  await expect(page.getByText(/pulleys? \d+ mm/).filter({ hasText: 'To buy' })).toHaveCount(0);
+});
+
+test('a shaft is dragged and moved by keys, a wheel takes the size dropped on it, and the figures follow', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Reduction');
+  const centre = page.getByLabel('Between shafts').first();
+  await expect(centre).toHaveValue('');
+  const shaft = page.getByRole('button', { name: /^Shaft 2/ });
+  const box = await shaft.boundingBox();
+  if (!box) throw new Error('no shaft');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 40, box.y - 20, { steps: 8 });
+  await page.mouse.up();
+  await expect(centre).toHaveValue(/^3\d\d mm$/);
+  await expect(page.getByText(/^belt 1[12]\d\d mm/)).toBeVisible();
+  const dragged = parseFloat(await centre.inputValue());
+  await shaft.press('Shift+ArrowRight');
+  await expect(centre).not.toHaveValue(`${dragged} mm`);
+  // One drag and one key are two changes.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(centre).toHaveValue(`${dragged} mm`);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(centre).toHaveValue('');
+
+  await page.getByRole('button', { name: /^280 mm A, shelf/ }).dragTo(page.locator('[data-wheel="reduction.stages[1].steps[0].driven"]'), { targetPosition: { x: 12, y: 40 } });
+  await expect(page.getByLabel('on the driven').last()).toHaveValue('280 mm');
+  await page.getByRole('button', { name: /^Choose the driving wheel of stage 1/ }).press('Enter');
+  await page.getByRole('button', { name: '90 mm', exact: true }).click();
+  await expect(page.getByLabel('on the driving shaft').first()).toHaveValue('90 mm');
+});
+
+test('every sort of stage is worked out, and a back gear is in or out', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Power hacksaw', 'A'));
+  await station(page, 'Reduction');
+  await page.getByLabel('Back gear: can be put out of mesh').check();
+  await expect(page.getByRole('img', { name: /^Speed ruler: 4 bands/ })).toBeVisible();
+  await page.getByRole('button', { name: 'remove stage 2' }).click();
+  for (const [kind, driver, driven] of [
+    ['Link belt', '80 mm', '200 mm'],
+    ['Flat belt', '100 mm', '250 mm'],
+    ['Toothed belt', '20', '50'],
+    ['Chain', '15', '40'],
+    ['Worm and wheel', '2', '30']
+  ] as const) {
+    await page.getByRole('button', { name: 'add a stage' }).click();
+    await page.getByLabel('Kind', { exact: true }).last().selectOption(kind);
+    await page.getByLabel(kind === 'Worm and wheel' ? 'starts of the worm' : 'on the driving shaft').last().fill(driver);
+    await page.getByLabel('on the driven').last().fill(driven);
+    if (kind !== 'Worm and wheel') await page.getByLabel('Between shafts').last().fill('400 mm');
+    await expect(page.getByRole('tabpanel').getByRole('button', { name: /^Ratio, step 1: / })).toBeVisible();
+    await page.getByRole('button', { name: 'remove stage 2' }).click();
+  }
+});
+
+test('two measured speeds name the wheel to measure again', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Reduction');
+  await expect(page.getByRole('button', { name: 'Measured ratio agrees', exact: true })).toBeVisible();
+  await page.getByRole('textbox', { name: 'At the spindle' }).fill('180 rpm');
+  await page.getByRole('button', { name: /^Measured ratio is/ }).click();
+  await expect(page.getByText('The least that explains it')).toBeVisible();
+  await page.getByRole('textbox', { name: 'At the spindle' }).fill('fast');
+  await expect(page.getByText('no number found in "fast"')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'At the spindle' })).toHaveValue('fast');
+});
+
+test('electronics alone are set beside gears', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Reduction');
+  await page.getByRole('radio', { name: 'gears or electronics' }).click();
+  await expect(page.getByRole('img', { name: /^All-day torque at the spindle of electronics alone/ })).toBeVisible();
+  await expect(page.getByText(/×\d.* at the slowest job here/)).toBeVisible();
+});
