@@ -141,16 +141,14 @@ func (h *healer) screenSwaps() []swap {
 			stages := append([]reduction.Stage(nil), h.now.reduction.Stages...)
 			for _, driven := range []bool{false, true} {
 				for _, size := range sizes {
-					changed, ok := h.legal(i, k, step, driven, size)
-					if !ok {
+					driver, on, ok := h.legal(i, step, driven, size)
+					if !ok || h.wouldOverspeed(touched, on/driver/(step.Driven/step.Driver)) {
 						continue
 					}
-					stages[i] = changed
-					s := swap{stage: i, step: k, driven: driven, size: size}
-					if s.fares, ok = h.faresChanged(stages, touched, elsewhere); ok {
-						s.done = countDone(s.fares)
-						out = append(out, s)
-					}
+					stages[i] = stage.Resized(k, driver, on)
+					s := swap{stage: i, step: k, driven: driven, size: size, fares: h.faresChanged(stages, touched, elsewhere)}
+					s.done = countDone(s.fares)
+					out = append(out, s)
 				}
 			}
 		}
@@ -178,15 +176,21 @@ func (h *healer) faresOver(positions []reduction.Position) []fare {
 	return out
 }
 
-// faresChanged is how the jobs fare with the touched positions on changed stages, or false when one
-// of them would overspeed the machine.
-func (h *healer) faresChanged(stages []reduction.Stage, touched []reduction.Position, elsewhere []fare) ([]fare, bool) {
+// wouldOverspeed reports whether positions with their ratios scaled would pass the machine's limit.
+func (h *healer) wouldOverspeed(positions []reduction.Position, scale float64) bool {
+	for n := range positions {
+		if _, high := h.now.span(&positions[n]); high/scale > h.now.top*(1+speedTolerance) {
+			return true
+		}
+	}
+	return false
+}
+
+// faresChanged is how the jobs fare with the touched positions on changed stages.
+func (h *healer) faresChanged(stages []reduction.Stage, touched []reduction.Position, elsewhere []fare) []fare {
 	changed := make([]reduction.Position, len(touched))
 	for n := range touched {
 		changed[n] = reduction.At(stages, touched[n].Steps)
-		if _, high := h.now.span(&changed[n]); high > h.now.top*(1+speedTolerance) {
-			return nil, false
-		}
 	}
 	out := h.faresOver(changed)
 	for n := range out {
@@ -194,18 +198,19 @@ func (h *healer) faresChanged(stages []reduction.Stage, touched []reduction.Posi
 			out[n] = elsewhere[n]
 		}
 	}
-	return out, true
+	return out
 }
 
-// legal looks at one swap: the stage with it made, and false when the belt would bend too tight or
-// slip, the wheels touch, or nothing change.
-func (h *healer) legal(i, k int, step reduction.Step, onDriven bool, size float64) (changed reduction.Stage, ok bool) {
+// legal looks at one swap: the diameters with it made, and false when the belt would bend too tight
+// or slip, the wheels touch, or nothing change.
+func (h *healer) legal(i int, step reduction.Step, onDriven bool, size float64) (driver, driven float64, ok bool) {
 	stage := h.now.reduction.Stages[i]
 	diameter := size / 1000
 	if step.Teeth {
 		diameter = stage.PitchDiameter(size)
 	}
-	driver, driven, was := step.Driver, step.Driven, step.Driver
+	driver, driven = step.Driver, step.Driven
+	was := step.Driver
 	if onDriven {
 		driven, was = diameter, step.Driven
 	} else {
@@ -213,13 +218,13 @@ func (h *healer) legal(i, k int, step reduction.Step, onDriven bool, size float6
 	}
 	small, large := math.Min(driver, driven), math.Max(driver, driven)
 	if small < reduction.Smallest(stage.Section)*0.995 || math.Abs(diameter/was-1) < 0.005 {
-		return stage, false
+		return 0, 0, false
 	}
 	if stage.Centre > 0 && !stage.Meshed() &&
 		(stage.Centre <= (small+large)/2*1.02 || stage.Belted() && reduction.Wrap(small, large, stage.Centre) < leastWrap) {
-		return stage, false
+		return 0, 0, false
 	}
-	return stage.Resized(k, driver, driven), true
+	return driver, driven, true
 }
 
 // withSwap is the described reduction with one wheel changed. A belt length no longer holds on

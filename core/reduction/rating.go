@@ -56,9 +56,7 @@ func (s *Stage) pullOf(step Step) Pull {
 	case VBelt, LinkBelt:
 		if _, tabled := classical[s.Section]; tabled {
 			factor := s.Count * wrapFactorV(math.Abs(step.Driven-step.Driver)/s.Centre) * lengthFactor(s.Section, length)
-			return sample(1000*footMinute, 6, func(v float64) float64 {
-				return factor * ClassicalPower(s.Section, small, math.Max(v, 1000*footMinute)) / math.Max(v, 1000*footMinute)
-			})
+			return classicalPull(s.Section, small, factor)
 		}
 		return s.gripPull(ribPull[s.Section].at(small), wrap)
 	case PolyV:
@@ -163,6 +161,18 @@ func ClassicalPower(name string, d, v float64) float64 {
 	i := min(int(place)-1, 3)
 	part := math.Min(place-1-float64(i), 1)
 	return (hp[i]*(1-part) + hp[i+1]*part) * horsepower
+}
+
+// classicalPull is the pull of so many belts at the table's own speeds, and at standstill that of its
+// slowest.
+func classicalPull(name string, d, factor float64) Pull {
+	hp := classical[name].row(d / inch)
+	p := Pull{1000 * footMinute, make([]float64, 1+len(hp))}
+	for i := range hp {
+		p.at[i+1] = factor * hp[i] * horsepower / (float64(i+1) * p.step)
+	}
+	p.at[0] = p.at[1]
+	return p
 }
 
 func (t powerTable) row(d float64) [5]float64 {
