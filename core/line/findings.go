@@ -29,7 +29,7 @@ const extraLowVolts = 50
 
 // judge gathers everything there is to say about the plan except how its jobs fare.
 func (t *train) judge(sys q.System) []f.Finding {
-	v := &verdict{train: t, sys: sys}
+	v := &verdict{train: t, sys: sys, list: make([]f.Finding, 0, 40)}
 	v.supplyFindings()
 	v.controlFindings()
 	v.list = append(v.list, t.motor.Findings(sys)...)

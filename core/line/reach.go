@@ -84,7 +84,8 @@ func (t *train) positionReach(p *reduction.Position, points int) PositionReach {
 			omega = high
 		}
 		c, b, k := t.model.Limits(omega*p.Ratio, usualBurst)
-		c, b, k = at(c, omega, p, 1), at(b, omega, p, 1), at(k, omega, p, reduction.OverloadShare)
+		long, brief := carried(omega, p, 1), carried(omega, p, reduction.OverloadShare)
+		c, b, k = at(c, p, long), at(b, p, long), at(k, p, brief)
 		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque), float32(b.Torque), float32(k.Torque)
 		now := Holding{0, c.By, b.By, k.By}
 		if n := len(out.Held); n == 0 || out.Held[n-1].differs(now) {

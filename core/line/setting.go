@@ -46,7 +46,7 @@ func (s *settingSheet) add(d dial) {
 
 // settingSheet is the control's settings in the order one sets them.
 func (t *train) settingSheet(sys q.System) settingSheet {
-	s := settingSheet{train: t, sys: sys, settings: []Setting{}}
+	s := settingSheet{train: t, sys: sys, settings: make([]Setting, 0, 16), workings: make([]working.Working, 0, 16)}
 	if !t.runs {
 		return s
 	}

@@ -196,12 +196,16 @@ func (t *train) span(p *reduction.Position) (low, high float64) {
 	return low / p.Ratio, high / p.Ratio
 }
 
-// at carries a torque of the motor through a position to the spindle, as far as its belts and
-// shafts bear it at spindle speed omega.
-func at(h motor.Held, omega float64, p *reduction.Position, overload float64) motor.Held {
-	h.Torque *= p.Ratio * p.Keeps
-	if most, by := p.Carries(omega, overload); most < h.Torque {
-		return motor.Held{Torque: most, By: motor.Bound(by)}
+// carried is the most that a position's belts and shafts bear at spindle speed omega.
+func carried(omega float64, p *reduction.Position, overload float64) motor.Held {
+	most, by := p.Carries(omega, overload)
+	return motor.Held{Torque: most, By: motor.Bound(by)}
+}
+
+// at carries a torque of the motor through a position to the spindle, as far as it is borne.
+func at(h motor.Held, p *reduction.Position, borne motor.Held) motor.Held {
+	if h.Torque *= p.Ratio * p.Keeps; borne.Torque < h.Torque {
+		return borne
 	}
 	return h
 }
@@ -209,13 +213,13 @@ func at(h motor.Held, omega float64, p *reduction.Position, overload float64) mo
 // steady, peak and breakaway are the motor's torques as they reach the spindle at speed omega. A
 // belt's rating is for its life, so a rest gives it nothing; for some seconds it pulls past it.
 func (t *train) steady(omega, overload float64, p *reduction.Position) motor.Held {
-	return at(t.model.Steady(omega*p.Ratio, overload), omega, p, 1)
+	return at(t.model.Steady(omega*p.Ratio, overload), p, carried(omega, p, 1))
 }
 
 func (t *train) peak(omega float64, p *reduction.Position) motor.Held {
-	return at(t.model.Peak(omega*p.Ratio), omega, p, reduction.OverloadShare)
+	return at(t.model.Peak(omega*p.Ratio), p, carried(omega, p, reduction.OverloadShare))
 }
 
 func (t *train) breakaway(p *reduction.Position) motor.Held {
-	return at(t.model.Breakaway(), 0, p, reduction.OverloadShare)
+	return at(t.model.Breakaway(), p, carried(0, p, reduction.OverloadShare))
 }

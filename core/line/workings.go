@@ -33,7 +33,7 @@ func (d *derivations) add(id, station, label, value, formula, put string, src so
 
 // workings derives every figure the sheet shows, supply to work.
 func (t *train) workings(sys q.System, fares []fare) []working.Working {
-	d := &derivations{train: t, sys: sys, list: make([]working.Working, 0, 48)}
+	d := &derivations{train: t, sys: sys, list: make([]working.Working, 0, 112)}
 	if t.runs {
 		d.supply()
 		d.circuit()

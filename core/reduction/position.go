@@ -89,6 +89,7 @@ func At(stages []Stage, chosen []int) Position {
 		p.Ratio *= s.Steps[chosen[i]].Ratio
 		p.Keeps *= s.Keeps
 	}
+	p.links = make([]link, 0, 2*len(stages))
 	speed, gain := 1.0, 1.0
 	for i := len(stages) - 1; i >= 0; i-- {
 		if chosen[i] == Out {

@@ -22,7 +22,7 @@ type Pull struct {
 func (p Pull) Rated() bool { return len(p.at) > 0 }
 
 // Carries returns the pull at belt speed v (m/s ≥ 0), N; +Inf for what is not rated.
-func (p Pull) Carries(v float64) float64 {
+func (p *Pull) Carries(v float64) float64 {
 	if len(p.at) == 0 {
 		return math.Inf(1)
 	}

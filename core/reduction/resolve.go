@@ -122,6 +122,9 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 	if out.Missing == "" && r.Err() == nil {
 		out.Positions = Positions(out.Stages)
 	}
+	if d.Speeds == (MeasuredSpeeds{}) {
+		return out
+	}
 	speeds := r.Under("speeds")
 	top := q.Range{Min: 0.1 * q.RPM, Max: 60000 * q.RPM}
 	motor, spindle := speeds.Read("motor", d.Speeds.Motor, q.Speed, top), speeds.Read("spindle", d.Speeds.Spindle, q.Speed, top)
@@ -178,6 +181,9 @@ func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missin
 // before it unless given.
 func (s *Stage) fits(d DescribedStage, shaft float64, r *q.Reader) {
 	read := func(part string, fit DescribedFit, shaft float64) Fit {
+		if fit == (DescribedFit{}) {
+			return Fit{Shaft: shaft}
+		}
 		at := r.Under(part)
 		sizes := q.Range{Min: 2e-3, Max: 0.3}
 		return Fit{
