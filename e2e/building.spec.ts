@@ -130,7 +130,7 @@ test('the cable is weighed against its breaker by either code', async ({ page, w
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Supply');
   await expect(page.getByRole('button', { name: 'Cable loses little', exact: true })).toBeVisible();
-  await page.getByLabel('Its conductor').fill('18 AWG');
+  await page.getByLabel('Its conductor').fill('0.5 mm²');
   await expect(page.getByRole('button', { name: 'Cable too thin for any circuit', exact: true })).toBeVisible();
   await page.getByLabel('Its conductor').fill('1 mm²');
   await page.getByLabel('Breaker or fuse').fill('16 A');

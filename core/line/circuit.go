@@ -20,7 +20,7 @@ const (
 
 // circuit is what the plan's input amps ask of conductor, fuse and breaker.
 func (t *train) circuit() supply.Circuit {
-	return supply.On(t.supply.Code, t.inputAmps(), t.motor.Amps.Value, t.control.Adjusts())
+	return supply.On(t.supply.Code, t.inputAmps(), t.supply.Breaker, t.motor.Amps.Value, t.control.Adjusts())
 }
 
 // circuitFindings weigh the cable against the breaker before it, and its drop against the volts.
@@ -70,7 +70,7 @@ func length(m float64, sys q.System) string {
 func (d *derivations) circuit() {
 	s, c := d.train.supply, d.train.circuit()
 	amps := d.inputAmps()
-	src, wireRule, wirePut := circuitSource(c.Code), "I_load ≤ I_breaker ≤ I_cable", fmt.Sprintf("%s, breaker %s", d.show(amps, q.Current), d.show(c.Breaker, q.Current))
+	src, wireRule, wirePut := circuitSource(c.Code), "I_load ≤ I_breaker ≤ I_cable", fmt.Sprintf("%s; cable for %s", d.show(amps, q.Current), d.show(c.WireFor, q.Current))
 	if c.Code == supply.NEC {
 		wireRule, wirePut = "I_cable ≥ 1.25·I", fmt.Sprintf("1.25 × %s is %s", d.show(amps, q.Current), d.show(c.WireFor, q.Current))
 	}

@@ -38,12 +38,12 @@ type ControlsTried struct {
 	Units Units          `json:"units"`
 }
 
-// holds says how the speed holds under load [common practice].
+// holds says what the speed does under load [common practice].
 var holds = map[control.Kind]string{
-	control.PhaseAngle: "within 2 % by armature volts, 1 % by a tachometer", control.Chopper: "within 2 % by armature volts, 1 % by a tachometer",
-	control.Inverter: "sags by its slip, 2 to 5 %; vector 1 %", control.SinglePhaseInverter: "sags by its slip, 3 to 8 %", control.BrushlessDrive: "within 1 % by its sensors",
-	control.StepperDriver: "exactly, or not at all", control.CapacitorSet: "where fan and capacitor settle", control.Contactor: "sags by its slip",
-	control.VariableTransformer: "sags by I·R, a tenth or more", control.SeriesResistor: "collapses with the load",
+	control.PhaseAngle: "stays within 2 % by armature volts, 1 % by a tachometer", control.Chopper: "stays within 2 % by armature volts, 1 % by a tachometer",
+	control.Inverter: "sags by its slip, 2 to 5 %; by vector 1 %", control.SinglePhaseInverter: "sags by its slip, 3 to 8 %", control.BrushlessDrive: "stays within 1 % by its sensors",
+	control.StepperDriver: "stays exactly, or is lost", control.CapacitorSet: "is where fan and capacitor settle", control.Contactor: "sags by its slip",
+	control.VariableTransformer: "sags by I·R, a tenth or more", control.SeriesResistor: "collapses",
 }
 
 // Controls tries every control that works with the plan's motor and supply: the plan's own, those on

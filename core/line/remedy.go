@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"math"
 	"reflect"
+	"strconv"
+	"strings"
 
 	"jiriki/core/control"
 	"jiriki/core/finding"
@@ -128,12 +130,44 @@ func (h *healer) fixes(findings []finding.Finding) map[string][]Remedy {
 		case "control.no-limit", "control.limit-high", "control.amps-short":
 			h.tryAll()
 			options = h.limitFor()
+		default:
+			if n, ok := strings.CutPrefix(f.ID, "reduction.cone."); ok {
+				options = h.turnedCone(n)
+			}
 		}
 		for _, o := range options {
 			out[f.ID] = append(out[f.ID], o.Remedy)
 		}
 	}
 	return out
+}
+
+// turnedCone turns the driven steps of a cone to the diameters at which the first step's belt fits
+// them all. n is the stage, in words.
+func (h *healer) turnedCone(n string) []option {
+	i, err := strconv.Atoi(n)
+	if err != nil || i >= len(h.now.reduction.Stages) {
+		return nil
+	}
+	stage := h.now.reduction.Stages[i]
+	length := stage.Steps[0].Length
+	changed := h.withStages()
+	var turned []string
+	for k := 1; k < len(stage.Steps); k++ {
+		size, ok := reduction.DrivenFor(stage.Steps[k].Driver, stage.Centre, length)
+		if !ok {
+			return nil
+		}
+		text := h.asMeasured(i, size)
+		changed.Stages[i].Steps[k].Driven = text
+		turned = append(turned, string(text))
+	}
+	r := Remedy{Kind: "ratio", Label: "Turn the driven steps to fit one belt", Detail: "step 2 on: " + strings.Join(turned, ", "), Reduction: &changed}
+	o, ok := h.try(r)
+	if !ok {
+		return nil
+	}
+	return []option{o}
 }
 
 // limitFor sets the current limit the motor and drive ask for.

@@ -162,3 +162,21 @@ func beats(a, b Assessment) bool {
 	}
 	return a.Jobs[0].Margin > b.Jobs[0].Margin*1.001
 }
+
+// A cone that needs two belts is turned to fit one, and the finding goes.
+func TestAConeIsTurnedToFitOneBelt(t *testing.T) {
+	in := sound()
+	in.Machine.Limits.Spindle = ""
+	stage := &in.Plan.Reduction.Stages[0]
+	stage.Measured = "outside"
+	stage.Steps = append(stage.Steps, reduction.DescribedStep{Driver: "110 mm", Driven: "200 mm"})
+	a := assessed(t, in)
+	require.NotNil(t, found(a, "reduction.cone.0"))
+	fixes := a.Fixes["reduction.cone.0"]
+	require.Len(t, fixes, 1)
+	in.Plan.Reduction = *fixes[0].Reduction
+	after := assessed(t, in)
+	assert.Nil(t, found(after, "reduction.cone.0"))
+	steps := after.Drawing.Stages[0].Steps
+	assert.InEpsilon(t, steps[0].Length, steps[1].Length, 1e-3)
+}

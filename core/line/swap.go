@@ -227,21 +227,32 @@ func (h *healer) legal(i int, step reduction.Step, onDriven bool, size float64) 
 	return driver, driven, true
 }
 
+// withStages is the described reduction, its stages and steps free to be changed.
+func (h *healer) withStages() reduction.Described {
+	d := h.in.Plan.Reduction
+	d.Stages = append([]reduction.DescribedStage(nil), d.Stages...)
+	for i := range d.Stages {
+		d.Stages[i].Steps = append([]reduction.DescribedStep(nil), d.Stages[i].Steps...)
+	}
+	return d
+}
+
+// asMeasured writes a pitch diameter (m) as the stage's diameters are typed, over the rim or not.
+func (h *healer) asMeasured(stage int, size float64) q.Text {
+	if h.in.Plan.Reduction.Stages[stage].Measured == "outside" {
+		size += 2 * reduction.PitchOffset(h.now.reduction.Stages[stage].Section)
+	}
+	return typedLength(size * 1000)
+}
+
 // withSwap is the described reduction with one wheel changed. A belt length no longer holds on
 // the old centres, so the centre distance is kept and the belt left to be worked out.
 func (h *healer) withSwap(s swap) reduction.Described {
-	d := h.in.Plan.Reduction
-	d.Stages = append([]reduction.DescribedStage(nil), d.Stages...)
-	stage := &d.Stages[s.stage]
-	stage.Steps = append([]reduction.DescribedStep(nil), stage.Steps...)
-	resolved := h.now.reduction.Stages[s.stage]
+	d := h.withStages()
+	stage, resolved := &d.Stages[s.stage], h.now.reduction.Stages[s.stage]
 	text := q.Text(fmt.Sprintf("%g", s.size))
 	if !resolved.Steps[s.step].Teeth {
-		size := s.size
-		if stage.Measured == "outside" {
-			size += 2000 * reduction.PitchOffset(resolved.Section)
-		}
-		text = q.Text(fmt.Sprintf("%g mm", size))
+		text = h.asMeasured(s.stage, s.size/1000)
 	}
 	if s.driven {
 		stage.Steps[s.step].Driven = text

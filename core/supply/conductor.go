@@ -3,6 +3,7 @@ package supply
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 )
@@ -79,11 +80,19 @@ type carrying struct {
 	amps float64
 }
 
-// tables of copper in conduit or trunking: IEC 60364-5-52, PVC, two loaded conductors, method B1;
+// tables of copper in conduit or trunking: IEC 60364-5-52, PVC, two loaded conductors, method B1, from
+// the 1.5 mm² its table 52.2 begins at;
 // NEC table 310.16 at 60 °C with the limits of 240.4(D) on 14, 12 and 10 AWG [both from memory].
 var tables = map[Code][]carrying{
-	IEC: {{mm2(1), 13.5}, {mm2(1.5), 17.5}, {mm2(2.5), 24}, {mm2(4), 32}, {mm2(6), 41}, {mm2(10), 57}, {mm2(16), 76}, {mm2(25), 101}, {mm2(35), 125}, {mm2(50), 151}},
+	IEC: {{mm2(1.5), 17.5}, {mm2(2.5), 24}, {mm2(4), 32}, {mm2(6), 41}, {mm2(10), 57}, {mm2(16), 76}, {mm2(25), 101}, {mm2(35), 125}, {mm2(50), 151}},
 	NEC: {{AWG(14), 15}, {AWG(12), 20}, {AWG(10), 30}, {AWG(8), 40}, {AWG(6), 55}, {AWG(4), 70}, {AWG(3), 85}, {AWG(2), 95}, {AWG(1), 110}, {AWG(0), 125}},
+}
+
+// cords are flexible leads, fit for a machine's own lead but not laid as a circuit [IEC 60245 and NEC
+// 400.5, from memory].
+var cords = map[Code][]carrying{
+	IEC: {{mm2(0.75), 6}, {mm2(1), 10}},
+	NEC: {{AWG(18), 10}, {AWG(16), 13}},
 }
 
 func mm2(v float64) Wire { return Wire{strconv.FormatFloat(v, 'g', -1, 64) + "\u202fmm²", v * 1e-6} }
@@ -92,7 +101,7 @@ func mm2(v float64) Wire { return Wire{strconv.FormatFloat(v, 'g', -1, 64) + "\u
 // it is thinner than any.
 func (w Wire) Carries(code Code) float64 {
 	amps := 0.0
-	for _, c := range tables[code] {
+	for _, c := range slices.Concat(cords[code], tables[code]) {
 		if w.Area >= c.wire.Area*0.97 {
 			amps = c.amps
 		}
@@ -139,14 +148,14 @@ type Circuit struct {
 	EarthWire Wire
 }
 
-// On returns the starting values for input amps by a code. motorAmps are the plate's, for the
-// overload trip.
+// On returns the starting values for input amps by a code. fitted is the breaker there is, 0 when it
+// is not known; motorAmps are the plate's, for the overload trip.
 //
 //	NEC: conductor 125 % (430.22, 430.122 for a drive), time-delay fuse 175 %, breaker 250 % (430.52)
 //	IEC: I_b ≤ I_n ≤ I_z (60364-4-43), the breaker next above the load
 //
 // Both from memory: local code and a licensed electrician decide.
-func On(code Code, amps, motorAmps float64, drive bool) Circuit {
+func On(code Code, amps, fitted, motorAmps float64, drive bool) Circuit {
 	c := Circuit{Code: code, Overload: 1.15 * motorAmps}
 	if code == NEC {
 		c.WireFor = 1.25 * amps
@@ -157,7 +166,8 @@ func On(code Code, amps, motorAmps float64, drive bool) Circuit {
 		}
 	} else {
 		c.Fuse, c.Breaker = StandardAbove(code, 1.25*amps), StandardAbove(code, 1.1*amps)
-		c.WireFor, c.Overload = math.Max(c.Breaker, amps), motorAmps
+		// The cable must bear whatever the breaker lets through: the one that is there, if it is larger.
+		c.WireFor, c.Overload = math.Max(math.Max(c.Breaker, fitted), amps), motorAmps
 	}
 	c.Wire, c.Fits = Thinnest(code, c.WireFor)
 	c.EarthWire = c.Wire

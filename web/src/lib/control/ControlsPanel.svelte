@@ -55,7 +55,7 @@
               </p>
               <p class="text-[0.94rem] text-soft">{c.why}</p>
               <p class="text-[0.94rem]">
-                {c.speeds} at the spindle; holds its speed {c.holds}.
+                {c.speeds} at the spindle. Under load the speed {c.holds}.
                 {#if c.worst}Tightest: {c.worst}, ×{figure(c.margin)}, held by {c.heldBy}.{/if}
                 {#if c.form > 1.02}Its current heats as ×{figure(c.form)}.{/if}
                 {#if c.costed}Costs {c.cost}.{/if}

@@ -147,7 +147,7 @@
     {/if}
     <Tick path="control.noVolt" label="No-volt release: stays off when power comes back" />
     <Tick path="control.lamp" label="A lamp shows that it is on" />
-    <Tick path="control.fan" label="A fan with its own supply" />
+    <Tick path="control.fan" label="A fan in the box, with its own supply" />
   </div>
   <div class="mt-2">
     <Choice
