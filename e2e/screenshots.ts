@@ -26,10 +26,12 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.getByRole('button', { name: 'Find the best reduction' }).click();
   await page.getByRole('button', { name: 'on the ruler' }).first().click();
   await shot(page, 'reduction-bench');
+  await page.getByRole('button', { name: 'back to the verdict' }).click();
   await sheet('Kick wheel, powered', 'B', 'Control', 'control-bench');
   await page.getByRole('button', { name: 'wire and build' }).click();
   await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
   await shot(page, 'wiring');
+  await page.getByRole('button', { name: 'back to the plan' }).click();
   await sheet('Power hacksaw', 'A', 'Supply', 'supply-bench');
   await sheet('Honey extractor', 'A', 'Work', 'work-bench');
   await page.getByText('First side, slow', { exact: true }).first().click();
