@@ -95,9 +95,13 @@ const (
 	rampMargin = 1.25
 )
 
-// leastRamp is the longest that a job of inertia takes to speed with the torque there is for some
-// seconds, and the energy in what turns then (J); 0 where no job tells the inertia.
-func (s *settingSheet) leastRamp() (seconds, energy float64) {
+// spinUp is what a job of inertia tells of starting and stopping: seconds to speed with the torque
+// there is for some seconds, the energy in what turns then (J), and seconds to coast down on friction
+// alone, 0 where nothing rubs.
+type spinUp struct{ seconds, energy, coast float64 }
+
+// leastRamp is the longest of the jobs of inertia; zero where none tells it.
+func (s *settingSheet) leastRamp() (out spinUp) {
 	for i := range s.machine.Jobs {
 		job := &s.machine.Jobs[i]
 		if job.Method != work.ByInertia || job.Missing != "" || len(s.reduction.Positions) == 0 {
@@ -107,16 +111,20 @@ func (s *settingSheet) leastRamp() (seconds, energy float64) {
 		_, high := s.span(p)
 		top := math.Min(job.High, high)
 		if took := s.timeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p); !math.IsInf(took, 0) {
-			seconds = math.Max(seconds, took)
+			out.seconds = math.Max(out.seconds, took)
 		}
-		energy = math.Max(energy, job.Spinning.Inertia*top*top/2)
+		out.energy = math.Max(out.energy, job.Spinning.Inertia*top*top/2)
+		if rubs := job.Spinning.Friction + s.motor.DC.Friction.Value*p.Ratio; rubs > 0 {
+			out.coast = math.Max(out.coast, job.Spinning.Inertia*top/rubs)
+		}
 	}
-	return seconds, energy
+	return out
 }
 
 // ramps are acceleration and deceleration, from the inertia where a job tells it.
 func (s *settingSheet) ramps() {
-	least, energy := s.leastRamp()
+	spin := s.leastRamp()
+	least := spin.seconds
 	seconds, formula, put := usualRamp, "2–3 s is usual", "no job tells the inertia"
 	if s.control.Accel > 0 {
 		seconds, put = s.control.Accel, "as put in"
@@ -129,10 +137,21 @@ func (s *settingSheet) ramps() {
 	}
 	s.add(dial{"accel", "Acceleration", s.show(seconds, q.Duration), formula, put, "Longer if the current limit acts during the run-up.", "", source.RampTimes})
 	watch := "Longer with a heavy wheel: braking hard can undo a thread or trip the drive."
-	if energy > 0 {
-		put = fmt.Sprintf("%s turns in it at full speed; %s", s.show(energy, q.Energy), put)
+	if spin.energy > 0 {
+		put = fmt.Sprintf("%s turns in it at full speed; %s", joules(spin.energy), put)
+	}
+	if spin.coast > 0 {
+		put += fmt.Sprintf("; left alone it coasts for %s, J·ω / T_friction", s.show(spin.coast, q.Duration))
 	}
 	s.add(dial{"decel", "Deceleration", s.show(seconds, q.Duration), "not shorter than it took to get there", put, watch, "", source.RampTimes})
+}
+
+// joules writes an energy in motion, which watt-hours would make too small to read.
+func joules(v float64) string {
+	if v >= 1000 {
+		return q.Figures(v/1000, 3) + q.ThinSpace + "kJ"
+	}
+	return q.Figures(v, 3) + q.ThinSpace + "J"
 }
 
 // currentLimit is 1.5 × the plate's amps, within what drive and magnets bear.

@@ -47,14 +47,14 @@ func (s *settingSheet) mode() {
 
 // stopMode is ramp or coast, with the energy a brake resistor must take.
 func (s *settingSheet) stopMode() {
-	_, energy := s.leastRamp()
+	energy := s.leastRamp().energy
 	value, put, watch := "ramp to stop", "trips on over-volts mean the ramp is too short", "Coast if a heavy wheel trips it and no brake resistor is fitted."
 	switch {
 	case s.control.BrakeOhms > 0:
 		value, put = "ramp, brake resistor on", s.show(s.control.BrakeOhms, q.Resistance)
 		watch = "Where it has a jumper in place of a resistor, take that out first. It runs hot: guard it."
 	case energy > 2000:
-		value, put = "coast", s.show(energy, q.Energy)+" turns in it and no brake resistor is put in"
+		value, put = "coast", joules(energy)+" turns in it and no brake resistor is put in"
 		watch = "Nobody near until it stands still; a resistor stops it sooner."
 	}
 	s.add(dial{"stop", "Stop mode", value, "½·J·ω² into the ramp, or coast", put, watch, "", source.RampTimes})

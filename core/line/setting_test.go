@@ -67,6 +67,11 @@ func TestAPlainSwitchSetsItsOverloadTrip(t *testing.T) {
 	assert.Equal(t, "2.99\u202fA", setting(t, in, "Overload trip").Value, "1.15 × plate amps")
 }
 
+func sheetOf(s stations, in Input) *settingSheet {
+	sheet := newTrain(s).settingSheet(in.Units)
+	return &sheet
+}
+
 // The ramps come from the inertia where a job tells it: never shorter than the motor can do, a quarter
 // more; a heavy wheel without a brake resistor coasts.
 func TestRampsFollowTheInertia(t *testing.T) {
@@ -75,13 +80,18 @@ func TestRampsFollowTheInertia(t *testing.T) {
 		Load: work.Load{By: "inertia", Inertia: work.InertiaLoad{Within: "60 s", Parts: []work.Part{{Shape: "ring", Diameter: "900 mm", Inside: "800 mm", Mass: "60 kg"}}}}})
 	s, err := resolve(in)
 	require.NoError(t, err)
-	sheet := newTrain(s).settingSheet(in.Units)
-	least, energy := sheet.leastRamp()
-	require.Greater(t, least, usualRamp)
+	sheet := sheetOf(s, in)
+	spin := sheet.leastRamp()
+	require.Greater(t, spin.seconds, usualRamp)
 	// By hand: a ring of 60 kg between 0.4 and 0.45 m has J = 60·(0.4² + 0.45²)/2 = 10.9 kg·m², at 300 rpm 5.37 kJ.
-	assert.InEpsilon(t, 5367, energy, 0.01)
-	assert.Contains(t, setting(t, in, "Acceleration").Value, q.Show(1.25*least, q.Duration, q.Metric))
+	assert.InEpsilon(t, 5367, spin.energy, 0.01)
+	assert.Contains(t, setting(t, in, "Acceleration").Value, q.Show(1.25*spin.seconds, q.Duration, q.Metric))
 	assert.Equal(t, "coast", setting(t, in, "Stop mode").Value)
+	assert.Zero(t, spin.coast, "nothing rubs")
+	in.Machine.Jobs[1].Load.Inertia.Friction = "2 N·m"
+	s, err = resolve(in)
+	require.NoError(t, err)
+	assert.InEpsilon(t, 10.875*31.416/2, sheetOf(s, in).leastRamp().coast, 0.01)
 	in.Plan.Control.BrakeOhms = "80 Ω"
 	assert.Contains(t, setting(t, in, "Stop mode").Value, "brake resistor")
 }
