@@ -20,6 +20,14 @@
   /** Where the shaft being dragged is, before the answer to it has come. */
   let dragged = $state.raw<{ shaft: number; at: Point; view: View }>();
 
+  let settling = false;
+  $effect(() => {
+    void a;
+    if (!settling) return;
+    settling = false;
+    dragged = undefined;
+  });
+
   interface View {
     scale: number;
     left: number;
@@ -81,17 +89,34 @@
     target.setPointerCapture(e.pointerId);
     const start = { x: e.clientX, y: e.clientY };
     const from = placed[shaft] ?? { x: 0, y: 0 };
-    const held = fitted;
+    const held = view;
+    settling = false;
     let first = true;
-    const follow = (e: PointerEvent) => {
-      const to = { x: from.x + (e.clientX - start.x) / held.scale, y: from.y + (e.clientY - start.y) / held.scale };
-      dragged = { shaft, at: to, view: held };
-      move(shaft, to, first);
+    let asked = false;
+    // The drawing follows at once; the plan, its saving and its verdict after the frame is drawn, and
+    // then only for where the shaft is by then.
+    const write = () => {
+      asked = false;
+      if (!dragged) return;
+      move(shaft, dragged.at, first);
       first = false;
+    };
+    const follow = (e: PointerEvent) => {
+      dragged = {
+        shaft,
+        at: { x: from.x + (e.clientX - start.x) / held.scale, y: from.y + (e.clientY - start.y) / held.scale },
+        view: held
+      };
+      if (asked) return;
+      asked = true;
+      requestAnimationFrame(() => setTimeout(write));
     };
     const release = () => {
       target.removeEventListener('pointermove', follow);
-      dragged = undefined;
+      if (asked) write();
+      // Let go, it stays where it was put until the answer has come.
+      if (first) dragged = undefined;
+      else settling = true;
     };
     target.addEventListener('pointermove', follow);
     target.addEventListener('pointerup', release, { once: true });
