@@ -3,23 +3,23 @@
 package motor
 
 import (
-	"bytes"
-	"encoding/json"
+	"slices"
 
 	q "jiriki/core/quantity"
 )
 
 // Described is a motor as a person entered it: every quantity as typed, any of them missing.
 type Described struct {
-	Name          string    `json:"name" maxLength:"120" doc:"What its owner calls it"`
-	Origin        string    `json:"origin" maxLength:"200" doc:"Where it came from"`
-	Kind          Kind      `json:"kind" enum:"pm-dc,wound-dc,universal,induction-3,split-phase,capacitor-start,capacitor-start-run,psc,shaded-pole,two-speed,brushless,stepper,servo,"`
-	Plate         Plate     `json:"plate"`
-	Readings      []Reading `json:"readings" maxItems:"40" nullable:"false" doc:"What was measured on the bench; a reading outranks the plate"`
-	Body          Body      `json:"body"`
-	Gearbox       Gearbox   `json:"gearbox"`
-	Clutch        Clutch    `json:"clutch"`
-	ThermalSwitch string    `json:"thermalSwitch" enum:"unknown,none,wired,left-out," doc:"Whether a thermal switch is in the winding and in the enable circuit"`
+	Name          string         `json:"name" maxLength:"120" doc:"What its owner calls it"`
+	Origin        string         `json:"origin" maxLength:"200" doc:"Where it came from"`
+	Kind          Kind           `json:"kind" enum:"pm-dc,wound-dc,universal,induction-3,split-phase,capacitor-start,capacitor-start-run,psc,shaded-pole,two-speed,brushless,stepper,servo,"`
+	Plate         Plate          `json:"plate"`
+	Readings      []Reading      `json:"readings" maxItems:"40" nullable:"false" doc:"What was measured on the bench; a reading outranks the plate"`
+	Older         *OlderReadings `json:"bench,omitempty" hidden:"true"`
+	Body          Body           `json:"body"`
+	Gearbox       Gearbox        `json:"gearbox"`
+	Clutch        Clutch         `json:"clutch"`
+	ThermalSwitch string         `json:"thermalSwitch" enum:"unknown,none,wired,left-out," doc:"Whether a thermal switch is in the winding and in the enable circuit"`
 }
 
 // Plate is what the plate says, as read. Volts and amps may be a pair, such as 230/400 and
@@ -93,45 +93,34 @@ type Clutch struct {
 	Torque  q.Text `json:"torque" doc:"Torque it carried then"`
 }
 
-// Whole returns the motor with empty lists in place of absent ones.
+// OlderReadings are bench readings as older files hold them, one of each sort.
+type OlderReadings struct {
+	OpenVolts   q.Text `json:"openVolts,omitempty"`
+	SpunSpeed   q.Text `json:"spunSpeed,omitempty"`
+	Resistance  q.Text `json:"resistance,omitempty"`
+	NoLoadAmps  q.Text `json:"noLoadAmps,omitempty"`
+	NoLoadSpeed q.Text `json:"noLoadSpeed,omitempty"`
+	NoLoadVolts q.Text `json:"noLoadVolts,omitempty"`
+}
+
+// Whole returns the motor with an empty list in place of an absent one, and older readings among
+// the readings.
 func (d Described) Whole() Described {
+	if b := d.Older; b != nil {
+		d.Older = nil
+		d.Readings = slices.Clone(d.Readings)
+		if b.OpenVolts.Known() || b.SpunSpeed.Known() {
+			d.Readings = append(d.Readings, Reading{Sort: "open", Volts: b.OpenVolts, Speed: b.SpunSpeed})
+		}
+		if b.Resistance.Known() {
+			d.Readings = append(d.Readings, Reading{Sort: "resistance", Ohms: b.Resistance})
+		}
+		if b.NoLoadAmps.Known() || b.NoLoadSpeed.Known() {
+			d.Readings = append(d.Readings, Reading{Sort: "free", Volts: b.NoLoadVolts, Amps: b.NoLoadAmps, Speed: b.NoLoadSpeed})
+		}
+	}
 	if d.Readings == nil {
 		d.Readings = []Reading{}
 	}
 	return d
-}
-
-// UnmarshalJSON also reads a motor as older files hold it, with one bench reading of each sort.
-func (d *Described) UnmarshalJSON(data []byte) error {
-	type plain Described
-	older := struct {
-		*plain
-		Bench *struct {
-			OpenVolts   q.Text `json:"openVolts"`
-			SpunSpeed   q.Text `json:"spunSpeed"`
-			Resistance  q.Text `json:"resistance"`
-			NoLoadAmps  q.Text `json:"noLoadAmps"`
-			NoLoadSpeed q.Text `json:"noLoadSpeed"`
-			NoLoadVolts q.Text `json:"noLoadVolts"`
-		} `json:"bench"`
-	}{plain: (*plain)(d)}
-	dec := json.NewDecoder(bytes.NewReader(data))
-	dec.DisallowUnknownFields()
-	if err := dec.Decode(&older); err != nil {
-		return err
-	}
-	b := older.Bench
-	if b == nil {
-		return nil
-	}
-	if b.OpenVolts.Known() || b.SpunSpeed.Known() {
-		d.Readings = append(d.Readings, Reading{Sort: "open", Volts: b.OpenVolts, Speed: b.SpunSpeed})
-	}
-	if b.Resistance.Known() {
-		d.Readings = append(d.Readings, Reading{Sort: "resistance", Ohms: b.Resistance})
-	}
-	if b.NoLoadAmps.Known() || b.NoLoadSpeed.Known() {
-		d.Readings = append(d.Readings, Reading{Sort: "free", Volts: b.NoLoadVolts, Amps: b.NoLoadAmps, Speed: b.NoLoadSpeed})
-	}
-	return nil
 }
