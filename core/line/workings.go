@@ -150,7 +150,7 @@ func (d *derivations) formFactor() {
 		if wave.Continuous {
 			flows = "never stops"
 		}
-		assumes = append(assumes, fmt.Sprintf("Fired at %s against %s of back-EMF, through %s and %s; the current %s", d.show(alpha, q.Angle), d.show(emf, q.Voltage), d.show(m.DC.Resistance.Value, q.Resistance), d.show(m.DC.Henries+d.train.control.Henries, q.Inductance), flows))
+		assumes = append(assumes, fmt.Sprintf("Fired at %s against %s of back-EMF, through %s and %s, where the bridge averages %s; the current %s", d.show(alpha, q.Angle), d.show(emf, q.Voltage), d.show(m.DC.Resistance.Value, q.Resistance), d.show(m.DC.Henries+d.train.control.Henries, q.Inductance), d.show(control.HalfControlledAverage(d.train.supply.Volts, alpha), q.Voltage), flows))
 	}
 	d.add("control.formFactor", "control", "Form factor", q.Figures(d.feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor", put, src, assumes...)
 }

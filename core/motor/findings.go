@@ -6,6 +6,7 @@ import (
 
 	f "jiriki/core/finding"
 	q "jiriki/core/quantity"
+	"jiriki/core/shaft"
 	"jiriki/core/working"
 )
 
@@ -122,13 +123,13 @@ func (v *verdict) guessFindings() {
 	if v.Guess != "" {
 		detail := fmt.Sprintf("By its body it is of the %s. Torque may be out by %s either way, so the reach is drawn as a band. Spin it and read the volts at its open leads: that ends the guessing.", v.Guess, q.Percent(v.Spread))
 		if d := v.Body.Shaft; d > 0 {
-			detail += fmt.Sprintf(" Its %s shaft would bear at most %s.", v.show(d, q.Length), v.show(Torsion(d, keyedStress), q.Torque))
+			detail += fmt.Sprintf(" Its %s shaft would bear at most %s.", v.show(d, q.Length), v.show(shaft.Bears(d, shaft.Keyed), q.Torque))
 		}
 		v.add("guess", f.Caution, "plate.speed", "Speed is a guess from the body", detail)
 	}
-	if d := v.Body.Shaft; d > 0 && v.Torque.Value > Torsion(d, keyedStress) {
+	if d := v.Body.Shaft; d > 0 && v.Torque.Value > shaft.Bears(d, shaft.Keyed) {
 		v.add("shaft-thin", f.Caution, "body.shaft", "Shaft looks thin for the torque",
-			fmt.Sprintf("%s would twist a keyed %s shaft past what it bears, %s. Plate or calliper is wrong.", v.show(v.Torque.Value, q.Torque), v.show(d, q.Length), v.show(Torsion(d, keyedStress), q.Torque)))
+			fmt.Sprintf("%s would twist a keyed %s shaft past what it bears, %s. Plate or calliper is wrong.", v.show(v.Torque.Value, q.Torque), v.show(d, q.Length), v.show(shaft.Bears(d, shaft.Keyed), q.Torque)))
 	}
 }
 

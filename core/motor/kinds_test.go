@@ -9,6 +9,7 @@ import (
 
 	f "jiriki/core/finding"
 	q "jiriki/core/quantity"
+	"jiriki/core/shaft"
 )
 
 // specimen is a whole plate of a kind, and a feed at its plate's volts and hertz.
@@ -222,5 +223,5 @@ func TestABodyGivesAGuessWithItsDoubt(t *testing.T) {
 	d.Body.Shaft = "4 mm"
 	assert.True(t, has(resolved(t, d), "motor.shaft-thin", f.Caution))
 	// Source: ASME shafting code, allowed 41 MPa with a keyway, from memory: 16 mm bears 33 N·m.
-	assert.InEpsilon(t, 33, Torsion(0.016, keyedStress), 0.01)
+	assert.InEpsilon(t, 33, shaft.Bears(0.016, shaft.Keyed), 0.01)
 }

@@ -132,11 +132,3 @@ func (m *Resolved) class() (bodyClass, bool) {
 	}
 	return bodyClass{}, false
 }
-
-// Torsion is the torque at which a solid round shaft reaches stress tau (Pa): T = π·d³·τ/16.
-func Torsion(diameter, tau float64) float64 {
-	return math.Pi * diameter * diameter * diameter * tau / 16
-}
-
-// keyedStress is what a shaft with a keyway is allowed in torsion, Pa [from memory].
-const keyedStress = 41e6

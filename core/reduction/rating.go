@@ -143,28 +143,10 @@ var classical = map[string]powerTable{
 		{1.72, 2.87, 3.61, 3.85, 3.45}, {1.82, 3.09, 3.94, 4.28, 4.00}, {1.92, 3.29, 4.23, 4.67, 4.48}, {2.01, 3.46, 4.49, 5.01, 4.90}}},
 }
 
-// ClassicalPower returns the watts one classical V belt of section A or B carries over a small
-// pulley of pitch diameter d (m) at belt speed v (m/s ≥ 0), with half a turn of wrap and a belt of
-// usual length; 0 for another section. Between the table's sizes and speeds it is interpolated
-// evenly; over its largest pulley it stays, under its smallest it falls with diameter; under
-// 1000 ft/min the pull stays as it is there. Source: Shigley, table 17-12, from memory.
-func ClassicalPower(name string, d, v float64) float64 {
-	table, ok := classical[name]
-	if !ok {
-		return 0
-	}
-	hp := table.row(d / inch)
-	place := v / (1000 * footMinute)
-	if place <= 1 {
-		return hp[0] * horsepower * place
-	}
-	i := min(int(place)-1, 3)
-	part := math.Min(place-1-float64(i), 1)
-	return (hp[i]*(1-part) + hp[i+1]*part) * horsepower
-}
-
-// classicalPull is the pull of so many belts at the table's own speeds, and at standstill that of its
-// slowest.
+// classicalPull is the pull of so many classical V belts over a small pulley of pitch diameter d (m): at
+// the table's own speeds its power over the speed, below 1000 ft/min as it is there. Between the
+// table's diameters the power is interpolated evenly; over its largest it stays, under its smallest it
+// falls with diameter.
 func classicalPull(name string, d, factor float64) Pull {
 	hp := classical[name].row(d / inch)
 	p := Pull{1000 * footMinute, make([]float64, 1+len(hp))}

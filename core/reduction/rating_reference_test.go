@@ -8,10 +8,15 @@ import (
 	"github.com/stretchr/testify/require"
 
 	q "jiriki/core/quantity"
+	"jiriki/core/shaft"
 )
 
 // Source: Shigley's Mechanical Engineering Design, table 17-12, from memory: classical A and B belts.
 func TestClassicalBeltRatings(t *testing.T) {
+	power := func(section string, inches, feet float64) float64 {
+		pull := classicalPull(section, inches*inch, 1)
+		return pull.Carries(feet*footMinute) * feet * footMinute
+	}
 	for _, c := range []struct {
 		section string
 		inches  float64
@@ -21,12 +26,12 @@ func TestClassicalBeltRatings(t *testing.T) {
 		{"A", 2.6, 1000, 0.47}, {"A", 3.0, 3000, 1.12}, {"A", 3.8, 2000, 1.55}, {"A", 4.6, 4000, 2.69}, {"A", 5.0, 5000, 2.89}, {"A", 9.0, 3000, 2.64},
 		{"B", 4.2, 1000, 1.07}, {"B", 5.4, 3000, 3.24}, {"B", 7.0, 4000, 5.01},
 	} {
-		got := ClassicalPower(c.section, c.inches*inch, c.fpm*footMinute)
-		assert.InEpsilon(t, c.hp*horsepower, got, 1e-9, "%+v", c)
+		assert.InEpsilon(t, c.hp*horsepower, power(c.section, c.inches, c.fpm), 1e-9, "%+v", c)
 	}
 	// Between rows evenly, below the table by constant pull.
-	assert.InEpsilon(t, (0.66+0.81)/2*horsepower, ClassicalPower("A", 3.2*inch, 1000*footMinute), 1e-9)
-	assert.InEpsilon(t, 0.47*horsepower/2, ClassicalPower("A", 2.6*inch, 500*footMinute), 1e-9)
+	assert.InEpsilon(t, (0.66+0.81)/2*horsepower, power("A", 3.2, 1000), 1e-9)
+	assert.InEpsilon(t, 0.47*horsepower/2, power("A", 2.6, 500), 1e-9)
+	assert.InEpsilon(t, 0.47*horsepower/2, power("A", 1.3, 1000), 1e-9, "half its smallest pulley")
 }
 
 // Source: Shigley, tables 17-13 and 17-14, from memory: the same belt with wrap and length factors, on
@@ -73,34 +78,10 @@ func TestWormEfficiency(t *testing.T) {
 	assert.InDelta(t, 0.888, wormKeeps(30*math.Pi/180, 0.05, wormPressure), 0.01)
 }
 
-// Source: Shigley, example 7-6, from memory: a 3/8 in key on a 1 7/16 in shaft passing 4200 lbf·in,
-// yield 65 kpsi, safety 2.8. Shear asks for 1.16 in, crushing for 1.34 in.
-func TestKeyExample(t *testing.T) {
-	const psi, lbfin = 6894.757, 0.1129848
-	d := 1.4375 * inch
-	key, ok := KeyFor(d)
-	require.True(t, ok)
-	assert.InEpsilon(t, 0.375*inch, key.Width, 1e-9)
-	stress := 0.577 * 65000 / 2.8 * psi
-	assert.InEpsilon(t, 4200*lbfin, key.Bears(d, 1.34*inch, stress), 0.01)
-}
-
-// Source: DIN 6885 and ASME B17.1, from memory.
-func TestStandardKeys(t *testing.T) {
-	for d, want := range map[float64]Key{10e-3: {3e-3, 3e-3}, 16e-3: {5e-3, 5e-3}, 19e-3: {6e-3, 6e-3}, 24e-3: {8e-3, 7e-3}, 0.625 * inch: {0.1875 * inch, 0.1875 * inch}, 1.125 * inch: {0.25 * inch, 0.25 * inch}} {
-		key, ok := KeyFor(d)
-		require.True(t, ok, d)
-		assert.InDelta(t, want.Width, key.Width, 1e-9, "%v", d)
-		assert.InDelta(t, want.Height, key.Height, 1e-9, "%v", d)
-	}
-	_, ok := KeyFor(0.2)
-	assert.False(t, ok)
-}
-
 // Source: the ASME code's shafting stresses, from memory. By hand, T = 41 MPa · π · 0.02³ / 16 = 64.4 N·m.
 func TestShaftExample(t *testing.T) {
 	assert.InEpsilon(t, 64.4, Fit{Shaft: 20e-3, Held: "key"}.Bears(), 1e-3)
-	assert.InEpsilon(t, ShaftPlain, Torsion(Fit{Shaft: 20e-3}.Bears(), 20e-3), 1e-9)
+	assert.InEpsilon(t, shaft.Plain, 16*Fit{Shaft: 20e-3}.Bears()/(math.Pi*20e-3*20e-3*20e-3), 1e-9)
 }
 
 // Source: ISO 5295 working pulls, from memory: class L carries 244 N on an inch of width.
