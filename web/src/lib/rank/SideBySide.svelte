@@ -8,14 +8,14 @@
     units: Assessment['units'];
     jobs: Assessment['jobs'];
     curves: { name: string; spread: number; points: { rpm: number; torque: number }[] }[];
+    height?: number;
   }
-  let { units, jobs, curves }: Props = $props();
+  let { units, jobs, curves, height = 380 }: Props = $props();
 
   let width = $state(480);
-  const height = 380;
   const margin = { left: 44, right: 14, top: 14, bottom: 44 };
   const w = $derived(Math.max(width - margin.left - margin.right, 120));
-  const h = height - margin.top - margin.bottom;
+  const h = $derived(height - margin.top - margin.bottom);
 
   const drawn = $derived(curves.filter((c) => c.points.length > 0));
   const bands = $derived(jobs.filter((j) => j.rpm.length > 0));

@@ -3,6 +3,7 @@
   import { figure } from '../reach/scale';
   import { openSheet } from '../ui/context';
   import Bounds from './Bounds.svelte';
+  import SmallRuler from './SmallRuler.svelte';
   import SmallTrain from './SmallTrain.svelte';
   import type { Found } from './search.svelte';
 
@@ -17,6 +18,12 @@
   $effect(() => () => search.stop());
 
   const result = $derived(search.result);
+  const jobs = $derived(sheet.assessment?.jobs ?? []);
+  // One scale for all answers: the jobs' speeds with room beside.
+  const domain = $derived.by<[number, number]>(() => {
+    const speeds = jobs.flatMap((j) => j.rpm).filter((v) => v > 0);
+    return speeds.length > 0 ? [Math.min(...speeds) * 0.5, Math.max(...speeds) * 1.6] : [10, 1000];
+  });
   const thousands = (n: number) => n.toString().replace(/\B(?=(\d{3})+$)/g, '\u202f');
   const take = (f: Found) => {
     sheet.change(({ plan }) => (plan.reduction.stages = structuredClone($state.snapshot(f.plan.stages))));
@@ -35,7 +42,8 @@
         <p class="flex items-center gap-1.5 text-[0.94rem]"><Mark level={level(f)} size={16} />{f.jobsDone} of {f.jobs.length} jobs</p>
       </div>
     </div>
-    <p class="mt-1 text-[0.92rem] text-soft">
+    <SmallRuler found={f} {jobs} {domain} />
+    <p class="text-[0.92rem] text-soft">
       {#if f.worst}Tightest ×{figure(f.margin)}, {f.worst}.{/if}
       Tops out at {f.top}.
       {#if f.givesUp}{f.givesUp}.{/if}

@@ -250,9 +250,12 @@
       {#each stages as s, i (i)}
         {@const w = on(s)}
         {#if w && s.kind !== 'direct'}
+          {@const before = i > 0 ? on(stages[i - 1] ?? s) : undefined}
+          <!-- Inside a large wheel before it the name stands above, clear of the belt below; else below. -->
+          {@const above = before !== undefined && (before.driven - w.driver) * view.scale > 60}
           <text
             x={at[i]?.x}
-            y={(at[i]?.y ?? 0) + (i % 2 ? -1 : 1) * ((w.driver / 2) * view.scale + (i % 2 ? 8 : 17))}
+            y={(at[i]?.y ?? 0) + (above ? -((w.driver / 2) * view.scale + 8) : (w.driver / 2) * view.scale + 17)}
             text-anchor="middle"
             class="says halo">⌀ {length(w.driver)}</text
           >

@@ -52,16 +52,16 @@
 
 <style>
   .upper {
-    flex: 1.2;
-    min-height: 15rem;
+    flex: 1;
+    min-height: 14rem;
   }
   .lower {
     min-height: 0;
     overflow-y: auto;
   }
   .lower.tall {
-    flex: 1;
-    min-height: 16rem;
+    flex: 1.5;
+    min-height: 18rem;
   }
   @media (max-width: 65.99rem) {
     .upper {

@@ -37,15 +37,11 @@
       .range([side, width - side])
   );
   // A job's name stands in its band, or moves down where names would meet.
-  const names = $derived(
-    apart(
-      jobs.map((j) => ({ x: x(j.low) + 4, y: 17, width: j.name.length * 7.2 })),
-      [],
-      15,
-      2,
-      80
-    )
+  const letters = 7.2;
+  const labels = $derived(
+    jobs.map((j) => ({ x: Math.max(Math.min(x(j.low) + 4, width - j.name.length * letters), 0), y: 17, width: j.name.length * letters }))
   );
+  const names = $derived(apart(labels, [], 15, 2, 80));
   const jobsDeep = $derived(Math.max(...names, 17) + 9);
   const at = (i: number) => jobsDeep + 20 + i * row;
   const foot = $derived(at(bands.length) + 6);
@@ -66,7 +62,7 @@
           class="job"
           class:short={j.outcome !== 'does' && j.outcome !== 'just'}
         />
-        <text x={x(j.low) + 4} y={names[i]} class="name" class:bad={j.outcome !== 'does' && j.outcome !== 'just'}>{j.name}</text>
+        <text x={labels[i]?.x} y={names[i]} class="name" class:bad={j.outcome !== 'does' && j.outcome !== 'just'}>{j.name}</text>
       {/each}
       {#each a.coverage.holes as h (h.fromRpm)}
         <rect x={x(h.fromRpm)} y={jobsDeep} width={Math.max(x(h.toRpm) - x(h.fromRpm), 2)} height={foot - jobsDeep} class="hole" />

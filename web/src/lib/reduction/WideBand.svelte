@@ -18,7 +18,7 @@
 <section aria-label="Electronics alone against gears" class="px-3">
   <h2 class="caption text-ink!">Electronics alone, or gears and electronics</h2>
   {#if curves.length > 0}
-    <SideBySide units={a.units} jobs={a.jobs} {curves} />
+    <SideBySide units={a.units} jobs={a.jobs} {curves} height={250} />
     <p class="text-sm text-soft">
       Slowed by electronics alone a motor's power falls with its speed; a gear gives the torque back{wide && wide.gain > 0
         ? `: ×${wide.gain.toPrecision(3)} at the slowest job here`
