@@ -2,7 +2,6 @@ package line
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 	"slices"
 
@@ -196,5 +195,3 @@ func (l *searcher) carriedBy(done uint64, stages [][]*pair) bool {
 	}
 	return true
 }
-
-func (p *pair) String() string { return fmt.Sprintf("%s → %s", p.driver.text, p.driven.text) }

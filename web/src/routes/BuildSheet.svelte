@@ -75,7 +75,8 @@
             <tr>
               <td class="box">{done(p.id) ? '☒' : '☐'} {i + 1}</td>
               <th scope="row"
-                >{p.what}{#if p.measure}<span class="note">Measure {p.measure}: {p.expect}</span>{/if}</th
+                >{p.what}{#if p.expect}<span class="note">{p.measure ? `Measure ${p.measure}` : 'What should happen'}: {p.expect}</span
+                  >{/if}</th
               >
               <td class="cost">{done(p.id)?.measured ?? ''} {done(p.id)?.on ?? ''}</td>
             </tr>

@@ -36,7 +36,7 @@
       />
       <div>
         <p class="font-semibold">{i + 1}. {s.what}</p>
-        {#if s.measure}<p class="text-[0.94rem] text-soft">Measure {s.measure}: {s.expect}.</p>{/if}
+        {#if s.expect}<p class="text-[0.94rem] text-soft">{s.measure ? `Measure ${s.measure}` : 'What should happen'}: {s.expect}.</p>{/if}
         {#if why}<p class="text-[0.94rem] text-stop">{why}</p>{/if}
         {#if done}<p class="text-sm text-good">done {done.on}</p>{/if}
       </div>

@@ -1,0 +1,120 @@
+package line
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/control"
+	"jiriki/core/finding"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/work"
+)
+
+func step(t *testing.T, in Input, id string) PowerUpStep {
+	t.Helper()
+	for _, s := range built(t, in).PowerUp {
+		if s.ID == "power."+id {
+			return s
+		}
+	}
+	require.Failf(t, "no such step", id)
+	return PowerUpStep{}
+}
+
+// What is to be read is worked out from the plan: by hand, 180 V through K_e gives a tenth of its volts at
+// a tenth of its speed, a belt of 3.5 : 1 with slip its spindle speed.
+func TestThePowerUpExpectsThePlansOwnFigures(t *testing.T) {
+	in := sound()
+	s, err := resolve(in)
+	require.NoError(t, err)
+	tr := newTrain(s)
+	slow := step(t, in, "slow")
+	assert.True(t, slow.Live)
+	assert.Contains(t, slow.Expect, "175\u202frpm")
+	assert.Contains(t, slow.Expect, q.Show(tr.motor.DC.Ke.Value*tr.motor.Speed.Value/10, q.Voltage, q.Metric))
+	assert.Contains(t, step(t, in, "belt").Expect, "492\u202frpm")
+	assert.Contains(t, step(t, in, "winding").Expect, q.Show(tr.motor.DC.Resistance.Value, q.Resistance, q.Metric))
+	assert.Equal(t, "230\u202fV", step(t, in, "on").Expect)
+	bump := step(t, switched(), "bump")
+	assert.Contains(t, bump.Measure, "which way")
+	assert.Contains(t, step(t, switched(), "thermal").What, "dead")
+	inch := sound()
+	inch.Units = "inch"
+	assert.Contains(t, step(t, inch, "belt").Expect, "rpm")
+}
+
+func TestTheDeadChecksComeFirstAndTheOrderHolds(t *testing.T) {
+	for name, in := range map[string]Input{"dc": sound(), "inverter": inverted(), "switch": switched(), "one phase out": oneOut(), "resistor": resisted(), "transformer": transformed()} {
+		live := false
+		seen := map[string]bool{}
+		for _, s := range built(t, in).PowerUp {
+			assert.False(t, seen[s.ID], "%s: %s twice", name, s.ID)
+			seen[s.ID] = true
+			assert.False(t, live && !s.Live, "%s: %s is a dead check after a live step", name, s.ID)
+			live = s.Live
+			assert.False(t, s.Measure != "" && s.Expect == "", "%s: %s: read what, and to find what?", name, s.ID)
+		}
+		assert.True(t, live, name)
+		assert.True(t, seen["power.unplug"] && seen["power.earth"], name)
+	}
+}
+
+// A fan's own motor may be slowed by fewer volts, and then how slow is found by trial; anything else may not.
+func TestAFanOnFewerVoltsIsTriedOut(t *testing.T) {
+	in := switched()
+	in.Plan.Motor.Kind = motor.ShadedPole
+	in.Plan.Control = control.Described{Kind: control.VariableTransformer, Amps: "4 A", Fused: true, Enclosed: true, NoVolt: true}
+	in.Machine.Kind = "fan"
+	a := assessed(t, in)
+	require.NotNil(t, found(a, "control.by-trial"))
+	assert.Nil(t, found(a, "control.fan-only"))
+	assert.Nil(t, found(a, "motor.lethal"), "no rectified mains here")
+	in.Machine.Kind = "drill"
+	assert.NotNil(t, found(assessed(t, in), "control.fan-only"))
+}
+
+// The other school drives a capacitor-start motor down to its floor, not below, and never above its plate.
+func TestTheOtherSchoolKeepsToItsFloor(t *testing.T) {
+	in := oneOut()
+	a := assessed(t, in)
+	reach := a.Reach.Positions[0]
+	assert.InEpsilon(t, 0.8, reach.LowRPM/reach.HighRPM, 0.01)
+	school := found(a, "control.other-school")
+	require.NotNil(t, school)
+	assert.Equal(t, finding.Caution, school.Level)
+	in.Machine.Jobs[0].Speed = work.SpeedBand{From: "100", To: "200"}
+	assert.Equal(t, tooFast, assessed(t, in).Jobs[0].Outcome, "half speed is not to be had")
+}
+
+// Every part of the small electrics is on the list when the plan has it, and only then.
+func TestSmallElectricsFollowThePlan(t *testing.T) {
+	names := func(in Input) string {
+		var all []string
+		for _, p := range built(t, in).Buy.Parts {
+			all = append(all, p.ID)
+		}
+		return strings.Join(all, " ")
+	}
+	for id, with := range map[string]func(*Input){
+		"buy.choke":   func(in *Input) { in.Plan.Control.Choke = true },
+		"buy.lamp":    func(in *Input) { in.Plan.Control.Lamp = true },
+		"buy.fan":     func(in *Input) { in.Plan.Control.Fan = true },
+		"buy.reverse": func(in *Input) { in.Plan.Control.Reverse = "switch" },
+		"buy.knob":    func(in *Input) { in.Plan.Control.Knob = "pot" },
+		"buy.cable":   func(in *Input) { in.Plan.Supply.Cable = "10 m" },
+	} {
+		without, in := sound(), sound()
+		without.Plan.Control.Choke, without.Plan.Control.Knob = false, "0-10"
+		in.Plan.Control.Choke, in.Plan.Control.Knob = false, "0-10"
+		with(&in)
+		assert.NotContains(t, names(without), id)
+		assert.Contains(t, names(in), id)
+	}
+	braked := inverted()
+	braked.Plan.Control.BrakeOhms = "80 Ω"
+	assert.Contains(t, names(braked), "buy.brake")
+}
