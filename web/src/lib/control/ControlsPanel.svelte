@@ -26,6 +26,7 @@
     });
   });
 
+  const judged = (c: Schemas['LineControlTried']) => c.jobs.filter((j) => j.outcome !== 'cannot-tell');
   const pick = (k: string) => (picked = picked.includes(k) ? picked.filter((p) => p !== k) : [...picked, k].slice(-most));
   const use = (c: Schemas['LineControlTried']) => {
     sheet.change(({ plan }) => (plan.control = structuredClone($state.snapshot(c.uses))));
@@ -47,11 +48,11 @@
       {#each answer?.tried ?? [] as c (key(c))}
         <li class="border-b border-rule py-3" data-control={c.kind}>
           <div class="flex items-start gap-3">
-            <Mark level={c.jobsDone < c.jobs.length ? 'stop' : c.also ? 'caution' : 'good'} size={22} />
+            <Mark level={c.jobsDone < judged(c).length ? 'stop' : c.also ? 'caution' : 'good'} size={22} />
             <div class="min-w-0 flex-1">
               <p class="flex flex-wrap items-baseline justify-between gap-x-3">
                 <span class="font-semibold">{c.name}, {c.from}</span>
-                <span class="font-semibold">{c.jobsDone} of {c.jobs.length} jobs</span>
+                <span class="font-semibold">{c.jobsDone} of {judged(c).length} jobs</span>
               </p>
               <p class="text-[0.94rem] text-soft">{c.why}</p>
               <p class="text-[0.94rem]">

@@ -29,7 +29,9 @@
     sheet.change(({ plan }) => (plan.reduction.stages = structuredClone($state.snapshot(f.plan.stages))));
     search.looked = undefined;
   };
-  const level = (f: Found) => (f.jobsDone < f.jobs.length ? 'stop' : f.jobs.every((j) => j.outcome === 'does') ? 'good' : 'caution');
+  // A job not filled in yet is nobody's fault.
+  const judged = (f: Found) => f.jobs.filter((j) => j.outcome !== 'cannot-tell');
+  const level = (f: Found) => (f.jobsDone < judged(f).length ? 'stop' : judged(f).every((j) => j.outcome === 'does') ? 'good' : 'caution');
 </script>
 
 {#snippet answer(f: Found, own: boolean)}
@@ -39,7 +41,7 @@
       <SmallTrain stages={f.stages} />
       <div class="min-w-0 flex-1">
         <p class="font-head text-[1.12rem] leading-tight font-semibold">{f.label}</p>
-        <p class="flex items-center gap-1.5 text-[0.94rem]"><Mark level={level(f)} size={16} />{f.jobsDone} of {f.jobs.length} jobs</p>
+        <p class="flex items-center gap-1.5 text-[0.94rem]"><Mark level={level(f)} size={16} />{f.jobsDone} of {judged(f).length} jobs</p>
       </div>
     </div>
     <SmallRuler found={f} {jobs} {domain} />

@@ -83,7 +83,7 @@
         <text x={x(b.low)} y={y - 4} class="says halo">{b.says}{b.ratio ? `, ${figure(b.ratio)} : 1` : ''}</text>
       {/each}
       <path d="M{side} {foot}H{width - side}" class="axis" />
-      {#each speedTicks(domain, width) as t (t)}
+      {#each speedTicks(domain, width * 0.65) as t (t)}
         <path d="M{x(t)} {foot}v-6" class="axis" />
         <text x={x(t)} y={foot + 16} text-anchor="middle" class="tick">{figure(t)}</text>
       {/each}
