@@ -142,3 +142,61 @@ test('the cable is weighed against its breaker by either code', async ({ page, w
   await expect(page.getByRole('button', { name: /^Conductor, copper, and the earth with it: 14 AWG/ })).toBeVisible();
   await expect(page.getByText('Local code and a licensed electrician decide', { exact: false }).first()).toBeVisible();
 });
+
+test('a battery plan has no mains in its wiring, and its build sheet fits Letter too', async ({ page, workshop }, info) => {
+  await workshop.loadDemo();
+  const plan = await workshop.plan('Honey extractor', 'A');
+  await page.goto(plan);
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  const looked = page.getByRole('region', { name: 'Wiring and building' });
+  await expect(looked.getByText('G1:+').first()).toBeVisible();
+  await expect(looked.getByText('A1:V−').first()).toBeVisible();
+  await expect(looked.getByText('X0:L')).toHaveCount(0);
+  await expect(looked.getByText('PE:1')).toHaveCount(0);
+  await page.getByRole('radio', { name: 'first power-up' }).click();
+  await expect(page.getByText('Battery isolated.', { exact: false })).toBeVisible();
+  await expect(page.getByText('insulation, 500 V tester', { exact: false })).toHaveCount(0);
+  await page.goto(`${plan}/build`);
+  await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
+  await page.getByLabel('paper').selectOption('Letter');
+  const path = info.outputPath('build.pdf');
+  const text = await printed(page, path);
+  expect(text).toContain('G1:+');
+  expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(/Page size: +612 x 792/);
+});
+
+test('a reversing switch is interlocked, and a screwed-on pulley forbids it', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Control');
+  await page.getByLabel('Reverse', { exact: true }).selectOption('Switch, centre off');
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  const looked = page.getByRole('region', { name: 'Wiring and building' });
+  await expect(looked.getByText('Reverse interlocked')).toBeVisible();
+  await expect(looked.getByText('S4:7').first()).toBeVisible();
+  await page.getByRole('button', { name: 'back to the plan' }).click();
+  await station(page, 'Reduction');
+  await page.getByLabel('Screwed on').first().check();
+  await expect(page.getByRole('button', { name: 'Reverse with a screwed-on chuck or pulley', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Reverse with a screwed-on chuck or pulley' })).toBeVisible();
+});
+
+test('the whole of it goes by keyboard', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await expect(headline(page)).toBeVisible();
+  await page.keyboard.press('/');
+  await page.keyboard.type('first power-up');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Wire it and build it' })).toBeVisible();
+  const tabs = page.getByRole('radiogroup', { name: 'What to show' });
+  await tabs.getByRole('radio', { name: 'wiring' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByLabel(/^Step 1: /)).toBeVisible();
+  await page.getByLabel(/^Step 4: /).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByLabel(/^Step 4: /)).toBeChecked();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel(/^Step 4: /)).not.toBeChecked();
+});

@@ -121,3 +121,40 @@ test('electronics alone are set beside gears', async ({ page, workshop }) => {
   await expect(page.getByRole('img', { name: /^All-day torque at the spindle of electronics alone/ })).toBeVisible();
   await expect(page.getByText(/×\d.* at the slowest job here/)).toBeVisible();
 });
+
+test('a cone that wants two belts is turned to fit one at a click', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Power hacksaw', 'A'));
+  await station(page, 'Reduction');
+  await page.getByLabel('on the driven').nth(1).fill('180 mm');
+  await expect(page.getByRole('button', { name: 'One belt does not fit every step of stage 1', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Turn the driven steps to fit one belt' }).click();
+  await expect(page.getByRole('button', { name: 'One belt does not fit every step of stage 1', exact: true })).toHaveCount(0);
+  await expect(page.getByLabel('on the driven').nth(1)).toHaveValue(/^22\d(\.\d)? mm$/);
+});
+
+test('a belt too weak for the work is told, and more belts mend it', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Cider mill', 'A'));
+  await station(page, 'Reduction');
+  await page.getByLabel('Belts', { exact: true }).fill('1');
+  await page.getByRole('button', { name: /works the belt to \d+\s?% of its rating/ }).click();
+  await expect(page.getByRole('button', { name: /^Belt at its hardest job: / })).toBeVisible();
+  await page.getByLabel('Belts', { exact: true }).fill('2');
+  await expect(page.getByRole('button', { name: /works the belt to/ })).toHaveCount(0);
+  await page.getByLabel('Belts', { exact: true }).fill('a few');
+  await expect(page.getByText('no number found in "a few"')).toBeVisible();
+});
+
+test('a shaft that is the weak link is named, with what to make to fit it', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Cider mill', 'A'));
+  await station(page, 'Reduction');
+  await page.getByText('Shafts, bores and keys').click();
+  await page.getByLabel('Shaft', { exact: true }).last().fill('8 mm');
+  await expect(page.getByRole('button', { name: 'Driven shaft is the weak link', exact: true })).toBeVisible();
+  await expect(page.getByText(/held by the driven shaft/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('radio', { name: 'parts' }).click();
+  await expect(page.getByText(/Turn a sleeve, 8\smm inside, 25\smm outside/)).toBeVisible();
+});

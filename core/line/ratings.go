@@ -19,7 +19,8 @@ type strain struct {
 	v     float64 // m/s
 	omega float64 // rad/s of the driven wheel
 	step  reduction.Step
-	count int // 0 when no job says
+	brief bool // for some seconds, or to break it away: it may pull past its rating
+	count int  // 0 when no job says
 }
 
 // strains are what the jobs, each in its best position, ask of every stage's belt.
@@ -38,9 +39,9 @@ func (t *train) strains(fares []fare) []strain {
 			s := t.reduction.Stages[i]
 			step := s.Steps[p.Steps[i]]
 			if step.Pull.Rated() && step.Driven > 0 {
-				now := strain{job: t.machine.Jobs[j].Name, pull: 2 * torque / step.Driven, v: omega * step.Driven / 2, omega: omega, step: step, count: 1}
+				now := strain{job: t.machine.Jobs[j].Name, brief: fare.starting || t.machine.Jobs[j].Duty.Kind == "seconds", pull: 2 * torque / step.Driven, v: omega * step.Driven / 2, omega: omega, step: step, count: 1}
 				now.rated = step.Pull.Carries(now.v)
-				if t.machine.Jobs[j].Duty.Kind == "seconds" {
+				if now.brief {
 					now.rated *= reduction.OverloadShare
 				}
 				if now.share = now.pull / now.rated; out[i].count == 0 || now.share > out[i].share {
@@ -70,8 +71,12 @@ func (t *train) ratingFindings(fares []fare, sys q.System) []f.Finding {
 			what, more = "chain", "A larger pitch or a second strand carries more."
 		}
 		title := fmt.Sprintf("%s works the %s%s to %s of its rating", s.job, what, t.nth(i), q.Percent(s.share))
+		long := "for ever"
+		if s.brief {
+			long = "for some seconds"
+		}
 		v.add(f.Reduction, fmt.Sprintf("rating.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), capital(title),
-			fmt.Sprintf("%s of pull at %s, %s is what it carries for ever. %s", v.show(s.pull, q.Force), v.show(s.v, q.SurfaceSpeed), v.show(s.rated, q.Force), more))
+			fmt.Sprintf("%s of pull at %s, %s is what it carries %s. %s", v.show(s.pull, q.Force), v.show(s.v, q.SurfaceSpeed), v.show(s.rated, q.Force), long, more))
 	}
 	return v.list
 }
@@ -88,6 +93,9 @@ func (d *derivations) ratings(fares []fare) {
 			label = "Chain" + d.nth(i) + " at its hardest job"
 		}
 		assumes := []string{s.job}
+		if s.brief {
+			assumes = append(assumes, "For some seconds it pulls half as much again as its rating")
+		}
 		if stage.Assumed != "" {
 			assumes = append(assumes, stage.Assumed)
 		}

@@ -37,10 +37,10 @@ func searched(t testing.TB, in SearchInput) SearchResult {
 	return out
 }
 
-// sixty puts sixty pulleys on the shelf and takes only those.
-func sixty(in SearchInput) SearchInput {
+// withPulleys puts so many pulleys on the shelf and takes only those.
+func withPulleys(n int, in SearchInput) SearchInput {
 	in.Shelf = nil
-	for i := range 60 {
+	for i := range n {
 		in.Shelf = append(in.Shelf, shelf.Item{ID: fmt.Sprint(i), Sort: shelf.Pulley, Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%d mm", 76+5*i)), Section: "A"}})
 	}
 	in.Ask.FromShelf = true
@@ -59,7 +59,7 @@ func sixJobs() SearchInput {
 // The quality bar: two stages over 60 pulley sizes on each of four shafts for 6 jobs in at most
 // 300 ms and 64 MB.
 func BenchmarkSearchTwoStage(b *testing.B) {
-	in := sixty(sixJobs())
+	in := withPulleys(60, sixJobs())
 	in.Ask.Stages = 2
 	b.ReportAllocs()
 	for b.Loop() {
@@ -73,13 +73,41 @@ func BenchmarkSearchTwoStage(b *testing.B) {
 
 // The quality bar: one stage in at most 5 ms.
 func BenchmarkSearchOneStage(b *testing.B) {
-	in := sixty(sixJobs())
+	in := withPulleys(60, sixJobs())
 	in.Ask.Stages = 1
 	b.ReportAllocs()
 	for b.Loop() {
 		if _, err := Search(in, nil); err != nil {
 			b.Fatal(err)
 		}
+	}
+}
+
+// What trying everything one by one takes, on 12 pulleys, beside the search on as many.
+func BenchmarkSearchTwelve(b *testing.B) {
+	in := withPulleys(12, sixJobs())
+	for b.Loop() {
+		if _, err := Search(in, nil); err != nil {
+			b.Fatal(err)
+		}
+	}
+}
+
+func BenchmarkBruteForceTwelve(b *testing.B) {
+	in := withPulleys(12, sixJobs())
+	s, err := resolve(in.Input)
+	if err != nil {
+		b.Fatal(err)
+	}
+	t := newTrain(s)
+	bounds, err := in.Ask.bounds(t, in.Shelf)
+	if err != nil {
+		b.Fatal(err)
+	}
+	l := &searcher{train: t, bounds: bounds}
+	_, l.fastest = t.model.Span()
+	for b.Loop() {
+		brute(l)
 	}
 }
 
