@@ -80,7 +80,9 @@ func (m *Resolved) Ready() bool { return len(m.Needs) == 0 }
 // Resolve reads a described motor. Fields that cannot be used are refused on r; missing ones
 // are worked out from the others, assumed by a rule of thumb, or listed in Needs.
 func Resolve(d Described, r *q.Reader) Resolved {
-	d = d.Whole()
+	if d.Older != nil {
+		d = d.Whole()
+	}
 	plate, body := r.Under("plate"), r.Under("body")
 	p := d.Plate.settings()
 	m := Resolved{

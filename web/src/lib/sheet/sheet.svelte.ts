@@ -260,7 +260,9 @@ export class SheetState {
     do {
       this.#assessAgain = false;
       const { machine, plan } = clone(this.doc);
-      const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(this.head.shelf) };
+      // Of the shelf only motors are tried, and what has been ticked off sways nothing.
+      const shelf = $state.snapshot(this.head.shelf).filter((item) => item.sort === 'motor');
+      const body = { units: prefs.units, machine, plan: { ...plan, checks: [] }, shelf };
       const { data, problem, status } = await call(() => api.POST('/api/assess', { body, bodySerializer: filledOnly }));
       if (data) {
         this.assessment = data;
