@@ -55,6 +55,7 @@ func Assess(in Input) (Assessment, error) {
 	}
 	t := newTrain(s)
 	fares := t.fares()
+	strains := t.strains(fares)
 	a := Assessment{
 		Findings: t.judge(in.Units), Reach: t.reach(), Coverage: t.coverage(), Drawing: t.drawing(), Units: units(in.Units),
 		JobsDone: countDone(fares),
@@ -69,7 +70,7 @@ func Assess(in Input) (Assessment, error) {
 		a.Jobs = append(a.Jobs, result)
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
 	}
-	a.Findings = append(a.Findings, t.ratingFindings(fares, in.Units)...)
+	a.Findings = append(a.Findings, t.ratingFindings(strains, in.Units)...)
 	a.Fixes = h.fixes(a.Findings)
 	for i := range a.Findings {
 		a.Findings[i].Working = workingBehind(a.Findings[i])
@@ -94,7 +95,7 @@ func Assess(in Input) (Assessment, error) {
 	sheet := t.settingSheet(in.Units)
 	a.Settings = sheet.settings
 	a.Bench = s.motor.BenchView(in.Units)
-	a.Workings = append(t.workings(in.Units, fares), sheet.workings...)
+	a.Workings = append(t.workings(in.Units, fares, strains), sheet.workings...)
 	return a, nil
 }
 

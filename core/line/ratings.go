@@ -59,9 +59,9 @@ func (t *train) strains(fares []fare) []strain {
 const closeToRating = 0.9
 
 // ratingFindings say how hard the jobs work the belts and chains.
-func (t *train) ratingFindings(fares []fare, sys q.System) []f.Finding {
+func (t *train) ratingFindings(strains []strain, sys q.System) []f.Finding {
 	v := &verdict{train: t, sys: sys}
-	for i, s := range t.strains(fares) {
+	for i, s := range strains {
 		if s.count == 0 || s.share < closeToRating {
 			continue
 		}
@@ -82,8 +82,8 @@ func (t *train) ratingFindings(fares []fare, sys q.System) []f.Finding {
 }
 
 // ratings are the workings of the belts' shares.
-func (d *derivations) ratings(fares []fare) {
-	for i, s := range d.strains(fares) {
+func (d *derivations) ratings(strains []strain) {
+	for i, s := range strains {
 		if s.count == 0 {
 			continue
 		}

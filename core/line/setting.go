@@ -27,6 +27,7 @@ type settingSheet struct {
 	sys      q.System
 	settings []Setting
 	workings []working.Working
+	spin     spinUp
 }
 
 // dial is a setting as it is written down: what, how much, by which relation, with what to watch.
@@ -50,6 +51,7 @@ func (t *train) settingSheet(sys q.System) settingSheet {
 	if !t.runs {
 		return s
 	}
+	s.spin = s.leastRamp()
 	switch {
 	case t.control.DCDrive():
 		s.byVolts()
@@ -123,8 +125,7 @@ func (s *settingSheet) leastRamp() (out spinUp) {
 
 // ramps are acceleration and deceleration, from the inertia where a job tells it.
 func (s *settingSheet) ramps() {
-	spin := s.leastRamp()
-	least := spin.seconds
+	spin, least := s.spin, s.spin.seconds
 	seconds, formula, put := usualRamp, "2–3 s is usual", "no job tells the inertia"
 	if s.control.Accel > 0 {
 		seconds, put = s.control.Accel, "as put in"

@@ -47,7 +47,7 @@ func (s *settingSheet) mode() {
 
 // stopMode is ramp or coast, with the energy a brake resistor must take.
 func (s *settingSheet) stopMode() {
-	energy := s.leastRamp().energy
+	energy := s.spin.energy
 	value, put, watch := "ramp to stop", "trips on over-volts mean the ramp is too short", "Coast if a heavy wheel trips it and no brake resistor is fitted."
 	switch {
 	case s.control.BrakeOhms > 0:

@@ -81,7 +81,7 @@ func TestRampsFollowTheInertia(t *testing.T) {
 	s, err := resolve(in)
 	require.NoError(t, err)
 	sheet := sheetOf(s, in)
-	spin := sheet.leastRamp()
+	spin := sheet.spin
 	require.Greater(t, spin.seconds, usualRamp)
 	// By hand: a ring of 60 kg between 0.4 and 0.45 m has J = 60·(0.4² + 0.45²)/2 = 10.9 kg·m², at 300 rpm 5.37 kJ.
 	assert.InEpsilon(t, 5367, spin.energy, 0.01)
@@ -91,7 +91,7 @@ func TestRampsFollowTheInertia(t *testing.T) {
 	in.Machine.Jobs[1].Load.Inertia.Friction = "2 N·m"
 	s, err = resolve(in)
 	require.NoError(t, err)
-	assert.InEpsilon(t, 10.875*31.416/2, sheetOf(s, in).leastRamp().coast, 0.01)
+	assert.InEpsilon(t, 10.875*31.416/2, sheetOf(s, in).spin.coast, 0.01)
 	in.Plan.Control.BrakeOhms = "80 Ω"
 	assert.Contains(t, setting(t, in, "Stop mode").Value, "brake resistor")
 }

@@ -32,7 +32,7 @@ func (d *derivations) add(id, station, label, value, formula, put string, src so
 }
 
 // workings derives every figure the sheet shows, supply to work.
-func (t *train) workings(sys q.System, fares []fare) []working.Working {
+func (t *train) workings(sys q.System, fares []fare, strains []strain) []working.Working {
 	d := &derivations{train: t, sys: sys, list: make([]working.Working, 0, 112)}
 	if t.runs {
 		d.supply()
@@ -50,7 +50,7 @@ func (t *train) workings(sys q.System, fares []fare) []working.Working {
 			fmt.Sprintf("%s stalled", d.show(t.model.StallAmps(), q.Current)), source.SeriesMotor, "Held by "+string(held.By))
 	}
 	d.reduction()
-	d.ratings(fares)
+	d.ratings(strains)
 	if t.runs && len(t.reduction.Positions) > 0 {
 		d.reach()
 	}
