@@ -120,7 +120,9 @@ func TestSearchFindsWhatThePlanLacks(t *testing.T) {
 	assert.Greater(t, best.JobsDone, now.JobsDone)
 	assert.NotEmpty(t, best.Buy)
 	in.Plan.Reduction = best.Plan
-	assert.Equal(t, best.JobsDone, assessed(t, in.Input).JobsDone, "taking the answer gives what it said")
+	taken := assessed(t, in.Input)
+	assert.Equal(t, best.JobsDone, taken.JobsDone, "taking the answer gives what it said")
+	assert.NotNil(t, found(taken, "reduction.guard.0"), "new belts are not guarded yet")
 	assert.NotEmpty(t, out.Why)
 	require.NotNil(t, out.Now)
 	assert.Equal(t, now.JobsDone, out.Now.JobsDone)

@@ -51,7 +51,8 @@ func newFamily(name string, stock shelfStock, largest float64, onHandOnly bool) 
 	if !ok {
 		return family{}, false
 	}
-	described.Measured, described.Guarded = "pitch", true
+	// Nobody has guarded it yet: the verdict asks.
+	described.Measured = "pitch"
 	f := family{stage: described}
 	sample := described
 	sample.Steps = []reduction.DescribedStep{{Driver: "20", Driven: "20"}}
