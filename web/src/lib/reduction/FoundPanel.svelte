@@ -97,8 +97,10 @@
       <h3 class="caption mt-4">As the plan stands</h3>
       <ol>{@render answer(result.now, true)}</ol>
     {/if}
-  {:else if !search.problem}
+  {:else if search.running}
     <p class="py-3 text-soft" aria-busy="true">Looking.</p>
+  {:else if !search.problem}
+    <p class="py-3">Stopped. <button class="link" onclick={() => search.soon()}>Look again</button></p>
   {/if}
 </section>
 

@@ -28,6 +28,7 @@ export class SearchState {
   result = $state.raw<Schemas['LineSearchResult']>();
   errors = $state.raw<Record<string, string>>({});
   problem = $state('');
+  running = $state(false);
   /** How much is done, from 0 to 1, once it takes long enough to ask. */
   share = $state<number>();
   seconds = $state(0);
@@ -50,6 +51,7 @@ export class SearchState {
   }
 
   soon() {
+    this.running = true;
     clearTimeout(this.#timer);
     this.#timer = setTimeout(() => void this.run(), SETTLE);
   }
@@ -57,6 +59,7 @@ export class SearchState {
   stop() {
     clearTimeout(this.#timer);
     this.#running?.abort();
+    this.running = false;
     this.share = undefined;
   }
 
@@ -64,6 +67,7 @@ export class SearchState {
     this.stop();
     const mine = new AbortController();
     this.#running = mine;
+    this.running = true;
     const began = performance.now();
     const { machine, plan } = $state.snapshot(this.#sheet.doc);
     const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(this.#sheet.head.shelf), ask: $state.snapshot(this.ask) };
@@ -95,6 +99,8 @@ export class SearchState {
     } catch {
       if (!mine.signal.aborted) this.problem = sayProblem(undefined);
     }
-    if (this.#running === mine) this.share = undefined;
+    if (this.#running !== mine) return;
+    this.running = false;
+    this.share = undefined;
   }
 }
