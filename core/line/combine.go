@@ -218,22 +218,42 @@ func (l *searcher) twoStageCone(all *front, singles []*pair, cones []cone, goesO
 	}
 	least, most := logSpan(singles, steps)
 	g := l.gradesOver(least, most, singles[0].family.blank.Keeps*cones[0][0].family.blank.Keeps)
-	needless := all.doneWithoutChange()
+	run := newRunBest(g, 0)
+	needed := run.needed(all.doneWithoutChange())
+	// What the inner loop asks of each cone: where its two steps lie in the grid, from a whole ratio on.
+	scale := 1 / gradeSpacing
+	places := make([][2]float64, len(cones))
+	for k, c := range cones {
+		places[k] = [2]float64{c[0].log * scale, c[1].log * scale}
+	}
 	for n, p := range singles {
 		if n%16 == 0 && !goesOn(float64(n)/float64(len(singles))) {
 			return
 		}
-		l.tried += 2 * len(cones)
-		for k := range cones {
-			c := &cones[k]
-			one, two := g.at(p.log+c[0].log), g.at(p.log+c[1].log)
-			if one < 0 || two < 0 || g.done[one] == g.done[two] || needless(g.done[one]|g.done[two]) {
+		l.tried += len(cones)
+		base := (p.log-g.low)*scale + 0.5
+		for k := range places {
+			one, two := int(base+places[k][0]), int(base+places[k][1])
+			if !needed[int(run.class[one])*len(run.sets)+int(run.class[two])] {
 				continue
 			}
+			c := &cones[k]
 			l.offerSteps(all, g, [][]*pair{{p}, c[:]}, []int{one, two})
 			l.offerSteps(all, g, [][]*pair{c[:], {p}}, []int{one, two})
 		}
 	}
+}
+
+// needed tells for two classes whether a cone of both does jobs that neither does alone nor anything
+// without a belt change.
+func (b *runBest) needed(needless func(done uint64) bool) []bool {
+	out := make([]bool, len(b.sets)*len(b.sets))
+	for i, one := range b.sets {
+		for k, two := range b.sets {
+			out[i*len(b.sets)+k] = one.done != two.done && !needless(one.done|two.done)
+		}
+	}
+	return out
 }
 
 // placesOf are the places of a cone's steps after a ratio, or nil where one does no job.

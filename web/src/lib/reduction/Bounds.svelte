@@ -65,6 +65,7 @@
   <label class="mt-1 flex min-h-10 items-center gap-2"
     ><input type="checkbox" class="size-5 accent-(--iron)" bind:checked={search.ask.cones} /> Cones of two and three steps too</label
   >
+  {#if search.errors['ask.cones']}<p class="text-sm text-stop">{search.errors['ask.cones']}</p>{/if}
   <p class="mb-1 text-sm text-soft">
     Practice disagrees: with an adjustable motor some keep the machine's cone, for torque at the slow end; others take one ratio and never
     move a belt. Both are looked at.
