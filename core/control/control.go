@@ -94,6 +94,10 @@ type Resolved struct {
 // PeakShare is what a drive gives for a minute against its rating [common practice].
 const PeakShare = 1.5
 
+// ChokedForm is the form factor a phase-angle drive is counted on for with a choke in the armature
+// lead [common practice: 1.1–1.2].
+const ChokedForm = 1.15
+
 // DCDrive reports whether the control sets speed by volts: brushed or brushless.
 func (c Resolved) DCDrive() bool {
 	return c.Kind == PhaseAngle || c.Kind == Chopper || c.Kind == BrushlessDrive
@@ -163,7 +167,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	case PhaseAngle:
 		c.FormFactor = 1.4
 		if c.Choke {
-			c.FormFactor = 1.15
+			c.FormFactor = ChokedForm
 		}
 		c.Slowest = slowestDC(feedback)
 	case Chopper:

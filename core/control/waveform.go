@@ -147,3 +147,28 @@ func FiringFor(amps, line, hertz, emf, r, l float64) (alpha float64, w Wave, ok 
 	}
 	return alpha, w, true
 }
+
+// mostHenries bounds what InductanceFor looks at: far past any choke one could lift.
+const mostHenries = 20
+
+// InductanceFor returns the least inductance (H, armature and choke together) that keeps the form
+// factor of so many amps from a bridge at or under the one given (over 1); false when even a huge choke
+// does not, or the bridge cannot give the amps. The form factor falls steadily as inductance grows.
+func InductanceFor(formFactor, amps, line, hertz, emf, r float64) (henries float64, ok bool) {
+	smooth := func(l float64) bool {
+		_, w, gives := FiringFor(amps, line, hertz, emf, r, l)
+		return gives && w.FormFactor <= formFactor
+	}
+	if !smooth(mostHenries) {
+		return 0, false
+	}
+	low, high := 0.0, float64(mostHenries)
+	for range 40 {
+		if henries = (low + high) / 2; smooth(henries) {
+			high = henries
+		} else {
+			low = henries
+		}
+	}
+	return high, true
+}

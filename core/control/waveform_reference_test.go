@@ -73,3 +73,25 @@ func TestFiringIsMonotone(t *testing.T) {
 	_, _, ok := FiringFor(100, 230, 50, 200, 10, 0.01)
 	assert.False(t, ok, "more than it gives fired at once")
 }
+
+// The least inductance found for a form factor gives just that one, and a tenth less gives more.
+func TestInductanceForAFormFactor(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		wanted := rapid.Float64Range(1.05, 1.5).Draw(t, "form factor")
+		emf := rapid.Float64Range(10, 120).Draw(t, "emf")
+		r := rapid.Float64Range(1, 20).Draw(t, "ohms")
+		amps := rapid.Float64Range(0.1, 0.8).Draw(t, "share") * (HalfControlledAverage(230, 0) - emf) / r
+		l, ok := InductanceFor(wanted, amps, 230, 50, emf, r)
+		if !ok {
+			t.Fatalf("%g A against %g V through %g Ω", amps, emf, r)
+		}
+		if _, w, _ := FiringFor(amps, 230, 50, emf, r, l); l > 1e-3 && math.Abs(w.FormFactor-wanted) > 2e-3 {
+			t.Fatalf("%g H gives %g, wanted %g", l, w.FormFactor, wanted)
+		}
+		if _, w, gives := FiringFor(amps, 230, 50, emf, r, 0.9*l); l > 1e-3 && gives && w.FormFactor <= wanted {
+			t.Fatalf("%g H would do where %g H was asked for", 0.9*l, l)
+		}
+	})
+	_, ok := InductanceFor(1.1, 100, 230, 50, 200, 10)
+	assert.False(t, ok, "amps the bridge cannot give")
+}

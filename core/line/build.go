@@ -136,11 +136,11 @@ type builder struct {
 
 func (b *builder) show(v float64, d q.Dimension) string { return q.Show(v, d, b.in.Units) }
 
-// fromShelf puts a shelf part on the list to take.
-func (b *builder) fromShelf(item *shelf.Item) {
+// fromShelf puts a shelf part on the list to take, with what it is there for.
+func (b *builder) fromShelf(item *shelf.Item, rating string) {
 	b.used[item] = true
 	price := item.Price()
-	b.take = append(b.take, Part{ID: "take." + item.ID, Name: item.Called(), Place: item.Place, Cost: tidy(price.SI), Costed: price.Known})
+	b.take = append(b.take, Part{ID: "take." + item.ID, Name: item.Called(), Rating: rating, Place: item.Place, Cost: tidy(price.SI), Costed: price.Known})
 }
 
 // need puts a part on the list to buy, with its price where one was typed.
@@ -181,7 +181,7 @@ func (b *builder) parts() {
 func (b *builder) motorPart() {
 	for i := range b.in.Shelf {
 		if item := &b.in.Shelf[i]; item.Is(shelf.Motor) && reflect.DeepEqual(item.Motor, b.in.Plan.Motor) {
-			b.fromShelf(item)
+			b.fromShelf(item, "")
 			return
 		}
 	}
@@ -195,7 +195,7 @@ func (b *builder) controlPart() {
 	for i := range b.in.Shelf {
 		item := &b.in.Shelf[i]
 		if item.Is(shelf.Control) && item.Control.Kind == plan.Kind && plan.Name != "" && item.Control.Name == plan.Name {
-			b.fromShelf(item)
+			b.fromShelf(item, "")
 			return
 		}
 	}
@@ -253,7 +253,7 @@ func (b *builder) stageWheels(i int, d reduction.DescribedStage, s reduction.Sta
 		text q.Text
 	}{{"driving", s.Steps[0].Driver, d.Steps[0].Driver}, {"driven", s.Steps[0].Driven, d.Steps[0].Driven}} {
 		if item := b.onShelf(f, w.size); item != nil {
-			b.fromShelf(item)
+			b.fromShelf(item, fmt.Sprintf("%s, %s %s%s", w.text, w.end, noun, b.nth(i)))
 			continue
 		}
 		b.need(fmt.Sprintf("wheel.%d.%s", i, w.end), capital(w.end)+" "+noun+b.nth(i), string(w.text), s.Section)
@@ -274,14 +274,14 @@ func (b *builder) onShelf(f *family, size float64) *shelf.Item {
 const beltFits = 0.005
 
 func (b *builder) stageBelt(i int, s reduction.Stage, f *family) {
+	_, belt := (&family{stage: reduction.DescribedStage{Kind: s.Kind}, blank: s}).words()
 	for _, item := range f.belts {
 		length, err := q.Parse(item.Length, q.Length)
 		if err == nil && s.Belt > 0 && !b.used[item] && math.Abs(length/s.Belt-1) < beltFits {
-			b.fromShelf(item)
+			b.fromShelf(item, b.show(s.Belt, q.Length)+" pitch length, "+belt+b.nth(i))
 			return
 		}
 	}
-	_, belt := (&family{stage: reduction.DescribedStage{Kind: s.Kind}, blank: s}).words()
 	rating := "length once the shafts are set"
 	if s.Belt > 0 {
 		rating = b.show(s.Belt, q.Length) + " pitch length"

@@ -28,11 +28,7 @@ func (b *builder) electrical() {
 		b.need("knob", "Potentiometer, knob and screened cable", "5 or 10 kΩ linear", "as the drive's maker allows")
 	}
 	if b.control.Choke && b.control.Kind == control.PhaseAngle {
-		rating := b.show(b.motor.Amps.Value, q.Current)
-		if b.control.Henries > 0 {
-			rating += ", " + b.show(b.control.Henries, q.Inductance)
-		}
-		b.need("choke", "Choke", rating, "in the armature lead")
+		b.buy = append(b.buy, b.chokePart("choke", "Choke in the armature lead"))
 	}
 	if b.control.BrakeOhms > 0 {
 		b.need("brake", "Brake resistor", b.show(b.control.BrakeOhms, q.Resistance), "guarded")
@@ -53,6 +49,22 @@ func (b *builder) electrical() {
 		watts := b.inputWatts() * (1 - b.keepsInDrive())
 		b.need("box", "Steel box, earth bar, strain reliefs", fmt.Sprintf("%s\u202fm² of free side, or a fan of %s\u202fm³/h", q.Figures(supply.BoxArea(watts), 2), q.Figures(supply.FanFlow(watts)*3600, 2)), "to shed "+b.show(watts, q.Power))
 	}
+}
+
+// chokePart is the choke in the armature lead: as typed, or what smooths the current as far as a choke
+// is counted on for.
+func (b *builder) chokePart(id, name string) Part {
+	rating, why := b.show(b.motor.Amps.Value, q.Current), "smoother current heats the motor less"
+	if henries, ok := smoothingChoke(b.stations); b.control.Henries > 0 {
+		rating += ", " + b.show(b.control.Henries, q.Inductance)
+	} else if ok && henries > 0 {
+		rating += ", " + q.Figures(henries*1000, 2) + "\u202fmH"
+		why = fmt.Sprintf("brings the form factor to %s at plate amps and a quarter of plate speed", q.Figures(control.ChokedForm, 3))
+		if b.motor.DC.Henries == 0 {
+			why += "; less by the armature's own, which is not measured"
+		}
+	}
+	return b.part(id, name, rating, why)
 }
 
 // spec is what the plan wires; false while supply, control and motor do not make a whole.

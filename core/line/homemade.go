@@ -21,7 +21,6 @@ type Homemade struct {
 const (
 	blockingShare = 2.5 // repetitive peak volts over the line's rms
 	surgeShare    = 3.0 // module amps over plate amps, for the stall
-	chokeRipple   = 0.3 // of plate amps, from crest to trough
 )
 
 // homemade is a bridge and phase-angle module for a brushed motor on the mains; nil for anything else.
@@ -32,15 +31,13 @@ func (b *builder) homemade() *Homemade {
 	amps, line := b.motor.Amps.Value, b.supply.Volts
 	block := b.show(math.Ceil(blockingShare*line/100)*100, q.Voltage)
 	surge := b.show(surgeShare*amps, q.Current)
-	// The ripple of a bridge is mostly its second harmonic, √2·V·4/(3π) at full conduction.
-	henries := math.Sqrt2 * line * 4 / (3 * math.Pi) / (2 * 2 * math.Pi * b.supply.Hertz * chokeRipple * amps / 2)
 	armature := supply.ArmatureFuse(b.supply.Code, amps)
 	parts := []Part{
 		b.part("home.bridge", "Bridge rectifier on a heat sink", surge+", "+block, fmt.Sprintf("3 × plate amps for a stall; %g × the line", blockingShare)),
 		b.part("home.module", "Phase-angle module with its trigger", surge+", "+block, "the same; its suppression with it"),
 		b.part("home.freewheel", "Freewheel diode across the motor", surge+", "+block, "carries the current between firings"),
 		b.part("home.ac-choke", "Choke in the line", b.show(b.inputAmps(), q.Current)+", 1 to 3\u202fmH", "keeps its hash off the mains and the radio"),
-		b.part("home.dc-choke", "Choke in the armature lead", b.show(amps, q.Current)+", "+b.show(henries, q.Inductance), "a ripple of a third of plate amps"),
+		b.chokePart("home.dc-choke", "Choke in the armature lead"),
 		b.part("home.fuse", "Fuses, line and armature", b.show(b.circuit().Fuse, q.Current)+" and "+b.show(armature, q.Current)+", quick for the module", "it dies before a slow fuse does"),
 		b.part("home.varistor", "Varistor and snubber", b.show(1.2*line, q.Voltage)+" rms", "across the line and the module"),
 		b.part("home.meter", "Ammeter", "0–"+b.show(1.5*amps, q.Current), "there is nothing else to tell of an overload"),

@@ -153,8 +153,22 @@ func armatureWave(s stations, f motor.Feed) (control.Wave, bool) {
 	if s.control.Kind != control.PhaseAngle || m.DC.Henries == 0 || s.supply.Battery || m.Kind.Family() != motor.DCFamily {
 		return control.Wave{}, false
 	}
-	_, wave, ok := control.FiringFor(m.Amps.Value, s.supply.Volts, s.supply.Hertz, m.DC.Ke.Value*waveSpeed*m.Speed.Value, m.DC.Resistance.Value, henries)
+	_, wave, ok := control.FiringFor(m.Amps.Value, s.supply.Volts, s.supply.Hertz, waveEMF(m), m.DC.Resistance.Value, henries)
 	return wave, ok
+}
+
+// waveEMF is the back-EMF against which a form factor is worked out.
+func waveEMF(m motor.Resolved) float64 { return m.DC.Ke.Value * waveSpeed * m.Speed.Value }
+
+// smoothingChoke is the choke (H) that brings a phase-angle drive's form factor down to what one is
+// counted on for, where its armature's own inductance, when known, does not do so already.
+func smoothingChoke(s stations) (henries float64, ok bool) {
+	m := s.motor
+	if m.Kind.Family() != motor.DCFamily || s.supply.Battery {
+		return 0, false
+	}
+	whole, ok := control.InductanceFor(control.ChokedForm, m.Amps.Value, s.supply.Volts, s.supply.Hertz, waveEMF(m), m.DC.Resistance.Value)
+	return math.Max(whole-m.DC.Henries, 0), ok
 }
 
 // onOnePhase is the share of its rating that an inverter made for three phases gives on one

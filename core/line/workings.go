@@ -143,7 +143,7 @@ func (d *derivations) formFactor() {
 	src, assumes := source.FormFactor, []string{}
 	if _, ok := armatureWave(d.stations, d.feed); ok {
 		m := d.motor
-		emf := m.DC.Ke.Value * waveSpeed * m.Speed.Value
+		emf := waveEMF(m)
 		alpha, wave, _ := control.FiringFor(m.Amps.Value, d.train.supply.Volts, d.train.supply.Hertz, emf, m.DC.Resistance.Value, m.DC.Henries+d.train.control.Henries)
 		src = source.BridgeWave
 		flows := "stops between firings"

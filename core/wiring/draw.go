@@ -235,7 +235,11 @@ func (d *Diagram) motor(leads []string) {
 		terminals = append(terminals, Terminal{Name: "T1", Says: "thermal switch"}, Terminal{Name: "T2", Says: "thermal switch"})
 		d.passes("M1", "T1", "T2")
 	}
-	d.add("M1", "Motor", "motor", MainLine, terminals...)
+	kind := "motor"
+	if d.spec.Motor == Armature || d.spec.Motor == WithField {
+		kind = "dc-motor"
+	}
+	d.add("M1", "Motor", kind, MainLine, terminals...)
 	if d.spec.ReverseSwitch {
 		leads = d.reversing(leads)
 	}

@@ -6,11 +6,12 @@
   const cy = $derived(y + h / 2);
 </script>
 
-{#if kind === 'motor' || kind === 'fan' || kind === 'tacho' || kind === 'lamp'}
+{#if kind === 'motor' || kind === 'dc-motor' || kind === 'fan' || kind === 'tacho' || kind === 'lamp'}
   <circle {cx} {cy} r={h / 2} class="body" />
   {#if kind === 'lamp'}<path d="M{cx - 7} {cy - 7}l14 14M{cx + 7} {cy - 7}l-14 14" class="ink" />{/if}
   {#if kind === 'fan'}<path d="M{cx} {cy}q-3-9 2-11q5 3-2 11q9-1 10 5q-5 4-10-5q-5 7-10 4q-1-6 10-4" class="ink" />{/if}
   {#if kind === 'motor'}<path d="M{cx - 9} {cy}q4.500-12 9 0t9 0" class="ink" />{/if}
+  {#if kind === 'dc-motor'}<path d="M{cx - 8} {cy - 3}h16M{cx - 8} {cy + 3}h4m2 0h4m2 0h4" class="ink" />{/if}
   {#if kind === 'tacho'}<path d="M{cx} {cy}l7-7M{cx - 9} {cy + 3}a9 9 0 0 1 18 0" class="ink" />{/if}
 {:else}
   <rect {x} {y} width={w} height={h} rx="2" class="body" />

@@ -62,6 +62,12 @@
             )(j.rpm.map((_, i) => i))}
             class="job"
           />
+          <text
+            x={(x(j.rpm[0] ?? 1) + x(j.rpm.at(-1) ?? 1)) / 2}
+            y={y(Math.max(...j.needed) / units.torqueSi) - 7}
+            text-anchor="middle"
+            class="name">{j.name}</text
+          >
         {/each}
         {#each drawn as c, i (c.name)}
           {@const last = c.points.at(-1 - 3 * i)}
@@ -97,9 +103,15 @@
 <style>
   .job {
     fill: none;
-    stroke: var(--stop);
+    stroke: var(--soft);
     stroke-width: 3;
-    opacity: 0.75;
+  }
+  .name {
+    font-size: 13px;
+    fill: var(--soft);
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 4px;
   }
   .number {
     font-size: 12px;

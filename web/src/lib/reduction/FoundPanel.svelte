@@ -25,6 +25,7 @@
     return speeds.length > 0 ? [Math.min(...speeds) * 0.5, Math.max(...speeds) * 1.6] : [10, 1000];
   });
   const thousands = (n: number) => n.toString().replace(/\B(?=(\d{3})+$)/g, '\u202f');
+  const took = $derived(search.seconds < 1 ? `${figure(search.seconds * 1000)}\u202fms` : `${search.seconds.toFixed(1)}\u202fs`);
   const take = (f: Found) => {
     sheet.change(({ plan }) => (plan.reduction.stages = structuredClone($state.snapshot(f.plan.stages))));
     search.looked = undefined;
@@ -66,7 +67,7 @@
 <section aria-label="Best reductions" class="p-4">
   <div class="flex items-baseline justify-between gap-2">
     <p class="caption">{result && result.tried > 0 ? `Best of ${thousands(result.tried)} tried` : 'Best reduction'}</p>
-    {#if result && result.tried > 0}<span class="text-sm text-soft">{search.seconds.toFixed(1)} s</span>{/if}
+    {#if result && result.tried > 0}<span class="text-sm text-soft">{took}</span>{/if}
   </div>
   <Bounds {search} />
   {#if search.share !== undefined}

@@ -12,7 +12,7 @@
 
   const sheet = openSheet();
   const MOST_SCALE = 2;
-  const room = { x: 64, top: 40, bottom: 80 };
+  const room = { x: 84, top: 40, bottom: 80 };
 
   let width = $state(600);
   let height = $state(300);
@@ -253,12 +253,23 @@
           {@const before = i > 0 ? on(stages[i - 1] ?? s) : undefined}
           <!-- Inside a large wheel before it the name stands above, clear of the belt below; else below. -->
           {@const above = before !== undefined && (before.driven - w.driver) * view.scale > 60}
-          <text
-            x={at[i]?.x}
-            y={(at[i]?.y ?? 0) + (above ? -((w.driver / 2) * view.scale + 8) : (w.driver / 2) * view.scale + 17)}
-            text-anchor="middle"
-            class="says halo">⌀ {length(w.driver)}</text
-          >
+          {#if i === 0}
+            <!-- The motor's wheel is named on the side its belt does not leave by. -->
+            {@const side = (at[1]?.x ?? 0) >= (at[0]?.x ?? 0) ? -1 : 1}
+            {@const x = (at[0]?.x ?? 0) + side * ((w.driver / 2) * view.scale + 9)}
+            {@const y = at[0]?.y ?? 0}
+            {@const anchor = side < 0 ? 'end' : 'start'}
+            <text {x} y={y - 2} text-anchor={anchor} class="says halo">⌀ {length(w.driver)}</text>
+            {#if s.driverTopRpm > 0}<text {x} y={y + 14} text-anchor={anchor} class="says soft halo">{figure(s.driverTopRpm)} rpm</text
+              >{/if}
+          {:else}
+            <text
+              x={at[i]?.x}
+              y={(at[i]?.y ?? 0) + (above ? -((w.driver / 2) * view.scale + 8) : (w.driver / 2) * view.scale + 17)}
+              text-anchor="middle"
+              class="says halo">⌀ {length(w.driver)}</text
+            >
+          {/if}
           <text
             x={at[i + 1]?.x}
             y={(at[i + 1]?.y ?? 0) - ((w.driven / 2) * view.scale + (speed(s, w) ? 22 : 8))}
