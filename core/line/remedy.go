@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 	"reflect"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -18,7 +19,7 @@ import (
 // Remedy is a change that was tried: what it gives one job and the others. Whichever of the
 // stations is set replaces the plan's when the person takes it.
 type Remedy struct {
-	Kind      string               `json:"kind" enum:"ratio,trim,limit,cooling,choke,motor"`
+	Kind      string               `json:"kind" enum:"ratio,belt,trim,limit,cooling,choke,motor"`
 	Label     string               `json:"label" doc:"What to try, short enough for a link"`
 	Detail    string               `json:"detail" doc:"What was changed and what else it does"`
 	Margin    string               `json:"margin" doc:"The job's margin with it, such as ×1.08"`
@@ -70,6 +71,7 @@ func (h *healer) remedies(job int) []Remedy {
 		}
 	}
 	add(h.ratio(job))
+	add(h.stronger(job))
 	add(h.trims)
 	if by == motor.CurrentLimit {
 		add(h.limited)
@@ -82,6 +84,25 @@ func (h *healer) remedies(job int) []Remedy {
 	}
 	add(h.motors)
 	return out
+}
+
+// stronger is the belt or chain that holds a job made to carry what it wants.
+func (h *healer) stronger(job int) []option {
+	f := h.fares[job]
+	if f.margin <= 0 {
+		return nil
+	}
+	changed := h.in.Plan.Reduction
+	stages, label, detail, ok := h.now.reduction.Stronger(changed.Stages, reduction.Weak(f.held.By), h.now.machine.Jobs[job].Margin/f.margin)
+	if !ok {
+		return nil
+	}
+	changed.Stages = stages
+	o, ok := h.try(Remedy{Kind: "belt", Label: label, Detail: detail, Reduction: &changed})
+	if !ok {
+		return nil
+	}
+	return []option{o}
 }
 
 // remedy says what an option gives a job.
@@ -248,7 +269,7 @@ func (h *healer) try(r Remedy) (option, bool) {
 	o.fares = o.train.fares()
 	o.JobsDone = countDone(o.fares)
 	// A change that leaves the top speed alone is shown even where that speed is still too high.
-	return o, r.Kind == "limit" || r.Kind == "cooling" || r.Kind == "choke" || !o.train.overspeeds()
+	return o, slices.Contains([]string{"limit", "cooling", "choke", "belt"}, r.Kind) || !o.train.overspeeds()
 }
 
 // tryAll tries everything but the ratios.

@@ -180,3 +180,23 @@ func TestAConeIsTurnedToFitOneBelt(t *testing.T) {
 	steps := after.Drawing.Stages[0].Steps
 	assert.InEpsilon(t, steps[0].Length, steps[1].Length, 1e-3)
 }
+
+// A job held by its belt is offered a stronger one, which does what it says.
+func TestAJobHeldByItsBeltIsOfferedMoreOfIt(t *testing.T) {
+	in := shortPlan()
+	in.Plan.Reduction.Stages[0].Kind, in.Plan.Reduction.Stages[0].Section = reduction.PolyV, "J"
+	in.Plan.Reduction.Stages[0].Count, in.Plan.Motor.Plate.Cooling = "1", "blown"
+	a := assessed(t, in)
+	require.Contains(t, a.Jobs[0].HeldBy, "belt")
+	for _, r := range a.Jobs[0].Remedies {
+		if r.Kind == "belt" {
+			assert.Contains(t, r.Label, "ribs")
+			assert.True(t, r.Lifts)
+			after := assessedWith(t, in, *r.Reduction)
+			assert.Greater(t, after.Jobs[0].Margin, 1.2*a.Jobs[0].Margin)
+			assert.NotContains(t, after.Jobs[0].HeldBy, "belt")
+			return
+		}
+	}
+	t.Error("no stronger belt offered")
+}

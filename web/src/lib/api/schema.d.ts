@@ -1360,7 +1360,7 @@ export interface components {
             /** Format: int64 */
             jobsDone: number;
             /** @enum {string} */
-            kind: "ratio" | "trim" | "limit" | "cooling" | "choke" | "motor";
+            kind: "ratio" | "belt" | "trim" | "limit" | "cooling" | "choke" | "motor";
             /** @description What to try, short enough for a link */
             label: string;
             /** @description The job's margin is better than now */
