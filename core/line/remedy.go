@@ -99,7 +99,8 @@ func (h *healer) stronger(job int) []option {
 	}
 	changed.Stages = stages
 	o, ok := h.try(Remedy{Kind: "belt", Label: label, Detail: detail, Reduction: &changed})
-	if !ok {
+	// Where another stage's belt is as weak, one alone is no help.
+	if !ok || o.fares[job].margin < 1.01*f.margin {
 		return nil
 	}
 	return []option{o}
