@@ -79,7 +79,7 @@ func (s *shower) show(c candidate) Found {
 	d.Stages = append(d.Stages, plan[len(plan)-len(s.bounds.kept):]...)
 	out := s.work(d)
 	out.Changes, out.parts = c.changes, c.buy
-	out.Buy, out.OnHand = shopping(c)
+	out.Buy, out.OnHand = shopping(c, s.in.Units)
 	return out
 }
 
@@ -141,7 +141,7 @@ func (t *train) shortRatios() string {
 
 // shopping parts what a candidate takes into what must be bought and what is on hand, sizes of a sort
 // together; a part on hand serves once.
-func shopping(c candidate) (buy, onHand []string) {
+func shopping(c candidate, units q.System) (buy, onHand []string) {
 	var toBuy, have parcel
 	used := map[*shelf.Item]bool{}
 	place := func(item *shelf.Item, sort, size string) {
@@ -158,10 +158,14 @@ func shopping(c candidate) (buy, onHand []string) {
 		if len(steps) > 1 {
 			toBuy.add("pair of cones with "+countWord(len(steps))+" steps, turned to fit", "")
 		} else {
-			place(first.driver.item, wheel, string(first.driver.text))
-			place(first.driven.item, wheel, string(first.driven.text))
+			teeth := ""
+			if first.family.stage.Kind.Toothed() {
+				teeth = " teeth"
+			}
+			place(first.driver.item, wheel, string(first.driver.text)+teeth)
+			place(first.driven.item, wheel, string(first.driven.text)+teeth)
 		}
-		size := q.Show(reduction.OpenBelt(first.driver.size, first.driven.size, first.centre), q.Length, q.Metric)
+		size := q.Show(reduction.OpenBelt(first.driver.size, first.driven.size, first.centre), q.Length, units)
 		if first.belt != nil {
 			size = string(first.belt.Length)
 		}
@@ -202,9 +206,9 @@ func (p *parcel) words() []string {
 func (f *family) words() (wheel, belt string) {
 	switch f.stage.Kind {
 	case reduction.Chain:
-		return "sprocket of teeth:", "chain"
+		return "sprocket", "chain"
 	case reduction.Toothed:
-		return "toothed pulley of teeth:", "toothed belt"
+		return "toothed pulley", "toothed belt"
 	case reduction.PolyV:
 		return "poly-V pulley", "poly-V " + f.blank.Section + " belt"
 	}

@@ -128,6 +128,17 @@ func TestSearchFindsWhatThePlanLacks(t *testing.T) {
 	assert.Equal(t, now.JobsDone, out.Now.JobsDone)
 }
 
+// Toothed wheels are bought by their teeth, belts by their length in the units asked for.
+func TestShoppingNamesPartsAsTheyAreSold(t *testing.T) {
+	in := searching()
+	in.Ask.Kinds, in.Ask.Stages, in.Units = []string{"toothed-5"}, 1, q.Inch
+	in.Machine.Limits.Spindle = ""
+	out := searched(t, in)
+	require.NotEmpty(t, out.Found)
+	buy := strings.Join(out.Found[0].Buy, "; ")
+	assert.Regexp(t, `toothed pulleys \d+ teeth, \d+ teeth; toothed belt [\d.]+\x{202f}in`, buy)
+}
+
 // brute is every one- and two-stage reduction and cone within the bounds, judged one by one, with
 // only what another beats in every respect taken out at the end.
 func brute(l *searcher) []candidate {

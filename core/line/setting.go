@@ -155,12 +155,17 @@ func joules(v float64) string {
 	return q.Figures(v, 3) + q.ThinSpace + "J"
 }
 
-// currentLimit is 1.5 × the plate's amps, within what drive and magnets bear.
+// currentLimit is the plan's own where it is within 1.5 × the plate's amps and what drive and magnets bear;
+// else that.
 func (s *settingSheet) currentLimit() {
 	amps := s.motor.Amps.Value
 	limit := math.Min(1.5*amps, s.feed.PeakAmps)
-	s.add(dial{"limit", "Current limit", s.show(limit, q.Current), "I_limit = 1.5·I_plate, within 1.5·I_drive",
-		fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.feed.PeakAmps, q.Current)),
+	put := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.feed.PeakAmps, q.Current))
+	if chosen := s.control.LimitAmps; chosen > 0 && chosen < limit {
+		put += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current), s.show(chosen, q.Current))
+		limit = chosen
+	}
+	s.add(dial{"limit", "Current limit", s.show(limit, q.Current), "I_limit ≤ 1.5·I_plate, within 1.5·I_drive", put,
 		"Set it before the motor ever drives the machine; lower where a jam must let go sooner.", "", source.CurrentLimit})
 }
 

@@ -31,6 +31,11 @@ func TestDirectCurrentSettings(t *testing.T) {
 	in.Plan.Control.Amps = "2.5 A"
 	assert.Equal(t, "3.75\u202fA", setting(t, in, "Current limit").Value, "never past 1.5 × the drive")
 
+	in.Plan.Control.LimitAmps = "3 A"
+	assert.Equal(t, "3\u202fA", setting(t, in, "Current limit").Value, "the plan's own, where it is lower")
+	in.Plan.Control.LimitAmps = "30 A"
+	assert.Equal(t, "3.75\u202fA", setting(t, in, "Current limit").Value, "but not where it is more than motor and drive bear")
+
 	trim := setting(t, in, "Max speed trim")
 	assert.Equal(t, "100\u202f%, 1750\u202frpm", trim.Value)
 	assert.Contains(t, trim.Other, "65 %", "the other school is told of")
