@@ -84,20 +84,49 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 	if !s.Belted() {
 		return
 	}
-	for k, step := range s.Steps {
-		if s.Centre > 0 && step.Wrap < leastWrap {
-			v.add(f.Reduction, id(fmt.Sprintf("wrap.%d", k)), f.Caution, field("centre"), fmt.Sprintf("Wrap of %s%s", q.Show(step.Wrap, q.Angle, v.sys), nth),
-				"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.")
-		}
-		if least := reduction.Smallest(s.Section); !step.Teeth && math.Min(step.Driver, step.Driven) < least*0.995 {
-			v.add(f.Reduction, id(fmt.Sprintf("bend.%d", k)), f.Caution, field(fmt.Sprintf("steps[%d].driver", k)), "Pulley small for its belt"+nth,
-				fmt.Sprintf("Section %s should not bend round less than %s. It flexes, heats and cracks; a lighter section or poly-V bends further.", s.Section, v.show(least, q.Length)))
-		}
-	}
+	v.wrapFinding(i, s, nth)
+	v.bendFinding(i, s, nth)
 	v.coneFinding(i, s, nth)
 	if v.runs {
 		v.beltSpeedFinding(i, s, nth)
 	}
+}
+
+// wrapFinding speaks of the step where the belt has least to hold on to.
+func (v *verdict) wrapFinding(i int, s reduction.Stage, nth string) {
+	tightest := tightestStep(s.Steps, func(step reduction.Step) float64 { return step.Wrap })
+	if wrap := s.Steps[tightest].Wrap; s.Centre > 0 && wrap < leastWrap {
+		v.add(f.Reduction, fmt.Sprintf("wrap.%d.%d", i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].centre", i), fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
+			"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.")
+	}
+}
+
+// tightestStep is the step of least measure.
+func tightestStep(steps []reduction.Step, measure func(reduction.Step) float64) int {
+	tightest := 0
+	for k, step := range steps {
+		if measure(step) < measure(steps[tightest]) {
+			tightest = k
+		}
+	}
+	return tightest
+}
+
+// bendFinding speaks of the smallest pulley of a stage, where it is too small for the belt.
+func (v *verdict) bendFinding(i int, s reduction.Stage, nth string) {
+	small := func(step reduction.Step) float64 { return math.Min(step.Driver, step.Driven) }
+	tightest := tightestStep(s.Steps, small)
+	step := s.Steps[tightest]
+	least := reduction.Smallest(s.Section)
+	if step.Teeth || small(step) >= least*0.995 {
+		return
+	}
+	end := "driver"
+	if step.Driven < step.Driver {
+		end = "driven"
+	}
+	v.add(f.Reduction, fmt.Sprintf("bend.%d.%d", i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, tightest, end), "Pulley small for its belt"+nth,
+		fmt.Sprintf("⌀ %s, and section %s should not bend round less than %s. It flexes, heats and cracks; a lighter section or poly-V bends further.", v.show(small(step), q.Length), s.Section, v.show(least, q.Length)))
 }
 
 func (v *verdict) coneFinding(i int, s reduction.Stage, nth string) {

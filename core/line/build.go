@@ -6,6 +6,7 @@ import (
 	"reflect"
 	"strings"
 
+	"jiriki/core/control"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -200,12 +201,26 @@ func (b *builder) controlPart() {
 		}
 	}
 	if plan.Kind != "" {
-		rating := ""
-		if b.runs && b.control.Limits() {
-			rating = fmt.Sprintf("%s or more, %s", b.show(b.motor.Amps.Value, q.Current), b.show(b.motor.Volts.Value, q.Voltage))
-		}
-		b.ownOrNeed("control", named(plan.Name, controlNames[plan.Kind]), rating, "the motor's plate amps and volts", plan.Origin)
+		rating, why := b.controlRating()
+		b.ownOrNeed("control", named(plan.Name, controlNames[plan.Kind]), rating, why, plan.Origin)
 	}
+}
+
+// controlRating is what the control must be good for, and where that comes from.
+func (b *builder) controlRating() (rating, why string) {
+	amps, volts := b.motor.Amps.Value, b.motor.Volts.Value
+	switch {
+	case !b.runs:
+	case b.control.Kind == control.StepperDriver:
+		return fmt.Sprintf("%s a phase, %s", b.show(amps, q.Current), b.show(b.feed.Volts, q.Voltage)), "the motor's plate amps, and volts well above the winding's own"
+	case b.control.Limits():
+		return fmt.Sprintf("%s or more, %s", b.show(amps, q.Current), b.show(volts, q.Voltage)), "the motor's plate amps and volts"
+	case b.control.Kind == control.SeriesResistor:
+		return fmt.Sprintf("%s, %s", b.show(b.control.Ohms, q.Resistance), b.show(amps*amps*b.control.Ohms, q.Power)), "I²·R at plate amps, all of it heat"
+	case b.control.Kind == control.VariableTransformer:
+		return fmt.Sprintf("%s at %s", b.show(amps, q.Current), b.show(b.supply.Volts, q.Voltage)), "the motor's plate amps"
+	}
+	return "", ""
 }
 
 // wheels are the pulleys, sprockets, gears and belts, from the shelf where they lie there.
@@ -243,21 +258,44 @@ func (b *builder) stageWheels(i int, d reduction.DescribedStage, s reduction.Sta
 		b.need(fmt.Sprintf("cone.%d.driven", i), "Cone pulley"+b.nth(i)+", driven", strings.Join(driven, ", "), "or turn it to fit the belt on every step")
 		return
 	}
-	noun := map[bool]string{true: "gear", false: "pulley"}[s.Meshed()]
-	if s.Kind == reduction.Chain {
-		noun = "sprocket"
-	}
 	for _, w := range []struct {
 		end  string
 		size float64
 		text q.Text
 	}{{"driving", s.Steps[0].Driver, d.Steps[0].Driver}, {"driven", s.Steps[0].Driven, d.Steps[0].Driven}} {
 		if item := b.onShelf(f, w.size); item != nil {
-			b.fromShelf(item, fmt.Sprintf("%s, %s %s%s", w.text, w.end, noun, b.nth(i)))
+			b.fromShelf(item, b.wheelSize(s, w.text)+", "+b.wheelName(s, w.end)+b.nth(i))
 			continue
 		}
-		b.need(fmt.Sprintf("wheel.%d.%s", i, w.end), capital(w.end)+" "+noun+b.nth(i), string(w.text), s.Section)
+		b.need(fmt.Sprintf("wheel.%d.%s", i, w.end), capital(b.wheelName(s, w.end))+b.nth(i), b.wheelSize(s, w.text), s.Section)
 	}
+}
+
+// wheelName is a wheel by what it does: "driving pulley", "worm".
+func (b *builder) wheelName(s reduction.Stage, end string) string {
+	switch {
+	case s.Kind == reduction.Worm && end == "driving":
+		return "worm"
+	case s.Kind == reduction.Worm:
+		return "worm wheel"
+	case s.Kind == reduction.Chain:
+		return end + " sprocket"
+	case s.Meshed():
+		return end + " gear"
+	}
+	return end + " pulley"
+}
+
+// wheelSize is a wheel's size as it is sold: a diameter, or teeth with their pitch or module.
+func (b *builder) wheelSize(s reduction.Stage, text q.Text) string {
+	if !s.Kind.Toothed() && !s.Meshed() {
+		return string(text)
+	}
+	of := "teeth, " + b.show(s.Pitch, q.Length) + " pitch"
+	if s.Meshed() {
+		of = "teeth, module " + q.Figures(s.Pitch*1000, 3) + q.ThinSpace + "mm"
+	}
+	return fmt.Sprintf("%g %s", reduction.Teeth(text), of)
 }
 
 // onShelf is an unused wheel of a size on the shelf.
@@ -283,7 +321,11 @@ func (b *builder) stageBelt(i int, s reduction.Stage, f *family) {
 		}
 	}
 	rating := "length once the shafts are set"
-	if s.Belt > 0 {
+	switch {
+	case s.Belt > 0 && s.Kind == reduction.Chain:
+		// Chain closes without a half link only at an even number.
+		rating = fmt.Sprintf("%g links of %s", 2*math.Ceil(s.Belt/s.Pitch/2-1e-6), b.show(s.Pitch, q.Length))
+	case s.Belt > 0:
 		rating = b.show(s.Belt, q.Length) + " pitch length"
 	}
 	b.need(fmt.Sprintf("belt.%d", i), capital(belt)+b.nth(i), rating, "from the exact length on these centres")

@@ -60,7 +60,7 @@ func (v *verdict) alwaysFindings() {
 		say(f.Work, fmt.Sprintf("danger-%d", i), "machine.kind", d.Title, d.Words)
 	}
 	if what := work.FindKind(v.machine.Kind).Throws; what != "" {
-		say(f.Control, "chips", "control.enclosed", "Keep "+what+" off the drive", "They short terminals and block its cooling. Mount it away from the spray and from vibration.")
+		say(f.Control, "chips", "control.enclosed", "Keep "+what+" off the drive", "What gets in shorts terminals and blocks its cooling. Mount it away from the spray and from vibration.")
 	}
 	if sparks[v.machine.Kind] && v.motor.Kind.Brushed() {
 		say(f.Motor, "sparks", "motor.plate.cooling", "Brushes spark", "Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor without brushes.")
@@ -201,7 +201,7 @@ func (v *verdict) voltsFindings() {
 				fmt.Sprintf("%s at most out of this drive for a %s motor. Torque is untouched; top speed is lower.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
 		case share > 1.15 && !c.Trimmed:
 			v.add(f.Control, "volts-high", f.Caution, "control.topTrim", "Drive can give more than the motor's volts",
-				fmt.Sprintf("%s out for a %s motor. Set the top-speed trim before the belt goes on.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+				fmt.Sprintf("%s out for a %s motor. %s", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.keepsVoltsDown()))
 		}
 	case motor.VariableHertz:
 		if share < 0.9 {
@@ -219,6 +219,17 @@ func (v *verdict) voltsFindings() {
 		v.lineVoltsFindings(share)
 		v.fanFindings()
 	}
+}
+
+// keepsVoltsDown says what holds a control with volts to spare to the motor's own.
+func (v *verdict) keepsVoltsDown() string {
+	switch v.control.Kind {
+	case control.SeriesResistor:
+		return "The resistor only drops the rest while current flows: lightly loaded the motor sees nearly all of it."
+	case control.VariableTransformer:
+		return "Put a meter on the motor, mark the dial where it reads the plate's volts, and fit a stop there."
+	}
+	return "Set the top-speed trim before the belt goes on."
 }
 
 // fanFindings hold a choice of capacitors to the one load it is fit for.

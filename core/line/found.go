@@ -211,6 +211,10 @@ func (f *family) words() (wheel, belt string) {
 		return "toothed pulley", "toothed belt"
 	case reduction.PolyV:
 		return "poly-V pulley", "poly-V " + f.blank.Section + " belt"
+	case reduction.Flat:
+		return "flat pulley", "flat belt"
+	case reduction.LinkBelt:
+		return "pulley", f.blank.Section + " link belt"
 	}
 	return "pulley", f.blank.Section + " belt"
 }

@@ -36,7 +36,8 @@ type fare struct {
 	position int
 	low      float64 // part of the band that is reached, rad/s
 	high     float64
-	starting bool // the least is at standstill, against the breakaway pull
+	starting bool    // the least is at standstill, against the breakaway pull
+	near     float64 // how much of the band is reached, as a natural logarithm; negative by how far off it lies
 }
 
 // speedTolerance forgives what no tachometer would show.
@@ -86,11 +87,15 @@ func (t *train) best(job *work.Need, positions []reduction.Position) fare {
 	return found
 }
 
-// better prefers a reached band, then the larger margin.
+// better prefers a reached band, then the larger margin; of two that are not reached, the one that
+// reaches more of it or comes nearer to it.
 func better(a, b fare) bool {
 	aReached, bReached := a.outcome.reached(), b.outcome.reached()
-	if aReached != bReached {
+	switch {
+	case aReached != bReached:
 		return aReached
+	case !aReached && math.Abs(a.near-b.near) > 1e-9:
+		return a.near > b.near
 	}
 	return a.margin > b.margin
 }
@@ -100,6 +105,7 @@ func (t *train) fareIn(job *work.Need, p *reduction.Position) fare {
 	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
 	high = math.Min(high, t.top)
 	f := fare{low: math.Max(job.Low, low), high: math.Min(job.High, high)}
+	f.near = math.Log(f.high / f.low)
 	if f.low > f.high {
 		// No overlap: the answer is the speed, shown at the nearer end.
 		if job.Low > high {

@@ -89,7 +89,7 @@ func (h *healer) remedies(job int) []Remedy {
 // stronger is the belt or chain that holds a job made to carry what it wants.
 func (h *healer) stronger(job int) []option {
 	f := h.fares[job]
-	if f.margin <= 0 {
+	if f.margin <= 0 || !f.outcome.reached() {
 		return nil
 	}
 	changed := h.in.Plan.Reduction

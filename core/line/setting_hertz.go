@@ -20,7 +20,11 @@ func (s *settingSheet) inverter() {
 		fmt.Sprintf("%s ÷ %s, up to the %s there is", s.show(m.Volts.Value, q.Voltage), s.show(m.Hertz.Value, q.Frequency), s.show(s.feed.Volts, q.Voltage)),
 		"Wrong here and the motor is weak or cooks.", "", source.VoltsPerHertz})
 	s.add(dial{"poles", "Poles and plate speed", q.Figures(m.Induction.Poles.Value, 2) + ", " + s.show(m.Speed.Value, q.Speed), "p ≤ 120·f / n", "from the plate", "", "", source.Synchronous})
-	s.add(dial{"top", "Top hertz", s.show(s.feed.TopHertz, q.Frequency), "n = 120·f/p − slip", fmt.Sprintf("turns the motor at %s", s.show(high, q.Speed)),
+	top, turns := s.feed.TopHertz, fmt.Sprintf("turns the motor at %s", s.show(high, q.Speed))
+	if plate := m.Hertz.Value; c.Kind == control.SinglePhaseInverter && top > plate {
+		top, turns = plate, "the plate's: its start switch and capacitors were made for no more"
+	}
+	s.add(dial{"top", "Top hertz", s.show(top, q.Frequency), "n = 120·f/p − slip", turns,
 		"Never past what chuck, wheel, bearings and rotor bear.", "", source.RotorSpeed})
 	lowest := s.feed.BaseHertz * s.feed.Slowest
 	s.add(dial{"min", "Lowest hertz", s.show(lowest, q.Frequency), "f_min = slowest steady share · f_base", fmt.Sprintf("%s of %s; about %s", q.Percent(s.feed.Slowest), s.show(s.feed.BaseHertz, q.Frequency), s.show(low, q.Speed)),
