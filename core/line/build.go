@@ -264,10 +264,10 @@ func (b *builder) stageWheels(i int, d reduction.DescribedStage, s reduction.Sta
 		text q.Text
 	}{{"driving", s.Steps[0].Driver, d.Steps[0].Driver}, {"driven", s.Steps[0].Driven, d.Steps[0].Driven}} {
 		if item := b.onShelf(f, w.size); item != nil {
-			b.fromShelf(item, b.wheelSize(s, w.text)+", "+b.wheelName(s, w.end)+b.nth(i))
+			b.fromShelf(item, b.wheelSize(s, w.end, w.text)+", "+b.wheelName(s, w.end)+b.nth(i))
 			continue
 		}
-		b.need(fmt.Sprintf("wheel.%d.%s", i, w.end), capital(b.wheelName(s, w.end))+b.nth(i), b.wheelSize(s, w.text), s.Section)
+		b.need(fmt.Sprintf("wheel.%d.%s", i, w.end), capital(b.wheelName(s, w.end))+b.nth(i), b.wheelSize(s, w.end, w.text), s.Section)
 	}
 }
 
@@ -287,15 +287,21 @@ func (b *builder) wheelName(s reduction.Stage, end string) string {
 }
 
 // wheelSize is a wheel's size as it is sold: a diameter, or teeth with their pitch or module.
-func (b *builder) wheelSize(s reduction.Stage, text q.Text) string {
+func (b *builder) wheelSize(s reduction.Stage, end string, text q.Text) string {
 	if !s.Kind.Toothed() && !s.Meshed() {
 		return string(text)
 	}
-	of := "teeth, " + b.show(s.Pitch, q.Length) + " pitch"
+	n, of := reduction.Teeth(text), "teeth, "+b.show(s.Pitch, q.Length)+" pitch"
 	if s.Meshed() {
 		of = "teeth, module " + q.Figures(s.Pitch*1000, 3) + q.ThinSpace + "mm"
 	}
-	return fmt.Sprintf("%g %s", reduction.Teeth(text), of)
+	if s.Kind == reduction.Worm && end == "driving" {
+		of = "start, module " + q.Figures(s.Pitch*1000, 3) + q.ThinSpace + "mm"
+		if n > 1 {
+			of = "starts" + strings.TrimPrefix(of, "start")
+		}
+	}
+	return fmt.Sprintf("%g %s", n, of)
 }
 
 // onShelf is an unused wheel of a size on the shelf.

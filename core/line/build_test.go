@@ -186,3 +186,29 @@ func TestSeriesResistorCollapses(t *testing.T) {
 	require.NotNil(t, burns)
 	assert.Contains(t, burns.Detail, q.Show(2.8*2.8*60, q.Power, q.Metric))
 }
+
+// A stepper's driver is never wired to the mains, and is told how to power up without a knob.
+func TestALowVoltDriveGetsItsSupplyUnit(t *testing.T) {
+	in := sound()
+	in.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH"}}
+	in.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A", Fused: true}
+	in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Worm, Pitch: "1.5 mm", Steps: []reduction.DescribedStep{{Driver: "1", Driven: "60"}}, Guarded: true}}
+	b := built(t, in)
+	assert.Contains(t, partNames(b.Buy), "Direct-current supply unit, isolated 36\u202fV")
+	assert.Contains(t, partNames(b.Buy), "Worm 1 start, module 1.5\u202fmm; Worm wheel 60 teeth, module 1.5\u202fmm")
+	steps := ""
+	for _, s := range b.PowerUp {
+		steps += s.ID + " " + s.Expect + "; "
+	}
+	assert.Contains(t, steps, "power.unit 36\u202fV direct")
+	assert.Contains(t, steps, "power.on 36\u202fV")
+	assert.NotContains(t, steps, "power.knob")
+	for _, w := range b.Wiring.Wires {
+		assert.NotEqual(t, "A1:L", w.To, "mains on a driver for 36 V")
+	}
+	in.Plan.Motor, in.Plan.Control = sound().Plan.Motor, control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "20 A", Fused: true}
+	in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "24 V", "20 A"
+	assert.Contains(t, partNames(built(t, in).Buy), "supply unit")
+	in.Plan.Control.Volts = "180 V"
+	assert.NotContains(t, partNames(built(t, in).Buy), "supply unit")
+}

@@ -21,6 +21,9 @@ func (b *builder) electrical() {
 			b.need("fuse-dc", "Fuse and holder, armature", b.show(supply.ArmatureFuse(b.supply.Code, b.motor.Amps.Value), q.Current)+", direct-current rated for "+b.show(b.motor.Volts.Value, q.Voltage), "next above 1.25 × plate amps")
 		}
 	}
+	if b.lowVolts() {
+		b.need("unit", "Direct-current supply unit, isolated", fmt.Sprintf("%s, %s or more", b.show(b.feed.Volts, q.Voltage), b.show(math.Min(b.feed.PeakAmps, 1.5*b.motor.Amps.Value), q.Current)), "the drive's volts, and amps to start with")
+	}
 	if b.control.NoVolt {
 		b.need("contactor", "Contactor, no-volt release, stop and start buttons", b.show(math.Max(b.inputAmps(), b.motor.Amps.Value), q.Current)+" motor duty, coil for "+volts, "drops out when the power fails and stays out")
 	}
@@ -51,6 +54,27 @@ func (b *builder) electrical() {
 	}
 }
 
+// lowVolt is the most direct current that counts as low voltage, safe from shock in the dry
+// [IEC 61140, from memory].
+const lowVolt = 60.0
+
+// lowVolts reports whether the control takes a few volts of direct current, so that on the mains it needs a
+// supply unit.
+func (t *train) lowVolts() bool {
+	switch t.control.Kind {
+	case control.StepperDriver:
+		return !t.supply.Battery
+	case control.Chopper, control.BrushlessDrive:
+		return !t.supply.Battery && t.feed.Volts <= lowVolt
+	}
+	return false
+}
+
+// hasKnob reports whether a potentiometer tells the drive how fast.
+func (t *train) hasKnob() bool {
+	return t.control.Knob == "pot" && (t.control.DCDrive() || t.control.SetsHertz())
+}
+
 // chokePart is the choke in the armature lead: as typed, or what smooths the current as far as a choke
 // is counted on for.
 func (b *builder) chokePart(id, name string) Part {
@@ -71,9 +95,9 @@ func (b *builder) chokePart(id, name string) Part {
 func (b *builder) spec() (wiring.Spec, bool) {
 	c, m := b.control, b.motor
 	s := wiring.Spec{
-		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: c.Knob == "pot" && (c.DCDrive() || c.SetsHertz()),
+		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: b.hasKnob(),
 		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
-		BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.supply.Earthed,
+		Unit: b.lowVolts(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.supply.Earthed,
 	}
 	switch {
 	case b.supply.Battery:

@@ -55,8 +55,10 @@ func (p *powerUp) dead() {
 	if p.motor.Kind.Family() == motor.DCFamily {
 		p.add("winding", "Across the motor's leads, the shaft turned a little between readings.", "ohms", "about "+p.show(p.motor.DC.Resistance.Value, q.Resistance), false)
 	}
-	if p.control.Adjusts() && p.control.Knob == "pot" && p.control.Converts() {
+	if p.hasKnob() {
 		p.add("knob", "Knob turned right down, its plug off the drive.", "ohms, wiper to low end", "0; rising evenly to 5 or 10\u202fkΩ as it is turned up", false)
+	}
+	if p.control.Limits() {
 		p.add("enable", "Enable loop, its plug off the drive: closed with start on, open at each of stop and thermal switch.", "continuity", "closed; open as each is opened", false)
 	}
 	p.add("settings", "Settings set and ticked off; trims at their lowest.", "", "", false)
@@ -64,14 +66,22 @@ func (p *powerUp) dead() {
 
 // live are the steps with the supply on.
 func (p *powerUp) live() {
+	in := p.supply.Volts
+	if p.lowVolts() {
+		in = p.feed.Volts
+		p.add("unit", "Supply unit on by itself, its output off the drive.", "volts and which lead is plus", p.show(in, q.Voltage)+" direct", true)
+	}
 	lamp := "through a lamp in series or a current limit, one hand only"
 	if p.model.FixedSpeed() {
 		lamp = "one hand only, stop in reach"
 	}
-	p.add("on", "Supply on, "+lamp+", motor not enabled.", "volts at the control's input", p.show(p.supply.Volts, q.Voltage), true)
-	if p.model.FixedSpeed() {
+	p.add("on", "Supply on, "+lamp+", motor not enabled.", "volts at the control's input", p.show(in, q.Voltage), true)
+	switch {
+	case p.model.FixedSpeed():
 		p.fixed()
-	} else {
+	case p.control.Kind == control.StepperDriver:
+		p.stepping()
+	default:
 		p.adjustable()
 	}
 	p.add("stop", "Stop, from full speed.", "seconds to standstill", "it stops, and stays stopped", true)
@@ -100,6 +110,13 @@ func (p *powerUp) fixed() {
 	low, high := p.model.RotorSpan()
 	p.add("bump", "Bump it: on and off at once.", "which way it turns", "the way the machine wants", true)
 	p.add("free", "Run it free.", "speed and amps", fmt.Sprintf("%s, under %s", speedRange(low, high, p.sys), p.show(p.motor.Amps.Value, q.Current)), true)
+}
+
+func (p *powerUp) stepping() {
+	_, high := p.model.RotorSpan()
+	p.add("still", "Enabled, no pulses.", "shaft, by hand", "holds; drive and motor no more than warm", true)
+	p.add("slow", "A few steps a second.", "which way it turns, steps in one turn", fmt.Sprintf("the way the machine wants; %g times the microsteps set", p.motor.Steps.PerTurn), true)
+	p.add("top", "Faster, by its ramp.", "fastest speed at which it loses none", "under "+p.show(high, q.Speed), true)
 }
 
 func (p *powerUp) adjustable() {

@@ -84,6 +84,9 @@ func (d Diagram) Check() []Verdict {
 	if d.spec.electronic() {
 		out = append(out, d.enabled())
 	}
+	if d.spec.hasUnit() {
+		out = append(out, d.lowered())
+	}
 	if d.has("K1") {
 		out = append(out, d.released())
 	}
@@ -156,8 +159,8 @@ func (d Diagram) earthed() Verdict {
 		return Verdict{"earth", "Earth", true, "A battery of this voltage is not earthed; keep its negative off the frame or fuse it there."}
 	}
 	c, bare := d.closed(), []string{}
-	for _, w := range []string{"M1:PE", "A1:PE", "W0:PE"} {
-		if strings.HasPrefix(w, "A1") && !d.spec.electronic() {
+	for _, w := range []string{"M1:PE", "A1:PE", "U1:PE", "W0:PE"} {
+		if strings.HasPrefix(w, "A1") && !d.spec.electronic() || strings.HasPrefix(w, "U1") && !d.spec.hasUnit() {
 			continue
 		}
 		if !c.reaches("X0:PE", w) {
@@ -199,6 +202,13 @@ func (d Diagram) fused() Verdict {
 func (d Diagram) enabled() Verdict {
 	ok := d.needs("A1:COM", "A1:EN", "S5") && d.needs("A1:COM", "A1:EN", "S1")
 	return verdict("enable", "Stop and start in the enable", ok, "Either one opens it, and the drive stops by its ramp.", "The enable closes without the stop or the start.")
+}
+
+// lowered looks whether a control for a few volts can be reached by the mains in any way but through its
+// supply unit.
+func (d Diagram) lowered() Verdict {
+	ok := d.needs(d.source()[0], "A1:V+", "U1") && d.needs("X0:N", "A1:V−", "U1")
+	return verdict("unit", "Mains kept off the low-volt drive", ok, "It is fed by an isolated supply unit only.", "Mains reaches a drive made for a few volts.")
 }
 
 func (d Diagram) released() Verdict {

@@ -18,7 +18,7 @@ func Draw(s Spec) Diagram {
 	d := &Diagram{spec: s, Devices: []Device{}, Wires: []Wire{}}
 	lines := d.supply()
 	lines = d.protect(lines)
-	d.leads = d.control(lines)
+	d.leads = d.control(d.unit(lines))
 	if s.Motor == TwoSpeeds {
 		d.leads = d.selector(d.leads)
 	}
@@ -105,6 +105,22 @@ func (d *Diagram) release(lines []string) {
 	d.wire(Loop, Release, "K1:A2", back, "")
 }
 
+// unit puts a supply unit between the mains and a control made for a few volts of direct current.
+func (d *Diagram) unit(lines []string) []string {
+	if !d.spec.hasUnit() {
+		return lines
+	}
+	d.add("U1", "Direct-current supply unit, isolated from the mains", "unit", MainLine, t("L", "N", "PE", "+", "−")...)
+	d.wire(Power, MainLine, lines[0], "U1:L", "")
+	d.wire(Power, MainLine, lines[1], "U1:N", "")
+	d.passes("U1", "L", "+")
+	d.passes("U1", "N", "−")
+	return []string{"U1:+", "U1:−"}
+}
+
+// hasUnit reports whether a supply unit is needed: a battery is one already.
+func (s Spec) hasUnit() bool { return s.Unit && s.Phases != Battery }
+
 // control puts in the drive and returns the ends that go to the motor.
 func (d *Diagram) control(lines []string) []string {
 	feed := func(id string, names ...string) {
@@ -113,6 +129,9 @@ func (d *Diagram) control(lines []string) []string {
 		}
 	}
 	in := map[Phases][]string{OnePhase: {"L", "N"}, ThreePhase: {"L1", "L2", "L3"}, Battery: {"V+", "V−"}}[d.spec.Phases]
+	if d.spec.hasUnit() {
+		in = []string{"V+", "V−"}
+	}
 	box := func(name, kind string, out ...string) []string {
 		terminals := t(in...)
 		if d.spec.Phases != Battery {

@@ -52,7 +52,11 @@ func (d *Diagram) enable() {
 
 // command is the knob, its wiper in the middle and its low end on common.
 func (d *Diagram) command() {
-	if !d.spec.electronic() || d.spec.Control == Stepper {
+	if !d.spec.electronic() {
+		return
+	}
+	if d.spec.Control == Stepper {
+		d.pulses()
 		return
 	}
 	d.extend("A1", Terminal{Name: "+REF", Says: "knob, high end"}, Terminal{Name: "IN", Says: "speed in"}, Terminal{Name: "0REF", Says: "knob, low end"})
@@ -67,6 +71,15 @@ func (d *Diagram) command() {
 	d.add("X1", "Speed signal from elsewhere", "terminals", Command, t("1", "2")...)
 	d.wire(Signal, Command, "X1:1", "A1:IN", "")
 	d.wire(Signal, Command, "X1:2", "A1:0REF", "")
+}
+
+// pulses are a stepper's steps and their direction.
+func (d *Diagram) pulses() {
+	d.extend("A1", Terminal{Name: "STEP", Says: "a pulse is a step"}, Terminal{Name: "DIR", Says: "which way"}, Terminal{Name: "SG", Says: "signal common"})
+	d.add("X1", "Source of pulses", "terminals", Command, t("STEP", "DIR", "SG")...)
+	for _, name := range []string{"STEP", "DIR", "SG"} {
+		d.wire(Signal, Command, "X1:"+name, "A1:"+name, "")
+	}
 }
 
 func (d *Diagram) spare(id, name string) {
@@ -110,6 +123,9 @@ func (d *Diagram) earth() {
 	d.wire(Earth, EarthLine, "PE:1", "M1:PE", "")
 	if d.spec.electronic() {
 		d.wire(Earth, EarthLine, "PE:1", "A1:PE", "")
+	}
+	if d.spec.hasUnit() {
+		d.wire(Earth, EarthLine, "PE:1", "U1:PE", "")
 	}
 	d.add("W0", "Machine frame and box", "frame", EarthLine, t("PE")...)
 	d.wire(Earth, EarthLine, "PE:1", "W0:PE", "under a bolt of its own, paint scraped off")

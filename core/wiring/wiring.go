@@ -49,6 +49,7 @@ type Spec struct {
 	Phases        Phases
 	Control       Control
 	Motor         Motor
+	Unit          bool // the control takes a few volts of direct current, from a supply unit on the mains
 	Fused         bool
 	NoVolt        bool
 	Thermal       bool // the motor has a thermal switch and it is wired

@@ -28,6 +28,7 @@ func drawSpec(t *rapid.T) Spec {
 	}
 	s.NoVolt, s.Thermal, s.Knob, s.Momentary = flag("no-volt"), flag("thermal"), flag("knob"), flag("momentary")
 	s.Choke, s.BrakeResistor, s.Tachometer, s.Lamp, s.Fan, s.Capacitor = flag("choke"), flag("brake"), flag("tacho"), flag("lamp"), flag("fan"), flag("capacitor")
+	s.Unit = s.Phases != ThreePhase && (s.Control == Stepper || (s.Control == DCDrive || s.Control == Brushless) && flag("unit"))
 	s.ReverseInput = s.Control == Inverter && flag("reverse input")
 	s.ReverseSwitch = s.Control == DCDrive && flag("reverse switch")
 	if s.Thermal && !s.electronic() {
@@ -109,6 +110,18 @@ func TestFaultsAreFound(t *testing.T) {
 		change(&d)
 		assert.Contains(t, failing(d), id)
 	}
+}
+
+// A drive for a few volts never meets the mains, and mains on it is told of.
+func TestLowVoltDriveIsFedByItsUnit(t *testing.T) {
+	d := Draw(Spec{Phases: OnePhase, Control: Stepper, Motor: StepperMotor, Unit: true, Fused: true, Earthed: true})
+	require.Empty(t, failing(d))
+	for _, w := range d.Wires {
+		assert.False(t, w.From == "F1:2" && w.To != "U1:L", "%s goes to %s", w.From, w.To)
+	}
+	d.wire(Power, MainLine, "F1:2", "A1:V+", "past the unit")
+	assert.Contains(t, failing(d), "unit")
+	assert.False(t, Draw(Spec{Phases: Battery, Control: DCDrive, Motor: Armature, Unit: true}).has("U1"), "a battery needs none")
 }
 
 func TestWithoutWhatItNeedsADiagramSaysSo(t *testing.T) {

@@ -50,7 +50,8 @@ function runs(wires: Wire[]): Run[] {
 export function mainLine(wiring: Wiring): Device[] {
   const on = wiring.devices.filter((d) => d.loop === 'Supply to motor');
   // As drawn up, each device is put in after what feeds it; the motor comes last.
-  return on.filter((d) => d.kind !== 'motor').concat(on.filter((d) => d.kind === 'motor'));
+  const motor = (d: Device) => d.kind === 'motor' || d.kind === 'dc-motor';
+  return on.filter((d) => !motor(d)).concat(on.filter(motor));
 }
 
 /** A wire of the main line: from which place to which along it. `lane` parts those that run side by
