@@ -80,8 +80,12 @@ func TestSuitsGivesAReasonEitherWay(t *testing.T) {
 	}
 	ok, _ := SuitsBattery(Chopper, "pm-dc")
 	assert.True(t, ok)
-	ok, _ = SuitsBattery(Contactor, "capacitor-start")
-	assert.False(t, ok)
+	for motor, suits := range map[string]bool{"pm-dc": true, "wound-dc": true, "universal": true, "capacitor-start": false, "induction-3": false} {
+		ok, _ = SuitsBattery(Contactor, motor)
+		assert.Equal(t, suits, ok, motor)
+	}
+	ok, _ = SuitsBattery(StepperDriver, "pm-dc")
+	assert.False(t, ok, "what suits on no supply does not suit on a battery")
 }
 
 func contains(kinds []Kind, kind Kind) bool {

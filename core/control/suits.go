@@ -125,6 +125,12 @@ func Drives(motor string) []Kind {
 
 // SuitsBattery reports whether a kind of control and motor work from a battery, and says why.
 func SuitsBattery(kind Kind, motor string) (bool, string) {
+	if brushed := motor == "pm-dc" || motor == "wound-dc" || motor == "universal"; brushed && kind == Contactor {
+		return true, "Straight on the battery it turns at full speed or not at all, and draws its stall current at every start."
+	}
+	if ok, why := Suits(kind, motor); !ok {
+		return false, why
+	}
 	switch {
 	case kind == PhaseAngle:
 		return false, "A thyristor only lets go when the current crosses zero; from a battery it never does. A PWM drive suits."
@@ -132,7 +138,7 @@ func SuitsBattery(kind Kind, motor string) (bool, string) {
 		return false, "This inverter makes its volts from the mains; a battery has too few. A direct-current motor with a PWM drive suits."
 	case kind == VariableTransformer:
 		return false, "A transformer passes no direct current: from a battery it is a short circuit. A PWM drive suits."
-	case kind == Contactor && motor != "universal", kind == CapacitorSet:
+	case kind == Contactor, kind == CapacitorSet:
 		return false, "This motor needs alternating current or a drive of its own; a battery alone gives neither."
 	}
 	return true, "The drive makes what the motor needs from the battery's volts."

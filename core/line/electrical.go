@@ -75,6 +75,11 @@ func (t *train) hasKnob() bool {
 	return t.control.Knob == "pot" && (t.control.DCDrive() || t.control.SetsHertz())
 }
 
+// overload reports whether a relay watches the amps: with no drive to do it, in the contactor's release.
+func (t *train) overload() bool {
+	return t.control.Kind == control.Contactor && t.control.NoVolt && !t.supply.Battery
+}
+
 // chokePart is the choke in the armature lead: as typed, or what smooths the current as far as a choke
 // is counted on for.
 func (b *builder) chokePart(id, name string) Part {
@@ -97,7 +102,7 @@ func (b *builder) spec() (wiring.Spec, bool) {
 	s := wiring.Spec{
 		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: b.hasKnob(),
 		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
-		Unit: b.lowVolts(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.supply.Earthed,
+		Unit: b.lowVolts(), Overload: b.overload(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.supply.Earthed,
 	}
 	switch {
 	case b.supply.Battery:

@@ -274,6 +274,10 @@ func (v *verdict) lineVoltsFindings(share float64) {
 
 func (v *verdict) ampsFindings() {
 	c, m := v.control, v.motor
+	if c.Kind == control.Contactor && v.feed.Way == motor.DirectCurrent {
+		v.add(f.Control, "battery-start", f.Caution, "control.kind", v.show(v.model.StallAmps(), q.Current)+" at every start",
+			"Switched straight on, nothing but its own resistance holds the current back: contacts, fuse and battery must bear it, belts and gears take the blow. A PWM drive starts it gently.")
+	}
 	if !c.Limits() {
 		return
 	}

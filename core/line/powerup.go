@@ -72,19 +72,33 @@ func (p *powerUp) live() {
 		p.add("unit", "Supply unit on by itself, its output off the drive.", "volts and which lead is plus", p.show(in, q.Voltage)+" direct", true)
 	}
 	lamp := "through a lamp in series or a current limit, one hand only"
-	if p.model.FixedSpeed() {
+	if p.model.FixedSpeed() || p.control.Kind == control.Contactor {
 		lamp = "one hand only, stop in reach"
 	}
-	p.add("on", "Supply on, "+lamp+", motor not enabled.", "volts at the control's input", p.show(in, q.Voltage), true)
+	off := "motor not enabled"
+	if !p.control.Limits() {
+		off = "its switch off"
+	}
+	p.add("on", "Supply on, "+lamp+", "+off+".", "volts at the control's input", p.show(in, q.Voltage), true)
 	switch {
-	case p.model.FixedSpeed():
+	case p.model.FixedSpeed(), p.control.Kind == control.Contactor:
 		p.fixed()
 	case p.control.Kind == control.StepperDriver:
 		p.stepping()
+	case p.control.Kind == control.VariableTransformer:
+		p.dialled()
+	case p.control.Kind == control.CapacitorSet:
+		p.onCapacitors()
+	case p.control.Kind == control.SeriesResistor:
+		p.resisted()
 	default:
 		p.adjustable()
 	}
-	p.add("stop", "Stop, from full speed.", "seconds to standstill", "it stops, and stays stopped", true)
+	stop := "Stop, from full speed."
+	if p.runsAway() {
+		stop = "Stop, while it turns slowly."
+	}
+	p.add("stop", stop, "seconds to standstill", "it stops, and stays stopped", true)
 	if p.control.NoVolt {
 		p.add("no-volt", "Supply off while it runs, and on again.", "", "it stays still until started", true)
 	}
@@ -106,9 +120,16 @@ func (p *powerUp) belted(at *reduction.Position) string {
 	return "slowly, then up"
 }
 
+// runsAway reports whether the motor must not run at full volts without its load: brushes and field in
+// series.
+func (p *powerUp) runsAway() bool { return p.motor.Kind.Family() == motor.SeriesFamily }
+
 func (p *powerUp) fixed() {
 	low, high := p.model.RotorSpan()
 	p.add("bump", "Bump it: on and off at once.", "which way it turns", "the way the machine wants", true)
+	if p.runsAway() {
+		return
+	}
 	p.add("free", "Run it free.", "speed and amps", fmt.Sprintf("%s, under %s", speedRange(low, high, p.sys), p.show(p.motor.Amps.Value, q.Current)), true)
 }
 
@@ -119,15 +140,57 @@ func (p *powerUp) stepping() {
 	p.add("top", "Faster, by its ramp.", "fastest speed at which it loses none", "under "+p.show(high, q.Speed), true)
 }
 
+// adjustable are the steps of a drive whose speed is dialled.
 func (p *powerUp) adjustable() {
 	low, high := p.model.RotorSpan()
-	p.add("zero", "Enabled with the knob right down.", "motor", "still, or at its slowest: not full speed", true)
+	command := "knob"
+	if !p.hasKnob() {
+		command = "speed command"
+	}
+	p.add("zero", "Enabled with the "+command+" right down.", "motor", "still, or at its slowest: not full speed", true)
 	slow := math.Max(low, high/10)
 	expect := p.show(slow, q.Speed)
 	if p.motor.Kind.Family() == motor.DCFamily && p.control.Kind != control.BrushlessDrive {
 		expect += ", about " + p.show(p.motor.DC.Ke.Value*slow, q.Voltage)
 	}
-	p.add("slow", "Knob up a little.", "which way it turns, speed, volts on the motor", "the way the machine wants; "+expect+" at a tenth", true)
-	p.add("top", "Knob right up, the trim crept up.", "speed and amps, free", p.show(high, q.Speed)+", well under "+p.show(p.motor.Amps.Value, q.Current), true)
-	p.add("down", "Knob down again.", "", "slows by the ramp; does not trip", true)
+	p.add("slow", capital(command)+" up a little.", "which way it turns, speed, volts on the motor", "the way the machine wants; "+expect+" at a tenth", true)
+	if p.runsAway() {
+		p.add("down", capital(command)+" down again, and no further up than that: without its load it runs away.", "", "slows; does not trip", true)
+		return
+	}
+	p.add("top", capital(command)+" right up, the trim crept up.", "speed and amps, free", p.topSpeed(high), true)
+	p.add("down", capital(command)+" down again.", "", "slows by the ramp; does not trip", true)
+}
+
+// dialled are the steps of a variable transformer, which nothing ramps or limits.
+func (p *powerUp) dialled() {
+	_, high := p.model.RotorSpan()
+	p.add("zero", "Switched on with the dial at nothing.", "motor", "still", true)
+	p.add("slow", "Dial up a little.", "which way it turns, volts and amps on the motor", "the way the machine wants; amps fall as it picks up", true)
+	if p.runsAway() {
+		return
+	}
+	p.add("top", "Dial up until the motor has its plate's volts, and mark it there.", "speed and amps, free", p.topSpeed(high), true)
+}
+
+// onCapacitors are the steps of a fan on its run capacitors.
+func (p *powerUp) onCapacitors() {
+	_, high := p.model.RotorSpan()
+	p.add("bump", "On and off at once, on the largest capacitor.", "which way it turns", "the way the machine wants", true)
+	p.add("top", "Run on the largest capacitor.", "speed and amps", p.topSpeed(high), true)
+	p.add("slow", "Each smaller one in turn: off, discharged through a resistor, changed, on.", "speed, and starts of ten", "slower each time; ten starts of ten, warm and cold", true)
+}
+
+// resisted are the steps of a motor behind a resistor.
+func (p *powerUp) resisted() {
+	_, high := p.model.RotorSpan()
+	p.add("bump", "On and off at once, all of the resistor in.", "which way it turns", "the way the machine wants", true)
+	if p.runsAway() {
+		return
+	}
+	p.add("top", "Run it free for a minute.", "speed, volts on the motor, heat of the resistor", "up to "+p.show(high, q.Speed)+" free; slower with every load", true)
+}
+
+func (p *powerUp) topSpeed(high float64) string {
+	return p.show(high, q.Speed) + ", well under " + p.show(p.motor.Amps.Value, q.Current)
 }

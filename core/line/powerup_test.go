@@ -11,6 +11,7 @@ import (
 	"jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/supply"
 	"jiriki/core/work"
 )
 
@@ -60,6 +61,50 @@ func TestTheDeadChecksComeFirstAndTheOrderHolds(t *testing.T) {
 		}
 		assert.True(t, live, name)
 		assert.True(t, seen["power.unplug"] && seen["power.earth"], name)
+	}
+}
+
+// A step only speaks of a knob where there is one.
+func TestEachControlIsStartedByWhatItHas(t *testing.T) {
+	fan := switched()
+	fan.Plan.Motor = motor.Described{Name: "Fan", Kind: motor.PermanentSplit, Plate: motor.Plate{Power: "120 W", Speed: "1350 rpm", Volts: "230 V", Amps: "1 A", Hertz: "50 Hz", Capacitor: "8 µF"}}
+	fan.Plan.Control.Kind, fan.Machine.Kind = control.CapacitorSet, "fan"
+	signal := inverted()
+	signal.Plan.Control.Knob = "0-10"
+	battery := sound()
+	battery.Plan.Supply = supply.Described{Volts: "180 V", Phases: "dc"}
+	battery.Plan.Control = control.Described{Kind: control.Contactor, Fused: true}
+	for name, c := range map[string]struct {
+		in   Input
+		says string
+		knob bool
+	}{
+		"phase angle": {sound(), "knob right down", true}, "signal": {signal, "speed command right down", false},
+		"transformer": {transformed(), "dial at nothing", false}, "resistor": {resisted(), "all of the resistor in", false},
+		"fan": {fan, "largest capacitor", false}, "battery": {battery, "Bump it", false},
+	} {
+		said := ""
+		for _, s := range built(t, c.in).PowerUp {
+			said += s.What + " "
+		}
+		assert.Contains(t, said, c.says, name)
+		assert.Equal(t, c.knob, strings.Contains(strings.ToLower(said), "knob"), name)
+	}
+}
+
+// A motor with its field in series is never run up bare.
+func TestASeriesMotorIsNotRunUpWithoutItsLoad(t *testing.T) {
+	for _, kind := range []control.Kind{control.PhaseAngle, control.Contactor, control.VariableTransformer, control.SeriesResistor} {
+		in := resisted()
+		in.Plan.Motor = motor.Described{Name: "Washer", Kind: motor.Universal, Plate: motor.Plate{Power: "600 W", Speed: "14000 rpm", Volts: "230 V", Amps: "4.5 A", Hertz: "50 Hz"}}
+		in.Plan.Control.Kind = kind
+		in.Plan.Control.Volts, in.Plan.Control.Amps = "230 V", "8 A"
+		b := built(t, in)
+		require.NotEmpty(t, b.PowerUp, kind)
+		for _, s := range b.PowerUp {
+			assert.NotContains(t, []string{"power.top", "power.free"}, s.ID, kind)
+			assert.NotContains(t, s.What, "from full speed", kind)
+		}
 	}
 }
 

@@ -59,11 +59,10 @@ func (t *train) stepperMargins() {
 
 // suits reports whether control, motor and supply belong together, and why.
 func suits(s stations) (bool, string) {
-	ok, why := control.Suits(s.control.Kind, string(s.motor.Kind))
-	if ok && s.supply.Battery {
+	if s.supply.Battery {
 		return control.SuitsBattery(s.control.Kind, string(s.motor.Kind))
 	}
-	return ok, why
+	return control.Suits(s.control.Kind, string(s.motor.Kind))
 }
 
 // feed is what supply and control together bring to the motor's terminals.

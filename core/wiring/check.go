@@ -93,6 +93,9 @@ func (d Diagram) Check() []Verdict {
 	if d.spec.Thermal {
 		out = append(out, d.thermal())
 	}
+	if d.spec.Overload {
+		out = append(out, verdict("overload", "Overload relay in the release", d.coilNeeds("F3"), "Drawing more than its plate for long, the motor is let go.", "The relay trips and nothing stops."))
+	}
 	if d.spec.ReverseSwitch {
 		out = append(out, d.interlocked())
 	}

@@ -61,6 +61,10 @@ func (d *Diagram) protect(lines []string) []string {
 	if d.spec.NoVolt {
 		d.release(lines)
 		lines = d.poles("K1", "Contactor of the no-volt release", "contactor", lines, len(lines))
+		if d.spec.Overload {
+			lines = d.poles("F3", "Overload relay, set to the plate's amps", "overload", lines, len(lines))
+			d.extend("F3", t("95", "96")...)
+		}
 	} else if d.spec.Control == Switch {
 		lines = d.poles("S1", "Switch", "switch", lines, len(lines))
 	}
@@ -96,13 +100,16 @@ func (d *Diagram) release(lines []string) {
 	d.chain(Loop, Release, lines[0], "S2:11", "S2:12", "S3:13", "S3:14", "K1:A1")
 	d.wire(Loop, Release, "S3:13", "K1:13", "holds itself in")
 	d.wire(Loop, Release, "K1:14", "S3:14", "")
-	back := lines[len(lines)-1]
+	ends := []string{"K1:A2"}
+	if d.spec.Overload {
+		d.passes("F3", "95", "96")
+		ends = append(ends, "F3:95", "F3:96")
+	}
 	if d.spec.Thermal && !d.spec.electronic() {
 		// With no drive to read it the thermal switch lets the contactor go.
-		d.chain(Loop, Release, "K1:A2", "M1:T1", "M1:T2", back)
-		return
+		ends = append(ends, "M1:T1", "M1:T2")
 	}
-	d.wire(Loop, Release, "K1:A2", back, "")
+	d.chain(Loop, Release, append(ends, lines[len(lines)-1])...)
 }
 
 // unit puts a supply unit between the mains and a control made for a few volts of direct current.

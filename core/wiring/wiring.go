@@ -52,6 +52,7 @@ type Spec struct {
 	Unit          bool // the control takes a few volts of direct current, from a supply unit on the mains
 	Fused         bool
 	NoVolt        bool
+	Overload      bool // a relay set to the plate's amps lets the no-volt release go
 	Thermal       bool // the motor has a thermal switch and it is wired
 	Knob          bool // a potentiometer sets the speed
 	Momentary     bool // start and stop by buttons that spring back

@@ -29,6 +29,7 @@ func drawSpec(t *rapid.T) Spec {
 	s.NoVolt, s.Thermal, s.Knob, s.Momentary = flag("no-volt"), flag("thermal"), flag("knob"), flag("momentary")
 	s.Choke, s.BrakeResistor, s.Tachometer, s.Lamp, s.Fan, s.Capacitor = flag("choke"), flag("brake"), flag("tacho"), flag("lamp"), flag("fan"), flag("capacitor")
 	s.Unit = s.Phases != ThreePhase && (s.Control == Stepper || (s.Control == DCDrive || s.Control == Brushless) && flag("unit"))
+	s.Overload = s.Control == Switch && s.NoVolt && flag("overload")
 	s.ReverseInput = s.Control == Inverter && flag("reverse input")
 	s.ReverseSwitch = s.Control == DCDrive && flag("reverse switch")
 	if s.Thermal && !s.electronic() {
