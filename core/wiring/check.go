@@ -1,6 +1,7 @@
 package wiring
 
 import (
+	"slices"
 	"sort"
 	"strings"
 
@@ -102,7 +103,10 @@ func (d Diagram) Check() []Verdict {
 	if d.has("R1") {
 		out = append(out, d.knob())
 	}
-	return append(out, d.apart(), d.floating())
+	if d.signals() {
+		out = append(out, d.apart())
+	}
+	return append(out, d.floating())
 }
 
 func verdict(id, title string, ok bool, well, ill string) Verdict {
@@ -246,6 +250,10 @@ func (d Diagram) knob() Verdict {
 	c := d.closed()
 	ok := c.reaches("R1:1", "A1:0REF") && c.reaches("R1:2", "A1:IN") && c.reaches("R1:3", "A1:+REF") && !c.reaches("R1:1", "R1:3")
 	return verdict("knob", "Knob the right way about", ok, "Low end on common, wiper on the input: turned down is slow.", "With its ends swapped it runs full speed turned down.")
+}
+
+func (d Diagram) signals() bool {
+	return slices.ContainsFunc(d.Wires, func(w Wire) bool { return w.Role == Signal })
 }
 
 func (d Diagram) apart() Verdict {

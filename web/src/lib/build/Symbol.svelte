@@ -33,6 +33,7 @@
       d="M{x + 5} {y + h - 5}L{x + w - 5} {y + 5}M{x + 6} {y + 10}q4-7 8 0M{x + w - 15} {y + h - 8}h9"
       class="ink"
     />{/if}
+  {#if kind === 'overload'}<path d="M{x + 6} {cy}h9v-8h16v8H{x + w - 6}" class="ink" />{/if}
   {#if kind === 'choke'}<path d="M{x + 6} {cy}q4-11 8 0q4-11 8 0q4-11 8 0" class="ink" />{/if}
   {#if kind === 'capacitor'}<path d="M{cx - 3} {y + 6}V{y + h - 6}M{cx + 3} {y + 6}V{y + h - 6}" class="ink" />{/if}
   {#if kind === 'resistor' || kind === 'knob'}<path d="M{x + 6} {cy}l3-5 5 10 5-10 5 10 3-5" class="ink" />{/if}
