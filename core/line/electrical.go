@@ -27,6 +27,9 @@ func (b *builder) electrical() {
 	if b.control.NoVolt {
 		b.need("contactor", "Contactor, no-volt release, stop and start buttons", b.show(math.Max(b.inputAmps(), b.motor.Amps.Value), q.Current)+" motor duty, coil for "+volts, "drops out when the power fails and stays out")
 	}
+	if b.overload() {
+		b.need("overload", "Overload relay", "set to "+b.show(b.circuit().Overload, q.Current), "1.0 to 1.15 × plate amps by the code; put back by hand")
+	}
 	if spec, ok := b.spec(); ok && spec.Knob {
 		b.need("knob", "Potentiometer, knob and screened cable", "5 or 10 kΩ linear", "as the drive's maker allows")
 	}
