@@ -24,6 +24,9 @@ func (t *train) fastestDriver(stage int) float64 {
 	fastest := 0.0
 	for i := range t.reduction.Positions {
 		p := &t.reduction.Positions[i]
+		if p.Steps[stage] == reduction.Out {
+			continue
+		}
 		omega := high
 		for i := range stage {
 			omega /= t.reduction.Stages[i].RatioAt(p.Steps[i])

@@ -5,6 +5,7 @@ import (
 	"math"
 	"strings"
 
+	"jiriki/core/control"
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -150,6 +151,12 @@ func (v *verdict) topSpeedFindings() {
 		what = "the speed marked on wheel, chuck or disc"
 	}
 	fix := "Gear it down, or keep the belt off that step."
+	if len(v.reduction.Positions) == 1 {
+		fix = "Gear it down."
+	}
+	if v.control.Kind == control.StepperDriver {
+		fix = "Gear it down, or let its source send no more pulses than that."
+	}
 	where := "reduction.stages[0].steps[0].driven"
 	if v.control.DCDrive() || v.control.SetsHertz() {
 		_, high := v.model.RotorSpan()

@@ -159,7 +159,8 @@ func (t *train) slowSpeed() float64 {
 
 var stageNouns = map[reduction.Kind][2]string{
 	reduction.VBelt: {"belt", "belts"}, reduction.PolyV: {"poly-V belt", "poly-V belts"}, reduction.Toothed: {"toothed belt", "toothed belts"},
-	reduction.Chain: {"chain", "chains"}, reduction.Spur: {"gear pair", "gear pairs"},
+	reduction.LinkBelt: {"link belt", "link belts"}, reduction.Flat: {"flat belt", "flat belts"},
+	reduction.Chain: {"chain", "chains"}, reduction.Spur: {"gear pair", "gear pairs"}, reduction.Worm: {"worm and wheel", "worms and wheels"},
 }
 
 // reductionTitle names the stages: "Two belts, 7.29 : 1".

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Assessment } from '../api/client';
   import Pair from '../line/Pair.svelte';
+  import { apart } from '../reach/labels';
   import { figure } from '../reach/scale';
   import { openSheet } from '../ui/context';
   import { between, extent, shafts, type Point, type Stage } from './layout';
@@ -165,7 +166,55 @@
     const nice = [5, 2, 1].map((n) => n * power).find((n) => n * unit <= mm) ?? power;
     return { mm: nice * unit, text: length(nice * unit) };
   });
-  const speed = (s: Stage, w: Stage['steps'][number] | undefined) => (w && s.driverTopRpm > 0 ? s.driverTopRpm / w.ratio : 0);
+  const rpm = (v: number) => (v > 0 ? `${figure(v)} rpm` : '');
+
+  /** The motor's wheel is named on the side its belt does not leave by. */
+  const motorWheel = $derived.by(() => {
+    const s = stages[0];
+    const w = s && on(s);
+    const from = at[0];
+    if (!s || !w || !from || s.kind === 'direct') return undefined;
+    const side = (at[1]?.x ?? 0) >= from.x ? -1 : 1;
+    // A worm lies along its shaft, half as long again as it is thick.
+    const half = (w.driver / 2) * view.scale * (s.kind === 'worm' ? 1.6 : 1);
+    return {
+      x: from.x + side * (half + 9),
+      y: from.y,
+      anchor: side < 0 ? 'end' : 'start',
+      size: `⌀ ${length(w.driver)}`,
+      rpm: rpm(s.driverTopRpm)
+    };
+  });
+
+  /** The other wheels are named over themselves, a small one inside a large one's belt under itself, and
+   *  moved until no name covers another or a shaft. */
+  const names = $derived.by(() => {
+    const list = stages.flatMap((s, i) => {
+      const w = on(s);
+      const [from, to] = [at[i], at[i + 1]];
+      if (!w || !from || !to || s.kind === 'direct') return [];
+      const driven = {
+        x: to.x,
+        y: to.y - (w.driven / 2) * view.scale - 7,
+        size: `⌀ ${length(w.driven)}`,
+        rpm: rpm(s.driverTopRpm / w.ratio)
+      };
+      if (i === 0) return [driven];
+      const before = on(stages[i - 1] ?? s);
+      const inside = before !== undefined && (before.driven - w.driver) * view.scale > 60;
+      const half = (w.driver / 2) * view.scale;
+      return [driven, { x: from.x, y: from.y + (inside ? -half - 8 : half + 17), size: `⌀ ${length(w.driver)}`, rpm: '' }];
+    });
+    const wide = list.map((n) => 8.2 * Math.max(n.size.length, n.rpm.length));
+    const y = apart(
+      list.map((n, i) => ({ x: n.x - (wide[i] ?? 0) / 2, y: n.y, width: wide[i] ?? 0 })),
+      at.map((p) => [-12, 0, 12].map((dy) => ({ x: p.x, y: p.y + dy }))),
+      31,
+      28,
+      height
+    );
+    return list.map((n, i) => ({ ...n, y: y[i] ?? n.y }));
+  });
 </script>
 
 <section aria-label="Reduction, end on, to scale" class="flex h-full min-h-56 flex-col">
@@ -247,41 +296,13 @@
           {#if tight}<text x={(x1 + x2) / 2} y={lowest + 31} text-anchor="middle" class="says soft">{wrap}</text>{/if}
         {/if}
       {/each}
-      {#each stages as s, i (i)}
-        {@const w = on(s)}
-        {#if w && s.kind !== 'direct'}
-          {@const before = i > 0 ? on(stages[i - 1] ?? s) : undefined}
-          <!-- Inside a large wheel before it the name stands above, clear of the belt below; else below. -->
-          {@const above = before !== undefined && (before.driven - w.driver) * view.scale > 60}
-          {#if i === 0}
-            <!-- The motor's wheel is named on the side its belt does not leave by. -->
-            {@const side = (at[1]?.x ?? 0) >= (at[0]?.x ?? 0) ? -1 : 1}
-            {@const x = (at[0]?.x ?? 0) + side * ((w.driver / 2) * view.scale + 9)}
-            {@const y = at[0]?.y ?? 0}
-            {@const anchor = side < 0 ? 'end' : 'start'}
-            <text {x} y={y - 2} text-anchor={anchor} class="says halo">⌀ {length(w.driver)}</text>
-            {#if s.driverTopRpm > 0}<text {x} y={y + 14} text-anchor={anchor} class="says soft halo">{figure(s.driverTopRpm)} rpm</text
-              >{/if}
-          {:else}
-            <text
-              x={at[i]?.x}
-              y={(at[i]?.y ?? 0) + (above ? -((w.driver / 2) * view.scale + 8) : (w.driver / 2) * view.scale + 17)}
-              text-anchor="middle"
-              class="says halo">⌀ {length(w.driver)}</text
-            >
-          {/if}
-          <text
-            x={at[i + 1]?.x}
-            y={(at[i + 1]?.y ?? 0) - ((w.driven / 2) * view.scale + (speed(s, w) ? 22 : 8))}
-            text-anchor="middle"
-            class="says halo">⌀ {length(w.driven)}</text
-          >
-          {#if speed(s, w)}
-            <text x={at[i + 1]?.x} y={(at[i + 1]?.y ?? 0) - ((w.driven / 2) * view.scale + 7)} text-anchor="middle" class="says soft halo"
-              >{figure(speed(s, w))} rpm</text
-            >
-          {/if}
-        {/if}
+      {#if motorWheel}
+        <text x={motorWheel.x} y={motorWheel.y - 2} text-anchor={motorWheel.anchor} class="says halo">{motorWheel.size}</text>
+        <text x={motorWheel.x} y={motorWheel.y + 14} text-anchor={motorWheel.anchor} class="says soft halo">{motorWheel.rpm}</text>
+      {/if}
+      {#each names as n, i (i)}
+        <text x={n.x} y={n.rpm ? n.y - 15 : n.y} text-anchor="middle" class="says halo">{n.size}</text>
+        {#if n.rpm}<text x={n.x} y={n.y} text-anchor="middle" class="says soft halo">{n.rpm}</text>{/if}
       {/each}
       {#each at as p, i (i)}
         {#if movable(i)}

@@ -92,7 +92,7 @@
   <p class="text-sm text-soft">
     {#if a.coverage.covered > 0}{percent(Math.floor(a.coverage.covered * 1000) / 1000)} of the jobs' speeds are reached.{/if}
     {#each a.coverage.overlaps as o (o.fromRpm)}
-      Overlap {figure(o.fromRpm)}–{figure(o.toRpm)} rpm, {percent(o.share)}.
+      Overlap {figure(o.fromRpm)}–{figure(o.toRpm)} rpm, {o.share > 1 ? `×${figure(o.share + 1)}` : percent(o.share)}.
     {/each}
   </p>
 </section>
