@@ -100,6 +100,7 @@ test('controls are compared on one reach, and the other school is held to its fl
   await page.goto(await workshop.plan('Power hacksaw', 'A'));
   await station(page, 'Control');
   await page.getByRole('button', { name: 'compare controls' }).click();
+  await expect(page.getByRole('definition').filter({ hasText: 'its start switch closes again and burns' }).first()).toBeVisible();
   const list = page.getByRole('region', { name: 'Controls compared' });
   await expect(list.getByText('Practice disagrees', { exact: false })).toBeVisible();
   await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();

@@ -1,6 +1,7 @@
 package line
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -156,6 +157,11 @@ func TestControlsSideBySide(t *testing.T) {
 	}
 	assert.ElementsMatch(t, []control.Kind{control.PhaseAngle, control.Chopper, control.VariableTransformer, control.SeriesResistor}, kinds)
 	assert.True(t, tried.Tried[len(tried.Tried)-1].Also, "what one would not choose comes last")
+	assert.Len(t, tried.Refused, len(control.Kinds)-len(kinds))
+	for _, r := range tried.Refused {
+		assert.NotContains(t, kinds, r.Kind)
+		assert.Contains(t, r.Why, "suits", "%s: never a bare no", r.Name)
+	}
 	in := sound()
 	in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "180 V"
 	tried, err = Controls(in)
@@ -163,6 +169,7 @@ func TestControlsSideBySide(t *testing.T) {
 	for _, c := range tried.Tried {
 		assert.NotContains(t, []control.Kind{control.PhaseAngle, control.VariableTransformer}, c.Kind, "not from a battery")
 	}
+	assert.True(t, slices.ContainsFunc(tried.Tried, func(c ControlTried) bool { return c.Kind == control.Contactor && c.Also }), "straight on, if one must")
 }
 
 // Torque collapses with speed through a series resistor as the straight line says: by hand, 180 V of

@@ -32,10 +32,18 @@ type ControlTried struct {
 	Uses     control.Described `json:"uses"`
 }
 
-// ControlsTried are the controls that work with the plan's motor, on one reach.
+// ControlRefused is one that does not work with the plan's motor on its supply.
+type ControlRefused struct {
+	Kind control.Kind `json:"kind"`
+	Name string       `json:"name"`
+	Why  string       `json:"why" doc:"Why not, and what does"`
+}
+
+// ControlsTried are the controls that work with the plan's motor, on one reach, and those that do not.
 type ControlsTried struct {
-	Tried []ControlTried `json:"tried" nullable:"false" doc:"Those one would choose first, then by jobs done and worst margin"`
-	Units Units          `json:"units"`
+	Tried   []ControlTried   `json:"tried" nullable:"false" doc:"Those one would choose first, then by jobs done and worst margin"`
+	Refused []ControlRefused `json:"refused" nullable:"false"`
+	Units   Units            `json:"units"`
 }
 
 // holds says what the speed does under load [common practice].
@@ -47,27 +55,27 @@ var holds = map[control.Kind]string{
 }
 
 // Controls tries every control that works with the plan's motor and supply: the plan's own, those on
-// the shelf, and one of each sort to be bought for it. The error is quantity.FieldErrors when a field
+// the shelf, and one of each sort to be bought for it; the rest it refuses with the reason. The error is quantity.FieldErrors when a field
 // cannot be used.
 func Controls(in Input) (ControlsTried, error) {
 	s, err := resolve(in)
 	if err != nil {
 		return ControlsTried{}, err
 	}
-	out := ControlsTried{Tried: []ControlTried{}, Units: units(in.Units)}
+	out := ControlsTried{Tried: []ControlTried{}, Refused: []ControlRefused{}, Units: units(in.Units)}
 	if !s.motor.Ready() {
 		return out, nil
 	}
-	kind := string(s.motor.Kind)
-	for _, k := range slices.Concat(control.Drives(kind), control.Also(kind)) {
-		if s.supply.Battery {
-			if ok, _ := control.SuitsBattery(k, kind); !ok {
-				continue
-			}
+	usual := control.Drives(string(s.motor.Kind))
+	for _, k := range control.Kinds {
+		s.control.Kind = k
+		if ok, why := suits(s); !ok {
+			out.Refused = append(out.Refused, ControlRefused{k, controlNames[k], why})
+			continue
 		}
 		for _, c := range candidates(in, k, s.motor) {
 			if tried, ok := tryControl(in, s, c); ok {
-				tried.Also = slices.Contains(control.Also(kind), k)
+				tried.Also = !slices.Contains(usual, k)
 				out.Tried = append(out.Tried, tried)
 			}
 		}

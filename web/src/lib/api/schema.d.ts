@@ -1036,6 +1036,12 @@ export interface components {
             /** @enum {string} */
             outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
         };
+        LineControlRefused: {
+            kind: string;
+            name: string;
+            /** @description Why not, and what does */
+            why: string;
+        };
         LineControlTried: {
             /** @description It works, but is not what one would choose */
             also: boolean;
@@ -1069,6 +1075,7 @@ export interface components {
             worst: string;
         };
         LineControlsTried: {
+            refused: components["schemas"]["LineControlRefused"][];
             /** @description Those one would choose first, then by jobs done and worst margin */
             tried: components["schemas"]["LineControlTried"][];
             units: components["schemas"]["LineUnits"];

@@ -75,6 +75,15 @@
         {#if answer}<li class="py-3 text-soft">Fill in the motor and the reduction first.</li>{/if}
       {/each}
     </ol>
+    {#if answer && answer.refused.length > 0}
+      <h2 class="caption mt-4">Why not the others</h2>
+      <dl class="mt-1">
+        {#each answer.refused as r (r.kind)}
+          <dt class="mt-2 font-semibold">{r.name}</dt>
+          <dd class="text-[0.94rem] text-soft">{r.why}</dd>
+        {/each}
+      </dl>
+    {/if}
   </div>
   {#if answer && shown.length > 0}
     <div class="min-w-0 self-start lg:sticky lg:top-4">
