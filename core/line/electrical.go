@@ -57,10 +57,6 @@ func (b *builder) electrical() {
 	}
 }
 
-// lowVolt is the most direct current that counts as low voltage, safe from shock in the dry
-// [IEC 61140, from memory].
-const lowVolt = 60.0
-
 // lowVolts reports whether the control takes a few volts of direct current, so that on the mains it needs a
 // supply unit.
 func (t *train) lowVolts() bool {
@@ -68,7 +64,7 @@ func (t *train) lowVolts() bool {
 	case control.StepperDriver:
 		return !t.supply.Battery
 	case control.Chopper, control.BrushlessDrive:
-		return !t.supply.Battery && t.feed.Volts <= lowVolt
+		return !t.supply.Battery && t.feed.Volts <= extraLowDirect
 	}
 	return false
 }

@@ -27,6 +27,9 @@ func (v *verdict) add(station f.Station, id string, level f.Level, field, title,
 // Voltages [common practice]: above extra-low voltage a touch can kill.
 const extraLowVolts = 50
 
+// extraLowDirect is the same for smooth direct current [IEC 61140, from memory].
+const extraLowDirect = 60
+
 // judge gathers everything there is to say about the plan except how its jobs fare.
 func (t *train) judge(sys q.System) []f.Finding {
 	v := &verdict{train: t, sys: sys, list: make([]f.Finding, 0, 40)}
@@ -349,7 +352,10 @@ func (v *verdict) worksSlowly() bool {
 func (v *verdict) safetyFindings() {
 	c := v.control
 	mains := v.supply.Volts > extraLowVolts
-	if mains && (c.DCDrive() || c.Direct() && v.motor.Kind.Brushed()) {
+	if mains && v.lowVolts() {
+		v.add(f.Control, "supply-unit", f.Caution, "control.volts", "Needs a supply unit between it and the mains",
+			fmt.Sprintf("The drive takes %s. The unit must keep mains and output apart; its mains side is lethal, and its capacitors hold a charge. Local code and a licensed electrician decide.", v.show(v.feed.Volts, q.Voltage)))
+	} else if mains && (c.DCDrive() || c.Direct() && v.motor.Kind.Brushed()) {
 		where := "leads"
 		if v.motor.Kind.Brushed() {
 			where = "brushes"

@@ -224,6 +224,9 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 		{"work.tangent.slow", sound(), func(in *Input) {
 			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Angle: "50°", Running: []q.Text{"2 kg"}}}
 		}},
+		{"control.supply-unit", sound(), func(in *Input) {
+			in.Plan.Control.Kind, in.Plan.Control.Volts = control.Chopper, "24 V"
+		}},
 		{"control.battery-start", sound(), func(in *Input) {
 			in.Plan.Supply = supply.Described{Volts: "180 V", Phases: "dc", Breaker: "20 A"}
 			in.Plan.Control = control.Described{Kind: control.Contactor, Fused: true}
