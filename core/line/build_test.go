@@ -219,3 +219,45 @@ func TestALowVoltDriveGetsItsSupplyUnit(t *testing.T) {
 	in.Plan.Control.Volts = "180 V"
 	assert.NotContains(t, partNames(built(t, in).Buy), "supply unit")
 }
+
+// Every wheel, belt and chain to be bought is named and sized as a shop sells it.
+func TestWheelsAndBeltsAreNamedAsTheyAreSold(t *testing.T) {
+	for _, c := range []struct {
+		stage reduction.DescribedStage
+		says  string
+	}{
+		{reduction.DescribedStage{Kind: reduction.Chain, Pitch: "12.7 mm", Centre: "400 mm", Steps: []reduction.DescribedStep{{Driver: "12", Driven: "48"}}},
+			"Driving sprocket 12 teeth, 12.7\u202fmm pitch; Driven sprocket 48 teeth, 12.7\u202fmm pitch; Chain 96 links of 12.7\u202fmm"},
+		{reduction.DescribedStage{Kind: reduction.Spur, Pitch: "2 mm", Steps: []reduction.DescribedStep{{Driver: "20", Driven: "50"}}},
+			"Driving gear 20 teeth, module 2\u202fmm; Driven gear 50 teeth, module 2\u202fmm"},
+		{reduction.DescribedStage{Kind: reduction.Worm, Pitch: "2 mm", Steps: []reduction.DescribedStep{{Driver: "2", Driven: "40"}}},
+			"Worm 2 starts, module 2\u202fmm; Worm wheel 40 teeth, module 2\u202fmm"},
+		{reduction.DescribedStage{Kind: reduction.Toothed, Pitch: "5 mm", Centre: "200 mm", Steps: []reduction.DescribedStep{{Driver: "20", Driven: "60"}}},
+			"Driving pulley 20 teeth, 5\u202fmm pitch; Driven pulley 60 teeth, 5\u202fmm pitch; Toothed belt 605\u202fmm pitch length"},
+		{reduction.DescribedStage{Kind: reduction.Flat, Centre: "500 mm", Steps: []reduction.DescribedStep{{Driver: "100 mm", Driven: "100 mm"}}},
+			"Driving pulley 100 mm; Driven pulley 100 mm; Flat belt 1310\u202fmm pitch length"},
+		{reduction.DescribedStage{Kind: reduction.LinkBelt, Section: "A", Centre: "500 mm", Steps: []reduction.DescribedStep{{Driver: "100 mm", Driven: "100 mm"}}},
+			"Driving pulley 100 mm; Driven pulley 100 mm; A link belt 1310\u202fmm pitch length"},
+	} {
+		in := sound()
+		in.Plan.Reduction.Stages = []reduction.DescribedStage{c.stage}
+		assert.Contains(t, partNames(built(t, in).Buy), c.says)
+	}
+}
+
+// What a control must be good for goes by what it is.
+func TestTheControlIsRatedByItsSort(t *testing.T) {
+	rating := func(in Input) string {
+		in.Plan.Control.Origin = ""
+		for _, p := range built(t, in).Buy.Parts {
+			if p.ID == "buy.control" {
+				return p.Rating
+			}
+		}
+		return "none"
+	}
+	assert.Equal(t, "2.8\u202fA or more, 180\u202fV", rating(sound()))
+	assert.Equal(t, "20\u202fΩ, 157\u202fW", rating(resisted()), "2.8² × 20")
+	assert.Equal(t, "2.8\u202fA at 230\u202fV", rating(transformed()))
+	assert.Empty(t, rating(switched()))
+}

@@ -7,8 +7,10 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
 	"jiriki/core/work"
 )
 
@@ -91,4 +93,24 @@ func TestTouchingABandIsNotCoveringIt(t *testing.T) {
 		in.Machine.Jobs[0].Load.Torque = "0.5 N·m"
 		assert.Equal(t, done, assessed(t, in).JobsDone == 1, cover)
 	}
+}
+
+// A band that only two steps reach between them is said to be, and which; a job no step comes near is told
+// by the one that comes nearest.
+func TestPositionsThatReachABandBetweenThem(t *testing.T) {
+	in := oneOut()
+	in.Plan.Control.LowHertz = "40 Hz"
+	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "80 mm", Driven: "160 mm"}, {Driver: "90 mm", Driven: "150 mm"}, {Driver: "120 mm", Driven: "120 mm"}}
+	in.Machine.Limits.Spindle = "1500 rpm"
+	job := func(from, to q.Text) *finding.Finding {
+		in.Machine.Jobs = []work.Job{{ID: "a", Name: "Drill", Speed: work.SpeedBand{From: from, To: to}, Load: work.Load{Torque: "0.2 N·m"}}}
+		return found(assessed(t, in), "work.job.a")
+	}
+	both := job("600", "820")
+	require.NotNil(t, both)
+	assert.Equal(t, "Drill: no one position reaches it all", both.Title)
+	assert.Contains(t, both.Detail, "step 1 and step 2")
+	hole := job("820", "1250")
+	assert.Equal(t, "Drill: not slow enough", hole.Title, "between the second step and the third lies a hole")
+	assert.Contains(t, job("1600", "1800").Detail, "1404", "the fastest step comes nearest")
 }
