@@ -5,6 +5,7 @@ import (
 	"math"
 	"strings"
 
+	"jiriki/core/air"
 	"jiriki/core/control"
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
@@ -91,10 +92,28 @@ func (v *verdict) placeFindings() {
 		}
 		v.add(f.Work, "dust", f.Caution, "machine.place.dust", "Dust round the motor", detail)
 	}
-	if place.Hot == "yes" {
-		v.add(f.Work, "hot", f.Caution, "machine.place.hot", "The air is hotter than motors are rated for",
-			"Plates mean air up to 40 °C. For each 10 °C over it count on about a tenth less torque all day, and a fifth fewer amps from a drive; above 1000 m on a hundredth less for each 100 m.")
+	v.airFinding()
+}
+
+// airTakes reports whether the air there is hotter or thinner than plates mean.
+func airTakes(m work.Resolved) bool { return m.Air > air.Rated || m.Altitude > air.RatedHeight }
+
+// airFinding says what hot or thin air takes, which the reach has already given up.
+func (v *verdict) airFinding() {
+	m := v.machine
+	field, title := "machine.place.hot", "The air is hotter than motors are rated for"
+	if m.Air <= air.Rated {
+		field, title = "machine.place.altitude", "The air is thinner than motors are rated for"
 	}
+	if !airTakes(m) {
+		return
+	}
+	drive := ""
+	if v.control.Limits() {
+		drive = fmt.Sprintf(", and the drive gives %s of its amps", q.Percent(air.Drive(m.Air, m.Altitude)))
+	}
+	v.add(f.Work, "air", f.Caution, field, title,
+		fmt.Sprintf("Plates mean air up to %s and 1000 m above the sea. Here the motor holds %s of its torque all day%s; the reach shows it.", v.show(air.Rated, q.Temperature), q.Percent(v.inAir()), drive))
 }
 
 func lowerFirst(s string) string { return strings.ToLower(s[:1]) + s[1:] }

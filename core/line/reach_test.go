@@ -139,3 +139,27 @@ func TestSpeedPlate(t *testing.T) {
 	assert.False(t, plate.Limited)
 	assert.Empty(t, assessed(t, Input{Units: "metric"}).SpeedPlate.Positions)
 }
+
+// By hand for class B: 55 °C leaves 75 of 90 K, √(75/90) is 0.913, and 1500 m a twentieth less of it; the
+// drive gives 1 − 15 × 2 % less the same twentieth.
+func TestHotThinAirTakesFromTheReach(t *testing.T) {
+	in := sound()
+	before := assessed(t, in).Reach.Positions[0].Continuous
+	in.Machine.Place = work.Place{Hot: "yes", Hottest: "55 °C", Altitude: "1500 m"}
+	a := assessed(t, in)
+	for i, torque := range a.Reach.Positions[0].Continuous {
+		assert.InEpsilon(t, 0.9129*0.95*before[i], torque, 1e-3, "all day, at every speed")
+	}
+	air := found(a, "work.air")
+	require.NotNil(t, air)
+	assert.Contains(t, air.Detail, "87\u202f% of its torque all day, and the drive gives 66\u202f% of its amps")
+	assert.Equal(t, "work.air", air.Working)
+	in.Machine.Place = work.Place{Hot: "no", Hottest: "55 °C", Altitude: "900 m"}
+	assert.Equal(t, before, assessed(t, in).Reach.Positions[0].Continuous, "what is not asked is not read, and 900 m is nothing")
+	in.Machine.Place = work.Place{Hot: "yes", Hottest: "25 °C"}
+	_, err := Assess(in)
+	require.ErrorContains(t, err, "machine.place.hottest: must lie between 40\u202f°C and 90\u202f°C")
+	in.Machine.Place = work.Place{Altitude: "1500"}
+	_, err = Assess(in)
+	require.ErrorContains(t, err, "machine.place.altitude: must lie between 10\u202fm and 6000\u202fm; without a unit it is read in mm")
+}

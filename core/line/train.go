@@ -3,6 +3,7 @@ package line
 import (
 	"math"
 
+	"jiriki/core/air"
 	"jiriki/core/control"
 	"jiriki/core/motor"
 	"jiriki/core/reduction"
@@ -73,6 +74,7 @@ func feed(s stations) motor.Feed {
 	f := motor.Feed{
 		Way: motor.OnTheLine, Volts: c.OutputVolts(volts, s.supply.Battery), Hertz: s.supply.Hertz, FormFactor: c.FormFactor,
 		Amps: math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
+		Lost: 1 - s.inAir(),
 	}
 	switch {
 	case c.Kind == control.Contactor && s.supply.Battery:
@@ -174,12 +176,18 @@ func smoothingChoke(s stations) (henries float64, ok bool) {
 // [common practice: size it twice over].
 const onOnePhase = 0.5
 
-// ratedAmps is what the control may give for ever as it is fed; 0 when not known.
+// ratedAmps is what the control may give for ever as it is fed, in the air there; 0 when not known.
 func ratedAmps(s stations) float64 {
+	rated := s.control.Amps * air.Drive(s.machine.Air, s.machine.Altitude)
 	if s.control.ThreeIn && !s.supply.Three {
-		return onOnePhase * s.control.Amps
+		rated *= onOnePhase
 	}
-	return s.control.Amps
+	return rated
+}
+
+// inAir is the share of its torque the motor holds all day in the air there.
+func (s stations) inAir() float64 {
+	return air.Winding(air.Limit[s.motor.Insulation], s.machine.Air, s.machine.Altitude)
 }
 
 // startSwitchFloor is the share of plate speed below which a start switch may close again

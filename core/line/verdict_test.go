@@ -203,7 +203,7 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 		{"work.no-marking", sound(), func(in *Input) { in.Machine.Kind = "lathe" }},
 		{"work.wet", sound(), func(in *Input) { in.Machine.Place.Wet = "yes" }},
 		{"work.dust", sound(), func(in *Input) { in.Machine.Place.Dust = "yes" }},
-		{"work.hot", sound(), func(in *Input) { in.Machine.Place.Hot = "yes" }},
+		{"work.air", sound(), func(in *Input) { in.Machine.Place.Hot = "yes" }},
 		{"work.doubt.slow.0", sound(), func(in *Input) {
 			in.Machine.Jobs[0].Load = work.Load{Torque: "10 N·m", Power: "10 W"}
 			in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60"}

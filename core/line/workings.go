@@ -5,6 +5,7 @@ import (
 	"math"
 	"strings"
 
+	"jiriki/core/air"
 	"jiriki/core/control"
 	"jiriki/core/finding"
 	"jiriki/core/motor"
@@ -52,6 +53,7 @@ func (t *train) workings(sys q.System, fares []fare, strains []strain) []working
 	d.reduction()
 	d.ratings(strains)
 	if t.runs && len(t.reduction.Positions) > 0 {
+		d.air()
 		d.reach()
 	}
 	for i := range t.machine.Jobs {
@@ -67,6 +69,7 @@ var behind = map[string]string{
 	"control.rotor-speed": "control.top", "control.collapse": "control.collapse", "control.resistor-burns": "control.waste", "supply.sag": "supply.sag", "work.top-speed": "reach.speed", "work.top-speed-good": "reach.speed",
 	"motor.plate-power": "motor.power", "motor.peak-rating": "motor.power", "motor.slip": "motor.slip", "motor.ke-against-plate": "motor.ke",
 	"motor.torque-against-plate": "motor.torque", "motor.fan-cooling": "motor.slow", "reduction.good": "reduction.keeps", "reduction.measured": "reduction.measured",
+	"work.air": "work.air",
 }
 
 // workingBehind is the working of a finding's figures: a job's margin, a stage's geometry, or what
@@ -248,6 +251,18 @@ func (d *derivations) keepsPut() string {
 		return "no stages: nothing lost"
 	}
 	return text
+}
+
+// air is what hot or thin air leaves of the motor's torque; nothing to say in the air plates mean.
+func (d *derivations) air() {
+	m := d.train.machine
+	if !airTakes(m) {
+		return
+	}
+	hottest := math.Max(m.Air, air.Rated)
+	d.add("work.air", "work", "What the air leaves of its torque", q.Percent(d.inAir()), "√((T_class − T_air) / (T_class − 40 °C)) × (1 − 1 % for each 100 m past 1000)",
+		fmt.Sprintf("class %s, %s, %s", d.motor.Insulation, d.show(hottest, q.Temperature), length(m.Altitude, d.sys)), source.AirRating,
+		fmt.Sprintf("A drive gives %s of its amps there", q.Percent(air.Drive(m.Air, m.Altitude))))
 }
 
 func (d *derivations) reach() {

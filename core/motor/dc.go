@@ -37,7 +37,7 @@ func (l *dcLaw) torque(amps float64) float64 {
 }
 
 func (l *dcLaw) steady(omega float64) (heat, cold Held) {
-	return l.m.heat(omega, l.f.FormFactor, 1), Held{l.torque(l.f.Amps), DriveAmps}
+	return l.m.heat(omega, &l.f, 1), Held{l.torque(l.f.Amps), DriveAmps}
 }
 
 func (l *dcLaw) peak(omega float64) Held {

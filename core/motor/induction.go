@@ -33,7 +33,7 @@ func (l *lineLaw) flux() float64 {
 }
 
 func (l *lineLaw) steady(omega float64) (heat, cold Held) {
-	return l.m.heat(omega, l.f.FormFactor, l.flux()), Held{math.Inf(1), DriveAmps}
+	return l.m.heat(omega, &l.f, l.flux()), Held{math.Inf(1), DriveAmps}
 }
 
 func (l *lineLaw) peak(omega float64) Held {
@@ -133,7 +133,7 @@ func (l *inverterLaw) breakdown(flux, reserve float64) Held {
 
 func (l *inverterLaw) steady(omega float64) (heat, cold Held) {
 	flux := l.flux(omega)
-	return l.m.heat(omega, l.f.FormFactor, flux), least(Held{l.torque(l.f.Amps, flux), DriveAmps}, l.breakdown(flux, 1.3))
+	return l.m.heat(omega, &l.f, flux), least(Held{l.torque(l.f.Amps, flux), DriveAmps}, l.breakdown(flux, 1.3))
 }
 
 func (l *inverterLaw) peak(omega float64) Held {

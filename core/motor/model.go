@@ -47,6 +47,7 @@ type Feed struct {
 	BaseVolts  float64 // inverter: volts at BaseHertz
 	TopHertz   float64 // inverter
 	FormFactor float64 // ≥ 1; heating goes with its square
+	Lost       float64 // share of the torque held for ever that hot or thin air takes; 0 in rated air
 	Ohms       float64 // of a resistor in series with the motor; 0 for none
 	Amps       float64 // the control may give for ever; +Inf on a plain switch
 	PeakAmps   float64 // for some seconds
@@ -213,13 +214,13 @@ func Cooling(cooling string, speedShare float64) float64 {
 }
 
 // heat is the continuous torque against heat alone, flux a share of rated (1 for none to weaken).
-func (m *Resolved) heat(omega, formFactor, flux float64) Held {
+func (m *Resolved) heat(omega float64, f *Feed, flux float64) Held {
 	cooling := Cooling(m.Cooling, omega/m.Speed.Value)
 	by := MotorHeat
 	if cooling < 1 {
 		by = FanSlowed
 	}
-	return Held{m.Torque.Value * cooling / formFactor * math.Min(flux, 1), by}
+	return Held{m.Torque.Value * cooling * (1 - f.Lost) / f.FormFactor * math.Min(flux, 1), by}
 }
 
 // peakAmps is the least of what the drive gives for some seconds and its limit as set.

@@ -54,6 +54,7 @@ type Resolved struct {
 	Spread         float64 // how far off its torque may be, a share; 0 for a plate that can be trusted
 	Guess          string  // what was guessed from, when Spread comes of a guess
 	Frame          string  // as the plate has it
+	Insulation     string  // class on the plate: A, E, B, F or H; B unless marked [common practice]
 	Body           Size
 	typedKilowatts bool    // the plate's power was typed in kW
 	CapacitorAC    float64 // AC volts marked on a run capacitor; 0 when not known
@@ -149,8 +150,7 @@ func (m *Resolved) readPlate(p Plate, r *q.Reader) ownFields {
 	var own ownFields
 	r.Choice("column", p.Column, "first", "first", "second")
 	r.Choice("runsOn", p.RunsOn, "fast", "fast", "slow")
-	// Checked only; heat by class comes with the dry run.
-	r.Choice("insulation", p.Insulation, "", "A", "E", "B", "F", "H")
+	m.Insulation = r.Choice("insulation", p.Insulation, "B", "A", "E", "B", "F", "H")
 	r.Choice("rotation", p.Rotation, "", "either", "clockwise", "anticlockwise")
 	m.Volts = read(r.Read("volts", p.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}))
 	m.Amps = read(r.Read("amps", p.Amps, q.Current, q.Range{Min: 0.05, Max: 500}))

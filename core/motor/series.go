@@ -80,7 +80,7 @@ func (l *seriesLaw) most(omega float64) Held {
 }
 
 func (l *seriesLaw) steady(omega float64) (heat, cold Held) {
-	return l.m.heat(omega, l.f.FormFactor, 1), least(Held{l.torque(l.f.Amps), DriveAmps}, l.most(omega))
+	return l.m.heat(omega, &l.f, 1), least(Held{l.torque(l.f.Amps), DriveAmps}, l.most(omega))
 }
 
 func (l *seriesLaw) peak(omega float64) Held {

@@ -31,12 +31,13 @@ const (
 	Capacitance                   // F; a bare number is microfarads
 	Inductance                    // H; a bare number is millihenries
 	Energy                        // J; a bare number is watt-hours, as batteries are sold
+	Temperature                   // K; a bare number is degrees Celsius
 )
 
 var dimensionNames = [...]string{
 	"number", "speed", "torque", "power", "volts", "amps", "resistance", "frequency",
 	"length", "mass", "force", "time", "angle", "surface speed", "back-EMF constant",
-	"inertia", "specific force", "density", "capacitance", "inductance", "energy",
+	"inertia", "specific force", "density", "capacitance", "inductance", "energy", "temperature",
 }
 
 func (d Dimension) String() string { return dimensionNames[d] }

@@ -79,8 +79,8 @@ func (r *Reader) Read(field string, t Text, d Dimension, allowed Range) Value {
 		return Value{}
 	}
 	if v < allowed.Min || v > allowed.Max {
-		r.Refuse(field, string(t), fmt.Sprintf("must lie between %s and %s",
-			Show(allowed.Min, d, Metric), Show(allowed.Max, d, Metric)))
+		r.Refuse(field, string(t), fmt.Sprintf("must lie between %s and %s%s",
+			Show(allowed.Min, d, Metric), Show(allowed.Max, d, Metric), readAs(t, d)))
 		return Value{}
 	}
 	return Value{SI: v, Known: true}

@@ -68,6 +68,9 @@ func Parse(text Text, d Dimension) (float64, error) {
 		return 0, err
 	}
 	v := number * factor
+	if d == Temperature {
+		v += zeroOf(rest)
+	}
 	if math.IsInf(v, 0) || math.IsNaN(v) {
 		return 0, fmt.Errorf("%w: too large to work with", ErrNumber)
 	}
@@ -170,6 +173,25 @@ func unitFactor(spelling string, d Dimension) (float64, error) {
 		}
 	}
 	return 0, fmt.Errorf("%w: %q is no unit of %s; try %s", ErrUnit, spelling, d, examples(d))
+}
+
+// zeroOf is the zero of the scale a temperature was typed in, K; Celsius where none was.
+func zeroOf(spelling string) float64 {
+	if spelling == "" {
+		return celsiusZero
+	}
+	return scaleZero[normalise(spelling)]
+}
+
+// readAs says what unit a number without one was read in, where that is a unit figures are shown in; a
+// person who meant another sees why it is out of range.
+func readAs(t Text, d Dimension) string {
+	_, rest, err := parseNumber(vulgar.Replace(strings.TrimSpace(string(t))))
+	label, si := Unit(d, Metric)
+	if err != nil || rest != "" || label == "" || unitTable[d][0].factor != si {
+		return ""
+	}
+	return "; without a unit it is read in " + label
 }
 
 var joins = strings.NewReplacer(" ", "", "·", "", "⋅", "", "*", "", "-", "", ".", "")

@@ -10,8 +10,8 @@ import (
 const ThinSpace = "\u202f"
 
 // Show writes an SI value in the system's unit with three significant figures, a thin space
-// and a true minus sign. A power of a kilowatt or more is shown in kW, a long time in minutes
-// or hours. A value that is not finite is shown as a dash.
+// and a true minus sign. A power of a kilowatt or more is shown in kW, ten metres or more in metres or
+// feet, a long time in minutes or hours. A value that is not finite is shown as a dash.
 func Show(v float64, d Dimension, s System) string { return ShowFigures(v, d, s, 3) }
 
 // ShowFigures is [Show] with a chosen number of significant figures (1 to 12).
@@ -27,6 +27,12 @@ func ShowFigures(v float64, d Dimension, s System, figures int) string {
 		label, si = "h", 3600
 	case d == Duration && math.Abs(v) >= 120:
 		label, si = "min", 60
+	case d == Length && math.Abs(v) >= 9.995:
+		if label, si = "m", 1; s == Inch {
+			label, si = "ft", foot
+		}
+	case d == Temperature:
+		v -= zeroOf(label)
 	}
 	number := Figures(v/si, figures)
 	switch label {

@@ -21,6 +21,10 @@ const (
 	poundInch   = poundForce * inch       // N·m
 	ounceInch   = ounceForce * inch       // N·m
 	kiloForceCm = StdGravity / 100        // N·m
+
+	celsiusZero    = 273.15              // K, exact
+	fahrenheit     = 5. / 9              // K
+	fahrenheitZero = 459.67 * fahrenheit // K, exact
 )
 
 // unit is one spelling of a unit after [normalise] has taken out spaces and joining marks.
@@ -63,7 +67,11 @@ var unitTable = map[Dimension][]unit{
 	Capacitance: {{"µf", 1e-6}, {"μf", 1e-6}, {"uf", 1e-6}, {"mfd", 1e-6}, {"nf", 1e-9}, {"f", 1}},
 	Inductance:  {{"mh", 1e-3}, {"µh", 1e-6}, {"μh", 1e-6}, {"uh", 1e-6}, {"h", 1}},
 	Energy:      {{"wh", 3600}, {"kwh", 3.6e6}, {"j", 1}, {"kj", 1e3}},
+	Temperature: {{"°c", 1}, {"c", 1}, {"degc", 1}, {"°f", fahrenheit}, {"f", fahrenheit}, {"degf", fahrenheit}, {"k", 1}},
 }
+
+// scaleZero is the zero of a scale of temperature, K, by the unit's spelling after [normalise].
+var scaleZero = map[string]float64{"°c": celsiusZero, "c": celsiusZero, "degc": celsiusZero, "°f": fahrenheitZero, "f": fahrenheitZero, "degf": fahrenheitZero}
 
 // shownUnit is the unit a value is shown in: the label and its SI factor.
 type shownUnit struct {
@@ -94,6 +102,7 @@ var showTable = map[Dimension][2]shownUnit{
 	Capacitance:  {{"µF", 1e-6}, {"µF", 1e-6}},
 	Inductance:   {{"mH", 1e-3}, {"mH", 1e-3}},
 	Energy:       {{"Wh", 3600}, {"Wh", 3600}},
+	Temperature:  {{"°C", 1}, {"°F", fahrenheit}},
 }
 
 // Unit returns the label a dimension is shown with and the SI value of one such unit.

@@ -101,6 +101,7 @@ const (
 	OldMotor           ID = "old-motor"
 	InertiaShapes      ID = "inertia-shapes"
 	ScrewEfficiency    ID = "screw-efficiency"
+	AirRating          ID = "air-rating"
 )
 
 var register = []Source{
@@ -170,6 +171,7 @@ var register = []Source{
 	{ComparableMachines, "Motors that machines of a kind and size usually carry", Common},
 	{OldMotor, "The motor it had, through its own pulleys, which kept 95 % unless told", Common},
 	{InertiaShapes, "Moments of inertia: disc ½mr², ring ½m(r²+r_i²), bar ml²/12, load mr²; reflected by the square of the ratio", Derived},
+	{AirRating, "Plates mean 40 °C and 1000 m above the sea (IEC 60034-1), windings bear their class (IEC 60085: A 105, E 120, B 130, F 155, H 180 °C); from common practice a drive loses 2 % for each kelvin more, and either 1 % for each 100 m more", FromMemory},
 	{ScrewEfficiency, "A plain greased thread keeps 30 %; a ball screw about 90 %", Common},
 }
 

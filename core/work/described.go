@@ -30,6 +30,9 @@ type Place struct {
 	Wet  string `json:"wet" enum:"yes,no," doc:"Coolant, clay water, juice or weather reach the drive or motor"`
 	Dust string `json:"dust" enum:"yes,no," doc:"Wood, grinding or flour dust hangs about"`
 	Hot  string `json:"hot" enum:"yes,no," doc:"The air round the motor passes 40 °C"`
+
+	Hottest  q.Text `json:"hottest" doc:"How hot it gets there, where it passes 40 °C"`
+	Altitude q.Text `json:"altitude" doc:"Height above the sea, where it passes 1000 m"`
 }
 
 // Job is one thing the machine must do.

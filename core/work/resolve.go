@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 
+	"jiriki/core/air"
 	q "jiriki/core/quantity"
 	"jiriki/core/working"
 )
@@ -43,6 +44,8 @@ type Resolved struct {
 	Bearing   float64 // m, mean diameter
 	Frame     string
 	Place     Place
+	Air       float64 // K, the hottest round the motor; 40 °C unless told
+	Altitude  float64 // m above the sea; 0 when not told
 	ScrewedOn bool
 	Reversed  bool
 	Jobs      []Need
@@ -153,6 +156,7 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		Bearing:  limits.Read("bearing", d.Limits.Bearing, q.Length, q.Range{Min: 3e-3, Max: 1}).Or(0),
 		Frame:    d.Limits.Frame,
 	}
+	m.readAir(d.Place, r.Under("place"))
 	if len(d.Jobs) > maxJobs {
 		r.Refuse("jobs", fmt.Sprint(len(d.Jobs)), fmt.Sprintf("at most %d jobs", maxJobs))
 		return m
@@ -173,6 +177,17 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 
 func readPlace(p Place, r *q.Reader) Place {
 	return Place{Wet: r.Choice("wet", p.Wet, "", "yes", "no"), Dust: r.Choice("dust", p.Dust, "", "yes", "no"), Hot: r.Choice("hot", p.Hot, "", "yes", "no")}
+}
+
+// hotAir is how hot "over 40 °C" is taken to be until it is measured, K.
+const hotAir = air.Rated + 10
+
+func (m *Resolved) readAir(p Place, r *q.Reader) {
+	m.Air = air.Rated
+	if m.Place.Hot == "yes" {
+		m.Air = r.Read("hottest", p.Hottest, q.Temperature, q.Range{Min: air.Rated, Max: air.Rated + 50}).Or(hotAir)
+	}
+	m.Altitude = r.Read("altitude", p.Altitude, q.Length, q.Range{Min: 10, Max: 6000}).Or(0)
 }
 
 func resolveJob(j Job, r *q.Reader, turning q.Range) Need {

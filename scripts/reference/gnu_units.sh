@@ -36,5 +36,8 @@ out=$(cd "$(dirname "$0")/../.." && pwd)/core/quantity/testdata/gnu_units.tsv
 90 °|angle|90 degree|radian
 15 min|time|15 min|s
 1.5 h|time|1.5 hour|s
+48 °C|temperature|tempC(48)|K
+118 °F|temperature|tempF(118)|K
+20|temperature|tempC(20)|K
 LIST
 } >"$out"

@@ -2202,6 +2202,8 @@ export interface components {
             turns: string;
         };
         WorkPlace: {
+            /** @description Height above the sea, where it passes 1000 m */
+            altitude: string;
             /**
              * @description Wood, grinding or flour dust hangs about
              * @enum {string}
@@ -2212,6 +2214,8 @@ export interface components {
              * @enum {string}
              */
             hot: "yes" | "no" | "";
+            /** @description How hot it gets there, where it passes 40 °C */
+            hottest: string;
             /**
              * @description Coolant, clay water, juice or weather reach the drive or motor
              * @enum {string}

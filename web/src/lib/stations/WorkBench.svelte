@@ -65,6 +65,8 @@
   <Choice path="machine.place.wet" label="Gets wet?" options={yesNo} />
   <Choice path="machine.place.dust" label="Dusty?" options={yesNo} />
   <Choice path="machine.place.hot" label="Over 40 °C?" options={yesNo} />
+  {#if sheet.text('machine.place.hot') === 'yes'}<Field path="machine.place.hottest" label="Hottest" hint="50 °C" />{/if}
+  <Field path="machine.place.altitude" label="Above the sea" hint="under 1000 m" />
 </div>
 <div class="mt-2"><Field path="machine.notes" label="Notes" long words /></div>
 <Figures title="At the spindle" {workings} />
