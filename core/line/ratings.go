@@ -67,8 +67,11 @@ func (t *train) ratingFindings(strains []strain, sys q.System) []f.Finding {
 		}
 		stage := t.reduction.Stages[i]
 		what, more := "belt", "A larger pulley on this stage, a second belt, or a wider section carries more."
-		if stage.Kind == reduction.Chain {
+		switch stage.Kind {
+		case reduction.Chain:
 			what, more = "chain", "A larger pitch or a second strand carries more."
+		case reduction.Spur:
+			what, more = "pair of gears", "Wider or coarser gears, or a harder metal, carry more; a key made to shear saves the teeth in a jam."
 		}
 		title := fmt.Sprintf("%s works the %s%s to %s of its rating", s.job, what, t.nth(i), q.Percent(s.share))
 		long := "for ever"
@@ -89,8 +92,11 @@ func (d *derivations) ratings(strains []strain) {
 		}
 		stage := d.train.reduction.Stages[i]
 		label, src := "Belt"+d.nth(i)+" at its hardest job", ratingSource(stage)
-		if stage.Kind == reduction.Chain {
+		switch stage.Kind {
+		case reduction.Chain:
 			label = "Chain" + d.nth(i) + " at its hardest job"
+		case reduction.Spur:
+			label = "Gear teeth" + d.nth(i) + " at their hardest job"
 		}
 		assumes := []string{s.job}
 		if s.brief {
@@ -111,6 +117,8 @@ func ratingSource(s reduction.Stage) source.ID {
 		return source.ChainRating
 	case s.Kind == reduction.Toothed:
 		return source.ToothedRating
+	case s.Kind == reduction.Spur:
+		return source.GearRating
 	case s.Kind == reduction.Flat:
 		return source.FlatRating
 	case s.Section == "A" || s.Section == "B":

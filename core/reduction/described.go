@@ -48,7 +48,8 @@ type DescribedStage struct {
 	Direction q.Text          `json:"direction" doc:"Where the driven shaft lies from the driving one, degrees from level, up is positive; level when empty"`
 	Pitch     q.Text          `json:"pitch" doc:"Pitch of a toothed belt or chain, or module of a gear or worm"`
 	Count     q.Text          `json:"count" doc:"V belts side by side, ribs of a poly-V belt, strands of chain"`
-	Width     q.Text          `json:"width" doc:"Of a flat or toothed belt"`
+	Width     q.Text          `json:"width" doc:"Of a flat or toothed belt, or a gear's face"`
+	Material  string          `json:"material" enum:"steel,hardened,iron,bronze,nylon," doc:"Of the weaker of two gears; mild steel when empty"`
 	Lead      q.Text          `json:"lead" doc:"Worm: lead angle"`
 	Rated     q.Text          `json:"rated" doc:"Torque its maker rates it for at the driven shaft"`
 	Bypass    bool            `json:"bypass" doc:"Back gear: can be put out of mesh, together with the stages next to it that can"`

@@ -141,6 +141,9 @@ func (s *Stage) name(nth, of int) {
 		driving: Weak("the driving shaft" + where), driven: Weak("the driven shaft" + where),
 		rated: Weak("the maker's rating" + where), belt: Weak("what the " + carrier + where + " carries"),
 	}
+	if s.Kind == Spur {
+		s.weak.belt = Weak("what the gear teeth" + where + " carry")
+	}
 }
 
 // label names a position by what can be moved: "step 2", "A2 B1" with two cones, "low" with the

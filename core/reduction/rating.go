@@ -44,8 +44,8 @@ func sample(step float64, points int, at func(v float64) float64) Pull {
 	return p
 }
 
-// OverloadShare is how far past its rating a belt or chain pulls for some seconds before it slips
-// or jumps [common practice].
+// OverloadShare is how far past its rating a belt, chain or gear pulls for some seconds before it slips,
+// jumps or bends [common practice].
 const OverloadShare = 1.5
 
 // pullOf is what a stage's step carries; the zero Pull for what is not rated here.
@@ -74,6 +74,12 @@ func (s *Stage) pullOf(step Step) Pull {
 			// Slower than this the plates' fatigue no longer tells.
 			v = math.Max(v, 0.05)
 			return factor * ChainPower(s.Pitch, teeth, v/(teeth*s.Pitch)) / v
+		})
+	case Spur:
+		// The pinion's teeth are the thinner at the root.
+		teeth := math.Min(step.Counts[0], step.Counts[1])
+		return sample(0.5, 80, func(v float64) float64 {
+			return ToothBears(s.Pitch, s.Width, teeth, gearStress[s.Material], v)
 		})
 	}
 	return Pull{}

@@ -95,3 +95,13 @@ func TestShaftExample(t *testing.T) {
 func TestToothedPull(t *testing.T) {
 	assert.InEpsilon(t, 244.46, toothedPull(9.525e-3)*25.4e-3, 2e-3)
 }
+
+// Source: Shigley, example 14-1, from memory: a cut gear of 16 teeth, 8 diametral pitch, 1½ in face, at
+// 1200 rpm and 10 kpsi bears 365 lbf at the pitch line, 6.95 hp.
+func TestGearToothAgainstTheWorkedExample(t *testing.T) {
+	const poundForce, kpsi = 4.4482216152605, 6.894757293168e6
+	v := math.Pi * 2 * inch * 1200 / 60
+	force := ToothBears(inch/8, 1.5*inch, 16, 10*kpsi, v)
+	assert.InEpsilon(t, 365*poundForce, force, 3e-3)
+	assert.InEpsilon(t, 6.95*horsepower, force*v, 3e-3)
+}

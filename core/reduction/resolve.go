@@ -3,6 +3,7 @@ package reduction
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	q "jiriki/core/quantity"
 )
@@ -33,7 +34,8 @@ type Stage struct {
 	Direction float64 // of the driven shaft from the driving one, rad
 	Pitch     float64 // of teeth, or module
 	Count     float64 // belts, ribs or strands
-	Width     float64 // of a flat or toothed belt
+	Width     float64 // of a flat or toothed belt, or a gear's face
+	Material  string  // of gears: steel, hardened, iron, bronze or nylon
 	Keeps     float64 // efficiency
 	Slip      float64 // share of speed lost
 	Rated     float64 // N·m at the driven shaft by its maker; 0 when not known
@@ -233,7 +235,16 @@ func (s *Stage) measures(d DescribedStage, r *q.Reader) {
 		if s.Pitch = pitch.Or(usualChainPitch); !pitch.Known {
 			s.Assumed = "Chain of 12.7 mm pitch taken"
 		}
-	case Spur, Worm:
+	case Spur:
+		s.Pitch = pitch.Or(usualModule)
+		s.Material = r.Choice("material", d.Material, usualGear, "steel", "hardened", "iron", "bronze", "nylon")
+		if s.Width = width.Or(usualFaceModules * s.Pitch); !width.Known {
+			s.Assumed = "Faces ten modules wide taken"
+		}
+		if d.Material == "" {
+			s.Assumed = strings.TrimPrefix(s.Assumed+"; mild steel taken", "; ")
+		}
+	case Worm:
 		s.Pitch = pitch.Or(usualModule)
 	}
 }

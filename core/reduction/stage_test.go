@@ -145,3 +145,32 @@ func TestMeasuredSpeedsAreReadTogether(t *testing.T) {
 	Resolve(d, 0, r)
 	assert.ErrorContains(t, r.Err(), "reduction.speeds.spindle")
 }
+
+// Gears carry more with more teeth, a wider face, a coarser module or a harder metal, and less the faster they
+// turn; nylon is the first to strip.
+func TestWhatGearTeethCarry(t *testing.T) {
+	carries := func(stage DescribedStage, v float64) float64 {
+		stage.Kind = Spur
+		r := q.NewReader("")
+		s := Resolve(Described{Stages: []DescribedStage{stage}}, 0, r).Stages[0]
+		require.NoError(t, r.Err())
+		return s.Steps[0].Pull.Carries(v)
+	}
+	plain := DescribedStage{Pitch: "1.5 mm", Width: "12 mm", Steps: pair("20", "60")}
+	change := func(do func(*DescribedStage)) DescribedStage {
+		s := plain
+		do(&s)
+		return s
+	}
+	for v := 0.0; v < 30; v += 3 {
+		base := carries(plain, v)
+		assert.Greater(t, carries(change(func(s *DescribedStage) { s.Steps = pair("30", "60") }), v), base)
+		assert.Greater(t, carries(change(func(s *DescribedStage) { s.Width = "15 mm" }), v), base)
+		assert.Greater(t, carries(change(func(s *DescribedStage) { s.Pitch = "2 mm" }), v), base)
+		assert.Greater(t, carries(change(func(s *DescribedStage) { s.Material = "hardened" }), v), base)
+		assert.Less(t, carries(change(func(s *DescribedStage) { s.Material = "nylon" }), v), base/4)
+		assert.Equal(t, base, carries(change(func(s *DescribedStage) { s.Steps = pair("60", "20") }), v), "the pinion is the weaker, whichever drives")
+		assert.Less(t, carries(plain, v+3), base)
+	}
+	assert.Less(t, carries(change(func(s *DescribedStage) { s.Steps = pair("8", "60") }), 0), carries(change(func(s *DescribedStage) { s.Steps = pair("12", "60") }), 0))
+}

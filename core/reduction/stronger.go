@@ -51,6 +51,10 @@ func (s Stage) widened(d *DescribedStage, times float64) (label, detail string, 
 		}
 		count = math.Min(count, mostStrands)
 		label, detail = fmt.Sprintf("Fit a chain of %g strands", count), "on sprockets with as many"
+	case Spur:
+		wide := math.Min(math.Ceil(s.Width*times*1000-1e-9)/1000, widestFace*s.Pitch)
+		d.Width = q.Text(fmt.Sprintf("%.3g mm", wide*1000))
+		return fmt.Sprintf("Fit gears %s wide", d.Width), "both of them, on hubs as wide", wide > s.Width
 	case Flat, Toothed:
 		wide := math.Min(math.Ceil(s.Width*times/5e-3-1e-9)*5e-3, widest)
 		d.Width = q.Text(fmt.Sprintf("%.0f mm", wide*1000))

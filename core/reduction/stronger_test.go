@@ -17,6 +17,7 @@ func TestStrongerCarriesWhatWasAsked(t *testing.T) {
 	wide := belt(Toothed, "")
 	wide.Pitch, wide.Width, wide.Steps = "5 mm", "15 mm", []DescribedStep{{"20", "60"}}
 	chain := DescribedStage{Kind: Chain, Pitch: "12.7 mm", Centre: "400 mm", Steps: []DescribedStep{{"15", "40"}}}
+	gears := DescribedStage{Kind: Spur, Pitch: "2 mm", Steps: []DescribedStep{{"17", "60"}}}
 	for _, c := range []struct {
 		stage DescribedStage
 		times float64
@@ -29,6 +30,8 @@ func TestStrongerCarriesWhatWasAsked(t *testing.T) {
 		{belt(PolyV, "J"), 1.7, "Fit a belt of 11 ribs", true},
 		{belt(Flat, ""), 2, "Fit a belt 80 mm wide", true},
 		{wide, 1.5, "Fit a belt 25 mm wide", true},
+		{gears, 1.2, "Fit gears 24 mm wide", true},
+		{gears, 4, "Fit gears 30 mm wide", false},
 		{chain, 1.5, "Fit a chain of 2 strands", true},
 		{chain, 2, "Fit a chain of 3 strands", true},
 	} {

@@ -84,6 +84,7 @@ const (
 	FlatRating      ID = "flat-rating"
 	ToothedRating   ID = "toothed-rating"
 	ChainRating     ID = "chain-rating"
+	GearRating      ID = "gear-rating"
 
 	SeriesMotor   ID = "series-motor"
 	StepperTorque ID = "stepper-torque"
@@ -157,6 +158,7 @@ var register = []Source{
 	{FlatRating, "Pull of a light flat belt 6 N for each millimetre of width, μ 0.5", Common},
 	{ToothedRating, "Working pull of toothed belts by pitch, six teeth in mesh (ISO 5295, classes XL, L and H)", FromMemory},
 	{ChainRating, "Roller chain power, the lesser of plates and rollers (American Chain Association; Shigley, section 17-5)", FromMemory},
+	{GearRating, "Bending of gear teeth by Lewis's form factor with Barth's factor for cut teeth (Shigley, section 14-1, table 14-2), at a third of what the metal yields at", FromMemory},
 	{SeriesMotor, "Series machine: T = k·I² − T_loss, E = k·I·ω, I = V / (R + k·ω); on alternating current V counts times the power factor", Common},
 	{StepperTorque, "A stepper pulls 0.7 of its holding torque slowly; twice the torque is kept in hand", Common},
 	{StepperCorner, "A stepper's torque falls past V / (2·L·I) steps a second", FromMemory},

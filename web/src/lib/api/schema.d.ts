@@ -1802,6 +1802,11 @@ export interface components {
             /** @description Worm: lead angle */
             lead: string;
             /**
+             * @description Of the weaker of two gears; mild steel when empty
+             * @enum {string}
+             */
+            material: "steel" | "hardened" | "iron" | "bronze" | "nylon" | "";
+            /**
              * @description Which diameter is given
              * @enum {string}
              */
@@ -1824,7 +1829,7 @@ export interface components {
             steps: components["schemas"]["ReductionDescribedStep"][];
             /** @description How far the shafts can be moved apart to tension and change the belt */
             takeUp: string;
-            /** @description Of a flat or toothed belt */
+            /** @description Of a flat or toothed belt, or a gear's face */
             width: string;
         };
         ReductionDescribedStep: {

@@ -71,6 +71,21 @@
         label="Belt width"
         hint={kind === 'flat' ? '40 mm' : '15 mm'}
       />{/if}
+    {#if kind === 'spur'}
+      <Field path="{at}.width" label="Face width" hint="15 mm" />
+      <Choice
+        path="{at}.material"
+        label="Of"
+        fallback="steel"
+        options={[
+          ['steel', 'mild steel'],
+          ['hardened', 'hardened steel'],
+          ['iron', 'cast iron'],
+          ['bronze', 'bronze or brass'],
+          ['nylon', 'nylon']
+        ]}
+      />
+    {/if}
     {#if kind === 'worm'}<Field path="{at}.lead" label="Lead angle" hint="5.7°" />{/if}
   </div>
   {#if kind !== 'direct'}
