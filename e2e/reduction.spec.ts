@@ -160,3 +160,16 @@ test('a shaft that is the weak link is named, with what to make to fit it', asyn
   await page.getByRole('radio', { name: 'parts' }).click();
   await expect(page.getByText(/Turn a sleeve, 8\smm inside, 25\smm outside/)).toBeVisible();
 });
+
+test('nylon gears are the weak link, and say what mends it', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Power hacksaw', 'A'));
+  await station(page, 'Reduction');
+  await expect(page.getByRole('button', { name: /^Gear teeth of stage 2 at their hardest job: \d\d\s?%/ })).toBeVisible();
+  await page.getByLabel('Of', { exact: true }).selectOption('nylon');
+  await expect(page.getByRole('button', { name: /works the pair of gears of stage 2 to 1\d\d\s?% of its rating/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Fit gears \d+ mm wide/ }).first().click();
+  await expect(page.getByLabel('Face width')).toHaveValue(/^\d+ mm$/);
+  await page.getByLabel('Face width').fill('wide');
+  await expect(page.getByText('no number found in "wide"')).toBeVisible();
+});
