@@ -16,9 +16,9 @@ const (
 	widest      = 100e-3
 )
 
-// Stronger returns the described stages with the belt or chain that weak names made to carry so many times
-// (over 1) what it does, or as near as is usual, and says how: more belts, ribs or strands side by side, or
-// a wider belt. It is false when weak is something else or no more is usual.
+// Stronger returns the described stages with the belt, chain or gears that weak names made to carry so many
+// times (over 1) what they do, or as near as is usual, and says how: more belts, ribs or strands side by side,
+// a wider belt or wider gears. It is false when weak is something else or no more is usual.
 func (r Resolved) Stronger(stages []DescribedStage, weak Weak, times float64) (stronger []DescribedStage, label, detail string, ok bool) {
 	for i, s := range r.Stages {
 		if weak == "" || weak != s.weak.belt {
@@ -34,7 +34,7 @@ func (r Resolved) Stronger(stages []DescribedStage, weak Weak, times float64) (s
 	return nil, "", "", false
 }
 
-// widened writes more belts, ribs or strands, or a wider belt, into a stage.
+// widened writes more belts, ribs or strands, or a wider belt or face, into a stage.
 func (s Stage) widened(d *DescribedStage, times float64) (label, detail string, ok bool) {
 	count := math.Ceil(s.Count*times - 1e-9)
 	switch s.Kind {
