@@ -8,6 +8,7 @@ import (
 	"maps"
 	"net/http"
 	"net/http/httptest"
+	"runtime/debug"
 	"slices"
 	"sort"
 	"sync"
@@ -24,6 +25,9 @@ import (
 
 // The quality bar: p95 of an assessment over HTTP at most 15 ms with 8 clients at once.
 func BenchmarkAssessOverHTTP(b *testing.B) {
+	// As served.
+	was := debug.SetGCPercent(server.GCPercent)
+	defer debug.SetGCPercent(was)
 	file, err := demo.Workshop()
 	require.NoError(b, err)
 	m := file.Machines[0]

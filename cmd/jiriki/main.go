@@ -12,6 +12,7 @@ import (
 	"net/http"
 	"os"
 	"os/signal"
+	"runtime/debug"
 	"syscall"
 	"time"
 
@@ -84,6 +85,9 @@ type serveCmd struct {
 // Run serves until it is interrupted, then lets requests under way finish.
 func (c *serveCmd) Run(ctx context.Context) error {
 	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
+	if os.Getenv("GOGC") == "" {
+		debug.SetGCPercent(server.GCPercent)
+	}
 	s, err := migrated(ctx)
 	if err != nil {
 		return err
