@@ -21,7 +21,7 @@
                 <tr>
                   <td class="box">{done(p.id) ? '☒' : '☐'}</td>
                   <th scope="row">{p.name}</th>
-                  <td>{p.rating}{p.place ? `lies: ${p.place}` : ''}</td>
+                  <td>{[p.rating, p.place].filter(Boolean).join('; ')}</td>
                   <td class="cost">{p.costed ? cost(p.cost) : ''}</td>
                 </tr>
               {/each}
