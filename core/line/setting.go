@@ -163,7 +163,9 @@ func (s *settingSheet) currentLimit() {
 	put := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.feed.PeakAmps, q.Current))
 	// A dial is not read to a hundredth.
 	if chosen := s.control.LimitAmps; chosen > 0 && chosen < 1.02*limit {
-		put += fmt.Sprintf(", about %s at the most; %s is the plan's own", s.show(limit, q.Current), s.show(chosen, q.Current))
+		if chosen < 0.98*limit {
+			put += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current), s.show(chosen, q.Current))
+		}
 		limit = chosen
 	}
 	s.add(dial{"limit", "Current limit", s.show(limit, q.Current), "I_limit ≤ 1.5·I_plate, within 1.5·I_drive", put,
