@@ -5,9 +5,11 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"jiriki/core/control"
@@ -66,15 +68,19 @@ func anyJob(t *rapid.T, i int) work.Job {
 
 func anyStage(t *rapid.T, i int) reduction.DescribedStage {
 	name := func(part string) string { return fmt.Sprintf("stage %d %s", i, part) }
-	kind := oneOf(t, name("kind"), reduction.Direct, reduction.VBelt, reduction.PolyV, reduction.Toothed, reduction.Chain, reduction.Spur)
+	kind := oneOf(t, name("kind"), reduction.Direct, reduction.VBelt, reduction.LinkBelt, reduction.PolyV, reduction.Flat, reduction.Toothed, reduction.Chain, reduction.Spur, reduction.Worm)
 	unit, low, high := "mm", 40.0, 500.0
 	s := reduction.DescribedStage{
 		Kind: kind, Section: oneOf(t, name("section"), "", "Z", "A", "B"), Measured: oneOf(t, name("measured"), "", "pitch", "outside"),
 		Centre: amount(t, name("centre"), 500, 3000, "mm"), Belt: amount(t, name("belt"), 1500, 5000, "mm"), Guarded: rapid.Bool().Draw(t, name("guarded")),
+		Bypass: kind == reduction.Spur && rapid.Bool().Draw(t, name("bypass")), Material: oneOf(t, name("material"), "", "steel", "nylon"), Width: amount(t, name("width"), 5, 60, "mm"),
+		OnDriven: reduction.DescribedFit{Shaft: amount(t, name("shaft"), 5, 50, "mm"), Bore: amount(t, name("bore"), 5, 50, "mm"), Held: oneOf(t, name("held"), "", "key", "screw"), Hub: amount(t, name("hub"), 10, 60, "mm")},
 	}
 	for k := range rapid.IntRange(1, 3).Draw(t, name("steps")) {
 		step := reduction.DescribedStep{Driver: amount(t, name(fmt.Sprint(k, "a")), low, high, unit), Driven: amount(t, name(fmt.Sprint(k, "b")), low, high, unit)}
-		if kind == reduction.Toothed || kind == reduction.Chain || kind == reduction.Spur {
+		if kind == reduction.Worm {
+			step.Driver, step.Driven = q.Text(fmt.Sprint(rapid.IntRange(1, 4).Draw(t, name(fmt.Sprint(k, "starts"))))), q.Text(fmt.Sprint(rapid.IntRange(20, 90).Draw(t, name(fmt.Sprint(k, "wheel")))))
+		} else if kind.Toothed() {
 			step.Driver = q.Text(fmt.Sprint(rapid.IntRange(10, 100).Draw(t, name(fmt.Sprint(k, "teeth a")))))
 			step.Driven = q.Text(fmt.Sprint(rapid.IntRange(10, 100).Draw(t, name(fmt.Sprint(k, "teeth b")))))
 		}
@@ -123,13 +129,14 @@ func anyReadings(t *rapid.T, name string) []motor.Reading {
 func anyInput(t *rapid.T) Input {
 	in := Input{
 		Units:   oneOf(t, "units", q.Metric, q.Inch),
-		Machine: work.Machine{Kind: "other", Limits: work.Limits{Spindle: amount(t, "spindle", 50, 5000, "rpm"), Marked: amount(t, "marked", 50, 5000, "rpm"), ScrewedOn: rapid.Bool().Draw(t, "screwed")}},
+		Machine: work.Machine{Kind: "other", Place: work.Place{Hot: oneOf(t, "hot", "", "no", "yes"), Hottest: amount(t, "hottest", 41, 89, "°C"), Altitude: amount(t, "height", 11, 5900, "m")}, Limits: work.Limits{Spindle: amount(t, "spindle", 50, 5000, "rpm"), Marked: amount(t, "marked", 50, 5000, "rpm"), ScrewedOn: rapid.Bool().Draw(t, "screwed")}},
 		Plan: Plan{
 			Supply: supply.Described{Volts: amount(t, "volts", 12, 400, "V"), Hertz: oneOf(t, "hertz", q.Text(""), "50", "60"), Phases: oneOf(t, "phases", "", "1", "3", "dc"), Breaker: amount(t, "breaker", 3, 32, "A"), Inside: amount(t, "inside", 0.005, 3, "Ω"), Holds: amount(t, "holds", 50, 2000, "Wh")},
 			Control: control.Described{
 				Kind: oneOf(t, "control", control.Kinds...), Volts: amount(t, "out", 12, 400, "V"),
 				Amps: amount(t, "drive", 0.5, 30, "A"), LimitAmps: amount(t, "limit", 0.5, 40, "A"), Feedback: oneOf(t, "feedback", "", "none", "tacho"), Choke: rapid.Bool().Draw(t, "choke"),
-				TopTrim: oneOf(t, "trim", q.Text(""), "65 %", "120 %"), BaseHertz: oneOf(t, "base", q.Text(""), "50 Hz", "87 Hz"), TopHertz: oneOf(t, "top", q.Text(""), "60 Hz", "120 Hz"), Mode: oneOf(t, "mode", "", "vector"),
+				TopTrim: oneOf(t, "trim", q.Text(""), "65 %", "120 %"), BaseHertz: oneOf(t, "base", q.Text(""), "50 Hz", "87 Hz"), TopHertz: oneOf(t, "top", q.Text(""), "60 Hz", "120 Hz"), Mode: oneOf(t, "mode", "", "vector"), Ohms: amount(t, "ohms", 1, 200, "Ω"), Watts: amount(t, "watts", 20, 2000, "W"), BrakeOhms: amount(t, "brake", 20, 200, "Ω"),
+				Fused: rapid.Bool().Draw(t, "fused"), NoVolt: rapid.Bool().Draw(t, "no-volt"), Reverse: oneOf(t, "reverse", "", "switch", "drive"), Lamp: rapid.Bool().Draw(t, "lamp"), Knob: oneOf(t, "knob", "", "pot", "0-10", "panel"),
 			},
 			Motor: anyMotor(t, "motor"),
 		},
@@ -166,6 +173,41 @@ func TestAssessmentIsFiniteAndOrderedOrRefused(t *testing.T) {
 		checkWhole(t, a)
 	})
 	assert.Greater(t, answered, 40, "the draw must reach real answers")
+}
+
+// Whatever can be assessed can be built and its controls compared, in words and figures fit to print.
+func TestAnyPlanIsBuiltOrRefused(t *testing.T) {
+	wired := 0
+	rapid.Check(t, func(t *rapid.T) {
+		in := anyInput(t)
+		if drives := slices.Concat(control.Drives(string(in.Plan.Motor.Kind)), control.Also(string(in.Plan.Motor.Kind))); len(drives) > 0 {
+			in.Plan.Control.Kind = oneOf(t, "suited", drives...)
+		}
+		_, refused := Assess(in)
+		b, err := PlanBuild(in)
+		tried, errTried := Controls(in)
+		if refused != nil {
+			assert.Equal(t, refused, err)
+			assert.Equal(t, refused, errTried)
+			return
+		}
+		require.NoError(t, errors.Join(err, errTried))
+		if b.Wiring.Known {
+			wired++
+		}
+		for _, said := range []any{b, tried} {
+			text, err := json.Marshal(said)
+			require.NoError(t, err)
+			// A dash is how a figure that is none is shown; "%!" is a sum written wrong.
+			assert.NotRegexp(t, `—|%!|NaN|\bInf`, string(text))
+		}
+		for _, w := range b.Wiring.Wires {
+			for _, end := range []string{w.From, w.To} {
+				assert.Regexp(t, `^[A-Z]+\d*:.`, end)
+			}
+		}
+	})
+	assert.Greater(t, wired, 20, "the draw must reach plans that are wired")
 }
 
 func checkWhole(t rapid.TB, a Assessment) {
