@@ -168,6 +168,14 @@
   });
   const rpm = (v: number) => (v > 0 ? `${figure(v)} rpm` : '');
 
+  /** How fast each shaft turns at most, with the belts on the step drawn; 0 when not known. */
+  const speeds = $derived(
+    stages.reduce<number[]>((all, s) => [...all, (all.at(-1) ?? 0) / (on(s)?.ratio || 1)], [stages[0]?.driverTopRpm ?? 0])
+  );
+
+  /** Half of a wheel as drawn, with every step of a cone. */
+  const half = (s: Stage, end: 'driver' | 'driven') => (Math.max(...s.steps.map((w) => w[end])) / 2) * view.scale;
+
   /** The motor's wheel is named on the side its belt does not leave by. */
   const motorWheel = $derived.by(() => {
     const s = stages[0];
@@ -176,13 +184,13 @@
     if (!s || !w || !from || s.kind === 'direct') return undefined;
     const side = (at[1]?.x ?? 0) >= from.x ? -1 : 1;
     // A worm lies along its shaft, half as long again as it is thick.
-    const half = (w.driver / 2) * view.scale * (s.kind === 'worm' ? 1.6 : 1);
+    const out = half(s, 'driver') * (s.kind === 'worm' ? 1.6 : 1);
     return {
-      x: from.x + side * (half + 9),
+      x: from.x + side * (out + 9),
       y: from.y,
       anchor: side < 0 ? 'end' : 'start',
       size: `⌀ ${length(w.driver)}`,
-      rpm: rpm(s.driverTopRpm)
+      rpm: rpm(speeds[0] ?? 0)
     };
   });
 
@@ -195,15 +203,15 @@
       if (!w || !from || !to || s.kind === 'direct') return [];
       const driven = {
         x: to.x,
-        y: to.y - (w.driven / 2) * view.scale - 7,
+        y: to.y - half(s, 'driven') - 7,
         size: `⌀ ${length(w.driven)}`,
-        rpm: rpm(s.driverTopRpm / w.ratio)
+        rpm: rpm(speeds[i + 1] ?? 0)
       };
       if (i === 0) return [driven];
       const before = on(stages[i - 1] ?? s);
       const inside = before !== undefined && (before.driven - w.driver) * view.scale > 60;
-      const half = (w.driver / 2) * view.scale;
-      return [driven, { x: from.x, y: from.y + (inside ? -half - 8 : half + 17), size: `⌀ ${length(w.driver)}`, rpm: '' }];
+      const out = half(s, 'driver');
+      return [driven, { x: from.x, y: from.y + (inside ? -out - 8 : out + 17), size: `⌀ ${length(w.driver)}`, rpm: '' }];
     });
     const wide = list.map((n) => 8.2 * Math.max(n.size.length, n.rpm.length));
     const y = apart(
