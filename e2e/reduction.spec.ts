@@ -173,3 +173,23 @@ test('nylon gears are the weak link, and say what mends it', async ({ page, work
   await page.getByLabel('Face width').fill('wide');
   await expect(page.getByText('no number found in "wide"')).toBeVisible();
 });
+
+test('a band that only two steps reach between them is made into two jobs at a click', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Cider mill', 'A'));
+  await station(page, 'Reduction');
+  await page.getByRole('button', { name: 'add a step (cone)' }).click();
+  await page.getByLabel('Step 2: on the driving shaft').fill('65 mm');
+  await page.getByLabel('on the driven').last().fill('190 mm');
+  await station(page, 'Work');
+  await page.getByText('Hard apples', { exact: true }).first().click();
+  await page.getByRole('textbox', { name: 'Slowest', exact: true }).fill('120 rpm');
+  await page.getByRole('textbox', { name: 'Fastest', exact: true }).fill('600 rpm');
+  await expect(page.getByRole('button', { name: 'Hard apples: no one position reaches it all', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Make it a job for each position' }).click();
+  await expect(page.getByText('Hard apples, step 2', { exact: true }).first()).toBeVisible();
+  await expect(page.getByText('Hard apples, step 1', { exact: true }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /no one position reaches it all/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Hard apples, step 2', { exact: true })).toHaveCount(0);
+});

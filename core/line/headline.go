@@ -73,7 +73,7 @@ func advice(a Assessment) string {
 	}
 	for _, job := range a.Jobs {
 		for _, r := range job.Remedies {
-			if r.Does && r.JobsDone == len(a.Jobs) {
+			if r.Does && r.JobsDone == max(len(a.Jobs), len(r.Jobs)) {
 				return " " + r.Label + " and it does them all."
 			}
 		}

@@ -161,7 +161,11 @@ func (t *train) speedShort(job *work.Need, fare fare, speed func(float64) string
 		return job.Name + ": one speed cannot cover a band",
 			fmt.Sprintf("On the line this motor gives %s here and nothing between. If one speed in the band will do, say so on the job; else more steps, or a drive.", speed(low))
 	}
-	if names := t.together(job); len(names) > 1 {
+	if shares := t.together(job); len(shares) > 1 {
+		names := make([]string, len(shares))
+		for i, s := range shares {
+			names[i] = s.position
+		}
 		return job.Name + ": no one position reaches it all",
 			fmt.Sprintf("Between them %s do. Make it a job for each, or let the band be as wide as one position gives: %s to %s.", strings.Join(names, " and "), speed(fare.low), speed(fare.high))
 	}
@@ -173,25 +177,4 @@ func (t *train) speedShort(job *work.Need, fare fare, speed func(float64) string
 		return job.Name + ": not fast enough", fmt.Sprintf("Tops out at %s, %s wanted; held by %s.", speed(math.Min(high, t.top)), speed(job.High), by)
 	}
 	return job.Name + ": not slow enough", fmt.Sprintf("Slowest steady speed %s, %s wanted. Gear it down, or steady the drive with a tachometer.", speed(low), speed(job.Low))
-}
-
-// together names the fewest positions that reach all of a job's band between them, slowest first; nil
-// where some of it is left out.
-func (t *train) together(job *work.Need) []string {
-	var names []string
-	for at := job.Low; at < job.High*(1-speedTolerance); {
-		furthest, name := at, ""
-		for i := range t.reduction.Positions {
-			p := &t.reduction.Positions[i]
-			low, high := t.span(p)
-			if high = math.Min(high, t.top); low <= at*(1+speedTolerance) && high > furthest {
-				furthest, name = high, p.Label
-			}
-		}
-		if name == "" {
-			return nil
-		}
-		at, names = furthest, append(names, name)
-	}
-	return names
 }

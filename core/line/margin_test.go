@@ -113,4 +113,20 @@ func TestPositionsThatReachABandBetweenThem(t *testing.T) {
 	hole := job("820", "1250")
 	assert.Equal(t, "Drill: not slow enough", hole.Title, "between the second step and the third lies a hole")
 	assert.Contains(t, job("1600", "1800").Detail, "1404", "the fastest step comes nearest")
+
+	// Made into one for each at a click, the parts are done as promised.
+	job("600", "820")
+	split := assessed(t, in).Jobs[0].Remedies[0]
+	require.Equal(t, "split", split.Kind)
+	assert.True(t, split.Does)
+	require.Len(t, split.Jobs, 2)
+	in.Machine.Jobs = split.Jobs
+	after := assessed(t, in)
+	assert.Equal(t, split.JobsDone, after.JobsDone)
+	assert.Equal(t, 2, after.JobsDone)
+	assert.Equal(t, q.Text("600"), split.Jobs[0].Speed.From)
+	assert.Equal(t, split.Jobs[0].Speed.To, split.Jobs[1].Speed.From)
+	assert.Equal(t, q.Text("820"), split.Jobs[1].Speed.To)
+	assert.Equal(t, "Drill, step 2", split.Jobs[1].Name)
+	assert.NotEqual(t, split.Jobs[0].ID, split.Jobs[1].ID)
 }

@@ -14,12 +14,13 @@ import (
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
+	"jiriki/core/work"
 )
 
 // Remedy is a change that was tried: what it gives one job and the others. Whichever of the
 // stations is set replaces the plan's when the person takes it.
 type Remedy struct {
-	Kind      string               `json:"kind" enum:"ratio,belt,trim,limit,cooling,choke,motor"`
+	Kind      string               `json:"kind" enum:"split,ratio,belt,trim,limit,cooling,choke,motor"`
 	Label     string               `json:"label" doc:"What to try, short enough for a link"`
 	Detail    string               `json:"detail" doc:"What was changed and what else it does"`
 	Margin    string               `json:"margin" doc:"The job's margin with it, such as ×1.08"`
@@ -29,6 +30,7 @@ type Remedy struct {
 	Control   *control.Described   `json:"control,omitempty"`
 	Motor     *motor.Described     `json:"motor,omitempty"`
 	Reduction *reduction.Described `json:"reduction,omitempty"`
+	Jobs      []work.Job           `json:"jobs,omitempty" doc:"The machine's jobs with this one made into several"`
 
 	resolved *motor.Resolved // the motor, where it was resolved already
 }
@@ -68,6 +70,11 @@ func (h *healer) remedies(job int) []Remedy {
 	add := func(options []option) {
 		if best := bestFor(job, options); best != nil {
 			out = append(out, h.remedy(job, *best))
+		}
+	}
+	if !h.fares[job].outcome.reached() {
+		for _, o := range h.parted(job) {
+			out = append(out, o.splitRemedy(job, len(o.fares)-len(h.fares)+1))
 		}
 	}
 	add(h.ratio(job))

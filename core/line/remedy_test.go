@@ -45,6 +45,9 @@ func TestRemediesKeepTheirWord(t *testing.T) {
 				if r.Reduction != nil {
 					then.Plan.Reduction = *r.Reduction
 				}
+				if r.Jobs != nil {
+					continue // tested by itself: there are more jobs after it
+				}
 				after := assessed(t, then)
 				got := after.Jobs[i]
 				assert.Equal(t, r.Does, got.Outcome.done(), "%s: %s", in.Machine.Name, r.Label)

@@ -19,7 +19,7 @@ const (
 
 // Bounds on one machine: more is a mistake, and every job is tried against every remedy.
 const (
-	maxJobs      = 40
+	MaxJobs      = 40
 	maxPulls     = 20
 	maxPositions = 12
 )
@@ -157,8 +157,8 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		Frame:    d.Limits.Frame,
 	}
 	m.readAir(d.Place, r.Under("place"))
-	if len(d.Jobs) > maxJobs {
-		r.Refuse("jobs", fmt.Sprint(len(d.Jobs)), fmt.Sprintf("at most %d jobs", maxJobs))
+	if len(d.Jobs) > MaxJobs {
+		r.Refuse("jobs", fmt.Sprint(len(d.Jobs)), fmt.Sprintf("at most %d jobs", MaxJobs))
 		return m
 	}
 	seen := map[string]bool{}

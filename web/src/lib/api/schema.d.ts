@@ -1364,10 +1364,12 @@ export interface components {
             detail: string;
             /** @description The job is done with it */
             does: boolean;
+            /** @description The machine's jobs with this one made into several */
+            jobs?: components["schemas"]["WorkJob"][] | null;
             /** Format: int64 */
             jobsDone: number;
             /** @enum {string} */
-            kind: "ratio" | "belt" | "trim" | "limit" | "cooling" | "choke" | "motor";
+            kind: "split" | "ratio" | "belt" | "trim" | "limit" | "cooling" | "choke" | "motor";
             /** @description What to try, short enough for a link */
             label: string;
             /** @description The job's margin is better than now */

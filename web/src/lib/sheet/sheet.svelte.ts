@@ -175,7 +175,8 @@ export class SheetState {
   }
 
   applyRemedy(r: Remedy) {
-    this.change(({ plan }) => {
+    this.change(({ machine, plan }) => {
+      if (r.jobs) machine.jobs = r.jobs;
       if (r.control) plan.control = r.control;
       if (r.motor) plan.motor = r.motor;
       if (r.reduction) plan.reduction = r.reduction;

@@ -10,7 +10,7 @@
     [...remedies].sort((a, b) => Number(b.does) - Number(a.does) || b.jobsDone - a.jobsDone || Number(b.lifts) - Number(a.lifts))
   );
   const gives = (r: Remedy) => {
-    const jobs = `${r.jobsDone} of ${total} jobs`;
+    const jobs = `${r.jobsDone} of ${r.jobs?.length ?? total} jobs`;
     if (!r.margin) return jobs;
     return `${r.margin}${r.does ? '' : r.lifts ? ', better' : ', no help'}, ${jobs}`;
   };
