@@ -186,7 +186,7 @@ test('a band that only two steps reach between them is made into two jobs at a c
   await page.getByRole('textbox', { name: 'Slowest', exact: true }).fill('120 rpm');
   await page.getByRole('textbox', { name: 'Fastest', exact: true }).fill('600 rpm');
   await expect(page.getByRole('button', { name: 'Hard apples: no one position reaches it all', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Make it a job for each position' }).click();
+  await page.getByRole('button', { name: 'Make Hard apples a job for each position' }).click();
   await expect(page.getByText('Hard apples, step 2', { exact: true }).first()).toBeVisible();
   await expect(page.getByText('Hard apples, step 1', { exact: true }).first()).toBeVisible();
   await expect(page.getByRole('button', { name: /no one position reaches it all/ })).toHaveCount(0);

@@ -72,7 +72,7 @@ func (h *healer) parted(job int) []option {
 	if s.machine = work.Resolve(machine, reader); reader.Err() != nil {
 		return nil
 	}
-	o := option{Remedy: Remedy{Kind: "split", Label: "Make it a job for each position", Detail: strings.Join(says, ", "), Jobs: machine.Jobs}, train: newTrain(s)}
+	o := option{Remedy: Remedy{Kind: "split", Label: "Make " + whole.Name + " a job for each position", Detail: strings.Join(says, ", "), Jobs: machine.Jobs}, train: newTrain(s)}
 	o.fares = o.train.fares()
 	o.JobsDone = countDone(o.fares)
 	return []option{o}
