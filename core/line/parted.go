@@ -60,7 +60,7 @@ func (h *healer) parted(job int) []option {
 		if i == len(shares)-1 {
 			part.Speed.To = whole.Speed.To
 		}
-		if named := whole.Name + ", " + s.position; len(named) <= maxName {
+		if named := whole.Name + ", " + s.position; whole.Name != "" && len(named) <= maxName {
 			part.Name = named
 		}
 		says = append(says, fmt.Sprintf("%s to %s", s.position, q.Show(s.to, q.Speed, h.in.Units)))
@@ -72,7 +72,7 @@ func (h *healer) parted(job int) []option {
 	if s.machine = work.Resolve(machine, reader); reader.Err() != nil {
 		return nil
 	}
-	o := option{Remedy: Remedy{Kind: "split", Label: "Make " + whole.Name + " a job for each position", Detail: strings.Join(says, ", "), Jobs: machine.Jobs}, train: newTrain(s)}
+	o := option{Remedy: Remedy{Kind: "split", Label: "Make " + h.now.machine.Jobs[job].Name + " a job for each position", Detail: strings.Join(says, ", "), Jobs: machine.Jobs}, train: newTrain(s)}
 	o.fares = o.train.fares()
 	o.JobsDone = countDone(o.fares)
 	return []option{o}
