@@ -166,7 +166,7 @@ test('nylon gears are the weak link, and say what mends it', async ({ page, work
   await page.goto(await workshop.plan('Power hacksaw', 'A'));
   await station(page, 'Reduction');
   await expect(page.getByRole('button', { name: /^Gear teeth of stage 2 at their hardest job: \d\d\s?%/ })).toBeVisible();
-  await page.getByLabel('Of', { exact: true }).selectOption('nylon');
+  await page.getByLabel('Made of', { exact: true }).selectOption('nylon');
   await expect(page.getByRole('button', { name: /works the pair of gears of stage 2 to 1\d\d\s?% of its rating/ })).toBeVisible();
   await page.getByRole('button', { name: /^Fit gears \d+ mm wide/ }).first().click();
   await expect(page.getByLabel('Face width')).toHaveValue(/^\d+ mm$/);

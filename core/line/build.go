@@ -2,14 +2,10 @@ package line
 
 import (
 	"fmt"
-	"math"
 	"reflect"
-	"strings"
 
 	"jiriki/core/control"
-	"jiriki/core/motor"
 	q "jiriki/core/quantity"
-	"jiriki/core/reduction"
 	"jiriki/core/shelf"
 	"jiriki/core/wiring"
 )
@@ -221,134 +217,4 @@ func (b *builder) controlRating() (rating, why string) {
 		return fmt.Sprintf("%s at %s", b.show(amps, q.Current), b.show(b.supply.Volts, q.Voltage)), "the motor's plate amps"
 	}
 	return "", ""
-}
-
-// wheels are the pulleys, sprockets, gears and belts, from the shelf where they lie there.
-func (b *builder) wheels() {
-	for i, d := range b.in.Plan.Reduction.Stages {
-		if i >= len(b.reduction.Stages) || b.reduction.Missing != "" {
-			return
-		}
-		s := b.reduction.Stages[i]
-		if s.Kind == reduction.Direct {
-			b.need(fmt.Sprintf("coupling.%d", i), "Coupling", "", "flexible: two shafts are never quite in line")
-			continue
-		}
-		f := &family{stage: d, blank: s}
-		for k := range b.in.Shelf {
-			f.take(&b.in.Shelf[k])
-		}
-		b.stageWheels(i, d, s, f)
-		if !s.Meshed() {
-			b.stageBelt(i, s, f)
-		}
-		if !s.Guarded {
-			b.make(fmt.Sprintf("guard.%d", i), "A guard over what turns"+b.nth(i), "before it turns under power")
-		}
-	}
-}
-
-func (b *builder) stageWheels(i int, d reduction.DescribedStage, s reduction.Stage, f *family) {
-	if len(s.Steps) > 1 {
-		var driver, driven []string
-		for _, step := range d.Steps {
-			driver, driven = append(driver, string(step.Driver)), append(driven, string(step.Driven))
-		}
-		b.need(fmt.Sprintf("cone.%d.driving", i), "Cone pulley"+b.nth(i)+", driving", strings.Join(driver, ", "), "or turn it")
-		b.need(fmt.Sprintf("cone.%d.driven", i), "Cone pulley"+b.nth(i)+", driven", strings.Join(driven, ", "), "or turn it to fit the belt on every step")
-		return
-	}
-	for _, w := range []struct {
-		end  string
-		size float64
-		text q.Text
-	}{{"driving", s.Steps[0].Driver, d.Steps[0].Driver}, {"driven", s.Steps[0].Driven, d.Steps[0].Driven}} {
-		if item := b.onShelf(f, w.size); item != nil {
-			b.fromShelf(item, b.wheelSize(s, w.end, w.text)+", "+b.wheelName(s, w.end)+b.nth(i))
-			continue
-		}
-		b.need(fmt.Sprintf("wheel.%d.%s", i, w.end), capital(b.wheelName(s, w.end))+b.nth(i), b.wheelSize(s, w.end, w.text), s.Section)
-	}
-}
-
-// wheelName is a wheel by what it does: "driving pulley", "worm".
-func (b *builder) wheelName(s reduction.Stage, end string) string {
-	switch {
-	case s.Kind == reduction.Worm && end == "driving":
-		return "worm"
-	case s.Kind == reduction.Worm:
-		return "worm wheel"
-	case s.Kind == reduction.Chain:
-		return end + " sprocket"
-	case s.Meshed():
-		return end + " gear"
-	}
-	return end + " pulley"
-}
-
-// wheelSize is a wheel's size as it is sold: a diameter, or teeth with their pitch or module.
-func (b *builder) wheelSize(s reduction.Stage, end string, text q.Text) string {
-	if !s.Kind.Toothed() && !s.Meshed() {
-		return string(text)
-	}
-	n, of := reduction.Teeth(text), "teeth, "+b.show(s.Pitch, q.Length)+" pitch"
-	if s.Meshed() {
-		of = "teeth, module " + q.Figures(s.Pitch*1000, 3) + q.ThinSpace + "mm"
-	}
-	if s.Kind == reduction.Worm && end == "driving" {
-		of = "start, module " + q.Figures(s.Pitch*1000, 3) + q.ThinSpace + "mm"
-		if n > 1 {
-			of = "starts" + strings.TrimPrefix(of, "start")
-		}
-	}
-	return fmt.Sprintf("%g %s", n, of)
-}
-
-// onShelf is an unused wheel of a size on the shelf.
-func (b *builder) onShelf(f *family, size float64) *shelf.Item {
-	for _, w := range f.wheels {
-		if w.item != nil && !b.used[w.item] && math.Abs(w.size/size-1) < 2e-3 {
-			return w.item
-		}
-	}
-	return nil
-}
-
-// beltFits is how near a shelf belt's length must be to the one needed.
-const beltFits = 0.005
-
-func (b *builder) stageBelt(i int, s reduction.Stage, f *family) {
-	_, belt := (&family{stage: reduction.DescribedStage{Kind: s.Kind}, blank: s}).words()
-	for _, item := range f.belts {
-		length, err := q.Parse(item.Length, q.Length)
-		if err == nil && s.Belt > 0 && !b.used[item] && math.Abs(length/s.Belt-1) < beltFits {
-			b.fromShelf(item, b.show(s.Belt, q.Length)+" pitch length, "+belt+b.nth(i))
-			return
-		}
-	}
-	rating := "length once the shafts are set"
-	switch {
-	case s.Belt > 0 && s.Kind == reduction.Chain:
-		// Chain closes without a half link only at an even number.
-		rating = fmt.Sprintf("%g links of %s", 2*math.Ceil(s.Belt/s.Pitch/2-1e-6), b.show(s.Pitch, q.Length))
-	case s.Belt > 0:
-		rating = b.show(s.Belt, q.Length) + " pitch length"
-	}
-	b.need(fmt.Sprintf("belt.%d", i), capital(belt)+b.nth(i), rating, "from the exact length on these centres")
-}
-
-// fits are what to machine so that wheels go on their shafts and the motor on its bracket.
-func (b *builder) fits() {
-	for i, s := range b.reduction.Stages {
-		for end, fit := range map[string]reduction.Fit{"driving": s.OnDriving, "driven": s.OnDriven} {
-			for k, m := range fit.ToMake(b.in.Units) {
-				b.make(fmt.Sprintf("fit.%d.%s.%d", i, end, k), m.What+", "+end+" wheel"+b.nth(i), m.Why)
-			}
-		}
-	}
-	have, knownMotor := motor.FindFrame(b.motor.Frame, b.supply.Hertz)
-	want, knownBracket := motor.FindFrame(b.machine.Frame, b.supply.Hertz)
-	if knownMotor && knownBracket && have.Name != want.Name {
-		b.make("plate", fmt.Sprintf("A plate from frame %s to the bracket's %s", have.Name, want.Name), "bolt it on; cut nothing that cannot be put back")
-	}
 }

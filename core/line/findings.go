@@ -203,7 +203,11 @@ func (v *verdict) voltsFindings() {
 			v.add(f.Control, "volts-low", f.Caution, "control.volts", "Reaches "+q.Percent(share)+" of plate speed",
 				fmt.Sprintf("%s at most out of this drive for a %s motor. Torque is untouched; top speed is lower.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
 		case share > 1.15 && !c.Trimmed:
-			v.add(f.Control, "volts-high", f.Caution, "control.topTrim", "Drive can give more than the motor's volts",
+			field := "control.topTrim"
+			if !c.DCDrive() {
+				field = "control.kind"
+			}
+			v.add(f.Control, "volts-high", f.Caution, field, "Drive can give more than the motor's volts",
 				fmt.Sprintf("%s out for a %s motor. %s", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.keepsVoltsDown()))
 		}
 	case motor.VariableHertz:

@@ -154,7 +154,7 @@ func shopping(c candidate, units q.System) (buy, onHand []string) {
 	}
 	for _, steps := range c.stages {
 		first := steps[0]
-		wheel, belt := first.family.words()
+		wheel, belt := soldAs(first.family.blank)
 		if len(steps) > 1 {
 			toBuy.add("pair of cones with "+countWord(len(steps))+" steps, turned to fit", "")
 		} else {
@@ -202,21 +202,21 @@ func (p *parcel) words() []string {
 	return out
 }
 
-// words name a family's wheels and what runs over them.
-func (f *family) words() (wheel, belt string) {
-	switch f.stage.Kind {
+// soldAs names a stage's wheels and what runs over them.
+func soldAs(s reduction.Stage) (wheel, belt string) {
+	switch s.Kind {
 	case reduction.Chain:
 		return "sprocket", "chain"
 	case reduction.Toothed:
 		return "toothed pulley", "toothed belt"
 	case reduction.PolyV:
-		return "poly-V pulley", "poly-V " + f.blank.Section + " belt"
+		return "poly-V pulley", "poly-V " + s.Section + " belt"
 	case reduction.Flat:
 		return "flat pulley", "flat belt"
 	case reduction.LinkBelt:
-		return "pulley", f.blank.Section + " link belt"
+		return "pulley", s.Section + " link belt"
 	}
-	return "pulley", f.blank.Section + " belt"
+	return "pulley", s.Section + " belt"
 }
 
 // givesUp says what an answer loses against the first, or what the first itself leaves undone.

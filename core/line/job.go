@@ -161,9 +161,9 @@ func (t *train) speedShort(job *work.Need, fare fare, speed func(float64) string
 		return job.Name + ": one speed cannot cover a band",
 			fmt.Sprintf("On the line this motor gives %s here and nothing between. If one speed in the band will do, say so on the job; else more steps, or a drive.", speed(low))
 	}
-	if shares := t.together(job); len(shares) > 1 {
-		names := make([]string, len(shares))
-		for i, s := range shares {
+	if stretches := t.together(job); len(stretches) > 1 {
+		names := make([]string, len(stretches))
+		for i, s := range stretches {
 			names[i] = s.position
 		}
 		return job.Name + ": no one position reaches it all",

@@ -112,8 +112,11 @@ func (v *verdict) airFinding() {
 	if v.control.Limits() {
 		drive = fmt.Sprintf(", and the drive gives %s of its amps", q.Percent(air.Drive(m.Air, m.Altitude)))
 	}
-	v.add(f.Work, "air", f.Caution, field, title,
-		fmt.Sprintf("Plates mean air up to %s and 1000 m above the sea. Here the motor holds %s of its torque all day%s; the reach shows it.", v.show(air.Rated, q.Temperature), q.Percent(v.inAir()), drive))
+	motorIs := fmt.Sprintf("the motor holds %s of its torque all day%s; the reach shows it", q.Percent(v.inAir()), drive)
+	if v.feed.Way == motor.Pulses || v.feed.Way == motor.Capacitors {
+		motorIs = "the winding sheds less heat, which the reach of this motor does not show: feel it after the first hour"
+	}
+	v.add(f.Work, "air", f.Caution, field, title, fmt.Sprintf("Plates mean air up to %s and 1000 m above the sea. Here %s.", v.show(air.Rated, q.Temperature), motorIs))
 }
 
 func lowerFirst(s string) string { return strings.ToLower(s[:1]) + s[1:] }

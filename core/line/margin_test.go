@@ -129,4 +129,13 @@ func TestPositionsThatReachABandBetweenThem(t *testing.T) {
 	assert.Equal(t, q.Text("820"), split.Jobs[1].Speed.To)
 	assert.Equal(t, "Drill, step 2", split.Jobs[1].Name)
 	assert.NotEqual(t, split.Jobs[0].ID, split.Jobs[1].ID)
+
+	// A job kept beside what it was once parted into is parted again without a clash.
+	in.Machine.Jobs = append(split.Jobs[:1:1], work.Job{ID: "a-2", Name: "Other", Speed: work.SpeedBand{From: "600", To: "700"}, Load: work.Load{Torque: "0.1 N·m"}})
+	in.Machine.Jobs[0].Speed.To = "820"
+	again := assessed(t, in).Jobs[0].Remedies[0]
+	require.Equal(t, "split", again.Kind)
+	assert.Equal(t, "a-3", again.Jobs[1].ID)
+	in.Machine.Jobs = again.Jobs
+	assert.Equal(t, 3, assessed(t, in).JobsDone)
 }

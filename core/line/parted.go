@@ -3,6 +3,7 @@ package line
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	q "jiriki/core/quantity"
@@ -18,7 +19,7 @@ type stretch struct {
 // together are the fewest positions that reach all of a job's band between them, slowest first; nil
 // where some of it is left out.
 func (t *train) together(job *work.Need) []stretch {
-	var shares []stretch
+	var stretches []stretch
 	for at := job.Low; at < job.High*(1-speedTolerance); {
 		furthest, name := at, ""
 		for i := range t.reduction.Positions {
@@ -31,33 +32,36 @@ func (t *train) together(job *work.Need) []stretch {
 		if name == "" {
 			return nil
 		}
-		at, shares = furthest, append(shares, stretch{name, math.Min(furthest, job.High)})
+		at, stretches = furthest, append(stretches, stretch{name, math.Min(furthest, job.High)})
 	}
-	return shares
+	return stretches
 }
 
-// maxName is how long a job's name may be.
-const maxName = 120
+// How long a job's name and ID may be.
+const (
+	maxName = 120
+	maxID   = 40
+)
 
 // parted makes a job whose band only several positions reach between them into one for each of them. It is
 // for bands typed as speeds and loads that do not hang on how the speed was found.
 func (h *healer) parted(job int) []option {
-	shares := h.now.together(&h.now.machine.Jobs[job])
+	stretches := h.now.together(&h.now.machine.Jobs[job])
 	whole := h.in.Machine.Jobs[job]
 	plain := (whole.Speed.By == "" || whole.Speed.By == "rpm") && (whole.Load.By == "" || whole.Load.By == "torque" || whole.Load.By == "power" || whole.Load.By == "scale")
-	if len(shares) < 2 || !plain || h.now.machine.Jobs[job].Shape == work.PointsJoin || len(h.in.Machine.Jobs)+len(shares)-1 > work.MaxJobs {
+	if len(stretches) < 2 || !plain || h.now.machine.Jobs[job].Shape == work.PointsJoin || len(h.in.Machine.Jobs)+len(stretches)-1 > work.MaxJobs {
 		return nil
 	}
 	machine := h.in.Machine
 	machine.Jobs = append([]work.Job(nil), h.in.Machine.Jobs[:job]...)
 	from, says := whole.Speed.From, []string{}
-	for i, s := range shares {
+	for i, s := range stretches {
 		part := whole
 		part.Speed.From, part.Speed.To = from, typed(s.to/q.RPM, "rpm")
 		if i > 0 {
-			part.ID = fmt.Sprintf("%s-%d", whole.ID, i+1)
+			part.ID = unusedID(whole.ID, machine.Jobs, h.in.Machine.Jobs)
 		}
-		if i == len(shares)-1 {
+		if i == len(stretches)-1 {
 			part.Speed.To = whole.Speed.To
 		}
 		if named := whole.Name + ", " + s.position; whole.Name != "" && len(named) <= maxName {
@@ -68,6 +72,9 @@ func (h *healer) parted(job int) []option {
 		machine.Jobs = append(machine.Jobs, part)
 	}
 	machine.Jobs = append(machine.Jobs, h.in.Machine.Jobs[job+1:]...)
+	if slices.ContainsFunc(machine.Jobs, func(j work.Job) bool { return len(j.ID) > maxID }) {
+		return nil // a part of a part of a part
+	}
 	s, reader := h.now.stations, q.NewReader("machine")
 	if s.machine = work.Resolve(machine, reader); reader.Err() != nil {
 		return nil
@@ -76,6 +83,19 @@ func (h *healer) parted(job int) []option {
 	o.fares = o.train.fares()
 	o.JobsDone = countDone(o.fares)
 	return []option{o}
+}
+
+// unusedID is the job's ID with the first number after it that no job has.
+func unusedID(id string, lists ...[]work.Job) string {
+	taken := map[string]bool{}
+	for _, job := range slices.Concat(lists...) {
+		taken[job.ID] = true
+	}
+	n := 2
+	for taken[fmt.Sprintf("%s-%d", id, n)] {
+		n++
+	}
+	return fmt.Sprintf("%s-%d", id, n)
 }
 
 // splitRemedy says what a split gives: the least of its parts.

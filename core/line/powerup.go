@@ -50,6 +50,8 @@ func (p *powerUp) dead() {
 	p.add("clamp", "Motor clamped down, belt off, guard ready, nobody in the plane it turns in.", "", "", false)
 	if mains {
 		p.add("earth", "Earth from the plug's pin to motor, frame and box.", "ohms, leads zeroed", "under 0.5\u202fΩ", false)
+	}
+	if mains && !p.lowVolts() {
 		p.add("insulation", "Motor leads off the drive, each against the frame.", "insulation, 500 V tester", "over 1\u202fMΩ", false)
 	}
 	if p.motor.Kind.Family() == motor.DCFamily {

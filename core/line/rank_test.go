@@ -109,6 +109,7 @@ func TestRankingTakesAControlThatIsOnHand(t *testing.T) {
 	assert.False(t, top.Costed, "nobody knows yet what the drive will cost")
 	assert.Contains(t, top.Effort[0], "buy a PWM drive", "a PWM drive heats it least")
 	assert.Equal(t, "4.1 A", string(typed(4.1, "A")))
+	assert.Equal(t, "1400 rpm", string(typed(1404, "rpm")), "no exponent")
 }
 
 // A guess ranks behind the same motor measured.

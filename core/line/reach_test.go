@@ -6,6 +6,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"jiriki/core/control"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -162,4 +163,16 @@ func TestHotThinAirTakesFromTheReach(t *testing.T) {
 	in.Machine.Place = work.Place{Altitude: "1500"}
 	_, err = Assess(in)
 	require.ErrorContains(t, err, "machine.place.altitude: must lie between 10\u202fm and 6000\u202fm; without a unit it is read in mm")
+}
+
+// A stepper's reach is its pull-out, which hot air does not move: nothing else is claimed.
+func TestHotAirIsNotClaimedToShowInAStepper(t *testing.T) {
+	in := sound()
+	in.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH"}}
+	in.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A", Fused: true}
+	before := assessed(t, in).Reach.Positions[0].Continuous
+	in.Machine.Place.Hot = "yes"
+	a := assessed(t, in)
+	assert.Equal(t, before, a.Reach.Positions[0].Continuous)
+	assert.Contains(t, found(a, "work.air").Detail, "does not show")
 }

@@ -1,7 +1,6 @@
 package line
 
 import (
-	"fmt"
 	"math"
 	"reflect"
 	"slices"
@@ -370,8 +369,11 @@ func (h *healer) motorRemedies() []Remedy {
 	return out
 }
 
-// typed writes a figure as a person would type it.
-func typed(v float64, unit string) q.Text { return q.Text(fmt.Sprintf("%.3g %s", v, unit)) }
+// typed writes a figure as a person would type it: three figures, and never an exponent.
+func typed(v float64, unit string) q.Text {
+	rounded, _ := strconv.ParseFloat(strconv.FormatFloat(v, 'e', 2, 64), 64)
+	return q.Text(strconv.FormatFloat(rounded, 'f', -1, 64) + " " + unit)
+}
 
 // overspeeds reports whether the plan can pass the machine's limit or what the rotor bears.
 func (t *train) overspeeds() bool {

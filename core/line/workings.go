@@ -65,7 +65,7 @@ func (t *train) workings(sys q.System, fares []fare, strains []strain) []working
 // behind names the working that the figures of a finding come from.
 var behind = map[string]string{
 	"supply.overload": "supply.input", "supply.near-breaker": "supply.input", "supply.breaker-good": "supply.input", "supply.breaker": "supply.input", "supply.drop": "supply.drop", "supply.drop-good": "supply.drop", "supply.cable": "supply.conductor", "supply.inrush": "supply.inrush",
-	"control.no-limit": "motor.stall", "control.form-factor": "control.formFactor", "control.volts-low": "control.volts", "control.volts-high": "control.volts",
+	"control.no-limit": "motor.stall", "control.battery-start": "motor.stall", "control.form-factor": "control.formFactor", "control.volts-low": "control.volts", "control.volts-high": "control.volts",
 	"control.rotor-speed": "control.top", "control.collapse": "control.collapse", "control.resistor-burns": "control.waste", "supply.sag": "supply.sag", "work.top-speed": "reach.speed", "work.top-speed-good": "reach.speed",
 	"motor.plate-power": "motor.power", "motor.peak-rating": "motor.power", "motor.slip": "motor.slip", "motor.ke-against-plate": "motor.ke",
 	"motor.torque-against-plate": "motor.torque", "motor.fan-cooling": "motor.slow", "reduction.good": "reduction.keeps", "reduction.measured": "reduction.measured",

@@ -238,11 +238,19 @@ func (s *Stage) measures(d DescribedStage, r *q.Reader) {
 	case Spur:
 		s.Pitch = pitch.Or(usualModule)
 		s.Material = r.Choice("material", d.Material, usualGear, "steel", "hardened", "iron", "bronze", "nylon")
-		if s.Width = width.Or(usualFaceModules * s.Pitch); !width.Known {
-			s.Assumed = "Faces ten modules wide taken"
+		s.Width = width.Or(usualFaceModules * s.Pitch)
+		var taken []string
+		if !pitch.Known {
+			taken = append(taken, "module of 1.5 mm")
+		}
+		if !width.Known {
+			taken = append(taken, "faces ten modules wide")
 		}
 		if d.Material == "" {
-			s.Assumed = strings.TrimPrefix(s.Assumed+"; mild steel taken", "; ")
+			taken = append(taken, "mild steel")
+		}
+		if len(taken) > 0 {
+			s.Assumed = "Taken: " + strings.Join(taken, ", ")
 		}
 	case Worm:
 		s.Pitch = pitch.Or(usualModule)

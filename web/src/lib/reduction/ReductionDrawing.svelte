@@ -194,8 +194,8 @@
     };
   });
 
-  /** The other wheels are named over themselves, a small one inside a large one's belt under itself, and
-   *  moved until no name covers another or a shaft. */
+  /** A driven wheel is named above itself, a driving one below, or above where a large wheel lies round it;
+   *  all are moved until no name covers another or a shaft. */
   const names = $derived.by(() => {
     const list = stages.flatMap((s, i) => {
       const w = on(s);

@@ -75,7 +75,7 @@
       <Field path="{at}.width" label="Face width" hint="15 mm" />
       <Choice
         path="{at}.material"
-        label="Of"
+        label="Made of"
         fallback="steel"
         options={[
           ['steel', 'mild steel'],
