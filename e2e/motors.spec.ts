@@ -233,7 +233,8 @@ test('the ranking says why a motor was not tried, and two windows on the shelf d
   await other.getByLabel('Lies').fill('Here');
   await saved(other);
   await page.getByLabel('Lies').fill('There');
-  await expect(page.getByRole('alert')).toContainText('changed in another window');
+  const told = page.getByRole('alert', { name: 'Changed elsewhere' });
+  await expect(told).toContainText('there Here');
   await expect(page.getByLabel('Lies')).toHaveValue('There');
   await other.close();
 
@@ -244,7 +245,10 @@ test('the ranking says why a motor was not tried, and two windows on the shelf d
   await expect(mystery).toContainText('Not tried: What kind of motor is it?');
   await expect(page.getByRole('listitem').filter({ hasText: 'ex conveyor, on this plan' })).toContainText('of 3 jobs');
   await mystery.getByRole('link', { name: 'open it' }).click();
+  await expect(page.getByLabel('Lies')).toHaveValue('There');
+  await told.getByRole('button', { name: 'Take all of the other' }).click();
   await expect(page.getByLabel('Lies')).toHaveValue('Here');
+  await saved(page);
 });
 
 test('a battery sags and lasts, a stepper keeps twice the torque, a fan is slowed by capacitors', async ({ page, workshop }) => {
@@ -293,6 +297,7 @@ test('a file of the version before is read: its readings, its saw and its motors
   await page.goto(workshop.url);
   await page.getByLabel('import a file').setInputFiles({ name: 'older.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(older)) });
   await expect(page.getByText('Added 1 machines, 1 plans and 1 parts.')).toBeVisible();
+  await page.goto(`${workshop.url}/#/shelf`);
   await expect(page.getByRole('link', { name: 'Old spare' })).toBeVisible();
   await page.goto(await workshop.plan('Old saw', 'A'));
   await station(page, 'Work');

@@ -1,47 +1,123 @@
-import { expect, headline, saved, station, test } from './workshop';
+import type { BrowserContext, Page } from '@playwright/test';
+import { expect, field, headline, saved, station, test, type Workshop } from './workshop';
 
-test('a second window that saves first is told of, and nothing typed is lost', async ({ page, context, workshop }) => {
+/** Two windows on one plan's motor, both as it was saved. */
+const twoWindows = async (page: Page, context: BrowserContext, workshop: Workshop) => {
   await workshop.loadDemo();
   const url = await workshop.plan('Kick wheel, powered', 'B');
-  await page.goto(url);
-  await station(page, 'Motor');
-  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('½ hp');
   const other = await context.newPage();
-  await other.goto(url);
-  await station(other, 'Motor');
-  await other.getByLabel('Amps', { exact: true }).fill('2.9 A');
+  for (const p of [page, other]) {
+    await p.goto(url);
+    await station(p, 'Motor');
+    await expect(field(p, 'Power')).toHaveValue('½ hp');
+  }
+  return other;
+};
+
+test('changes of two windows are put together, field by field', async ({ page, context, workshop }) => {
+  const other = await twoWindows(page, context, workshop);
+  await field(other, 'Amps').fill('2.9 A');
   await saved(other);
-
-  await page.getByLabel('Power', { exact: true }).fill('0.6 hp');
-  const told = page.getByRole('alert').filter({ hasText: 'changed in another window' });
-  await expect(told).toBeVisible();
-  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('0.6 hp');
-
-  await told.getByRole('button', { name: /Take the other/ }).click();
-  await expect(page.getByLabel('Amps', { exact: true })).toHaveValue('2.9 A');
-  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('½ hp');
+  await field(page, 'Power').fill('0.6 hp');
+  await expect(field(page, 'Amps')).toHaveValue('2.9 A');
+  await expect(field(page, 'Power')).toHaveValue('0.6 hp');
+  await saved(page);
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('0.6 hp');
+  await expect(field(page, 'Amps')).toHaveValue('2.8 A');
+  await page.keyboard.press('Control+Shift+z');
+  await saved(page);
+  await other.reload();
+  await station(other, 'Motor');
+  await expect(field(other, 'Power')).toHaveValue('0.6 hp');
+  await expect(field(other, 'Amps')).toHaveValue('2.9 A');
+});
+
+test('a field that both windows changed is asked about, and survives a reload', async ({ page, context, workshop }) => {
+  const other = await twoWindows(page, context, workshop);
+  await field(other, 'Power').fill('0.7 hp');
+  await field(other, 'Amps').fill('2.9 A');
+  await saved(other);
+  await field(page, 'Power').fill('0.6 hp');
+  const told = page.getByRole('alert', { name: 'Changed elsewhere' });
+  await expect(told).toContainText('One field differs');
+  await expect(told.getByRole('group', { name: 'Motor, plate, power' })).toContainText('here 0.6 hp');
+  await expect(told).toContainText('there 0.7 hp');
+  await expect(field(page, 'Power')).toHaveValue('0.6 hp');
+  await page.reload();
+  await station(page, 'Motor');
+  await expect(told).toContainText('here 0.6 hp');
+  await told.getByLabel('there 0.7 hp').check();
+  await told.getByRole('button', { name: 'Save it so' }).click();
+  await expect(told).toBeHidden();
+  await expect(field(page, 'Power')).toHaveValue('0.7 hp');
+  await page.keyboard.press('Control+z');
+  await expect(field(page, 'Power')).toHaveValue('0.6 hp');
   await saved(page);
 });
 
-test('keeping mine over another window saves mine', async ({ page, context, workshop }) => {
-  await workshop.loadDemo();
-  const url = await workshop.plan('Cider mill', 'A');
-  await page.goto(url);
-  await station(page, 'Motor');
-  const other = await context.newPage();
-  await other.goto(url);
-  await station(other, 'Motor');
-  await other.getByLabel('Amps', { exact: true }).fill('3.4 A');
-  await saved(other);
-  await page.getByLabel('Power', { exact: true }).fill('0.8 kW');
-  await page.getByRole('button', { name: 'Keep mine' }).click();
-  await saved(page);
+test('all of mine, or all of the other, at one click', async ({ page, context, workshop }) => {
+  const other = await twoWindows(page, context, workshop);
+  for (const [choice, power] of [
+    ['Keep all of mine', '0.6 hp'],
+    ['Take all of the other', '0.8 hp']
+  ] as const) {
+    await field(other, 'Power').fill('0.8 hp');
+    await saved(other);
+    await field(page, 'Power').fill('0.6 hp');
+    await page.getByRole('button', { name: choice }).click();
+    await saved(page);
+    await expect(field(page, 'Power')).toHaveValue(power);
+    for (const p of [page, other]) {
+      await p.reload();
+      await station(p, 'Motor');
+      await expect(field(p, 'Power')).toHaveValue(power);
+    }
+    await field(page, 'Power').fill('½ hp');
+    await saved(page);
+    await other.reload();
+    await station(other, 'Motor');
+  }
+});
+
+test('two windows without a server keep a draft each, over a reload, and both are saved', async ({ page, context, workshop }) => {
+  const other = await twoWindows(page, context, workshop);
+  workshop.database('away');
+  await field(page, 'Power').fill('0.6 hp');
+  await field(other, 'Amps').fill('3.3 A');
+  for (const p of [page, other]) await expect(p.getByText('not saved, kept here')).toBeVisible();
+  workshop.database('back');
+  await page.reload();
+  await other.reload();
+  for (const p of [page, other]) {
+    await station(p, 'Motor');
+    await saved(p);
+  }
   await page.reload();
   await station(page, 'Motor');
-  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('0.8 kW');
-  await expect(page.getByLabel('Amps', { exact: true })).toHaveValue('3.3 A');
+  await expect(field(page, 'Power')).toHaveValue('0.6 hp');
+  await expect(field(page, 'Amps')).toHaveValue('3.3 A');
+});
+
+test('what two closed windows left is found again, both of it', async ({ page, context, workshop }) => {
+  const other = await twoWindows(page, context, workshop);
+  const url = page.url();
+  workshop.database('away');
+  await field(page, 'Power').fill('0.6 hp');
+  await expect(page.getByText('not saved, kept here')).toBeVisible();
+  await field(other, 'Amps').fill('3.3 A');
+  await expect(other.getByText('not saved, kept here')).toBeVisible();
+  const again = await context.newPage();
+  await page.close();
+  await other.close();
+  workshop.database('back');
+  await again.goto(url);
+  await station(again, 'Motor');
+  await expect(field(again, 'Amps')).toHaveValue('3.3 A');
+  await expect(field(again, 'Power')).toHaveValue('½ hp');
+  await again.getByRole('button', { name: 'bring it in' }).click();
+  await expect(field(again, 'Power')).toHaveValue('0.6 hp');
+  await expect(field(again, 'Amps')).toHaveValue('3.3 A');
+  await saved(again);
 });
 
 test('the server goes away and comes back while typing', async ({ page, workshop }) => {
@@ -49,15 +125,15 @@ test('the server goes away and comes back while typing', async ({ page, workshop
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Motor');
   await workshop.stop();
-  await page.getByLabel('Power', { exact: true }).fill('0.55 hp');
+  await field(page, 'Power').fill('0.55 hp');
   await expect(page.getByText('not saved, kept here')).toBeVisible();
-  await page.getByLabel('Amps', { exact: true }).fill('3.1 A');
+  await field(page, 'Amps').fill('3.1 A');
   await workshop.start();
   await saved(page);
   await page.reload();
   await station(page, 'Motor');
-  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('0.55 hp');
-  await expect(page.getByLabel('Amps', { exact: true })).toHaveValue('3.1 A');
+  await expect(field(page, 'Power')).toHaveValue('0.55 hp');
+  await expect(field(page, 'Amps')).toHaveValue('3.1 A');
 });
 
 test('the database goes away while typing: figures still come, the save waits', async ({ page, workshop }) => {
@@ -65,7 +141,7 @@ test('the database goes away while typing: figures still come, the save waits', 
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Motor');
   workshop.database('away');
-  await page.getByLabel('Power', { exact: true }).fill('0.25 hp');
+  await field(page, 'Power').fill('0.25 hp');
   await expect(page.getByText('The database is not answering', { exact: false })).toBeVisible();
   // A quarter horse, 186.4 W, at 1750 rpm, 183.3 rad/s, is 1.02 N·m.
   await expect(page.getByRole('button', { name: /^Rated torque: 1.02/ }).first()).toBeVisible();
@@ -95,7 +171,7 @@ test('nonsense is answered at its field and nothing else changes', async ({ page
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Motor');
   const before = await headline(page).textContent();
-  const power = page.getByLabel('Power', { exact: true });
+  const power = field(page, 'Power');
   for (const [typed, message] of [
     ['half a horse', 'no number found'],
     ['5 N·m', 'no unit of power'],
@@ -114,4 +190,69 @@ test('nonsense is answered at its field and nothing else changes', async ({ page
   await expect(power).toBeFocused();
   await power.fill('1/2 hp');
   await expect(power).not.toHaveAttribute('aria-invalid', 'true');
+});
+
+// A bare 25 is read in mm, even where inch is shown, and is too short for a cable.
+test('an entry that cannot be used takes nothing away, on the sheet, in the shed or on the wall', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  const url = await workshop.plan('Kick wheel, powered', 'B');
+  await page.goto(url);
+  await page.getByRole('radio', { name: 'inch' }).click();
+  await station(page, 'Supply');
+  await page.getByLabel(/^Cable/).fill('25');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('tab', { name: /^Supply/ })).toBeVisible();
+  await expect(headline(page)).toContainText('One entry cannot be used.');
+  await expect(page.getByRole('slider', { name: /^Reach of the spindle/ })).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('The rest is worked out without.');
+  await page.getByRole('alert').getByRole('button', { name: 'Show it' }).click();
+  await expect(page.getByLabel(/^Cable/)).toBeFocused();
+  await expect(page.getByLabel(/^Cable/)).toHaveAttribute('aria-invalid', 'true');
+
+  await page.goto(`${url}/speed-plate`);
+  await expect(page.getByText('Supply, cable, “25”: must lie between', { exact: false })).toBeVisible();
+  await expect(page.getByRole('rowheader', { name: 'Centring 4 kg' })).toBeVisible();
+  await page.goto(`${workshop.url}/#/`);
+  const row = page.getByRole('region', { name: 'Kick wheel, powered' });
+  await expect(row.getByRole('link', { name: /Plan B/ }).last()).toContainText('One entry cannot be used.');
+  await expect(row.getByRole('link', { name: 'Open plan B of Kick wheel, powered' }).locator('svg')).toBeVisible();
+});
+
+// Whatever people call things, or do not, lists show every one of them.
+test('equal and missing names blank nothing', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  const sheet = await workshop.sheet('Kick wheel, powered', 'B');
+  const named = (name: string) => ({ ...sheet.machine.jobs[0], name, id: 'same' });
+  await workshop.save(sheet, { jobs: ['Twice', 'Twice', '', ''].map(named) });
+  for (const motor of [
+    { ...sheet.plan.motor, name: 'Twin' },
+    { ...sheet.plan.motor, name: 'Twin' },
+    { ...sheet.plan.motor, name: '' },
+    { ...sheet.plan.motor, name: '' }
+  ])
+    await workshop.shelve({ sort: 'motor', motor: { ...motor, origin: `from ${motor.name}` } });
+  const drive = { ...sheet.plan.control, name: 'One drive' };
+  for (let i = 0; i < 2; i++) await workshop.shelve({ sort: 'control', control: drive });
+
+  const url = await workshop.plan('Kick wheel, powered', 'B');
+  await page.goto(url);
+  await station(page, 'Work');
+  await expect(page.getByText('Twice', { exact: true }).first()).toBeVisible();
+  await station(page, 'Motor');
+  await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
+  const ranked = page.getByRole('region', { name: 'The shelf ranked' });
+  await expect(ranked.locator('[data-contender="Twin"]')).toHaveCount(2);
+  await expect(ranked.getByRole('img', { name: /All-day torque/ })).toBeVisible();
+  await page.getByRole('button', { name: 'back to the plan' }).click();
+  await station(page, 'Control');
+  await page.getByRole('button', { name: 'compare' }).first().click();
+  await expect(page.locator('[data-control="phase-angle"]').filter({ hasText: 'One drive' })).toHaveCount(2);
+  await page.goto(`${url}/speed-plate`);
+  await expect(page.getByRole('rowheader', { name: 'Twice' })).toHaveCount(2);
+  await expect(page.getByRole('rowheader', { name: 'Job without a name' })).toHaveCount(2);
+  for (const paper of ['settings', 'build']) {
+    await page.goto(`${url}/${paper}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  }
 });

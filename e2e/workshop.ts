@@ -17,6 +17,15 @@ const freePort = async (): Promise<number> => {
   return address.port;
 };
 
+/** What the journeys read of a saved plan. */
+export interface SavedSheet {
+  planId: string;
+  planVersion: number;
+  machineVersion: number;
+  plan: { motor: object; control: object };
+  machine: { jobs: object[] };
+}
+
 /** A server on a database of its own, which may be stopped and started again. */
 export class Workshop {
   #child: ChildProcess | undefined;
@@ -76,10 +85,37 @@ export class Workshop {
 
   /** Address of a plan's sheet. */
   async plan(machine: string, letter: string): Promise<string> {
-    const shed = (await (await fetch(`${this.url}/api/workshop`)).json()) as { machines: { name: string; plans: { id: string; letter: string }[] }[] };
+    return `${this.url}/#/plan/${await this.#planId(machine, letter)}`;
+  }
+
+  /** A plan as it is saved. */
+  async sheet(machine: string, letter: string): Promise<SavedSheet> {
+    return (await this.#json('GET', `/api/plans/${await this.#planId(machine, letter)}`)) as SavedSheet;
+  }
+
+  /** Saves a plan with its machine changed. */
+  async save({ planId, plan, planVersion, machine, machineVersion }: SavedSheet, change: object) {
+    await this.#json('PUT', `/api/plans/${planId}`, { plan, planVersion, machineVersion, machine: { ...machine, ...change } });
+  }
+
+  /** Puts a part on the shelf and returns its ID. */
+  async shelve(part: object): Promise<string> {
+    const { item } = (await this.#json('GET', '/api/catalogue')) as { item: object };
+    return ((await this.#json('POST', '/api/shelf', { ...item, ...part })) as { id: string }).id;
+  }
+
+  async #planId(machine: string, letter: string): Promise<string> {
+    const shed = (await this.#json('GET', '/api/workshop')) as { machines: { name: string; plans: { id: string; letter: string }[] }[] };
     const id = shed.machines.find((m) => m.name === machine)?.plans.find((p) => p.letter === letter)?.id;
     if (!id) throw new Error(`no plan ${letter} of ${machine}`);
-    return `${this.url}/#/plan/${id}`;
+    return id;
+  }
+
+  async #json(method: string, path: string, body?: object): Promise<unknown> {
+    const res = await fetch(this.url + path, { method, headers: body && { 'Content-Type': 'application/json' }, body: body && JSON.stringify(body) });
+    const text = await res.text();
+    expect(res.ok, text).toBe(true);
+    return JSON.parse(text);
   }
 }
 
@@ -101,6 +137,7 @@ export const test = base.extend<{ workshop: Workshop }>({
 
 export const saved = (page: Page) => expect(page.locator('[data-save="saved"]')).toBeVisible();
 export const station = (page: Page, name: string) => page.getByRole('tab', { name: new RegExp(`^${name}`, 'i') }).click();
+export const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 export const headline = (page: Page) => page.getByRole('region', { name: 'Verdict' }).getByRole('heading');
 
 export { expect };

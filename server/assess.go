@@ -11,44 +11,53 @@ import (
 
 type assessOutput struct{ Body line.Assessment }
 
-func (a api) assess(h huma.API) {
+func (a *api) assess(h huma.API) {
 	huma.Register(h, huma.Operation{
 		OperationID: "assess", Method: http.MethodPost, Path: "/api/assess", Summary: "Work out a plan; nothing is saved",
-		Description: "422 names every field that cannot be used.",
+		Description: "The answer names every entry that cannot be used; the rest is worked out without them. Without parts of its own the workshop's shelf is tried.",
 		// The core checks every field itself and names it better than a schema does.
 		SkipValidateBody: true,
 	}, func(ctx context.Context, in *struct{ Body line.Input }) (*assessOutput, error) {
-		out, err := line.Assess(in.Body)
-		if err != nil {
+		if err := a.stocked(ctx, &in.Body); err != nil {
 			return nil, a.fail(ctx, err)
 		}
-		return &assessOutput{out}, nil
+		out, err := line.Assess(in.Body)
+		return &assessOutput{out}, a.fail(ctx, err)
 	})
-	huma.Register(h, huma.Operation{
+	huma.Register(h, inLane(long, huma.Operation{
 		OperationID: "rank", Method: http.MethodPost, Path: "/api/rank", Summary: "The shelf's motors for a machine's jobs, best first",
 		SkipValidateBody: true,
-	}, a.rank)
-	huma.Register(h, huma.Operation{
+	}), a.rank)
+	huma.Register(h, inLane(long, huma.Operation{
 		OperationID: "controls", Method: http.MethodPost, Path: "/api/controls", Summary: "The controls that work with a plan's motor, on one reach",
 		SkipValidateBody: true,
-	}, a.controls)
-	huma.Register(h, huma.Operation{
+	}), a.controls)
+	huma.Register(h, inLane(long, huma.Operation{
 		OperationID: "build", Method: http.MethodPost, Path: "/api/build", Summary: "What it takes to build a plan: parts, wiring, first power-up",
 		SkipValidateBody: true,
-	}, a.build)
+	}), a.build)
 }
 
-func (a api) controls(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.ControlsTried }, error) {
+func (a *api) controls(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.ControlsTried }, error) {
+	if err := a.stocked(ctx, &in.Body); err != nil {
+		return nil, a.fail(ctx, err)
+	}
 	tried, err := line.Controls(in.Body)
 	return &struct{ Body line.ControlsTried }{tried}, a.fail(ctx, err)
 }
 
-func (a api) build(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Build }, error) {
+func (a *api) build(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Build }, error) {
+	if err := a.stocked(ctx, &in.Body); err != nil {
+		return nil, a.fail(ctx, err)
+	}
 	build, err := line.PlanBuild(in.Body)
 	return &struct{ Body line.Build }{build}, a.fail(ctx, err)
 }
 
-func (a api) rank(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Ranking }, error) {
+func (a *api) rank(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Ranking }, error) {
+	if err := a.stocked(ctx, &in.Body); err != nil {
+		return nil, a.fail(ctx, err)
+	}
 	ranking, err := line.Rank(in.Body)
 	return &struct{ Body line.Ranking }{ranking}, a.fail(ctx, err)
 }

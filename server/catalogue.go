@@ -36,11 +36,11 @@ type catalogueOutput struct {
 	Body         Catalogue
 }
 
-func (a api) catalogue(h huma.API) {
+func (a *api) catalogue(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "get-catalogue", Method: http.MethodGet, Path: "/api/catalogue", Summary: "What can be chosen from"}, a.getCatalogue)
 }
 
-func (a api) getCatalogue(context.Context, *struct{}) (*catalogueOutput, error) {
+func (a *api) getCatalogue(context.Context, *struct{}) (*catalogueOutput, error) {
 	return &catalogueOutput{"no-cache", Catalogue{Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Job: work.Blank(), Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Drives: drives(control.Drives), Also: drives(control.Also), Item: shelf.Item{}.Whole(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes}}, nil
 }
 

@@ -3,16 +3,20 @@ package server
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
+	"io"
 	"net/http"
 	"reflect"
 	"strings"
+	"unicode/utf8"
 
 	"github.com/danielgtaylor/huma/v2"
 
 	"jiriki/core/line"
 	"jiriki/core/openfile"
 	"jiriki/core/shelf"
+	"jiriki/store"
 )
 
 type fileOutput struct {
@@ -21,95 +25,184 @@ type fileOutput struct {
 	Body        []byte
 }
 
-type imported struct {
-	Body struct {
-		Machines int `json:"machines" doc:"How many machines were added"`
-		Plans    int `json:"plans"`
-		Parts    int `json:"parts" doc:"Of the shelf"`
-	}
+// Imported is how much of a file was added.
+type Imported struct {
+	Machines int `json:"machines" doc:"How many machines were added"`
+	Plans    int `json:"plans"`
+	Parts    int `json:"parts" doc:"Of the shelf"`
 }
 
-func (a api) files(h huma.API) {
-	huma.Register(h, huma.Operation{OperationID: "export-workshop", Method: http.MethodGet, Path: "/api/export", Summary: "The whole workshop as an open file"}, a.exportWorkshop)
+func (a *api) files(h huma.API) {
+	huma.Register(h, inLane(long, huma.Operation{OperationID: "export-workshop", Method: http.MethodGet, Path: "/api/export", Summary: "The whole workshop as an open file"}), a.exportWorkshop)
 	huma.Register(h, huma.Operation{OperationID: "export-plan", Method: http.MethodGet, Path: "/api/plans/{id}/export", Summary: "One plan with its machine as an open file"}, a.exportPlan)
 	huma.Register(h, huma.Operation{OperationID: "open-file-schema", Method: http.MethodGet, Path: "/api/open-file.schema.json", Summary: "JSON Schema of the open file"}, a.schema)
-	huma.Register(h, huma.Operation{
+	huma.Register(h, inLane(long, huma.Operation{
 		OperationID: "import", Method: http.MethodPost, Path: "/api/import", Summary: "Add an open file to the workshop, all of it or nothing",
-		MaxBodyBytes: openfile.MaxBytes + 1024, SkipValidateBody: true,
-	}, a.importFile)
+	}), a.importFile)
+	// Said afterwards: an operation that is registered with a body is given all of it in memory.
+	path := h.OpenAPI().Paths["/api/import"]
+	described := *path.Post
+	described.RequestBody = &huma.RequestBody{Required: true, Content: map[string]*huma.MediaType{"application/json": {Schema: &huma.Schema{Type: huma.TypeString, Format: "binary"}}}}
+	path.Post = &described
 }
 
-func (a api) exportWorkshop(ctx context.Context, _ *struct{}) (*fileOutput, error) {
-	f, err := a.store.Export(ctx)
-	if err != nil {
-		return nil, a.fail(ctx, err)
+// exportWorkshop writes the file as it is read from the database: it may be long.
+func (a *api) exportWorkshop(context.Context, *struct{}) (*huma.StreamResponse, error) {
+	return &huma.StreamResponse{Body: func(ctx huma.Context) {
+		out := &fileWriter{ctx: ctx}
+		w := openfile.NewWriter(out)
+		err := a.store.Export(ctx.Context(), w)
+		if err == nil {
+			err = w.Close()
+		}
+		switch {
+		case err == nil:
+		case out.begun:
+			// The status is out already: a file that ends early must not look whole.
+			a.log.WarnContext(ctx.Context(), "export broke off", "err", err)
+			panic(http.ErrAbortHandler)
+		default:
+			var known huma.StatusError
+			if errors.As(a.fail(ctx.Context(), err), &known) {
+				a.refuse(a.huma, ctx, known.GetStatus(), known.Error())
+			}
+		}
+	}}, nil
+}
+
+// fileWriter writes a download, its headers before its first byte.
+type fileWriter struct {
+	ctx   huma.Context
+	begun bool
+}
+
+func (w *fileWriter) Write(p []byte) (int, error) {
+	if !w.begun {
+		w.begun = true
+		w.ctx.SetHeader("Content-Type", "application/json")
+		w.ctx.SetHeader("Content-Disposition", `attachment; filename="jiriki-workshop.json"`)
+		w.ctx.SetStatus(http.StatusOK)
 	}
-	return download(f, "jiriki-workshop.json")
+	return w.ctx.BodyWriter().Write(p)
 }
 
-func (a api) exportPlan(ctx context.Context, in *IDPath) (*fileOutput, error) {
+func (a *api) exportPlan(ctx context.Context, in *IDPath) (*fileOutput, error) {
 	s, err := a.store.Sheet(ctx, in.ID)
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}
-	return download(openfile.File{
-		Format: openfile.Format, Version: openfile.Version, Shelf: []shelf.Item{},
-		Machines: []openfile.Machine{{Machine: s.Machine.Described, Plans: []line.Plan{s.Plan.Described}}},
-	}, "jiriki-plan-"+strings.ToLower(s.Plan.Letter)+".json")
+	b, err := openfile.Encode(openfile.File{Machines: []openfile.Machine{{Machine: s.Machine.Described, Plans: []line.Plan{s.Plan.Described}}}})
+	return &fileOutput{fmt.Sprintf("attachment; filename=%q", "jiriki-plan-"+strings.ToLower(s.Plan.Letter)+".json"), "application/json", b}, err
 }
 
-func download(f openfile.File, name string) (*fileOutput, error) {
-	b, err := openfile.Encode(f)
-	return &fileOutput{fmt.Sprintf("attachment; filename=%q", name), "application/json", b}, err
+// fileInput is a file as it comes over the connection.
+type fileInput struct {
+	Length int64 `header:"Content-Length"`
+	body   io.Reader
 }
 
-func (a api) importFile(ctx context.Context, in *struct {
-	RawBody []byte `contentType:"application/json"`
-}) (*imported, error) {
-	f, err := ReadFile(in.RawBody)
-	if err == nil {
-		err = a.store.Import(ctx, f)
-	}
-	if err != nil {
-		return nil, a.fail(ctx, err)
-	}
-	out := &imported{}
-	out.Body.Machines, out.Body.Parts = len(f.Machines), len(f.Shelf)
-	for _, m := range f.Machines {
-		out.Body.Plans += len(m.Plans)
-	}
-	return out, nil
+// Resolve takes hold of the request's body.
+func (f *fileInput) Resolve(ctx huma.Context) []error {
+	f.body = ctx.BodyReader()
+	return nil
 }
 
-// ReadFile decodes a file and holds it against the schema, so that a word where none belongs is
-// named by its place.
-func ReadFile(data []byte) (openfile.File, error) {
-	f, err := openfile.Decode(data)
-	if err != nil {
-		return f, err
+func (a *api) importFile(ctx context.Context, in *fileInput) (*struct{ Body Imported }, error) {
+	if in.Length > openfile.MaxBytes {
+		return nil, huma.Error413RequestEntityTooLarge(fmt.Sprintf("A file of more than %d MB is not taken.", openfile.MaxBytes>>20))
 	}
-	// Held against the schema as read, so that what an older file calls otherwise is no fault.
-	whole, err := openfile.Encode(f)
+	added, err := Import(ctx, a.store, bodyReader{in.body})
+	var broken bodyError
+	if errors.As(err, &broken) {
+		status, detail := bodyProblem(broken.err, openfile.MaxBytes)
+		return nil, huma.NewError(status, detail)
+	}
+	return &struct{ Body Imported }{added}, a.fail(ctx, err)
+}
+
+// bodyReader marks errors of the connection, which are no fault of the file.
+type bodyReader struct{ io.Reader }
+
+type bodyError struct{ err error }
+
+func (e bodyError) Error() string { return e.err.Error() }
+
+func (b bodyReader) Read(p []byte) (int, error) {
+	n, err := b.Reader.Read(p)
+	if err != nil && !errors.Is(err, io.EOF) {
+		err = bodyError{err}
+	}
+	return n, err
+}
+
+// Import adds a file to a store as it is read, all of it or nothing, and says how much it was. Every
+// machine and part is held against the schema. The error is an openfile.ReadError where the file is at
+// fault.
+func Import(ctx context.Context, to *store.Store, file io.Reader) (Imported, error) {
+	var added Imported
+	err := to.Import(ctx, func(sink openfile.Sink) error {
+		registry, _ := fileSchema()
+		added = Imported{}
+		return openfile.Read(file, &checking{to: sink, registry: registry, added: &added})
+	})
+	return added, err
+}
+
+// checking is a sink that holds what passes against the schema, so that a word where none belongs is
+// named by its place, and counts it.
+type checking struct {
+	to       openfile.Sink
+	registry huma.Registry
+	added    *Imported
+}
+
+func (c *checking) Name(name string) error {
+	// As long as the schema allows.
+	if utf8.RuneCountInString(name) > 120 {
+		return openfile.ReadError{Where: "name", Message: "at most 120 characters"}
+	}
+	return c.to.Name(name)
+}
+
+func (c *checking) Machine(m openfile.Machine) error {
+	if err := c.hold("OpenfileMachine", fmt.Sprintf("machines[%d]", c.added.Machines), m); err != nil {
+		return err
+	}
+	c.added.Machines++
+	c.added.Plans += len(m.Plans)
+	return c.to.Machine(m)
+}
+
+func (c *checking) Part(item shelf.Item) error {
+	if err := c.hold("ShelfItem", fmt.Sprintf("shelf[%d]", c.added.Parts), item); err != nil {
+		return err
+	}
+	c.added.Parts++
+	return c.to.Part(item)
+}
+
+// hold looks at a value as it was read, so that what an older file calls otherwise is no fault.
+func (c *checking) hold(schema, where string, v any) error {
+	text, err := json.Marshal(v)
 	if err != nil {
-		return f, err
+		return err
 	}
 	var loose any
-	if err := json.Unmarshal(whole, &loose); err != nil {
-		return f, openfile.ReadError{Message: err.Error()}
+	if err := json.Unmarshal(text, &loose); err != nil {
+		return err
 	}
-	registry, schema := fileSchema()
+	path := huma.NewPathBuffer(nil, 0)
+	path.Push(where)
 	result := huma.ValidateResult{}
-	huma.Validate(registry, schema, huma.NewPathBuffer(nil, 0), huma.ModeWriteToServer, loose, &result)
-	if len(result.Errors) > 0 {
-		var detail *huma.ErrorDetail
-		where, message := "", result.Errors[0].Error()
-		if d, ok := result.Errors[0].(*huma.ErrorDetail); ok {
-			detail = d
-			where, message = detail.Location, detail.Message
-		}
-		return f, openfile.ReadError{Where: where, Message: message}
+	huma.Validate(c.registry, c.registry.Map()[schema], path, huma.ModeWriteToServer, loose, &result)
+	if len(result.Errors) == 0 {
+		return nil
 	}
-	return f, nil
+	var detail *huma.ErrorDetail
+	if errors.As(result.Errors[0], &detail) {
+		return openfile.ReadError{Where: detail.Location, Message: detail.Message}
+	}
+	return openfile.ReadError{Where: where, Message: result.Errors[0].Error()}
 }
 
 // fileSchema describes the open file. Only format and version must be there: everything else
@@ -138,7 +231,7 @@ func Schema() ([]byte, error) {
 	}, "", "  ")
 }
 
-func (a api) schema(context.Context, *struct{}) (*fileOutput, error) {
+func (a *api) schema(context.Context, *struct{}) (*fileOutput, error) {
 	b, err := Schema()
 	return &fileOutput{"inline", "application/schema+json", b}, err
 }

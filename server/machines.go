@@ -8,12 +8,13 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"jiriki/core/line"
+	"jiriki/core/quantity"
 	"jiriki/core/work"
 )
 
 // IDPath names a row by its UUID.
 type IDPath struct {
-	ID string `path:"id" format:"uuid"`
+	ID string `path:"id" pattern:"^[0-9a-fA-F]{8}(-[0-9a-fA-F]{4}){3}-[0-9a-fA-F]{12}$" patternDescription:"an ID, such as 123e4567-e89b-12d3-a456-426614174000"`
 }
 
 // renamed is a new name for a machine or a plan.
@@ -32,7 +33,7 @@ type added struct {
 	}
 }
 
-func (a api) machines(h huma.API) {
+func (a *api) machines(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "add-machine", Method: http.MethodPost, Path: "/api/machines", Summary: "Add a machine with an empty plan A", DefaultStatus: http.StatusCreated}, a.addMachine)
 	huma.Register(h, huma.Operation{OperationID: "rename-machine", Method: http.MethodPut, Path: "/api/machines/{id}/name", Summary: "Rename a machine", DefaultStatus: http.StatusNoContent}, a.renameMachine)
 	huma.Register(h, huma.Operation{OperationID: "copy-machine", Method: http.MethodPost, Path: "/api/machines/{id}/copy", Summary: "Copy a machine with its plans", DefaultStatus: http.StatusCreated}, a.copyMachine)
@@ -47,10 +48,18 @@ type newMachine struct {
 	}
 }
 
-func (a api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
-	name := strings.TrimSpace(in.Body.Name)
-	if name == "" {
-		return nil, huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name", Message: "What machine is it?"})
+// machineName is a name without the spaces round it; one that shows nothing is none.
+func machineName(typed string) (string, error) {
+	if quantity.Blank(typed) {
+		return "", huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name", Message: "What machine is it?"})
+	}
+	return strings.TrimSpace(typed), nil
+}
+
+func (a *api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
+	name, err := machineName(in.Body.Name)
+	if err != nil {
+		return nil, err
 	}
 	if work.FindKind(in.Body.Kind).ID != in.Body.Kind {
 		return nil, huma.Error422UnprocessableEntity("No such kind of machine.", &huma.ErrorDetail{Location: "kind", Message: "Choose one of the list, or something else.", Value: in.Body.Kind})
@@ -64,24 +73,29 @@ func (a api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
 	return out, nil
 }
 
-func (a api) renameMachine(ctx context.Context, in *renamed) (*struct{}, error) {
-	if strings.TrimSpace(in.Body.Name) == "" {
-		return nil, huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name", Message: "What machine is it?"})
+func (a *api) renameMachine(ctx context.Context, in *renamed) (*struct{}, error) {
+	name, err := machineName(in.Body.Name)
+	if err != nil {
+		return nil, err
 	}
-	return nil, a.fail(ctx, a.store.RenameMachine(ctx, in.ID, strings.TrimSpace(in.Body.Name)))
+	return nil, a.fail(ctx, a.store.RenameMachine(ctx, in.ID, name))
 }
 
-func (a api) copyMachine(ctx context.Context, in *renamed) (*added, error) {
-	id, err := a.store.CopyMachine(ctx, in.ID, in.Body.Name)
+func (a *api) copyMachine(ctx context.Context, in *renamed) (*added, error) {
+	name, err := machineName(in.Body.Name)
+	if err != nil {
+		return nil, err
+	}
+	id, err := a.store.CopyMachine(ctx, in.ID, name)
 	out := &added{}
 	out.Body.ID = id
 	return out, a.fail(ctx, err)
 }
 
-func (a api) deleteMachine(ctx context.Context, in *IDPath) (*struct{}, error) {
+func (a *api) deleteMachine(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.DeleteMachine(ctx, in.ID))
 }
 
-func (a api) restoreMachine(ctx context.Context, in *IDPath) (*struct{}, error) {
+func (a *api) restoreMachine(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.RestoreMachine(ctx, in.ID))
 }

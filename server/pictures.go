@@ -17,17 +17,17 @@ type pictureOutput struct {
 	Body         []byte
 }
 
-func (a api) pictures(h huma.API) {
-	huma.Register(h, huma.Operation{
+func (a *api) pictures(h huma.API) {
+	huma.Register(h, inLane(long, huma.Operation{
 		OperationID: "add-picture", Method: http.MethodPost, Path: "/api/shelf/{id}/pictures", Summary: "Add a JPEG, PNG or WebP picture of up to 10 MB to a part",
 		DefaultStatus: http.StatusCreated, MaxBodyBytes: picture.MaxBytes + 1024,
-	}, a.addPicture)
+	}), a.addPicture)
 	huma.Register(h, huma.Operation{OperationID: "get-picture", Method: http.MethodGet, Path: "/api/pictures/{id}", Summary: "A picture as JPEG"}, a.getPicture)
 	huma.Register(h, huma.Operation{OperationID: "delete-picture", Method: http.MethodDelete, Path: "/api/pictures/{id}", Summary: "Take a picture away; it can be restored", DefaultStatus: http.StatusNoContent}, a.deletePicture)
 	huma.Register(h, huma.Operation{OperationID: "restore-picture", Method: http.MethodPost, Path: "/api/pictures/{id}/restore", Summary: "Bring it back", DefaultStatus: http.StatusNoContent}, a.restorePicture)
 }
 
-func (a api) addPicture(ctx context.Context, in *struct {
+func (a *api) addPicture(ctx context.Context, in *struct {
 	IDPath
 	RawBody []byte `contentType:"application/octet-stream"`
 }) (*added, error) {
@@ -47,7 +47,7 @@ func (a api) addPicture(ctx context.Context, in *struct {
 }
 
 // A picture never changes under its ID, so a browser may keep it.
-func (a api) getPicture(ctx context.Context, in *struct {
+func (a *api) getPicture(ctx context.Context, in *struct {
 	IDPath
 	Thumbnail bool `query:"thumbnail"`
 }) (*pictureOutput, error) {
@@ -55,10 +55,10 @@ func (a api) getPicture(ctx context.Context, in *struct {
 	return &pictureOutput{"image/jpeg", "private, max-age=31536000, immutable", jpeg}, a.fail(ctx, err)
 }
 
-func (a api) deletePicture(ctx context.Context, in *IDPath) (*struct{}, error) {
+func (a *api) deletePicture(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.DeletePicture(ctx, in.ID))
 }
 
-func (a api) restorePicture(ctx context.Context, in *IDPath) (*struct{}, error) {
+func (a *api) restorePicture(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.RestorePicture(ctx, in.ID))
 }

@@ -8,12 +8,11 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"jiriki/core/line"
-	"jiriki/core/shelf"
 	"jiriki/core/work"
 	"jiriki/store"
 )
 
-// Sheet is a plan with its machine and what stands beside them.
+// Sheet is a plan with its machine and what stands beside them; not the shelf, which may be long.
 type Sheet struct {
 	PlanID         string       `json:"planId"`
 	PlanVersion    int          `json:"planVersion"`
@@ -24,7 +23,6 @@ type Sheet struct {
 	Machine        work.Machine `json:"machine"`
 	Workshop       string       `json:"workshop"`
 	Siblings       []Sibling    `json:"siblings" nullable:"false" doc:"Every plan of the machine, this one too"`
-	Shelf          []shelf.Item `json:"shelf" nullable:"false"`
 }
 
 // Sibling is another plan of the same machine.
@@ -51,7 +49,7 @@ type saved struct {
 	}
 }
 
-func (a api) plans(h huma.API) {
+func (a *api) plans(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "get-plan", Method: http.MethodGet, Path: "/api/plans/{id}", Summary: "A plan sheet"}, a.getPlan)
 	huma.Register(h, huma.Operation{OperationID: "save-plan", Method: http.MethodPut, Path: "/api/plans/{id}", Summary: "Save a plan sheet; 409 with the current one when it was changed elsewhere"}, a.savePlan)
 	huma.Register(h, huma.Operation{OperationID: "add-plan", Method: http.MethodPost, Path: "/api/machines/{id}/plans", Summary: "Add a plan to a machine", DefaultStatus: http.StatusCreated}, a.addPlan)
@@ -61,7 +59,7 @@ func (a api) plans(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "restore-plan", Method: http.MethodPost, Path: "/api/plans/{id}/restore", Summary: "Undo a deletion", DefaultStatus: http.StatusNoContent}, a.restorePlan)
 }
 
-func (a api) getPlan(ctx context.Context, in *IDPath) (*sheetOutput, error) {
+func (a *api) getPlan(ctx context.Context, in *IDPath) (*sheetOutput, error) {
 	s, err := a.store.Sheet(ctx, in.ID)
 	if err != nil {
 		return nil, a.fail(ctx, err)
@@ -71,7 +69,7 @@ func (a api) getPlan(ctx context.Context, in *IDPath) (*sheetOutput, error) {
 }
 
 // sheet gathers what stands beside a saved plan and machine.
-func (a api) sheet(ctx context.Context, s store.Sheet) (Sheet, error) {
+func (a *api) sheet(ctx context.Context, s store.Sheet) (Sheet, error) {
 	out := Sheet{
 		PlanID: s.Plan.ID, PlanVersion: s.Plan.Version, Letter: s.Plan.Letter, Plan: s.Plan.Described,
 		MachineID: s.Machine.ID, MachineVersion: s.Machine.Version, Machine: s.Machine.Described, Siblings: []Sibling{},
@@ -80,19 +78,14 @@ func (a api) sheet(ctx context.Context, s store.Sheet) (Sheet, error) {
 	if out.Workshop, err = a.store.WorkshopName(ctx); err != nil {
 		return out, err
 	}
-	if out.Shelf, err = a.store.Shelf(ctx); err != nil {
-		return out, err
-	}
-	plans, err := a.store.Plans(ctx)
+	plans, err := a.store.PlansOf(ctx, s.Machine.ID)
 	for _, p := range plans {
-		if p.MachineID == s.Machine.ID {
-			out.Siblings = append(out.Siblings, Sibling{p.ID, p.Letter, p.Described.Name})
-		}
+		out.Siblings = append(out.Siblings, Sibling(p))
 	}
 	return out, err
 }
 
-func (a api) savePlan(ctx context.Context, in *struct {
+func (a *api) savePlan(ctx context.Context, in *struct {
 	IDPath
 	Body SheetChange
 }) (*saved, error) {
@@ -102,21 +95,21 @@ func (a api) savePlan(ctx context.Context, in *struct {
 		if err != nil {
 			return nil, a.fail(ctx, err)
 		}
-		return nil, staleSheet(current)
+		return nil, stale("plan", current)
 	}
 	out := &saved{}
 	out.Body.PlanVersion, out.Body.MachineVersion = now.Plan.Version, now.Machine.Version
 	return out, a.fail(ctx, err)
 }
 
-func (a api) addPlan(ctx context.Context, in *IDPath) (*added, error) {
+func (a *api) addPlan(ctx context.Context, in *IDPath) (*added, error) {
 	out := &added{}
 	var err error
 	out.Body.ID, err = a.store.AddPlan(ctx, in.ID, line.Plan{}.Whole())
 	return out, a.fail(ctx, err)
 }
 
-func (a api) copyPlan(ctx context.Context, in *renamed) (*added, error) {
+func (a *api) copyPlan(ctx context.Context, in *renamed) (*added, error) {
 	s, err := a.store.Sheet(ctx, in.ID)
 	if err != nil {
 		return nil, a.fail(ctx, err)
@@ -127,14 +120,14 @@ func (a api) copyPlan(ctx context.Context, in *renamed) (*added, error) {
 	return out, a.fail(ctx, err)
 }
 
-func (a api) renamePlan(ctx context.Context, in *renamed) (*struct{}, error) {
+func (a *api) renamePlan(ctx context.Context, in *renamed) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.RenamePlan(ctx, in.ID, in.Body.Name))
 }
 
-func (a api) deletePlan(ctx context.Context, in *IDPath) (*struct{}, error) {
+func (a *api) deletePlan(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.DeletePlan(ctx, in.ID))
 }
 
-func (a api) restorePlan(ctx context.Context, in *IDPath) (*struct{}, error) {
+func (a *api) restorePlan(ctx context.Context, in *IDPath) (*struct{}, error) {
 	return nil, a.fail(ctx, a.store.RestorePlan(ctx, in.ID))
 }

@@ -25,7 +25,7 @@ func problem(c *echo.Context, status int, detail string) error {
 
 // fail turns an error of the store or the core into an answer a person can act on. What is not
 // foreseen is logged and answered without its insides.
-func (a api) fail(ctx context.Context, err error) error {
+func (a *api) fail(ctx context.Context, err error) error {
 	var fields quantity.FieldErrors
 	var file openfile.ReadError
 	switch {
@@ -58,11 +58,15 @@ func fieldProblem(fields quantity.FieldErrors) error {
 }
 
 // conflict is the answer to a stale save: what is saved now, so that nothing is lost.
-type conflict struct {
+type conflict[T any] struct {
 	huma.ErrorModel
-	Current Sheet `json:"current"`
+	Current T `json:"current"`
 }
 
-func staleSheet(now Sheet) error {
-	return &conflict{huma.ErrorModel{Status: http.StatusConflict, Title: http.StatusText(http.StatusConflict), Detail: "This plan was changed in another window since you opened it."}, now}
+// stale says that something was changed elsewhere since it was read, and what it is now.
+func stale[T any](what string, now T) error {
+	return &conflict[T]{huma.ErrorModel{
+		Status: http.StatusConflict, Title: http.StatusText(http.StatusConflict),
+		Detail: "This " + what + " was changed in another window since you opened it.",
+	}, now}
 }

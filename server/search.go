@@ -20,17 +20,21 @@ type SearchProgress struct {
 // progressEvery is how often a search says how far it is.
 const progressEvery = 100 * time.Millisecond
 
-func (a api) search(h huma.API) {
-	sse.Register(h, huma.Operation{
+func (a *api) search(h huma.API) {
+	sse.Register(h, inLane(long, huma.Operation{
 		OperationID: "search", Method: http.MethodPost, Path: "/api/search", Summary: "The best reductions for a plan's jobs",
 		Description: "Streams progress, then the result, or the problem when an entry cannot be used. Closing the connection stops it.",
 		// The core checks every field itself and names it better than a schema does.
 		SkipValidateBody: true,
-	}, map[string]any{"progress": SearchProgress{}, "result": line.SearchResult{}, "problem": huma.ErrorModel{}}, a.runSearch)
+	}), map[string]any{"progress": SearchProgress{}, "result": line.SearchResult{}, "problem": huma.ErrorModel{}}, a.runSearch)
 }
 
-func (a api) runSearch(ctx context.Context, in *struct{ Body line.SearchInput }, send sse.Sender) {
+func (a *api) runSearch(ctx context.Context, in *struct{ Body line.SearchInput }, send sse.Sender) {
 	told := time.Now()
+	if err := a.stocked(ctx, &in.Body.Input); err != nil {
+		a.sendProblem(ctx, err, send)
+		return
+	}
 	result, err := line.Search(in.Body, func(share float64) bool {
 		if time.Since(told) > progressEvery {
 			told = time.Now()
@@ -44,11 +48,15 @@ func (a api) runSearch(ctx context.Context, in *struct{ Body line.SearchInput },
 		return
 	}
 	if err != nil {
-		var known *huma.ErrorModel
-		if errors.As(a.fail(ctx, err), &known) {
-			_ = send.Data(*known)
-		}
+		a.sendProblem(ctx, err, send)
 		return
 	}
 	_ = send.Data(result)
+}
+
+func (a *api) sendProblem(ctx context.Context, err error, send sse.Sender) {
+	var known *huma.ErrorModel
+	if errors.As(a.fail(ctx, err), &known) {
+		_ = send.Data(*known)
+	}
 }

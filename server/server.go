@@ -13,6 +13,7 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/labstack/echo/v5/middleware"
 
+	"jiriki/core/bounds"
 	"jiriki/store"
 )
 
@@ -26,8 +27,13 @@ type Config struct {
 
 // api holds what handlers share.
 type api struct {
-	store *store.Store
-	log   *slog.Logger
+	store    *store.Store
+	log      *slog.Logger
+	huma     huma.API
+	shapes   map[string]*bounds.Shape // of the JSON that operations take
+	gates    map[lane]*gate
+	stock    stock
+	verdicts verdicts
 }
 
 // New returns the handler for everything the server answers.
@@ -42,15 +48,17 @@ func New(c Config) http.Handler {
 	return e
 }
 
-// describe registers every operation and returns the API they make up.
-func describe(e *echo.Echo, c Config) huma.API {
+// describe registers every operation and returns what they share.
+func describe(e *echo.Echo, c Config) *api {
 	config := huma.DefaultConfig("Jiriki", "1")
 	config.DocsPath, config.OpenAPIPath, config.SchemasPath = "", "/api/openapi", ""
 	// No $schema links in answers: the open file is the only thing people keep.
 	config.CreateHooks = nil
 	config.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", schemaName)
+	config.Transformers = append(config.Transformers, withoutBody)
 	hapi := humaecho.New(e, config)
-	a := api{c.Store, c.Log}
+	a := &api{store: c.Store, log: c.Log, huma: hapi, gates: gates()}
+	hapi.UseMiddleware(a.admit(hapi))
 	a.workshop(hapi)
 	a.catalogue(hapi)
 	a.machines(hapi)
@@ -61,12 +69,13 @@ func describe(e *echo.Echo, c Config) huma.API {
 	a.search(hapi)
 	a.identify(hapi)
 	a.files(hapi)
-	return hapi
+	a.shapes = shapesOf(hapi)
+	return a
 }
 
 // OpenAPI returns the description of the API, from which the interface's types are made.
 func OpenAPI() ([]byte, error) {
-	return describe(echo.New(), Config{}).OpenAPI().MarshalJSON()
+	return describe(echo.New(), Config{}).huma.OpenAPI().MarshalJSON()
 }
 
 // Server timeouts: a plan is small, so anything slower than these is not a person.

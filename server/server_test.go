@@ -1,6 +1,7 @@
 package server_test
 
 import (
+	"bytes"
 	"encoding/json"
 	"io"
 	"log/slog"
@@ -93,7 +94,7 @@ func TestTheShedShowsEveryPlanWithItsVerdict(t *testing.T) {
 		for _, p := range m.Plans {
 			assert.NotEmpty(t, p.Headline, m.Name)
 			assert.Len(t, p.Stations, 5, m.Name)
-			assert.NotNil(t, p.Drawing, m.Name)
+			assert.NotZero(t, p.Drawing, m.Name)
 		}
 	}
 }
@@ -101,16 +102,17 @@ func TestTheShedShowsEveryPlanWithItsVerdict(t *testing.T) {
 func TestAssessSavesNothingAndNamesBadFields(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
-	in := line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan, Shelf: sheet.Shelf}
+	in := line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
 	var a line.Assessment
 	require.Equal(t, 200, s.do("POST", "/api/assess", text(t, in), &a))
 	assert.NotEmpty(t, a.Headline)
 
 	in.Plan.Motor.Plate.Power = "half a horse"
-	var problem huma.ErrorModel
-	require.Equal(t, 422, s.do("POST", "/api/assess", text(t, in), &problem))
-	require.Len(t, problem.Errors, 1)
-	assert.Equal(t, "motor.plate.power", problem.Errors[0].Location)
+	require.Equal(t, 200, s.do("POST", "/api/assess", text(t, in), &a))
+	require.Len(t, a.Entries, 1)
+	assert.Equal(t, "motor.plate.power", a.Entries[0].Field)
+	assert.Len(t, a.Stations, 5, "the rest is answered")
+	assert.False(t, a.MayPower)
 	var again server.Sheet
 	require.Equal(t, 200, s.do("GET", "/api/plans/"+sheet.PlanID, "", &again))
 	assert.Equal(t, sheet, again)
@@ -127,6 +129,7 @@ func TestSavingKeepsEvenWhatCannotBeUsedYet(t *testing.T) {
 	assert.Equal(t, "half a horse", string(again.Plan.Motor.Plate.Power))
 	require.Equal(t, 200, s.do("GET", "/api/workshop", "", &w))
 	assert.Contains(t, w.Machines[0].Plans[1].Headline, "cannot be used")
+	assert.Len(t, w.Machines[0].Plans[1].Stations, 5, "its row stays")
 
 	change.Plan.Motor.Plate.Power = "1 hp"
 	var stale struct {
@@ -208,8 +211,9 @@ func TestSchemaAcceptsTheDemoAndIsCurrent(t *testing.T) {
 	assert.Equal(t, string(committed), string(schema), "run make types")
 	data, err := os.ReadFile("../demo/quarry-lane.json")
 	require.NoError(t, err)
-	_, err = server.ReadFile(data)
-	assert.NoError(t, err)
+	added, err := server.Import(t.Context(), storetest.Open(t), bytes.NewReader(data))
+	require.NoError(t, err)
+	assert.Equal(t, 4, added.Machines)
 }
 
 func TestOnlyOurOwnNameAndOriginAreServed(t *testing.T) {
@@ -250,8 +254,8 @@ func TestHugeAndStrangeBodiesGetAnAnswer(t *testing.T) {
 	assert.Equal(t, 200, s.do("POST", "/api/assess", `{"units":"metric","machine":null,"plan":null,"shelf":null}`, nil), "nothing known yet is a plan too")
 	var problem huma.ErrorModel
 	crowd := `{"units":"metric","machine":{"jobs":[` + strings.TrimSuffix(strings.Repeat(`{},`, 41), ",") + `]}}`
-	require.Equal(t, 422, s.do("POST", "/api/assess", crowd, &problem))
-	assert.Equal(t, "machine.jobs", problem.Errors[0].Location)
+	require.Equal(t, 413, s.do("POST", "/api/assess", crowd, &problem))
+	assert.Contains(t, problem.Detail, "machine.jobs: at most 40")
 	sheet.Plan.Notes = "a\u0000b"
 	change := server.SheetChange{PlanVersion: 1, MachineVersion: 1, Plan: sheet.Plan, Machine: sheet.Machine}
 	assert.Equal(t, 422, s.do("PUT", "/api/plans/"+sheet.PlanID, text(t, change), nil), "PostgreSQL keeps no NUL")
@@ -267,7 +271,7 @@ func TestWithoutItsDatabaseTheServerSaysSoAndStillAssesses(t *testing.T) {
 	assert.Contains(t, problem.Detail, "database is not answering")
 	assert.Equal(t, 503, s.do("GET", "/api/health", "", nil))
 	_, sheet := open(t).withDemo()
-	in := line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan, Shelf: sheet.Shelf}
+	in := line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
 	assert.Equal(t, 200, s.do("POST", "/api/assess", text(t, in), nil))
 }
 

@@ -29,20 +29,6 @@ func (r machineRow) machine() Machine {
 	return Machine{r.ID, r.Version, r.Described.V.Whole(), r.Updated}
 }
 
-// Machines returns the machines in the order they were added.
-func (s *Store) Machines(ctx context.Context) ([]Machine, error) {
-	var rows []machineRow
-	err := s.db.SelectContext(ctx, &rows, `SELECT id, version, described, updated_at FROM machine WHERE deleted_at IS NULL ORDER BY place`)
-	if err != nil {
-		return nil, away(err)
-	}
-	out := make([]Machine, len(rows))
-	for i, r := range rows {
-		out[i] = r.machine()
-	}
-	return out, nil
-}
-
 // AddMachine saves a machine with its first plans, lettered from A, and returns the IDs.
 func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []line.Plan) (id string, planIDs []string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {

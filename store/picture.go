@@ -37,6 +37,20 @@ func (s *Store) Picture(ctx context.Context, id string, thumbnail bool) (jpeg []
 	return jpeg, away(err)
 }
 
+// FirstPictures returns the ID of each part's first picture, by the part's ID.
+func (s *Store) FirstPictures(ctx context.Context) (map[string]string, error) {
+	var rows []struct {
+		ItemID string `db:"item_id"`
+		ID     string `db:"id"`
+	}
+	err := s.db.SelectContext(ctx, &rows, `SELECT DISTINCT ON (item_id) item_id, id FROM shelf_picture WHERE deleted_at IS NULL ORDER BY item_id, place`)
+	out := map[string]string{}
+	for _, r := range rows {
+		out[r.ItemID] = r.ID
+	}
+	return out, away(err)
+}
+
 // DeletePicture takes a picture away; RestorePicture brings it back.
 func (s *Store) DeletePicture(ctx context.Context, id string) error {
 	return s.changeOne(ctx, `UPDATE shelf_picture SET deleted_at = now() WHERE id = $1 AND deleted_at IS NULL`, id)

@@ -40,17 +40,19 @@ const maxPlans = 26
 
 func letterAt(i int) string { return string(rune('A' + i)) }
 
-// Plans returns every plan of every machine that is not deleted, by letter.
-func (s *Store) Plans(ctx context.Context) ([]Plan, error) {
-	var rows []planRow
-	if err := s.db.SelectContext(ctx, &rows, `SELECT `+planColumns+` FROM plan WHERE deleted_at IS NULL ORDER BY letter`); err != nil {
-		return nil, away(err)
-	}
-	out := make([]Plan, len(rows))
-	for i, r := range rows {
-		out[i] = r.plan()
-	}
-	return out, nil
+// PlanName is what a list says of a plan.
+type PlanName struct {
+	ID     string `db:"id"`
+	Letter string `db:"letter"`
+	Name   string `db:"name"`
+}
+
+// PlansOf returns the plans of a machine, by letter.
+func (s *Store) PlansOf(ctx context.Context, machineID string) ([]PlanName, error) {
+	out := []PlanName{}
+	err := s.db.SelectContext(ctx, &out, `SELECT id, letter, coalesce(described ->> 'name', '') AS name
+		FROM plan WHERE machine_id = $1 AND deleted_at IS NULL ORDER BY letter`, machineID)
+	return out, away(err)
 }
 
 // Sheet is a plan with its machine, as one screen shows them.

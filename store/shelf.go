@@ -29,42 +29,34 @@ func (r shelfRow) item() shelf.Item {
 
 // Shelf returns the parts on hand in the order they came.
 func (s *Store) Shelf(ctx context.Context) ([]shelf.Item, error) {
-	entries, err := s.shelfRows(ctx)
-	out := make([]shelf.Item, len(entries))
-	for i, e := range entries {
-		out[i] = e.item()
-	}
-	return out, err
-}
-
-func (s *Store) shelfRows(ctx context.Context) ([]shelfRow, error) {
 	var rows []shelfRow
 	err := s.db.SelectContext(ctx, &rows, `SELECT id, version, described FROM shelf_item WHERE deleted_at IS NULL ORDER BY place`)
-	return rows, away(err)
+	out := make([]shelf.Item, len(rows))
+	for i, r := range rows {
+		out[i] = r.item()
+	}
+	return out, away(err)
 }
 
-// ShelfEntries returns the parts on hand with their versions and pictures.
-func (s *Store) ShelfEntries(ctx context.Context) ([]ShelfEntry, error) {
-	rows, err := s.shelfRows(ctx)
-	if err != nil {
-		return nil, err
+// ShelfDigest tells one state of the shelf from another: what is on it, in which order.
+func (s *Store) ShelfDigest(ctx context.Context) (digest string, err error) {
+	err = s.db.GetContext(ctx, &digest, `SELECT md5(coalesce(string_agg(id::text || digest, '' ORDER BY place), '')) FROM shelf_item WHERE deleted_at IS NULL`)
+	return digest, away(err)
+}
+
+// ShelfEntry returns one part that is on the shelf.
+func (s *Store) ShelfEntry(ctx context.Context, id string) (ShelfEntry, error) {
+	return shelfEntry(ctx, s.db, id, "")
+}
+
+func shelfEntry(ctx context.Context, q sqlx.QueryerContext, id, lock string) (ShelfEntry, error) {
+	var row shelfRow
+	if err := sqlx.GetContext(ctx, q, &row, `SELECT id, version, described FROM shelf_item WHERE id = $1 AND deleted_at IS NULL`+lock, id); err != nil {
+		return ShelfEntry{}, away(err)
 	}
-	var pictures []struct {
-		ID     string `db:"id"`
-		ItemID string `db:"item_id"`
-	}
-	if err := s.db.SelectContext(ctx, &pictures, `SELECT id, item_id FROM shelf_picture WHERE deleted_at IS NULL ORDER BY place`); err != nil {
-		return nil, away(err)
-	}
-	of := map[string][]string{}
-	for _, p := range pictures {
-		of[p.ItemID] = append(of[p.ItemID], p.ID)
-	}
-	out := make([]ShelfEntry, len(rows))
-	for i, r := range rows {
-		out[i] = ShelfEntry{r.item(), r.Version, of[r.ID]}
-	}
-	return out, nil
+	out := ShelfEntry{Item: row.item(), Version: row.Version, Pictures: []string{}}
+	err := sqlx.SelectContext(ctx, q, &out.Pictures, `SELECT id FROM shelf_picture WHERE item_id = $1 AND deleted_at IS NULL ORDER BY place`, id)
+	return out, away(err)
 }
 
 // AddShelfItem puts a part on the shelf.
@@ -84,16 +76,15 @@ func kept(item shelf.Item) described[shelf.Item] {
 func (s *Store) SaveShelfItem(ctx context.Context, id string, version int, item shelf.Item) (ShelfEntry, error) {
 	var now ShelfEntry
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
-		var row shelfRow
-		if err := tx.GetContext(ctx, &row, `SELECT id, version, described FROM shelf_item WHERE id = $1 AND deleted_at IS NULL FOR UPDATE`, id); err != nil {
+		var err error
+		if now, err = shelfEntry(ctx, tx, id, " FOR UPDATE"); err != nil {
 			return err
 		}
-		now = ShelfEntry{Item: row.item(), Version: row.Version}
 		item.ID = id
 		if same(now.Item, item) {
 			return nil
 		}
-		if row.Version != version {
+		if now.Version != version {
 			return ErrStale
 		}
 		now.Item = item

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/motor"
+	"jiriki/core/openfile"
 	"jiriki/core/shelf"
 	"jiriki/store"
 	"jiriki/store/storetest"
@@ -18,11 +19,10 @@ func TestAShelfItemIsSavedAgainstItsVersion(t *testing.T) {
 	s := storetest.Open(t)
 	id, err := s.AddShelfItem(ctx, shelf.Item{ID: "whatever", Cost: `£12 "or so"`})
 	require.NoError(t, err)
-	list, err := s.ShelfEntries(ctx)
+	entry, err := s.ShelfEntry(ctx, id)
 	require.NoError(t, err)
-	require.Len(t, list, 1)
-	assert.Equal(t, id, list[0].Item.ID, "its ID is the row's")
-	mine, theirs := list[0].Item, list[0].Item
+	assert.Equal(t, id, entry.Item.ID, "its ID is the row's")
+	mine, theirs := entry.Item, entry.Item
 	theirs.Place, mine.Place = "theirs", "mine"
 	now, err := s.SaveShelfItem(ctx, id, 1, theirs)
 	require.NoError(t, err)
@@ -42,9 +42,9 @@ func TestPicturesBelongToAPart(t *testing.T) {
 	require.NoError(t, err)
 	second, err := s.AddPicture(ctx, id, []byte("another"), []byte("one"))
 	require.NoError(t, err)
-	list, err := s.ShelfEntries(ctx)
+	entry, err := s.ShelfEntry(ctx, id)
 	require.NoError(t, err)
-	assert.Equal(t, []string{first, second}, list[0].Pictures, "in the order they came")
+	assert.Equal(t, []string{first, second}, entry.Pictures, "in the order they came")
 	for thumbnail, want := range map[bool]string{false: "large", true: "small"} {
 		got, err := s.Picture(ctx, first, thumbnail)
 		require.NoError(t, err)
@@ -63,6 +63,33 @@ func TestPicturesBelongToAPart(t *testing.T) {
 	require.NoError(t, s.DeleteShelfItem(ctx, id))
 	_, err = s.AddPicture(ctx, id, []byte("x"), []byte("x"))
 	assert.ErrorIs(t, err, store.ErrNotFound, "what is off the shelf takes no more")
+}
+
+// One state of the shelf is told from another by what is on it, and by nothing else.
+func TestTheShelfsDigestFollowsWhatIsOnIt(t *testing.T) {
+	s := storetest.Open(t)
+	digest := func() string {
+		d, err := s.ShelfDigest(ctx)
+		require.NoError(t, err)
+		return d
+	}
+	bare := digest()
+	id, err := s.AddShelfItem(ctx, shelf.Item{Place: "loft"}.Whole())
+	require.NoError(t, err)
+	one := digest()
+	assert.NotEqual(t, bare, one)
+	entry, err := s.ShelfEntry(ctx, id)
+	require.NoError(t, err)
+	moved := entry.Item
+	moved.Place = "cellar"
+	now, err := s.SaveShelfItem(ctx, id, 1, moved)
+	require.NoError(t, err)
+	assert.NotEqual(t, one, digest())
+	_, err = s.SaveShelfItem(ctx, id, now.Version, entry.Item)
+	require.NoError(t, err)
+	assert.Equal(t, one, digest())
+	require.NoError(t, s.DeleteShelfItem(ctx, id))
+	assert.Equal(t, bare, digest())
 }
 
 // A workshop kept by the version before has its motors, their readings and its saw afterwards.
@@ -89,9 +116,9 @@ func TestAnOlderWorkshopIsBroughtUpToDate(t *testing.T) {
 	require.Len(t, list, 1)
 	assert.Equal(t, "Old", list[0].Called())
 	assert.Equal(t, []motor.Reading{{Sort: "open", Volts: "74.4 V", Speed: "820"}}, list[0].Motor.Readings)
-	machines, err := s.Machines(ctx)
+	saw, err := openfile.Gather(func(to openfile.Sink) error { return s.Export(ctx, to) })
 	require.NoError(t, err)
-	assert.Equal(t, "hacksaw", machines[0].Described.Kind)
+	assert.Equal(t, "hacksaw", saw.Machines[0].Machine.Kind)
 
 	_, err = provider.DownTo(ctx, 1)
 	require.NoError(t, err, "and back again")

@@ -2,6 +2,7 @@ package store_test
 
 import (
 	"context"
+	"errors"
 	"sync"
 	"testing"
 
@@ -132,7 +133,7 @@ func TestPlansTakeTheNextLetterAndAMachineHasTwentySix(t *testing.T) {
 	require.NoError(t, s.DeletePlan(ctx, first))
 	_, err = s.AddPlan(ctx, machine, line.Plan{}.Whole())
 	assert.ErrorIs(t, err, store.ErrFull, "a deleted plan keeps its letter, so that it can come back")
-	plans, err := s.Plans(ctx)
+	plans, err := s.PlansOf(ctx, machine)
 	require.NoError(t, err)
 	assert.Equal(t, "B", plans[0].Letter)
 	assert.Equal(t, "Z", plans[24].Letter)
@@ -154,13 +155,15 @@ func TestRenameAndCopy(t *testing.T) {
 
 	id, err := s.CopyMachine(ctx, machine, "Copy")
 	require.NoError(t, err)
-	machines, err := s.Machines(ctx)
+	shed, err := s.Shed(ctx)
 	require.NoError(t, err)
-	require.Len(t, machines, 2)
-	assert.Equal(t, id, machines[1].ID)
-	plans, err := s.Plans(ctx)
-	require.NoError(t, err)
-	assert.Len(t, plans, 2)
+	require.Len(t, shed, 2)
+	assert.Equal(t, id, shed[1].ID)
+	assert.Equal(t, "Copy", shed[1].Name)
+	require.Len(t, shed[1].Plans, 1)
+	assert.Equal(t, "With a new motor", shed[1].Plans[0].Name)
+	assert.Equal(t, shed[0].Plans[0].Digest, shed[1].Plans[0].Digest, "the same is the same")
+	assert.NotEqual(t, shed[0].Digest, shed[1].Digest, "their names differ")
 }
 
 func TestExportOfAnImportIsTheSameFile(t *testing.T) {
@@ -170,8 +173,9 @@ func TestExportOfAnImportIsTheSameFile(t *testing.T) {
 	assert.True(t, untouched)
 	file, err := demo.Workshop()
 	require.NoError(t, err)
-	require.NoError(t, s.Import(ctx, file))
-	out, err := s.Export(ctx)
+	require.NoError(t, s.Import(ctx, file.Send))
+	export := func(to openfile.Sink) error { return s.Export(ctx, to) }
+	out, err := openfile.Gather(export)
 	require.NoError(t, err)
 	for i := range out.Shelf {
 		out.Shelf[i].ID = file.Shelf[i].ID // the store gives its own
@@ -181,7 +185,12 @@ func TestExportOfAnImportIsTheSameFile(t *testing.T) {
 	require.NoError(t, err)
 	assert.False(t, untouched)
 
-	require.NoError(t, s.Import(ctx, openfile.File{Name: "Another"}))
+	broken := errors.New("broken")
+	assert.ErrorIs(t, s.Import(ctx, func(to openfile.Sink) error { return errors.Join(file.Send(to), broken) }), broken)
+	again, err := openfile.Gather(export)
+	require.NoError(t, err)
+	assert.Len(t, again.Machines, len(file.Machines), "all or nothing")
+	require.NoError(t, s.Import(ctx, openfile.File{Name: "Another"}.Send))
 	name, err := s.WorkshopName(ctx)
 	require.NoError(t, err)
 	assert.Equal(t, "Quarry Lane shed", name, "the first name stays")
@@ -192,7 +201,7 @@ func TestADatabaseThatIsAwayIsSaidToBe(t *testing.T) {
 	require.NoError(t, err)
 	defer func() { require.NoError(t, s.Close()) }()
 	assert.ErrorIs(t, s.Ping(ctx), store.ErrAway)
-	_, err = s.Machines(ctx)
+	_, err = s.Shed(ctx)
 	assert.ErrorIs(t, err, store.ErrAway)
-	assert.ErrorIs(t, s.Import(ctx, openfile.File{}), store.ErrAway)
+	assert.ErrorIs(t, s.Import(ctx, openfile.File{}.Send), store.ErrAway)
 }

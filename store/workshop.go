@@ -2,11 +2,14 @@ package store
 
 import (
 	"context"
+	"database/sql"
 
 	"github.com/jmoiron/sqlx"
 
 	"jiriki/core/line"
 	"jiriki/core/openfile"
+	"jiriki/core/shelf"
+	"jiriki/core/work"
 )
 
 // WorkshopName returns the workshop's name, empty until one is given.
@@ -21,51 +24,103 @@ func (s *Store) Untouched(ctx context.Context) (untouched bool, err error) {
 	return untouched, away(err)
 }
 
-// Export returns the whole workshop as an open file.
-func (s *Store) Export(ctx context.Context) (openfile.File, error) {
-	f := openfile.File{Format: openfile.Format, Version: openfile.Version, Machines: []openfile.Machine{}}
-	var err error
-	if f.Name, err = s.WorkshopName(ctx); err != nil {
-		return f, err
-	}
-	machines, err := s.Machines(ctx)
+// Export sends the whole workshop to a sink, as it stands at one moment.
+func (s *Store) Export(ctx context.Context, to openfile.Sink) error {
+	tx, err := s.db.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
 	if err != nil {
-		return f, err
+		return away(err)
 	}
-	plans, err := s.Plans(ctx)
-	if err != nil {
-		return f, err
+	defer func() { _ = tx.Rollback() }()
+	var name string
+	if err := tx.GetContext(ctx, &name, `SELECT name FROM workshop`); err != nil {
+		return away(err)
 	}
-	for _, m := range machines {
-		one := openfile.Machine{Machine: m.Described, Plans: []line.Plan{}}
-		for _, p := range plans {
-			if p.MachineID == m.ID {
-				one.Plans = append(one.Plans, p.Described)
-			}
-		}
-		f.Machines = append(f.Machines, one)
+	if err := to.Name(name); err != nil {
+		return err
 	}
-	f.Shelf, err = s.Shelf(ctx)
-	return f, err
+	if err := exportMachines(ctx, tx, to); err != nil {
+		return err
+	}
+	return exportShelf(ctx, tx, to)
 }
 
-// Import adds a file's machines, plans and shelf to the workshop, all or nothing. The
-// workshop takes the file's name if it has none yet.
-func (s *Store) Import(ctx context.Context, f openfile.File) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
-		if _, err := tx.ExecContext(ctx, `UPDATE workshop SET name = $1 WHERE name = ''`, f.Name); err != nil {
+func exportMachines(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
+	rows, err := tx.QueryxContext(ctx, `SELECT m.id, m.described AS machine, coalesce(p.described, 'null') AS plan
+		FROM machine m LEFT JOIN plan p ON p.machine_id = m.id AND p.deleted_at IS NULL
+		WHERE m.deleted_at IS NULL ORDER BY m.place, p.letter`)
+	if err != nil {
+		return away(err)
+	}
+	defer func() { _ = rows.Close() }()
+	id, one := "", openfile.Machine{}
+	for rows.Next() {
+		var row struct {
+			ID      string                  `db:"id"`
+			Machine described[work.Machine] `db:"machine"`
+			Plan    described[*line.Plan]   `db:"plan"`
+		}
+		if err := rows.StructScan(&row); err != nil {
+			return away(err)
+		}
+		if row.ID != id {
+			if id != "" {
+				if err := to.Machine(one); err != nil {
+					return err
+				}
+			}
+			id, one = row.ID, openfile.Machine{Machine: row.Machine.V.Whole(), Plans: []line.Plan{}}
+		}
+		if row.Plan.V != nil {
+			one.Plans = append(one.Plans, row.Plan.V.Whole())
+		}
+	}
+	if err := rows.Err(); err != nil || id == "" {
+		return away(err)
+	}
+	return to.Machine(one)
+}
+
+func exportShelf(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
+	rows, err := tx.QueryxContext(ctx, `SELECT id, version, described FROM shelf_item WHERE deleted_at IS NULL ORDER BY place`)
+	if err != nil {
+		return away(err)
+	}
+	defer func() { _ = rows.Close() }()
+	for rows.Next() {
+		var row shelfRow
+		if err := rows.StructScan(&row); err != nil {
+			return away(err)
+		}
+		if err := to.Part(row.item()); err != nil {
 			return err
 		}
-		for _, m := range f.Machines {
-			if _, _, err := addMachine(ctx, tx, m.Machine, m.Plans); err != nil {
-				return err
-			}
-		}
-		for _, one := range f.Shelf {
-			if _, err := tx.ExecContext(ctx, `INSERT INTO shelf_item (described) VALUES ($1)`, kept(one)); err != nil {
-				return err
-			}
-		}
-		return nil
-	})
+	}
+	return away(rows.Err())
+}
+
+// Import adds to the workshop what fill sends: all of it or, when fill fails, nothing. The workshop
+// takes the name sent if it has none yet.
+func (s *Store) Import(ctx context.Context, fill func(openfile.Sink) error) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error { return fill(&importing{ctx, tx}) })
+}
+
+// importing is a sink into one transaction.
+type importing struct {
+	ctx context.Context
+	tx  *sqlx.Tx
+}
+
+func (i *importing) Name(name string) error {
+	_, err := i.tx.ExecContext(i.ctx, `UPDATE workshop SET name = $1 WHERE name = ''`, name)
+	return err
+}
+
+func (i *importing) Machine(m openfile.Machine) error {
+	_, _, err := addMachine(i.ctx, i.tx, m.Machine, m.Plans)
+	return err
+}
+
+func (i *importing) Part(item shelf.Item) error {
+	_, err := i.tx.ExecContext(i.ctx, `INSERT INTO shelf_item (described) VALUES ($1)`, kept(item))
+	return err
 }

@@ -2,6 +2,7 @@
 package main
 
 import (
+	"bufio"
 	"context"
 	"errors"
 	"fmt"
@@ -12,6 +13,7 @@ import (
 	"net/http"
 	"os"
 	"os/signal"
+	"path/filepath"
 	"runtime/debug"
 	"syscall"
 	"time"
@@ -147,7 +149,7 @@ func (*demoCmd) Run(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
-	return s.Import(ctx, f)
+	return s.Import(ctx, f.Send)
 }
 
 type exportCmd struct {
@@ -161,19 +163,24 @@ func (c *exportCmd) Run(ctx context.Context) error {
 		return err
 	}
 	defer func() { _ = s.Close() }()
-	f, err := s.Export(ctx)
-	if err != nil {
-		return err
-	}
-	b, err := openfile.Encode(f)
-	if err != nil {
-		return err
-	}
 	if c.File == "" {
-		_, err = os.Stdout.Write(b)
+		return export(ctx, s, os.Stdout)
+	}
+	// A file that is there already is kept until the new one is whole.
+	out, err := os.CreateTemp(filepath.Dir(c.File), ".jiriki-*")
+	if err != nil {
 		return err
 	}
-	return os.WriteFile(c.File, b, 0o644)
+	if err := errors.Join(export(ctx, s, out), out.Chmod(0o644), out.Close()); err != nil {
+		return errors.Join(err, os.Remove(out.Name()))
+	}
+	return os.Rename(out.Name(), c.File)
+}
+
+func export(ctx context.Context, s *store.Store, to io.Writer) error {
+	buffered := bufio.NewWriter(to)
+	w := openfile.NewWriter(buffered)
+	return errors.Join(s.Export(ctx, w), w.Close(), buffered.Flush())
 }
 
 type importCmd struct {
@@ -187,20 +194,13 @@ func (c *importCmd) Run(ctx context.Context) error {
 		return err
 	}
 	defer func() { _ = f.Close() }()
-	data, err := io.ReadAll(io.LimitReader(f, openfile.MaxBytes+1))
-	if err != nil {
-		return err
-	}
-	file, err := server.ReadFile(data)
-	if err != nil {
-		return err
-	}
 	s, err := migrated(ctx)
 	if err != nil {
 		return err
 	}
 	defer func() { _ = s.Close() }()
-	return s.Import(ctx, file)
+	_, err = server.Import(ctx, s, f)
+	return err
 }
 
 type describeCmd struct {

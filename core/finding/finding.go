@@ -48,5 +48,6 @@ type Finding struct {
 	Working string  `json:"working" doc:"ID of the working behind its figures, or empty"`
 	Job     string  `json:"job,omitempty" doc:"The job it speaks of, if one"`
 	Always  bool    `json:"always,omitempty" doc:"Said of every plan of this sort, whatever is filled in"`
+	Entry   bool    `json:"entry,omitempty" doc:"An entry that was typed and cannot be used"`
 	Short   bool    `json:"short,omitempty" doc:"A stop for the job only: it falls short, which harms nobody"`
 }

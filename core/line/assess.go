@@ -28,6 +28,8 @@ type Assessment struct {
 	Workings   []working.Working   `json:"workings" nullable:"false"`
 	Bench      motor.BenchView     `json:"bench" doc:"What the motor's bench readings come to"`
 	Units      Units               `json:"units"`
+	Entries    []q.FieldError      `json:"entries" nullable:"false" doc:"Entries that cannot be used; the rest is worked out as if they were left empty"`
+	ShelfTried bool                `json:"-"` // the answer depends on the shelf
 }
 
 // Next is the next unanswered question, working back from the work.
@@ -46,8 +48,9 @@ type Units struct {
 	LengthInMM float64 `json:"lengthMm" doc:"mm in one shown unit"`
 }
 
-// Assess works out a plan. The error is quantity.FieldErrors when a field cannot be used;
-// a field that is only missing is no error, the verdict asks for it.
+// Assess works out a plan. A field that is missing, or holds what cannot be used, is no error: the
+// rest is worked out without it, the verdict asks for it, and until it is mended the plan may not be
+// powered. The error is quantity.FieldErrors when the input is past what is taken at once.
 func Assess(in Input) (Assessment, error) {
 	s, err := resolve(in)
 	if err != nil {
@@ -58,7 +61,7 @@ func Assess(in Input) (Assessment, error) {
 	strains := t.strains(fares)
 	a := Assessment{
 		Findings: t.judge(in.Units), Reach: t.reach(), Coverage: t.coverage(), Drawing: t.drawing(), Units: units(in.Units),
-		JobsDone: countDone(fares),
+		JobsDone: countDone(fares), Entries: append([]q.FieldError{}, s.entries...),
 	}
 	h := newHealer(in, t, fares)
 	a.Jobs = make([]JobResult, 0, len(fares))
@@ -71,6 +74,8 @@ func Assess(in Input) (Assessment, error) {
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
 	}
 	a.Findings = append(a.Findings, t.ratingFindings(strains, in.Units)...)
+	unusable := s.entryFindings()
+	a.Findings = append(s.unvouched(a.Findings), unusable...)
 	a.Fixes = h.fixes(a.Findings)
 	for i := range a.Findings {
 		a.Findings[i].Working = workingBehind(a.Findings[i])
@@ -82,12 +87,16 @@ func Assess(in Input) (Assessment, error) {
 		if x.Level != y.Level {
 			return x.Level.Rank() < y.Level.Rank()
 		}
+		if x.Entry != y.Entry {
+			return x.Entry
+		}
 		if x.Level == f.Missing {
 			return asked[x.Station] < asked[y.Station]
 		}
 		return !x.Always && y.Always
 	})
-	a.MayPower = mayPower(a.Findings, t.runs)
+	a.ShelfTried = h.madeAll
+	a.MayPower = len(unusable) == 0 && mayPower(a.Findings, t.runs)
 	a.Headline = headline(a, t)
 	a.Next = next(a)
 	a.Stations = t.summaries(in, a)

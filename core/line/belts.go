@@ -40,7 +40,9 @@ func (t *train) fastestDriver(stage int) float64 {
 func (t *train) reductionFindings(sys q.System) []f.Finding {
 	v := &verdict{train: t, sys: sys}
 	if t.reduction.Missing != "" {
-		v.add(f.Reduction, "missing", f.Missing, "reduction."+t.reduction.Missing, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
+		if field := "reduction." + t.reduction.Missing; !t.refuses(field) {
+			v.add(f.Reduction, "missing", f.Missing, field, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
+		}
 		return v.list
 	}
 	if len(t.reduction.Stages) == 0 {

@@ -64,8 +64,9 @@ type Wiring struct {
 	Known  bool             `json:"known" doc:"Supply, control and motor are known and belong together"`
 }
 
-// PlanBuild works out what it takes to build a plan. The error is quantity.FieldErrors when a field
-// cannot be used.
+// PlanBuild works out what it takes to build a plan, without what cannot be used of it: the build is
+// blocked until that is mended. The error is quantity.FieldErrors when the input is past what is taken
+// at once.
 func PlanBuild(in Input) (Build, error) {
 	a, err := Assess(in)
 	if err != nil {

@@ -56,7 +56,7 @@ var holds = map[control.Kind]string{
 
 // Controls tries every control that works with the plan's motor and supply: the plan's own, those on
 // the shelf, and one of each sort to be bought for it; the rest it refuses with the reason. The error is
-// quantity.FieldErrors when a field cannot be used.
+// quantity.FieldErrors when the input is past what is taken at once.
 func Controls(in Input) (ControlsTried, error) {
 	s, err := resolve(in)
 	if err != nil {

@@ -2,7 +2,6 @@ package line
 
 import (
 	"encoding/json"
-	"errors"
 	"fmt"
 	"regexp"
 	"strconv"
@@ -156,23 +155,25 @@ func undocument(t *testing.T, doc map[string]any) Input {
 func TestNonsenseIsRefusedAtItsOwnField(t *testing.T) {
 	refused := map[string]bool{}
 	for name, in := range variedInputs() {
-		_, err := Assess(in)
-		require.NoError(t, err, name)
+		require.Empty(t, assessed(t, in).Entries, name)
 		paths := map[string]bool{}
 		leaves(document(t, in), "", paths)
 		for path := range paths {
 			doc := document(t, in)
 			require.True(t, put(doc, path, "soup"))
-			_, err := Assess(undocument(t, doc))
-			var fields q.FieldErrors
-			if !errors.As(err, &fields) {
-				require.NoError(t, err, path)
+			a := assessed(t, undocument(t, doc))
+			if len(a.Entries) == 0 {
 				continue
 			}
-			for _, one := range fields {
+			for _, one := range a.Entries {
 				assert.Equal(t, path, one.Field, "%s: %s", name, one.Message)
 				assert.NotEmpty(t, one.Message)
 			}
+			// And marks nothing else: the rest is answered, but not to be powered.
+			checkWhole(t, a)
+			assert.Len(t, a.Stations, 5)
+			assert.False(t, a.MayPower, path)
+			assert.Equal(t, path, a.Next.Field, "the first thing to mend")
 			refused[steps.ReplaceAllStringFunc(path, func(s string) string {
 				if _, err := strconv.Atoi(s); err == nil {
 					return "n"

@@ -3,6 +3,8 @@ package line
 import (
 	"fmt"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	f "jiriki/core/finding"
 )
@@ -27,16 +29,19 @@ func headline(a Assessment, t *train) string {
 				return one.Title + "."
 			}
 		}
-		return "Not enough known yet to judge it."
+		return notJudged(a)
 	}
-	open := 0
-	for _, job := range a.Jobs {
+	open, unfilled := 0, 0
+	for i, job := range a.Jobs {
 		if job.Outcome == cannotJudge {
 			open++
+			if !t.machine.Jobs[i].Refused {
+				unfilled++
+			}
 		}
 	}
 	if open == len(a.Jobs) {
-		return "Not enough known yet to judge it."
+		return notJudged(a)
 	}
 	var b strings.Builder
 	total := len(a.Jobs)
@@ -54,14 +59,38 @@ func headline(a Assessment, t *train) string {
 	default:
 		fmt.Fprintf(&b, "Does %s of %s jobs.", countWord(a.JobsDone), countWord(total))
 	}
-	if open > 0 {
-		fmt.Fprintf(&b, " %s not filled in yet.", capital(countWord(open)))
+	if unfilled > 0 {
+		fmt.Fprintf(&b, " %s not filled in yet.", capital(countWord(unfilled)))
 	}
+	b.WriteString(unusable(a))
 	b.WriteString(advice(a))
 	return b.String()
 }
 
-func capital(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
+// notJudged is the headline of a plan that has too little in it.
+func notJudged(a Assessment) string { return "Not enough known yet to judge it." + unusable(a) }
+
+// unusable says how many entries cannot be used, if there are any.
+func unusable(a Assessment) string {
+	n := 0
+	for _, one := range a.Findings {
+		if one.Entry {
+			n++
+		}
+	}
+	switch n {
+	case 0:
+		return ""
+	case 1:
+		return " One entry cannot be used."
+	}
+	return " " + capital(countWord(n)) + " entries cannot be used."
+}
+
+func capital(s string) string {
+	first, n := utf8.DecodeRuneInString(s)
+	return string(unicode.ToUpper(first)) + s[n:]
+}
 
 // advice is the one thing to do about it.
 func advice(a Assessment) string {

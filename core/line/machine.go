@@ -20,6 +20,9 @@ func (v *verdict) workFindings() {
 	}
 	for i, job := range v.machine.Jobs {
 		field := func(part string) string { return fmt.Sprintf("machine.jobs[%d].%s", i, part) }
+		if job.Refused {
+			continue // said of every entry that cannot be used
+		}
 		if job.Missing != "" {
 			v.add(f.Work, "job-missing."+job.ID, f.Missing, field(job.Missing), job.Name+" is not filled in", missingHow(job.Missing))
 			continue

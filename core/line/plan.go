@@ -5,6 +5,7 @@ package line
 
 import (
 	"fmt"
+	"slices"
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
@@ -32,24 +33,37 @@ type Input struct {
 	Units   q.System     `json:"units" enum:"metric,inch" doc:"Units the answer is written in; never changes what was typed"`
 	Machine work.Machine `json:"machine"`
 	Plan    Plan         `json:"plan"`
-	Shelf   []shelf.Item `json:"shelf" maxItems:"200" nullable:"false"`
+	Shelf   []shelf.Item `json:"shelf,omitempty" maxItems:"200" nullable:"false" doc:"Parts to try; left out for those of the workshop's shelf"`
+
+	// Motors are the shelf's motors resolved, one for each part, where they are known already; they are
+	// resolved when it is nil. [Assessment.ShelfTried] says whether they were asked for.
+	Motors []motor.Resolved `json:"-"`
 }
 
-// maxShelf is how many motors an assessment tries.
-const maxShelf = 200
+// MaxShelf is how many parts a workshop's shelf holds.
+const MaxShelf = 5000
 
-// stations are the five stations resolved.
+// stations are the five stations resolved, as far as their entries can be used.
 type stations struct {
 	supply    supply.Resolved
 	control   control.Resolved
 	motor     motor.Resolved
 	reduction reduction.Resolved
 	machine   work.Resolved
+	entries   q.FieldErrors // what cannot be used: taken as not there
 }
 
-// resolve reads a whole input. The error, if any, is quantity.FieldErrors naming every field
-// that cannot be used.
+// refuses reports whether an entry cannot be used.
+func (s stations) refuses(field string) bool {
+	return slices.ContainsFunc(s.entries, func(e q.FieldError) bool { return e.Field == field })
+}
+
+// resolve reads a whole input. What was typed and cannot be used is taken as not there and named in
+// entries. The error, if any, is quantity.FieldErrors: the input is past what is taken at once.
 func resolve(in Input) (stations, error) {
+	if err := in.bounds(); err != nil {
+		return stations{}, err
+	}
 	r := q.NewReader("")
 	s := stations{
 		supply:  supply.Resolve(in.Plan.Supply, r.Under("supply")),
@@ -58,24 +72,31 @@ func resolve(in Input) (stations, error) {
 		machine: work.Resolve(in.Machine, r.Under("machine")),
 	}
 	s.reduction = reduction.Resolve(in.Plan.Reduction, s.motor.Body.Shaft, r.Under("reduction"))
+	for i, p := range in.Plan.Prices {
+		if p.Cost.Known() && !(shelf.Item{Cost: p.Cost}).Price().Known {
+			r.Refuse(fmt.Sprintf("prices[%d].cost", i), string(p.Cost), "write it as a number, such as 12 or £12.50")
+		}
+	}
+	s.entries, _ = r.Err().(q.FieldErrors)
+	return s, nil
+}
+
+// bounds refuses an input that is longer than is taken at once, or asks for units there are not.
+func (in Input) bounds() error {
+	r := q.NewReader("")
 	if len(in.Plan.Checks) > maxChecks {
 		r.Refuse("checks", fmt.Sprint(len(in.Plan.Checks)), fmt.Sprintf("at most %d can be kept", maxChecks))
 	}
 	if len(in.Plan.Prices) > maxPrices {
 		r.Refuse("prices", fmt.Sprint(len(in.Plan.Prices)), fmt.Sprintf("at most %d can be kept", maxPrices))
 	}
-	for i, p := range in.Plan.Prices {
-		if p.Cost.Known() && !(shelf.Item{Cost: p.Cost}).Price().Known {
-			r.Refuse(fmt.Sprintf("prices[%d].cost", i), string(p.Cost), "write it as a number, such as 12 or £12.50")
-		}
-	}
-	if len(in.Shelf) > maxShelf {
-		r.Refuse("shelf", fmt.Sprint(len(in.Shelf)), fmt.Sprintf("at most %d motors can be tried at once", maxShelf))
+	if len(in.Shelf) > MaxShelf {
+		r.Refuse("shelf", fmt.Sprint(len(in.Shelf)), fmt.Sprintf("at most %d parts can be on the shelf", MaxShelf))
 	}
 	if in.Units != q.Metric && in.Units != q.Inch {
 		r.Refuse("units", string(in.Units), "must be metric or inch")
 	}
-	return s, r.Err()
+	return r.Err()
 }
 
 // Whole returns the plan with empty lists in place of absent ones, as an open file or a fresh

@@ -70,7 +70,7 @@ type Ranking struct {
 
 // Rank tries the plan's own motor and every motor on the shelf for the machine's jobs: on each
 // control that suits it and the supply, at the best single ratio. The error is
-// quantity.FieldErrors when a field of machine or supply cannot be used.
+// quantity.FieldErrors when the input is past what is taken at once.
 func Rank(in Input) (Ranking, error) {
 	s, err := resolve(in)
 	if err != nil {

@@ -344,17 +344,18 @@ func (h *healer) trimRemedies() []Remedy {
 // suit each.
 func (h *healer) motorRemedies() []Remedy {
 	var out []Remedy
+	motors := h.in.Motors
+	if motors == nil {
+		motors = shelf.Motors(h.in.Shelf)
+	}
 	for i := range h.in.Shelf {
-		m := h.in.Shelf[i].Motor
-		if !h.in.Shelf[i].Is(shelf.Motor) || h.in.Shelf[i].State == "for-parts" {
+		item := &h.in.Shelf[i]
+		m := &item.Motor
+		if !item.Is(shelf.Motor) || item.State == "for-parts" || m.Name == h.in.Plan.Motor.Name && reflect.DeepEqual(*m, h.in.Plan.Motor) {
 			continue
 		}
-		if reflect.DeepEqual(m, h.in.Plan.Motor) {
-			continue
-		}
-		r := Remedy{Kind: "motor", Label: "Use " + m.Name, Detail: "from the shelf, on the same pulleys", Motor: &m}
-		resolved := motor.Resolve(m, q.NewReader(""))
-		r.resolved = &resolved
+		resolved := &motors[i]
+		r := Remedy{Kind: "motor", Label: "Use " + item.Called(), Detail: "from the shelf, on the same pulleys", Motor: m, resolved: resolved}
 		amps := resolved.Amps.Value
 		if h.now.control.LimitAmps > 0 && amps > 0 {
 			c := h.in.Plan.Control

@@ -49,7 +49,8 @@ type Progress func(share float64) bool
 
 // Search finds the best one- and two-stage reductions and cones for the plan's motor and the
 // machine's jobs: from the shelf and from standard sizes, exhaustively within the bounds. The error
-// is quantity.FieldErrors when a field cannot be used, or [ErrStopped].
+// is quantity.FieldErrors when a bound cannot be used or the input is past what is taken at once, or
+// [ErrStopped].
 func Search(in SearchInput, progress Progress) (SearchResult, error) {
 	s, err := resolve(in.Input)
 	if err != nil {

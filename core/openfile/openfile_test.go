@@ -2,6 +2,8 @@ package openfile
 
 import (
 	"encoding/json"
+	"errors"
+	"io"
 	"os"
 	"strings"
 	"testing"
@@ -37,7 +39,7 @@ func TestBadFilesSayWhatAndWhere(t *testing.T) {
 		{"hello", "line 1, column 1", "not well-formed"},
 		{good[:50], "line 1", "breaks off"},
 		{strings.Replace(good, "\"machines\"", "\n\"machines\":[]}garbage", 1), "line 2", "not well-formed"},
-		{good + "{}", "", "not well-formed"},
+		{good + "{}", "line 1", "more follows"},
 		{`{"format":"other","version":1}`, "format", "not a Jiriki file"},
 		{`{"format":"jiriki"}`, "version", "missing"},
 		{`{"format":"jiriki","version":2}`, "version", "version is 2"},
@@ -47,8 +49,12 @@ func TestBadFilesSayWhatAndWhere(t *testing.T) {
 		{`{"format":"jiriki","version":1,"machines":{}}`, "line 1", "list belongs"},
 		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":7}}]}`, "line 1", "text belongs"},
 		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":" "}}]}`, "machines[0].machine.name", "needs a name"},
-		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"x"}},`, 200) + `{"machine":{"name":"x"}}]}`, "machines", "at most 200"},
-		{strings.Repeat(" ", MaxBytes+1), "", "larger than 8 MB"},
+		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"x"}},`, 1000) + `{"machine":{"name":"x"}}]}`, "machines", "at most 1000"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"\u200b\u2060"}}]}`, "machines[0].machine.name", "needs a name"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"jobs":[` + strings.Repeat(`{},`, 40) + `{}]}}]}`, "machines[0].machine.jobs", "at most 40"},
+		{`{"format":"jiriki","version":1,"machines":[{"plans":[{"notes":"` + strings.Repeat("x", 5<<20) + `"}]}]}`, "machines[0].plans[0].notes", "longer than 4 MB"},
+		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat("[", 40), "machines", "deep"},
+		{strings.Repeat(" ", MaxBytes+1), "", "larger than 64 MB"},
 	} {
 		_, err := Decode([]byte(c.data))
 		var read ReadError
@@ -56,6 +62,36 @@ func TestBadFilesSayWhatAndWhere(t *testing.T) {
 		assert.Contains(t, read.Where, c.where, "%.60s", c.data)
 		assert.Contains(t, read.Message, c.message, "%.60s", c.data)
 	}
+}
+
+// What is too much is refused before it is decoded, and before the rest of it is read.
+func TestALimitIsToldBeforeTheRestIsRead(t *testing.T) {
+	long := strings.NewReader(`{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"x"}},`, 1e6))
+	size := long.Len()
+	err := Read(long, &gathered{})
+	assert.ErrorContains(t, err, "machines: at most 1000")
+	assert.Less(t, size-long.Len(), 1<<20)
+}
+
+type readerFunc func([]byte) (int, error)
+
+func (f readerFunc) Read(p []byte) (int, error) { return f(p) }
+
+// A connection that breaks is not a fault of the file.
+func TestAReadersOwnErrorIsPassedOn(t *testing.T) {
+	broken := errors.New("broken")
+	for _, head := range []string{"", `{"format":"jiriki","version":1,"machines":[{"machine":`} {
+		err := Read(io.MultiReader(strings.NewReader(head), readerFunc(func([]byte) (int, error) { return 0, broken })), &gathered{})
+		assert.ErrorIs(t, err, broken)
+	}
+}
+
+func TestTheHeadMayStandAnywhere(t *testing.T) {
+	f, err := Decode([]byte(`{"machines":[{"machine":{"name":"Lathe"}}],"name":"Shed","shelf":null,"version":1,"format":"jiriki"}`))
+	require.NoError(t, err)
+	assert.Equal(t, "Shed", f.Name)
+	_, err = Decode([]byte("{\n\"machines\":[{\"machine\":{\"name\":\"Lathe\"}},\n\n {\"machine\":{\"nome\":\"x\"}}]}"))
+	assert.ErrorContains(t, err, "line 4, column")
 }
 
 func TestATruncationAnywhereIsRefused(t *testing.T) {

@@ -3,6 +3,7 @@ package quantity
 import (
 	"fmt"
 	"strings"
+	"unicode"
 )
 
 // FieldError says which field of a described plan cannot be used, what was given and what
@@ -100,9 +101,31 @@ func (r *Reader) Choice(field, given, fallback string, allowed ...string) string
 	return fallback
 }
 
+// Blank reports whether a text shows nothing: empty, or only spaces and characters without a shape.
+func Blank(text string) bool {
+	for _, r := range text {
+		// U+2800 and U+3164 are counted as shapes and have none.
+		if unicode.IsGraphic(r) && !unicode.IsSpace(r) && !unicode.Is(unicode.Mn, r) && r != 0x2800 && r != 0x3164 {
+			return false
+		}
+	}
+	return true
+}
+
 // Refuse records that a field cannot be used.
 func (r *Reader) Refuse(field, given, message string) {
 	*r.errs = append(*r.errs, FieldError{Field: r.name(field), Given: clip(given), Message: message})
+}
+
+// Refused returns the first field of this part that was refused, named below the part, and whether
+// there is one.
+func (r *Reader) Refused() (field string, refused bool) {
+	for _, e := range *r.errs {
+		if rest, ok := strings.CutPrefix(e.Field, r.prefix); ok && (r.prefix == "" || rest == "" || rest[0] == '.' || rest[0] == '[') {
+			return strings.TrimPrefix(rest, "."), true
+		}
+	}
+	return "", false
 }
 
 // Err returns FieldErrors when any field was refused, else nil.

@@ -100,6 +100,7 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 	var out Resolved
 	if len(d.Stages) > maxStages {
 		r.Refuse("stages", fmt.Sprint(len(d.Stages)), fmt.Sprintf("at most %d stages", maxStages))
+		out.Missing = "stages"
 		return out
 	}
 	shaft, count := motorShaft, 1
@@ -118,10 +119,11 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 		}
 		if count *= max(settings, 1); count > maxPositions {
 			at.Refuse("steps", fmt.Sprint(len(ds.Steps)), fmt.Sprintf("more than %d belt positions in all", maxPositions))
+			out.Missing = fmt.Sprintf("stages[%d].steps", i)
 			return out
 		}
 	}
-	if out.Missing == "" && r.Err() == nil {
+	if out.Missing == "" {
 		out.Positions = Positions(out.Stages)
 	}
 	if d.Speeds == (MeasuredSpeeds{}) {
@@ -155,7 +157,7 @@ func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missin
 	s.Rated = r.Read("rated", d.Rated, q.Torque, q.Range{Min: 0.01, Max: 1e5}).Or(0)
 	if len(d.Steps) > maxSteps {
 		r.Refuse("steps", fmt.Sprint(len(d.Steps)), fmt.Sprintf("at most %d steps", maxSteps))
-		return s, ""
+		return s, "steps"
 	}
 	for i, ds := range d.Steps {
 		at := r.Under(fmt.Sprintf("steps[%d]", i))
@@ -271,14 +273,14 @@ func (s *Stage) place(d DescribedStage, centre, belt q.Value, r *q.Reader) {
 			if least := (step.Driver + step.Driven) / 2; s.Centre <= least {
 				r.Refuse("centre", string(d.Centre), fmt.Sprintf("the pulleys of step %d would touch: more than %s is needed", i+1, q.Show(least, q.Length, q.Metric)))
 				s.Centre = 0
-				return
+				break
 			}
 		}
 	case belt.Known:
 		c, ok := CentreFor(first.Driver, first.Driven, belt.SI)
 		if !ok {
 			r.Refuse("belt", string(d.Belt), fmt.Sprintf("too short to go round both pulleys: more than %s is needed", q.Show(shortestBelt(first.Driver, first.Driven), q.Length, q.Metric)))
-			return
+			break
 		}
 		s.Centre, s.FromBelt = c, true
 	}

@@ -3,6 +3,7 @@
 package shelf
 
 import (
+	"cmp"
 	"strings"
 
 	"jiriki/core/control"
@@ -57,10 +58,81 @@ func (i Item) Called() string {
 	case i.Is(Control) && i.Control.Name != "":
 		name = i.Control.Name
 	}
-	if strings.TrimSpace(name) == "" {
+	if q.Blank(name) {
 		return "Part without a name"
 	}
 	return name
+}
+
+// Label is what a list of parts says of one.
+type Label struct {
+	ID     string `json:"id"`
+	Sort   string `json:"sort" enum:"motor,control,pulley,belt,other"`
+	State  string `json:"state" enum:"untested,works,needs-work,for-parts"`
+	Name   string `json:"name"`
+	Says   string `json:"says" doc:"What is most worth knowing of it, in a few figures"`
+	Kind   string `json:"kind,omitempty" doc:"Of a motor or control"`
+	Origin string `json:"origin,omitempty" doc:"Of a motor or control"`
+	Wheel  *Wheel `json:"wheel,omitempty" doc:"Of a pulley"`
+}
+
+// Label returns what a list says of the item.
+func (i Item) Label() Label {
+	l := Label{ID: i.ID, Sort: i.Whole().Sort, State: i.State, Name: i.Called(), Says: i.says()}
+	if l.State == "" {
+		l.State = "untested"
+	}
+	switch {
+	case i.Is(Motor):
+		l.Kind, l.Origin = string(i.Motor.Kind), i.Motor.Origin
+	case i.Is(Control):
+		l.Kind, l.Origin = string(i.Control.Kind), i.Control.Origin
+	case i.Is(Pulley):
+		l.Wheel = &i.Wheel
+	}
+	return l
+}
+
+// says is what is most worth knowing of the item, in the figures it was entered with.
+func (i Item) says() string {
+	var figures []q.Text
+	switch {
+	case i.Is(Motor):
+		p := i.Motor.Plate
+		figures = []q.Text{cmp.Or(p.Power, p.HoldingTorque), p.Speed, p.Volts, p.Amps}
+	case i.Is(Control):
+		figures = []q.Text{i.Control.Volts, i.Control.Amps}
+	case i.Is(Pulley):
+		figures = []q.Text{cmp.Or(i.Wheel.Diameter, worded("", i.Wheel.Teeth, " teeth")), q.Text(i.Wheel.Section), worded("bore ", i.Wheel.Bore, "")}
+	case i.Is(Belt):
+		figures = []q.Text{q.Text(i.Wheel.Section), i.Length}
+	}
+	var told []string
+	for _, f := range figures {
+		if f.Known() {
+			told = append(told, string(f))
+		}
+	}
+	return strings.Join(told, ", ")
+}
+
+// worded puts words round a figure, if there is one.
+func worded(before string, figure q.Text, after string) q.Text {
+	if !figure.Known() {
+		return ""
+	}
+	return q.Text(before) + figure + q.Text(after)
+}
+
+// Motors resolves the motor of every item, in their order, whatever its sort.
+func Motors(items []Item) []motor.Resolved {
+	out := make([]motor.Resolved, len(items))
+	for i, item := range items {
+		if item.Is(Motor) {
+			out[i] = motor.Resolve(item.Motor, q.NewReader(""))
+		}
+	}
+	return out
 }
 
 // Whole returns the item with its sort named and empty lists in place of absent ones.
@@ -110,19 +182,21 @@ type Known struct {
 	Findings []finding.Finding `json:"findings" nullable:"false"`
 	Workings []working.Working `json:"workings" nullable:"false"`
 	Bench    motor.BenchView   `json:"bench"`
+	Entries  []q.FieldError    `json:"entries" nullable:"false" doc:"Entries that cannot be used; the rest is worked out as if they were left empty"`
 }
 
-// Known works a part out. The error is quantity.FieldErrors when an entry cannot be used.
-func (i Item) Known(sys q.System) (Known, error) {
+// Known works a part out, without the entries that cannot be used.
+func (i Item) Known(sys q.System) Known {
 	r := q.NewReader("")
 	i.Check(r)
-	known := Known{Findings: []finding.Finding{}, Workings: []working.Working{}}
-	if err := r.Err(); err != nil || !i.Is(Motor) {
-		return known, err
+	refused, _ := r.Err().(q.FieldErrors)
+	known := Known{Findings: []finding.Finding{}, Workings: []working.Working{}, Entries: append([]q.FieldError{}, refused...)}
+	if !i.Is(Motor) {
+		return known
 	}
 	m := motor.Resolve(i.Motor, q.NewReader("motor"))
 	known.Findings = append(known.Findings, m.Findings(sys)...)
 	known.Workings = append(known.Workings, m.Workings(sys)...)
 	known.Bench = m.BenchView(sys)
-	return known, nil
+	return known
 }

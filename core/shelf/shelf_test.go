@@ -35,24 +35,20 @@ func TestAPartIsCheckedByItsSort(t *testing.T) {
 		{Item{State: "haunted"}, "state"},
 		{Item{Sort: "anvil"}, "sort"},
 	} {
-		_, err := c.item.Known(q.Metric)
-		var fields q.FieldErrors
-		require.ErrorAs(t, err, &fields, c.field)
+		fields := c.item.Known(q.Metric).Entries
+		require.Len(t, fields, 1, c.field)
 		assert.Equal(t, c.field, fields[0].Field)
 		assert.NotEmpty(t, fields[0].Message)
 	}
 }
 
 func TestWhatAPartComesTo(t *testing.T) {
-	known, err := Item{Motor: motor.Described{Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1/2 hp", Speed: "1750", Volts: "180 V", Amps: "2.8 A"},
+	known := Item{Motor: motor.Described{Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1/2 hp", Speed: "1750", Volts: "180 V", Amps: "2.8 A"},
 		Readings: []motor.Reading{{Sort: "open", Volts: "74.4 V", Speed: "820"}}}}.Known(q.Metric)
-	require.NoError(t, err)
 	assert.NotEmpty(t, known.Workings)
 	assert.NotEmpty(t, known.Findings, "nobody has looked for its thermal switch")
 	assert.Len(t, known.Bench.Constants, 4)
-	plain, err := Item{Sort: Belt, Length: "1080 mm"}.Known(q.Inch)
-	require.NoError(t, err)
-	assert.Empty(t, plain.Workings)
+	assert.Empty(t, Item{Sort: Belt, Length: "1080 mm"}.Known(q.Inch).Workings)
 }
 
 func TestNamesAndOlderItems(t *testing.T) {
@@ -63,4 +59,19 @@ func TestNamesAndOlderItems(t *testing.T) {
 	assert.True(t, old.Is(Motor))
 	assert.Equal(t, Motor, old.Whole().Sort)
 	assert.NotNil(t, old.Whole().Motor.Readings)
+}
+
+func TestALabelSaysWhatIsMostWorthKnowing(t *testing.T) {
+	for says, item := range map[string]Item{
+		"½ hp, 1750 rpm, 180 V, 2.8 A": {Motor: motor.Described{Plate: motor.Plate{Power: "½ hp", Speed: "1750 rpm", Volts: "180 V", Amps: "2.8 A"}}},
+		"2 N·m":                        {Motor: motor.Described{Plate: motor.Plate{HoldingTorque: "2 N·m"}}},
+		"180 V, 5 A":                   {Sort: Control, Control: control.Described{Volts: "180 V", Amps: "5 A"}},
+		"24 teeth, L, bore 12 mm":      {Sort: Pulley, Wheel: Wheel{Teeth: "24", Section: "L", Bore: "12 mm"}},
+		"A, 1080 mm":                   {Sort: Belt, Wheel: Wheel{Section: "A"}, Length: "1080 mm"},
+		"":                             {Sort: Other, Length: "1080 mm"},
+	} {
+		assert.Equal(t, says, item.Label().Says)
+	}
+	l := Item{ID: "7", Name: "\u200b"}.Label()
+	assert.Equal(t, Label{ID: "7", Sort: Motor, State: "untested", Name: "Part without a name"}, l)
 }

@@ -2,7 +2,11 @@
 // a torque found by some method, how long at a time and how much margin is wanted.
 package work
 
-import q "jiriki/core/quantity"
+import (
+	"fmt"
+
+	q "jiriki/core/quantity"
+)
 
 // Machine is the thing being retrofitted, as described by its owner.
 type Machine struct {
@@ -197,8 +201,21 @@ func (m Machine) Whole() Machine {
 		l.Scale.Running, l.Scale.Breakaway = whole(l.Scale.Running), whole(l.Scale.Breakaway)
 		l.Replaced.Positions, l.Inertia.Parts, l.Screw.Mains = whole(l.Replaced.Positions), whole(l.Inertia.Parts), whole(l.Screw.Mains)
 	}
-	m.Jobs = jobs
+	m.Jobs = tellApart(jobs)
 	return m
+}
+
+// tellApart gives jobs without an ID of their own one, in place: what is said of each must be told from
+// what is said of the others.
+func tellApart(jobs []Job) []Job {
+	seen := map[string]bool{}
+	for i := range jobs {
+		for n := i + 1; jobs[i].ID == "" || seen[jobs[i].ID]; n++ {
+			jobs[i].ID = fmt.Sprintf("job-%d", n)
+		}
+		seen[jobs[i].ID] = true
+	}
+	return jobs
 }
 
 func whole[T any](list []T) []T {

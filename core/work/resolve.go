@@ -3,6 +3,7 @@ package work
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"jiriki/core/air"
 	q "jiriki/core/quantity"
@@ -80,7 +81,8 @@ type Need struct {
 	Spread       float64 // widest pull over narrowest, less one; 0 when not weighed
 	comparable   bool    // a stated figure taken from a like machine
 	Tangent      bool    // false when the pull was far from square to the radius
-	Missing      string  // field that must be filled, below the job
+	Missing      string  // field that must be filled or mended, below the job
+	Refused      bool    // what is missing was typed, but cannot be used
 	Doubts       []Doubt // entries whose own numbers show a unit mixed up
 
 	// How the speed was found, where not given at the spindle.
@@ -161,15 +163,14 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		r.Refuse("jobs", fmt.Sprint(len(d.Jobs)), fmt.Sprintf("at most %d jobs", MaxJobs))
 		return m
 	}
-	seen := map[string]bool{}
-	for i, j := range d.Jobs {
+	for i, j := range tellApart(slices.Clone(d.Jobs)) {
 		at := r.Under(fmt.Sprintf("jobs[%d]", i))
-		if j.ID == "" || seen[j.ID] {
-			at.Refuse("id", j.ID, "each job needs an id of its own")
-		}
-		seen[j.ID] = true
 		need := resolveJob(j, at, turning)
 		need.doubtRadius(j.Load.Scale, m.Diameter)
+		if field, refused := at.Refused(); refused {
+			// Judged without it, the job might be called done on a figure its owner never meant.
+			need.Missing, need.Refused = field, true
+		}
 		m.Jobs = append(m.Jobs, need)
 	}
 	return m

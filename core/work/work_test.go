@@ -118,8 +118,13 @@ func TestTopSpeedIsTheLeastLimit(t *testing.T) {
 	assert.Empty(t, field)
 }
 
-func TestJobsNeedIDsOfTheirOwn(t *testing.T) {
-	r := q.NewReader("machine")
-	Resolve(Machine{Jobs: []Job{{ID: "a"}, {ID: "a"}}}, r)
-	assert.ErrorContains(t, r.Err(), "machine.jobs[1].id")
+func TestJobsAreGivenIDsOfTheirOwn(t *testing.T) {
+	r := q.NewReader("")
+	m := Resolve(Machine{Jobs: []Job{{ID: "a"}, {ID: "a"}, {}, {ID: "job-2"}}}, r)
+	require.NoError(t, r.Err())
+	var ids []string
+	for _, j := range m.Jobs {
+		ids = append(ids, j.ID)
+	}
+	assert.Equal(t, []string{"a", "job-2", "job-3", "job-4"}, ids)
 }

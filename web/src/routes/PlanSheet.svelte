@@ -1,6 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { api, call, sayProblem } from '../lib/api/client';
+  import { Ask } from '../lib/api/ask.svelte';
+  import { api, call, sayProblem, type Sheet } from '../lib/api/client';
   import { takeOver } from '../lib/sheet/handover';
   import SheetView from '../lib/sheet/SheetView.svelte';
   import { SheetState } from '../lib/sheet/sheet.svelte';
@@ -8,23 +9,25 @@
   let { params }: { params: { id: string } } = $props();
 
   let sheet = $state.raw<SheetState>();
-  let said = $state('');
-
-  const load = async (id: string) => {
-    said = '';
-    const { data, problem, status } = await call(() => api.GET('/api/plans/{id}', { params: { path: { id } } }));
-    if (params.id !== id) return;
-    if (data) {
-      sheet = new SheetState(data);
-      const motor = takeOver(id);
+  const asked = new Ask<Sheet>(
+    (signal) => call(() => api.GET('/api/plans/{id}', { params: { path: { id: params.id } }, signal })),
+    async ({ data }) => {
+      if (!data) return;
+      const opened = await SheetState.open(data);
+      if (params.id !== data.planId) return opened.close();
+      sheet = opened;
+      const motor = takeOver(data.planId);
       if (motor) sheet.useMotor(motor);
-    } else said = status === 404 || status === 422 ? 'This plan is not here; it may have been deleted.' : sayProblem(problem);
-  };
+    }
+  );
+  const gone = $derived(asked.problem?.status === 404 || asked.problem?.status === 422);
+  const said = $derived(gone ? 'This plan is not here; it may have been deleted.' : asked.problem ? sayProblem(asked.problem) : '');
 
   $effect(() => {
-    const id = params.id;
-    untrack(() => void load(id));
+    void params.id;
+    untrack(() => asked.instead());
     return () => {
+      asked.stop();
       sheet?.close();
       sheet = undefined;
     };
@@ -38,7 +41,7 @@
     <h1 class="text-2xl">{said}</h1>
     <p class="mt-3 flex gap-4">
       <a class="link" href="#/">Back to the shed</a>
-      <button class="link" onclick={() => load(params.id)}>Try again</button>
+      <button class="link" onclick={() => asked.instead()}>Try again</button>
     </p>
   </main>
 {:else}

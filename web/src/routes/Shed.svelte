@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { push } from 'svelte-spa-router';
+  import { Ask } from '../lib/api/ask.svelte';
   import { api, call, sayProblem, type Workshop } from '../lib/api/client';
   import { prefs } from '../lib/prefs.svelte';
   import FilesBar from '../lib/shed/FilesBar.svelte';
@@ -9,36 +11,36 @@
   import Finder, { type Deed } from '../lib/ui/Finder.svelte';
   import TopBar from '../lib/ui/TopBar.svelte';
 
-  let shed = $state<Workshop>();
   let said = $state('');
   /** The last deletion, while it can be undone. */
   let deleted = $state<{ words: string; undo: () => Promise<string | undefined> }>();
 
-  const load = async () => {
-    const { data, problem } = await call(() => api.GET('/api/workshop', { params: { query: { units: prefs.units } } }));
-    if (data) shed = data;
-    said = data ? '' : sayProblem(problem);
-  };
-
+  const asked = new Ask<Workshop>(
+    (signal) => call(() => api.GET('/api/workshop', { params: { query: { units: prefs.units } }, signal })),
+    ({ data, problem }) => (said = data ? '' : sayProblem(problem))
+  );
+  const shed = $derived(asked.answer);
+  const load = () => asked.again();
   $effect(() => {
     void prefs.units;
-    void load();
+    untrack(load);
   });
+  $effect(() => () => asked.stop());
 
   const undo = async () => {
     const problem = await deleted?.undo();
     if (problem) said = problem;
     else deleted = undefined;
-    await load();
+    load();
   };
   const ondeleted = (words: string, undo: () => Promise<string | undefined>) => {
     deleted = { words, undo };
-    void load();
+    load();
   };
   const demo = async () => {
     const { problem } = await call(() => api.POST('/api/demo'));
     if (problem) said = sayProblem(problem);
-    await load();
+    load();
   };
   const key = (e: KeyboardEvent) => {
     if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && deleted && !(e.target instanceof HTMLInputElement)) {
@@ -55,7 +57,7 @@
       }))
     ) ?? []),
     { name: 'New machine', group: 'Do', run: () => document.getElementById('new-machine')?.focus() },
-    { name: 'Export the workshop as a file', group: 'Do', run: () => location.assign('/api/export') },
+    { name: 'Export the workshop as a file', group: 'Do', run: () => document.getElementById('export-workshop')?.click() },
     { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
     { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') }
   ]);

@@ -1,74 +1,79 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { push, replace } from 'svelte-spa-router';
-  import { api, call, sayProblem, type ShelfEntry, type ShelfItem } from '../lib/api/client';
+  import { Ask } from '../lib/api/ask.svelte';
+  import { api, call, sayProblem, type ShelfEntry, type ShelfItem, type ShelfLabel } from '../lib/api/client';
   import { catalogue } from '../lib/catalogue.svelte';
   import { prefs } from '../lib/prefs.svelte';
   import Donors from '../lib/shelf/Donors.svelte';
   import ItemEditor from '../lib/shelf/ItemEditor.svelte';
   import { ItemState } from '../lib/shelf/item.svelte';
-  import { nameOf, sorts, states, summaryOf } from '../lib/shelf/words';
+  import { setOnShelf, stock } from '../lib/shelf/stock.svelte';
+  import { sorts, states } from '../lib/shelf/words';
   import Finder, { type Deed } from '../lib/ui/Finder.svelte';
   import TopBar from '../lib/ui/TopBar.svelte';
 
   let { params }: { params?: { id?: string } } = $props();
 
-  let entries = $state<ShelfEntry[]>();
   let said = $state('');
   let open = $state.raw<ItemState>();
-  let removed = $state<ShelfEntry>();
+  let removed = $state.raw<ShelfLabel>();
   const donors = $derived(params?.id === 'donors');
+  $effect(() => untrack(() => stock.load()));
 
-  const load = async () => {
-    const { data, problem } = await call(() => api.GET('/api/shelf'));
-    if (data) entries = data;
-    said = data ? '' : sayProblem(problem);
-  };
-  $effect(() => untrack(() => void load()));
-
+  const asked = new Ask<ShelfEntry>(
+    (signal) => call(() => api.GET('/api/shelf/{id}', { params: { path: { id: params?.id ?? '' } }, signal })),
+    async ({ data, problem }) => {
+      const id = params?.id ?? '';
+      const opened = data ? await ItemState.open(data) : ItemState.unsaved(id);
+      if (params?.id !== id) return opened?.close();
+      open = opened;
+      const gone = problem?.status === 404 || problem?.status === 422;
+      said = opened ? '' : gone ? 'That part is not here; it may have been taken off the shelf.' : sayProblem(problem);
+    }
+  );
   $effect(() => {
-    const id = params?.id;
-    const loaded = entries !== undefined;
-    untrack(() => {
+    if (params?.id && !donors) untrack(() => asked.instead());
+    return () => {
+      asked.stop();
       open?.close();
-      const entry = loaded ? entries?.find((e) => e.item.id === id) : undefined;
-      open = entry && new ItemState($state.snapshot(entry), (item) => (entry.item = item));
-      if (loaded && id && !entry && !donors) said = 'That part is not here; it may have been taken off the shelf.';
-    });
-    return () => untrack(() => open?.close());
+      open = undefined;
+    };
   });
   $effect(() => {
     void prefs.units;
-    void untrack(() => open)?.check();
+    untrack(() => open)?.check();
   });
 
+  const load = () => {
+    said = '';
+    stock.load();
+    if (params?.id && !donors) asked.instead();
+  };
   const add = async (sort: ShelfItem['sort']) => {
     const blank = $state.snapshot(catalogue.blankItem);
     if (!blank) return;
-    const item = { ...blank, sort };
-    const { data, problem } = await call(() => api.POST('/api/shelf', { body: item }));
+    const { data, problem } = await call(() => api.POST('/api/shelf', { body: { ...blank, sort } }));
     if (!data) return void (said = sayProblem(problem));
-    entries?.push({ item: { ...item, id: data.id }, version: 1, pictures: [] });
+    stock.load();
     await push(`/shelf/${data.id}`);
   };
-  const remove = async (item: ShelfItem) => {
-    open?.close();
-    const { problem } = await call(() => api.DELETE('/api/shelf/{id}', { params: { path: { id: item.id } } }));
-    if (problem) return void (said = sayProblem(problem));
-    removed = entries?.find((e) => e.item.id === item.id);
-    entries = entries?.filter((e) => e.item.id !== item.id);
+  const remove = async (item: ItemState) => {
+    const label = stock.parts.find((p) => p.id === item.id);
+    item.close();
+    said = await setOnShelf(item.id, false);
+    if (said) return;
+    removed = label;
     await replace('/shelf');
   };
   const putBack = async () => {
     if (!removed) return;
-    const { problem } = await call(() => api.POST('/api/shelf/{id}/restore', { params: { path: { id: removed?.item.id ?? '' } } }));
-    if (problem) return void (said = sayProblem(problem));
-    removed = undefined;
-    await load();
+    said = await setOnShelf(removed.id, true);
+    if (!said) removed = undefined;
   };
   const stateWords = (s: string) => states.find(([id]) => id === s)?.[1] ?? states[0][1];
   const deeds = $derived<Deed[]>([
-    ...(entries ?? []).map((e) => ({ name: nameOf(e.item), group: 'On the shelf', run: () => void push(`/shelf/${e.item.id}`) })),
+    ...stock.parts.map((p) => ({ name: p.name, group: 'On the shelf', run: () => void push(`/shelf/${p.id}`) })),
     { name: 'Add a motor', group: 'Do', run: () => void add('motor') },
     { name: 'What is it? Name a motor by what can be seen', group: 'Go to', run: () => void push('/what-is-it') },
     { name: 'What holds what', group: 'Go to', run: () => void push('/shelf/donors') },
@@ -92,7 +97,7 @@
     <div aria-live="polite">
       {#if removed}
         <p class="mb-3 border-l-4 border-brass pl-3">
-          {nameOf(removed.item)} is off the shelf. <button class="link" onclick={putBack}>Put it back</button>
+          {removed.name} is off the shelf. <button class="link" onclick={putBack}>Put it back</button>
         </p>
       {/if}
     </div>
@@ -102,7 +107,7 @@
       <a class="link self-center" href="#/shelf/donors" aria-current={donors ? 'page' : undefined}>what holds what</a>
     </p>
     {#each sorts as [sort, plural] (sort)}
-      {@const here = (entries ?? []).filter((e) => e.item.sort === sort)}
+      {@const here = stock.of(sort)}
       <section class="mt-4">
         <h2 class="caption flex items-baseline justify-between">
           {plural}
@@ -110,21 +115,17 @@
             >{/if}
         </h2>
         <ul>
-          {#each here as e (e.item.id)}
-            <li class="border-b border-dotted border-rule">
+          {#each here as p (p.id)}
+            <li class="part border-b border-dotted border-rule">
               <a
-                href="#/shelf/{e.item.id}"
+                href="#/shelf/{p.id}"
                 class="flex min-h-12 items-center gap-3 py-1.5 hover:underline"
-                aria-current={e.item.id === params?.id ? 'page' : undefined}
+                aria-current={p.id === params?.id ? 'page' : undefined}
               >
-                {#if e.pictures[0]}<img
-                    src="/api/pictures/{e.pictures[0]}?thumbnail=true"
-                    alt=""
-                    class="size-11 flex-none object-cover"
-                  />{/if}
+                {#if p.picture}<img src="/api/pictures/{p.picture}?thumbnail=true" alt="" class="size-11 flex-none object-cover" />{/if}
                 <span class="min-w-0 flex-1">
-                  <span class:font-semibold={e.item.id === params?.id}>{nameOf(e.item)}</span>
-                  <span class="block text-sm text-soft">{[summaryOf(e.item), stateWords(e.item.state)].filter(Boolean).join(', ')}</span>
+                  <span class:font-semibold={p.id === params?.id}>{p.name}</span>
+                  <span class="block text-sm text-soft">{[p.says, stateWords(p.state)].filter(Boolean).join(', ')}</span>
                 </span>
               </a>
             </li>
@@ -140,7 +141,7 @@
     {#if donors}
       <Donors />
     {:else if open}
-      {#key open}<ItemEditor state={open} onremove={() => open && void remove(open.item)} />{/key}
+      {#key open}<ItemEditor state={open} onremove={() => open && void remove(open)} />{/key}
     {:else}
       <p class="max-w-prose text-lg text-soft">
         What is on hand: motors with their plates and readings, controls, pulleys, belts. Choose one to open it, or add a motor. One with no
@@ -150,3 +151,11 @@
     {/if}
   </div>
 </main>
+
+<style>
+  /* A shelf of a thousand parts is laid out only where it is looked at. */
+  .part {
+    content-visibility: auto;
+    contain-intrinsic-size: auto 3.6rem;
+  }
+</style>

@@ -28,7 +28,7 @@
           >
         </thead>
         <tbody>
-          {#each plate.positions as p (p.label)}
+          {#each plate.positions as p, row (row)}
             <tr>
               <th scope="row"
                 >{plate.positions.length > 1 ? p.label : 'spindle rpm'}<span class="block text-base font-normal">{p.ratio}</span></th
@@ -44,7 +44,7 @@
       <h2 class="mt-6 text-2xl">Jobs</h2>
       <table class="mt-2 w-full jobs">
         <tbody>
-          {#each plate.jobs as j (j.name)}
+          {#each plate.jobs as j, row (row)}
             <tr>
               <th scope="row">{j.name}</th>
               <td class="text-left!">{figure(j.lowRpm)}{j.highRpm > j.lowRpm ? `–${figure(j.highRpm)}` : ''} rpm</td>

@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { push } from 'svelte-spa-router';
+  import { Ask } from '../lib/api/ask.svelte';
   import { api, call, sayProblem, type Schemas, type Sheet } from '../lib/api/client';
   import { catalogue } from '../lib/catalogue.svelte';
   import Capacitor from '../lib/identify/Capacitor.svelte';
@@ -17,23 +19,29 @@
   /** What was answered, with the question as it was asked, so that it can be shown and changed. */
   let seen = $state<{ clue: Clue; answer: string }[]>([]);
   let donor = $state('');
-  let opinion = $state.raw<Schemas['IdentifyOpinion']>();
   let chosen = $state<Clue>();
-  let said = $state('');
+  let failed = $state('');
   let thermal = $state(false);
   let view = $state<'kind' | 'leads' | 'capacitor'>('kind');
-  let sheet = $state.raw<Sheet>();
 
-  $effect(() => {
+  const asked = new Ask<Schemas['IdentifyOpinion']>((signal) => {
     const body = { donor, region: prefs.region, seen: seen.map((s) => ({ clue: s.clue.id, answer: s.answer })) };
-    void call(() => api.POST('/api/identify', { body })).then((r) => {
-      if (r.data) opinion = r.data;
-      said = r.data ? '' : sayProblem(r.problem);
-    });
+    return call(() => api.POST('/api/identify', { body, signal }));
   });
+  const opinion = $derived(asked.answer);
+  const said = $derived(failed || (asked.problem ? sayProblem(asked.problem) : ''));
   $effect(() => {
-    const id = params?.plan;
-    if (id) void call(() => api.GET('/api/plans/{id}', { params: { path: { id } } })).then((r) => (sheet = r.data));
+    void [donor, prefs.region, seen.length];
+    untrack(() => asked.again());
+  });
+  const plan = new Ask<Sheet>((signal) => call(() => api.GET('/api/plans/{id}', { params: { path: { id: params?.plan ?? '' } }, signal })));
+  const sheet = $derived(params?.plan ? plan.answer : undefined);
+  $effect(() => {
+    if (params?.plan) untrack(() => plan.instead());
+  });
+  $effect(() => () => {
+    asked.stop();
+    plan.stop();
   });
 
   const clue = $derived(chosen ?? opinion?.next);
@@ -67,7 +75,7 @@
     const notes = seen.map((s) => `${s.clue.ask} ${wordsOf(s.clue, s.answer)}`).join('\n');
     const { data, problem } = await call(() => api.POST('/api/shelf', { body: { ...blank, motor, notes } }));
     if (data) await push(`/shelf/${data.id}`);
-    else said = sayProblem(problem);
+    else failed = sayProblem(problem);
   };
   const toPlan = async () => {
     const motor = made();

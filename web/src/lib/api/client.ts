@@ -15,6 +15,7 @@ export type Level = Finding['level'];
 export type Remedy = Schemas['LineRemedy'];
 export type Working = Schemas['Working'];
 export type Workshop = Schemas['Workshop'];
+export type ShelfLabel = Schemas['ShelfLine'];
 export type ShelfItem = Schemas['ShelfItem'];
 export type ShelfEntry = Schemas['ShelfEntry'];
 export type Catalogue = Schemas['Catalogue'];
@@ -36,14 +37,31 @@ export function sayProblem(problem: Problem | undefined): string {
   return problem?.detail ?? 'The server did not answer.';
 }
 
-/** Runs a call and turns a network failure into a problem like any other. */
+const BUSY_TRIES = 4;
+
+/** Runs a call and turns a network failure into a problem like any other. A server that has too much to
+ *  do is asked again when it says. */
 export async function call<T>(
   run: () => Promise<{ data?: T; error?: unknown; response: Response }>
 ): Promise<{ data?: T; problem?: Problem; status: number }> {
-  try {
-    const { data, error, response } = await run();
-    return { data, problem: error as Problem | undefined, status: response.status };
-  } catch {
-    return { problem: { detail: 'The server is not answering. What you typed is kept here.' }, status: 0 };
+  for (let tries = 1; ; tries++) {
+    try {
+      const { data, error, response } = await run();
+      const wait = Number(response.headers.get('Retry-After'));
+      if (response.status !== 503 || !wait || tries === BUSY_TRIES) {
+        return { data, problem: error as Problem | undefined, status: response.status };
+      }
+      await new Promise((resolve) => setTimeout(resolve, wait * 1000));
+    } catch {
+      return { problem: { detail: 'The server is not answering. What you typed is kept here.' }, status: 0 };
+    }
   }
 }
+
+/** The fields that cannot be used, with what is wrong with each. */
+export const byField = (entries: { field: string; message: string }[]): Record<string, string> =>
+  Object.fromEntries(entries.map((e) => [e.field, e.message]));
+
+/** The same of a refused request. */
+export const fieldsOf = (problem: Problem | undefined): Record<string, string> =>
+  byField((problem?.errors ?? []).map((e) => ({ field: e.location ?? '', message: e.message ?? 'cannot be used' })));

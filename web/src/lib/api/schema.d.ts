@@ -15,7 +15,7 @@ export interface paths {
         put?: never;
         /**
          * Work out a plan; nothing is saved
-         * @description 422 names every field that cannot be used.
+         * @description The answer names every entry that cannot be used; the rest is worked out without them. Without parts of its own the workshop's shelf is tried.
          */
         post: operations["assess"];
         delete?: never;
@@ -479,7 +479,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every part on the shelf */
+        /** The parts on the shelf, as a list */
         get: operations["get-shelf"];
         put?: never;
         /** Put a part on the shelf */
@@ -514,7 +514,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** A part on the shelf */
+        get: operations["get-shelf-item"];
         /** Save a part; 409 when it was changed elsewhere */
         put: operations["save-shelf-item"];
         post?: never;
@@ -762,6 +763,8 @@ export interface components {
             /** @description Said of every plan of this sort, whatever is filled in */
             always?: boolean;
             detail: string;
+            /** @description An entry that was typed and cannot be used */
+            entry?: boolean;
             /** @description Path of the field that causes it, such as control.currentLimit; may be empty */
             field: string;
             /** @description Stable name, such as motor.fan-cooling */
@@ -891,7 +894,7 @@ export interface components {
             /** @description What each lead is, lead by lead */
             roles: string[];
         };
-        ImportedBody: {
+        Imported: {
             /**
              * Format: int64
              * @description How many machines were added
@@ -910,6 +913,8 @@ export interface components {
             bench: components["schemas"]["MotorBenchView"];
             coverage: components["schemas"]["LineCoverage"];
             drawing: components["schemas"]["LineDrawing"];
+            /** @description Entries that cannot be used; the rest is worked out as if they were left empty */
+            entries: components["schemas"]["QuantityFieldError"][];
             /** @description Most serious first */
             findings: components["schemas"]["Finding"][];
             /** @description Changes tried for findings that are not a job's, by finding ID */
@@ -1189,7 +1194,8 @@ export interface components {
         LineInput: {
             machine: components["schemas"]["WorkMachine"];
             plan: components["schemas"]["LinePlan"];
-            shelf: components["schemas"]["ShelfItem"][];
+            /** @description Parts to try; left out for those of the workshop's shelf */
+            shelf?: components["schemas"]["ShelfItem"][];
             /**
              * @description Units the answer is written in; never changes what was typed
              * @enum {string}
@@ -1420,7 +1426,8 @@ export interface components {
             ask: components["schemas"]["LineSearchAsk"];
             machine: components["schemas"]["WorkMachine"];
             plan: components["schemas"]["LinePlan"];
-            shelf: components["schemas"]["ShelfItem"][];
+            /** @description Parts to try; left out for those of the workshop's shelf */
+            shelf?: components["schemas"]["ShelfItem"][];
             /**
              * @description Units the answer is written in; never changes what was typed
              * @enum {string}
@@ -1767,6 +1774,14 @@ export interface components {
             kind: string;
             name: string;
         };
+        QuantityFieldError: {
+            /** @description Path of the field, such as motor.plate.speed */
+            field: string;
+            /** @description What was typed */
+            given: string;
+            /** @description What is wrong and what is allowed */
+            message: string;
+        };
         ReductionDescribed: {
             name: string;
             /** @description Two speeds measured at once, to find what the ratio really is */
@@ -1875,7 +1890,7 @@ export interface components {
             plans: components["schemas"]["ShedPlan"][];
         };
         ShedPlan: {
-            drawing?: components["schemas"]["LineDrawing"];
+            drawing: components["schemas"]["LineDrawing"];
             headline: string;
             id: string;
             letter: string;
@@ -1894,7 +1909,6 @@ export interface components {
             planId: string;
             /** Format: int64 */
             planVersion: number;
-            shelf: components["schemas"]["ShelfItem"][];
             /** @description Every plan of the machine, this one too */
             siblings: components["schemas"]["Sibling"][];
             workshop: string;
@@ -1941,8 +1955,44 @@ export interface components {
         };
         ShelfKnown: {
             bench: components["schemas"]["MotorBenchView"];
+            /** @description Entries that cannot be used; the rest is worked out as if they were left empty */
+            entries: components["schemas"]["QuantityFieldError"][];
             findings: components["schemas"]["Finding"][];
             workings: components["schemas"]["Working"][];
+        };
+        ShelfLabel: {
+            id: string;
+            /** @description Of a motor or control */
+            kind?: string;
+            name: string;
+            /** @description Of a motor or control */
+            origin?: string;
+            /** @description What is most worth knowing of it, in a few figures */
+            says: string;
+            /** @enum {string} */
+            sort: "motor" | "control" | "pulley" | "belt" | "other";
+            /** @enum {string} */
+            state: "untested" | "works" | "needs-work" | "for-parts";
+            /** @description Of a pulley */
+            wheel?: components["schemas"]["ShelfWheel"];
+        };
+        ShelfLine: {
+            id: string;
+            /** @description Of a motor or control */
+            kind?: string;
+            name: string;
+            /** @description Of a motor or control */
+            origin?: string;
+            /** @description ID of its first picture */
+            picture?: string;
+            /** @description What is most worth knowing of it, in a few figures */
+            says: string;
+            /** @enum {string} */
+            sort: "motor" | "control" | "pulley" | "belt" | "other";
+            /** @enum {string} */
+            state: "untested" | "works" | "needs-work" | "for-parts";
+            /** @description Of a pulley */
+            wheel?: components["schemas"]["ShelfWheel"];
         };
         ShelfWheel: {
             bore: string;
@@ -2326,7 +2376,7 @@ export interface components {
         Workshop: {
             machines: components["schemas"]["ShedMachine"][];
             name: string;
-            shelf: components["schemas"]["ShelfItem"][];
+            shelf: components["schemas"]["ShelfLabel"][];
         };
     };
     responses: never;
@@ -2538,13 +2588,9 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": string;
-                };
+                content?: never;
             };
             /** @description Error */
             default: {
@@ -2620,7 +2666,9 @@ export interface operations {
     import: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "Content-Length"?: number;
+            };
             path?: never;
             cookie?: never;
         };
@@ -2636,7 +2684,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ImportedBody"];
+                    "application/json": components["schemas"]["Imported"];
                 };
             };
             /** @description Error */
@@ -3323,7 +3371,10 @@ export interface operations {
     };
     "get-shelf": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Only parts of one sort */
+                sort?: "motor" | "control" | "pulley" | "belt" | "other";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3336,7 +3387,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShelfEntry"][];
+                    "application/json": components["schemas"]["ShelfLine"][];
                 };
             };
             /** @description Error */
@@ -3403,6 +3454,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShelfKnown"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-shelf-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfEntry"];
                 };
             };
             /** @description Error */

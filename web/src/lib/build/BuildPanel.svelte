@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
+  import { Ask } from '../api/ask.svelte';
   import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
-  import { prefs } from '../prefs.svelte';
   import Segments from '../ui/Segments.svelte';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
   import BillTable from './BillTable.svelte';
   import Drawing from './Drawing.svelte';
   import PowerUp from './PowerUp.svelte';
@@ -12,18 +13,18 @@
   /** What it takes to build the plan: wiring, the order of first power-up, parts, and other ways. */
   const sheet = openSheet();
 
-  let build = $state.raw<Schemas['LineBuild']>();
-  let problem = $state('');
   let tab = $state<'wiring' | 'power' | 'parts' | 'ways'>('wiring');
 
+  const asked = new Ask<Schemas['LineBuild']>((signal) =>
+    call(() => api.POST('/api/build', { body: sheet.question, bodySerializer: filledOnly, signal }))
+  );
+  const build = $derived(asked.answer);
+  const problem = $derived(asked.problem ? sayProblem(asked.problem) : '');
   $effect(() => {
-    const { machine, plan } = $state.snapshot(sheet.doc);
-    const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(sheet.head.shelf) };
-    void call(() => api.POST('/api/build', { body, bodySerializer: filledOnly })).then((r) => {
-      build = r.data ?? build;
-      problem = r.data ? '' : sayProblem(r.problem);
-    });
+    void sheet.question;
+    untrack(() => asked.again());
   });
+  $effect(() => () => asked.stop());
 </script>
 
 <section aria-label="Wiring and building" class="p-4">

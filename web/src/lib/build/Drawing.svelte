@@ -68,7 +68,7 @@
         <text x={x + box.w / 2} y={top + box.h + 29 + k * 13} text-anchor="middle" class="name">{words}</text>
       {/each}
     {/each}
-    {#each rows as l (l.name)}
+    {#each rows as l, n (n)}
       <text x="10" y={l.y + 12} class="caption">{l.name}</text>
       {#each l.runs as r, i (i)}
         {@const y = l.y + 24 + i * rowHeight}

@@ -21,7 +21,7 @@
   </ul>
   <h2 class="caption mt-4">Terminal to terminal</h2>
   <table class="mt-1 w-full text-[0.94rem]">
-    {#each groups as g (g.name)}
+    {#each groups as g, n (n)}
       <tbody>
         <tr><th colspan="4" class="pt-2 text-left font-semibold">{g.name}</th></tr>
         {#each g.wires as w (w.n)}

@@ -1,39 +1,41 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
+  import { Ask } from '../api/ask.svelte';
   import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
-  import { prefs } from '../prefs.svelte';
   import SideBySide from '../rank/SideBySide.svelte';
   import Mark from '../ui/Mark.svelte';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
   import { figure } from '../reach/scale';
 
   /** Every control that works with the plan's motor, on one reach. */
   const sheet = openSheet();
   const most = 4;
 
-  let answer = $state.raw<Schemas['LineControlsTried']>();
-  let problem = $state('');
-  let picked = $state.raw<string[]>([]);
+  /** By their places in the list: two may have one name. */
+  let picked = $state.raw<number[]>([]);
 
-  const key = (c: Schemas['LineControlTried']) => `${c.kind} ${c.name} ${c.from}`;
-
+  const asked = new Ask<Schemas['LineControlsTried']>(
+    (signal) => call(() => api.POST('/api/controls', { body: sheet.question, bodySerializer: filledOnly, signal })),
+    ({ data }) => {
+      if (data) picked = [...data.tried.slice(0, most).keys()];
+    }
+  );
+  const answer = $derived(asked.answer);
+  const problem = $derived(asked.problem ? sayProblem(asked.problem) : '');
   $effect(() => {
-    const { machine, plan } = $state.snapshot(sheet.doc);
-    const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(sheet.head.shelf) };
-    void call(() => api.POST('/api/controls', { body, bodySerializer: filledOnly })).then((r) => {
-      answer = r.data;
-      problem = r.data ? '' : sayProblem(r.problem);
-      if (r.data) picked = r.data.tried.slice(0, most).map(key);
-    });
+    void sheet.question;
+    untrack(() => asked.again());
   });
+  $effect(() => () => asked.stop());
 
   const judged = (c: Schemas['LineControlTried']) => c.jobs.filter((j) => j.outcome !== 'cannot-tell');
-  const pick = (k: string) => (picked = picked.includes(k) ? picked.filter((p) => p !== k) : [...picked, k].slice(-most));
+  const pick = (k: number) => (picked = picked.includes(k) ? picked.filter((p) => p !== k) : [...picked, k].slice(-most));
   const use = (c: Schemas['LineControlTried']) => {
     sheet.change(({ plan }) => (plan.control = structuredClone($state.snapshot(c.uses))));
     sheet.panel = '';
     sheet.station = 'control';
   };
-  const shown = $derived((answer?.tried ?? []).filter((c) => picked.includes(key(c))));
+  const shown = $derived((answer?.tried ?? []).filter((_, i) => picked.includes(i)));
 </script>
 
 <section aria-label="Controls compared" class="grid gap-x-8 gap-y-4 p-4 lg:grid-cols-2">
@@ -45,7 +47,7 @@
     <p class="text-[0.94rem] text-soft">Each on the plan's own reduction, with the jobs as they are.</p>
     {#if problem}<p role="alert" class="mt-2 text-stop">{problem}</p>{/if}
     <ol class="mt-2">
-      {#each answer?.tried ?? [] as c (key(c))}
+      {#each answer?.tried ?? [] as c, i (i)}
         <li class="border-b border-rule py-3" data-control={c.kind}>
           <div class="flex items-start gap-3">
             <Mark level={c.jobsDone < judged(c).length ? 'stop' : c.also ? 'caution' : 'good'} size={22} />
@@ -63,7 +65,7 @@
               </p>
               <p class="mt-1 flex flex-wrap gap-x-4">
                 <label class="flex min-h-8 items-center gap-2">
-                  <input type="checkbox" class="size-5 accent-(--iron)" checked={picked.includes(key(c))} onchange={() => pick(key(c))} />
+                  <input type="checkbox" class="size-5 accent-(--iron)" checked={picked.includes(i)} onchange={() => pick(i)} />
                   on the reach
                 </label>
                 {#if c.from !== "the plan's own"}<button class="link" onclick={() => use(c)}>use it in this plan</button>{/if}

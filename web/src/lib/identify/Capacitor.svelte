@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, call, type Finding, type Schemas } from '../api/client';
+  import { api, call, fieldsOf, type Finding, type Schemas } from '../api/client';
   import Findings from './Findings.svelte';
 
   /** A capacitor as marked and metered, and what its start switch did. */
@@ -19,7 +19,7 @@
 
   const check = async () => {
     const { data, problem } = await call(() => api.POST('/api/capacitor', { body: $state.snapshot(c) }));
-    errors = Object.fromEntries((problem?.errors ?? []).map((e) => [e.location ?? '', e.message ?? 'cannot be used']));
+    errors = fieldsOf(problem);
     if (data) findings = data;
   };
   const blanks = [

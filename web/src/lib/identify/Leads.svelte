@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, call, type Schemas } from '../api/client';
+  import { api, call, fieldsOf, type Schemas } from '../api/client';
   import Findings from './Findings.svelte';
   import WindingFigure from './WindingFigure.svelte';
 
@@ -23,7 +23,7 @@
   const sort = async () => {
     const body = { readings: $state.snapshot(rows), thin: thin.split(/[ ,;]+/).filter(Boolean) };
     const { data, problem } = await call(() => api.POST('/api/leads', { body }));
-    errors = Object.fromEntries((problem?.errors ?? []).map((e) => [e.location ?? '', e.message ?? 'cannot be used']));
+    errors = fieldsOf(problem);
     if (!data) return;
     sorted = data;
     onthermal(data.thermal !== '');
@@ -77,7 +77,7 @@
       <p class="text-lg font-semibold">{sorted.verdict}</p>
       <WindingFigure windings={sorted.windings} />
       <ul class="mt-2">
-        {#each sorted.windings as w (w.leads.join())}
+        {#each sorted.windings as w, i (i)}
           <li class="border-b border-dotted border-rule py-1.5">
             <span class="font-semibold">{w.leads.join(', ')}</span>: {w.is}
             {#if w.roles.length > 0}

@@ -14,7 +14,7 @@
 
 {#if joined.length + plain.length > 0}
   <svg viewBox="0 0 300 {height}" class="mt-2 w-full max-w-sm" role="img" aria-label="The windings, drawn">
-    {#each joined as w, i (w.leads.join())}
+    {#each joined as w, i (i)}
       <g transform="translate(0 {i * 130})">
         {#if single(w)}
           <path d="{coil(118, 34)}M62 34h56M174 34h62M62 34v60h56{coil(118, 94).replace('M118 94', '')}M174 94h62" class="wire" />
@@ -35,7 +35,7 @@
         {/if}
       </g>
     {/each}
-    {#each plain as w, i (w.leads.join())}
+    {#each plain as w, i (i)}
       <g transform="translate(0 {joined.length * 130 + i * 40})">
         <text x="58" y="25" text-anchor="end">{w.leads[0]}</text>
         {#if w.is.startsWith('thermal')}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
-  import Choice from '../ui/Choice.svelte';
-  import Field from '../ui/Field.svelte';
+  import Choice from '../form/Choice.svelte';
+  import Field from '../form/Field.svelte';
   import BuiltOn from './BuiltOn.svelte';
   import Readings from './Readings.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { catalogue } from '../catalogue.svelte';
   import Figures from '../ui/Figures.svelte';
-  import { openForm } from '../ui/context';
+  import { openForm } from '../form/context';
   import Plate from './Plate.svelte';
 
   /** A motor as its plate reads, what its kind is like, and what all that is known makes it. */

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import Choice from '../ui/Choice.svelte';
-  import Field from '../ui/Field.svelte';
-  import Tick from '../ui/Tick.svelte';
-  import { openForm } from '../ui/context';
+  import Choice from '../form/Choice.svelte';
+  import Field from '../form/Field.svelte';
+  import Tick from '../form/Tick.svelte';
+  import { openForm } from '../form/context';
 
   /** A gearbox or clutch that comes with the motor. */
   let { at }: { at: string } = $props();

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { catalogue } from '../catalogue.svelte';
-  import Choice from '../ui/Choice.svelte';
-  import Field from '../ui/Field.svelte';
-  import { openForm } from '../ui/context';
+  import Choice from '../form/Choice.svelte';
+  import Field from '../form/Field.svelte';
+  import { openForm } from '../form/context';
 
   /** The plate as engraved: the blanks such a motor's plate has. */
   let { at }: { at: string } = $props();

@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { catalogue } from '../catalogue.svelte';
-  import Choice from '../ui/Choice.svelte';
-  import Field from '../ui/Field.svelte';
-  import Rows from '../ui/Rows.svelte';
-  import { openForm } from '../ui/context';
+  import Choice from '../form/Choice.svelte';
+  import Field from '../form/Field.svelte';
+  import Rows from '../form/Rows.svelte';
+  import { openForm } from '../form/context';
 
   /** What was measured, and what all of it together comes to. */
   let { at, bench }: { at: string; bench: Schemas['MotorBenchView'] | undefined } = $props();

@@ -11,8 +11,10 @@
 </script>
 
 <script lang="ts">
-  import type { Snippet } from 'svelte';
-  import { api, call, filledOnly, sayProblem, type Assessment, type Schemas, type Sheet } from '../api/client';
+  import { untrack, type Snippet } from 'svelte';
+  import { Ask } from '../api/ask.svelte';
+  import { api, call, filledOnly, sayProblem } from '../api/client';
+  import { wordsOf } from '../form/path';
   import { prefs } from '../prefs.svelte';
 
   /** A sheet for the wall: the paper, the plan it is of, and what is worked out for it. */
@@ -25,25 +27,25 @@
   }
   let { id, title, whole = false, page }: Props = $props();
 
-  let sheet = $state.raw<Sheet>();
-  let a = $state.raw<Assessment>();
-  let build = $state.raw<Schemas['LineBuild']>();
-  let said = $state('');
+  const asked = new Ask<Printed>(async (signal) => {
+    const got = await call(() => api.GET('/api/plans/{id}', { params: { path: { id } }, signal }));
+    if (!got.data) return { problem: got.problem, status: got.status };
+    const { machine, plan } = got.data;
+    const request = { body: { units: prefs.units, machine, plan }, bodySerializer: filledOnly, signal };
+    const answer = await call(() => api.POST('/api/assess', request));
+    const more = whole && answer.data ? await call(() => api.POST('/api/build', request)) : undefined;
+    const failed = !answer.data ? answer : more && !more.data ? more : undefined;
+    if (!answer.data || failed) return { problem: failed?.problem, status: failed?.status ?? 0 };
+    return { data: { sheet: got.data, a: answer.data, build: more?.data }, status: 200 };
+  });
+  const printed = $derived(asked.answer);
   let paper = $state<'A4' | 'Letter'>('A4');
 
-  const load = async (id: string) => {
-    const got = await call(() => api.GET('/api/plans/{id}', { params: { path: { id } } }));
-    if (!got.data) return void (said = sayProblem(got.problem));
-    const { machine, plan, shelf } = got.data;
-    const request = { body: { units: prefs.units, machine, plan, shelf }, bodySerializer: filledOnly };
-    const answer = await call(() => api.POST('/api/assess', request));
-    const more = whole ? await call(() => api.POST('/api/build', request)) : undefined;
-    said = answer.data ? '' : sayProblem(answer.problem);
-    sheet = got.data;
-    build = more?.data;
-    a = answer.data;
-  };
-  $effect(() => void load(id));
+  $effect(() => {
+    void [id, prefs.units];
+    untrack(() => asked.instead());
+    return () => asked.stop();
+  });
 </script>
 
 <svelte:head>
@@ -58,11 +60,20 @@
   <button class="button primary" onclick={() => window.print()}>Print</button>
 </header>
 <main class="page mx-auto {paper}">
-  {#if said}<p role="alert">{said}</p>{/if}
-  {#if sheet && a}
+  {#if asked.problem}
+    <p role="alert">{sayProblem(asked.problem)} <button class="link print:hidden" onclick={() => asked.instead()}>Try again</button></p>
+  {/if}
+  {#if printed}
+    {@const { sheet, a } = printed}
     <h1 class="text-5xl">{sheet.machine.name}</h1>
     <p class="mt-1 text-lg">{title}. Plan {sheet.letter}{sheet.plan.name ? `, ${sheet.plan.name}` : ''}. {sheet.workshop}</p>
-    {@render page({ sheet, a, build })}
+    {#if a.entries.length > 0}
+      <div class="mt-3 border-2 border-black p-2">
+        <p class="font-semibold">Worked out without what cannot be used. Do not power it by this sheet.</p>
+        {#each a.entries as e, i (i)}<p>{wordsOf(e.field)}, “{e.given}”: {e.message}.</p>{/each}
+      </div>
+    {/if}
+    {@render page(printed)}
   {/if}
 </main>
 

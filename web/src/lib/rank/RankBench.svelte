@@ -1,37 +1,34 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
+  import { Ask } from '../api/ask.svelte';
   import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
-  import { prefs } from '../prefs.svelte';
   import Mark from '../ui/Mark.svelte';
   import Segments from '../ui/Segments.svelte';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
   import SideBySide from './SideBySide.svelte';
 
   /** The shelf's motors for this machine's jobs, best first, up to four of them side by side. */
   const sheet = openSheet();
   const most = 4;
 
-  let ranking = $state.raw<Schemas['LineRanking']>();
-  let problem = $state('');
   let picked = $state.raw<string[]>([]);
   let geared = $state<'top' | 'same'>('top');
 
+  const asked = new Ask<Schemas['LineRanking']>(
+    (signal) => call(() => api.POST('/api/rank', { body: sheet.question, bodySerializer: filledOnly, signal })),
+    ({ data }) => {
+      if (!data) return;
+      const tried = data.contenders.filter((c) => c.tried);
+      picked = tried.slice(0, 3).map((c) => c.id);
+    }
+  );
+  const ranking = $derived(asked.answer);
+  const problem = $derived(asked.problem ? sayProblem(asked.problem) : '');
   $effect(() => {
-    const body = {
-      units: prefs.units,
-      machine: $state.snapshot(sheet.doc.machine),
-      plan: $state.snapshot(sheet.doc.plan),
-      shelf: $state.snapshot(sheet.head.shelf)
-    };
-    void call(() => api.POST('/api/rank', { body, bodySerializer: filledOnly })).then((r) => {
-      ranking = r.data;
-      problem = r.data ? '' : sayProblem(r.problem);
-      if (r.data)
-        picked = r.data.contenders
-          .filter((c) => c.tried)
-          .slice(0, 3)
-          .map((c) => c.id);
-    });
+    void sheet.question;
+    untrack(() => asked.again());
   });
+  $effect(() => () => asked.stop());
 
   const shown = $derived((ranking?.contenders ?? []).filter((c) => c.tried && picked.includes(c.id)));
   const pick = (id: string) => {
@@ -66,7 +63,7 @@
     {#if ranking}
       {#if ranking.why.length > 0}
         <div class="mt-3 border-l-[3px] border-iron pl-3" aria-label="Why the top one">
-          {#each ranking.why as line (line)}<p>{line}</p>{/each}
+          {#each ranking.why as line, i (i)}<p>{line}</p>{/each}
         </div>
       {/if}
       <ol class="mt-3">
@@ -88,7 +85,7 @@
                     {#if c.costed && c.cost > 0}Costs {c.cost}.{/if}
                   </p>
                   <ul class="mt-1 flex flex-wrap gap-x-3 text-[0.94rem]" aria-label="Jobs">
-                    {#each c.jobs as j (j.name)}
+                    {#each c.jobs as j, k (k)}
                       <li class={j.outcome === 'does' ? 'text-good' : j.outcome === 'just' ? 'text-(--brass-ink)' : 'text-stop'}>
                         {j.name}
                         {j.margin}

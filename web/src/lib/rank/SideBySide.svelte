@@ -69,7 +69,7 @@
             class="name">{j.name}</text
           >
         {/each}
-        {#each drawn as c, i (c.name)}
+        {#each drawn as c, i (i)}
           {@const last = c.points.at(-1 - 3 * i)}
           {#if c.spread > 0}<path d={cloud(c.spread)(c.points)} fill={tones[i]} opacity="0.14" />{/if}
           <path d={path(c.points)} fill="none" stroke={tones[i]} stroke-width="2.4" stroke-dasharray={dashes[i]} />
@@ -83,7 +83,7 @@
       </g>
     </svg>
     <ol class="flex flex-wrap gap-x-5 gap-y-1 text-[0.94rem]">
-      {#each drawn as c, i (c.name)}
+      {#each drawn as c, i (i)}
         <li class="flex items-center gap-2">
           <svg width="34" height="10" aria-hidden="true"
             ><path d="M0 5H34" stroke={tones[i]} stroke-width="2.4" stroke-dasharray={dashes[i]} /></svg

@@ -2,7 +2,7 @@
   import { area, line } from 'd3-shape';
   import type { Assessment } from '../api/client';
   import Segments from '../ui/Segments.svelte';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
   import Axes from './Axes.svelte';
   import { apart } from './labels';
   import { figure, heldAt, nearest, scales, shown, speedDomain, type Curve, type View } from './scale';
@@ -183,7 +183,7 @@
           <Axes x={s.x} y={s.y} {w} {h} says="spindle speed, rpm" />
 
           <g clip-path="url(#plot)">
-            {#each a.reach.positions as p (p.label)}
+            {#each a.reach.positions as p, i (i)}
               <path d={fill(p, 'continuous')} class="all-day" />
               <path d={band(p)} fill="url(#hatch)" />
               <path d={stroke(points(p, 'peak'))} class="peak" />
@@ -199,7 +199,7 @@
               {/if}
             {/each}
           </g>
-          {#each a.reach.positions as p, i (p.label)}
+          {#each a.reach.positions as p, i (i)}
             {#if !p.fixed && i === 0 && h > 220}
               {@const c = caption(p, 'continuous', 0.04)}
               {@const b = caption(p, 'intermittent', 0.7)}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Mark from '../ui/Mark.svelte';
   import { figure } from '../reach/scale';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
   import Bounds from './Bounds.svelte';
   import SmallRuler from './SmallRuler.svelte';
   import SmallTrain from './SmallTrain.svelte';
@@ -79,7 +79,7 @@
   {#if search.problem}<p role="alert" class="mt-2 text-stop">{search.problem}</p>{/if}
   {#if result}
     <ol aria-label="Answers, best first">
-      {#each result.found as f (f.label + f.plan.stages.map((s) => JSON.stringify(s.steps)).join())}
+      {#each result.found as f, n (n)}
         {@render answer(f, false)}
       {:else}
         <li class="py-3 text-soft">

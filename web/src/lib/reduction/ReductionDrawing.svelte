@@ -3,7 +3,7 @@
   import Pair from '../line/Pair.svelte';
   import { apart } from '../reach/labels';
   import { figure } from '../reach/scale';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
   import { between, extent, shafts, type Point, type Stage } from './layout';
   import { wheelPath } from './wheel';
 

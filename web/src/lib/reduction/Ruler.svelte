@@ -64,7 +64,7 @@
         />
         <text x={labels[i]?.x} y={names[i]} class="name" class:bad={j.outcome !== 'does' && j.outcome !== 'just'}>{j.name}</text>
       {/each}
-      {#each a.coverage.holes as h (h.fromRpm)}
+      {#each a.coverage.holes as h, i (i)}
         <rect x={x(h.fromRpm)} y={jobsDeep} width={Math.max(x(h.toRpm) - x(h.fromRpm), 2)} height={foot - jobsDeep} class="hole" />
         <text x={(x(h.fromRpm) + x(h.toRpm)) / 2} y={foot - 5} text-anchor="middle" class="name bad halo"
           >not reached, {percent(h.share)}</text
@@ -91,7 +91,7 @@
   </div>
   <p class="text-sm text-soft">
     {#if a.coverage.covered > 0}{percent(Math.floor(a.coverage.covered * 1000) / 1000)} of the jobs' speeds are reached.{/if}
-    {#each a.coverage.overlaps as o (o.fromRpm)}
+    {#each a.coverage.overlaps as o, i (i)}
       Overlap {figure(o.fromRpm)}–{figure(o.toRpm)} rpm, {o.share > 1 ? `×${figure(o.share + 1)}` : percent(o.share)}.
     {/each}
   </p>

@@ -1,6 +1,8 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { catalogue } from '../catalogue.svelte';
-  import { openSheet } from '../ui/context';
+  import { stock } from '../shelf/stock.svelte';
+  import { openSheet } from '../form/context';
 
   /** Wheels to drop on the drawing: the shelf's first, then standard sizes. A chosen wheel takes the
    *  size that is pressed. */
@@ -9,11 +11,17 @@
   const sheet = openSheet();
   const stage = $derived(sheet.doc.plan.reduction.stages[Number(/\[(\d+)\]/.exec(wheel)?.[1] ?? 0)]);
   const counted = $derived(['toothed', 'chain', 'spur', 'worm'].includes(stage?.kind ?? ''));
-  const shelf = $derived(
-    sheet.head.shelf
-      .filter((item) => item.sort === 'pulley' && (counted ? item.wheel.teeth : item.wheel.diameter))
-      .map((item) => ({ size: counted ? item.wheel.teeth : item.wheel.diameter, says: item.wheel.section, id: item.id }))
-  );
+  $effect(() => untrack(() => stock.load()));
+  /** Each size on hand once, however many wheels there are of it. */
+  const shelf = $derived([
+    ...new Map(
+      stock
+        .of('pulley')
+        .map(({ wheel, id }) => ({ size: (counted ? wheel?.teeth : wheel?.diameter) ?? '', says: wheel?.section ?? '', id }))
+        .filter((s) => s.size !== '')
+        .map((s) => [`${s.size} ${s.says}`, s] as const)
+    ).values()
+  ]);
   const standard = $derived(
     counted
       ? ['12', '15', '18', '20', '24', '30', '36', '40', '48', '60', '72', '80']
@@ -26,7 +34,7 @@
 <div class="tray px-3 pb-1" role="group" aria-label="Wheels to put on">
   <div class="flex gap-1 overflow-x-auto py-1">
     {#each shelf as s (s.id)}
-      <button class="chip shelf" draggable="true" disabled={false} ondragstart={(e) => lift(e, s.size)} onclick={() => put(s.size)}
+      <button class="chip shelf" draggable="true" ondragstart={(e) => lift(e, s.size)} onclick={() => put(s.size)}
         >{s.size}<span class="text-soft">{s.says ? ` ${s.says}` : ''}, shelf</span></button
       >
     {/each}

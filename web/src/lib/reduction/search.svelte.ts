@@ -1,5 +1,5 @@
 import { EventSourceParserStream } from 'eventsource-parser/stream';
-import { filledOnly, sayProblem, type Problem, type Schemas } from '../api/client';
+import { fieldsOf, filledOnly, sayProblem, type Problem, type Schemas } from '../api/client';
 import { prefs } from '../prefs.svelte';
 import type { SheetState } from '../sheet/sheet.svelte';
 
@@ -69,8 +69,7 @@ export class SearchState {
     this.#running = mine;
     this.running = true;
     const began = performance.now();
-    const { machine, plan } = $state.snapshot(this.#sheet.doc);
-    const body = { units: prefs.units, machine, plan, shelf: $state.snapshot(this.#sheet.head.shelf), ask: $state.snapshot(this.ask) };
+    const body = { ...this.#sheet.question, ask: $state.snapshot(this.ask) };
     try {
       const answer = await fetch('/api/search', {
         method: 'POST',
@@ -78,7 +77,10 @@ export class SearchState {
         body: filledOnly(body),
         signal: mine.signal
       });
-      if (!answer.body || !answer.ok) throw new Error(answer.statusText);
+      if (!answer.body || !answer.ok) {
+        this.problem = sayProblem((await answer.json()) as Problem);
+        return this.#over(mine);
+      }
       const events = answer.body.pipeThrough(new TextDecoderStream()).pipeThrough(new EventSourceParserStream()).getReader();
       for (let next = await events.read(); !next.done; next = await events.read()) {
         const data: unknown = JSON.parse(next.value.data);
@@ -92,13 +94,17 @@ export class SearchState {
           this.errors = {};
         } else {
           const refused = data as Problem;
-          this.errors = Object.fromEntries((refused.errors ?? []).map((e) => [e.location ?? '', e.message ?? 'cannot be used']));
+          this.errors = fieldsOf(refused);
           this.problem = sayProblem(refused);
         }
       }
     } catch {
       if (!mine.signal.aborted) this.problem = sayProblem(undefined);
     }
+    this.#over(mine);
+  }
+
+  #over(mine: AbortController) {
     if (this.#running !== mine) return;
     this.running = false;
     this.share = undefined;

@@ -63,9 +63,7 @@
   {#each m.plans as p (p.id)}
     <div class="plan">
       <a class="line" href="#/plan/{p.id}" aria-label="Open plan {p.letter} of {m.name}">
-        {#if p.drawing}
-          <span class="drawing"><LineDrawing drawing={p.drawing} /></span>
-        {/if}
+        <span class="drawing"><LineDrawing drawing={p.drawing} /></span>
       </a>
       <div class="min-w-0">
         <a class="flex items-start gap-2.5" href="#/plan/{p.id}">

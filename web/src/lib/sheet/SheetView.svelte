@@ -16,10 +16,11 @@
   import RankBench from '../rank/RankBench.svelte';
   import Finder, { type Deed } from '../ui/Finder.svelte';
   import TopBar from '../ui/TopBar.svelte';
-  import { provideSheet } from '../ui/context';
-  import { fieldId } from '../ui/fieldId';
+  import ClashPanel from '../form/ClashPanel.svelte';
+  import SaveLine from '../form/SaveLine.svelte';
+  import { provideSheet } from '../form/context';
+  import { fieldId } from '../form/fieldId';
   import Verdict from '../verdict/Verdict.svelte';
-  import SaveLine from './SaveLine.svelte';
   import type { SheetState } from './sheet.svelte';
 
   let { sheet }: { sheet: SheetState } = $props();
@@ -122,7 +123,7 @@
       <span class="font-semibold">{sheet.doc.machine.name}</span> <span class="text-soft">/</span>
       {planName}
     </p>
-    <SaveLine {sheet} />
+    <SaveLine saved={sheet.saved} />
     {#snippet tools()}
       <div class="flex" role="group" aria-label="Undo and redo">
         <button
@@ -150,6 +151,7 @@
       <a class="caption hover:underline" href="/api/plans/{sheet.planId}/export" download>export</a>
     {/snippet}
   </TopBar>
+  <ClashPanel saved={sheet.saved} what="plan" />
   {#if a}
     <Line
       stations={a.stations}

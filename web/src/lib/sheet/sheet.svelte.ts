@@ -1,5 +1,6 @@
 import {
   api,
+  byField,
   call,
   filledOnly,
   type Assessment,
@@ -11,11 +12,12 @@ import {
   type StationName,
   type Working
 } from '../api/client';
-import { prefs } from '../prefs.svelte';
+import { Ask } from '../api/ask.svelte';
+import { same } from '../form/merge';
+import { read, write } from '../form/path';
+import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.svelte';
+import { prefs, type Units } from '../prefs.svelte';
 import { SearchState } from '../reduction/search.svelte';
-import { History } from '../ui/history.svelte';
-import { Draft } from './draft';
-import { read, write } from './path';
 
 /** What a person edits: undone, redone and saved as one. */
 export interface Doc {
@@ -23,12 +25,13 @@ export interface Doc {
   plan: Plan;
 }
 
+/** A sheet is two things saved: the plan, and the machine it shares with other plans. */
+interface Version {
+  plan: number;
+  machine: number;
+}
+
 export type Panel = '' | 'rank' | 'controls' | 'build';
-
-export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'conflict';
-
-const SAVE_AFTER = 500;
-const RETRY_AFTER = 2000;
 
 /** A draft typed in an older version may lack the newer lists. */
 const whole = (doc: Doc): Doc => {
@@ -37,20 +40,50 @@ const whole = (doc: Doc): Doc => {
   return doc;
 };
 
+const storedOf = (sheet: Sheet): Stored<Doc, Version> => ({
+  doc: { machine: sheet.machine, plan: sheet.plan },
+  version: { plan: sheet.planVersion, machine: sheet.machineVersion }
+});
+
+const keeperOf = (planId: string): Keeper<Doc, Version> => ({
+  id: `plan.${planId}`,
+  whole,
+  put: async (doc, version): Promise<Sent<Doc, Version>> => {
+    const body = { ...doc, planVersion: version.plan, machineVersion: version.machine };
+    const { data, problem, status } = await call(() => api.PUT('/api/plans/{id}', { params: { path: { id: planId } }, body }));
+    if (data) return { version: { plan: data.planVersion, machine: data.machineVersion } };
+    if (status === 409 && problem && 'current' in problem) return { theirs: storedOf(problem.current as Sheet) };
+    if (status === 404) return { problem: 'This plan was deleted elsewhere. What you typed is kept here.', gone: true };
+    return { problem: problem?.detail ?? '' };
+  }
+});
+
 /** The day as it is written in every country: 2026-11-25. */
 const today = () => new Date().toLocaleDateString('sv-SE');
 
-const clone = (doc: Doc): Doc => $state.snapshot(doc) as Doc;
+type Question = Doc & { units: Units };
 
-/** The open plan sheet: the document, its assessment, its history and its saving. */
+/** What was asked, with the entries that cannot be used as they were before. */
+const mended = (asked: Question, a: Assessment, before: Question): Question => {
+  const out = structuredClone(asked);
+  for (const { field } of a.entries) write(out, pathIn(field), read(before, pathIn(field)));
+  out.plan.checks = before.plan.checks;
+  return out;
+};
+
+/** Where a field named by the core stands in what is saved. */
+const pathIn = (path: string) => (/^machine\b/.test(path) ? path : `plan.${path}`);
+
+/** The open plan sheet: what is saved, its assessment, and what is looked at. */
 export class SheetState {
   readonly planId: string;
-  head: Omit<Sheet, 'plan' | 'machine'>;
-  doc: Doc;
-  assessment = $state<Assessment>();
-  errors = $state<Record<string, string>>({});
-  save = $state<SaveState>('saved');
-  saveNote = $state('');
+  readonly head: Omit<Sheet, 'plan' | 'machine'>;
+  readonly saved: SavedDoc<Doc, Version>;
+  /** The answer shown. While one entry is being mistyped it is the answer from before it. */
+  assessment = $state.raw<Assessment>();
+  /** The answer shown is from before an entry that cannot be used. */
+  before = $state(false);
+  errors = $state.raw<Record<string, string>>({});
   station = $state<StationName>('motor');
   /** What stands in place of the benches: the shelf ranked, controls compared, wiring and building. */
   panel = $state<Panel>('');
@@ -61,42 +94,49 @@ export class SheetState {
   wanted = $state('');
   errorCount: number;
 
-  #history = new History<Doc>();
-  #assessing = false;
-  #assessAgain = false;
-  #saveTimer: ReturnType<typeof setTimeout> | undefined;
-  #saving = false;
-  #theirs: Sheet | undefined;
-  #draft: Draft;
-  #closed = false;
+  #asked = new Ask<Assessment>(
+    (signal) => {
+      this.#question = this.question;
+      const { machine, plan, units } = this.#question;
+      // What has been ticked off sways nothing.
+      const body = { units, machine, plan: { ...plan, checks: [] } };
+      return call(() => api.POST('/api/assess', { body, bodySerializer: filledOnly, signal }));
+    },
+    (reply) => this.#hear(reply.data)
+  );
+  #question: Question | undefined;
+  /** The last answer in which every entry could be used, and what it was asked of. */
+  #sound: { a: Assessment; of: Question } | undefined;
 
-  constructor(sheet: Sheet) {
+  private constructor(sheet: Sheet, saved: SavedDoc<Doc, Version>) {
     const { plan, machine, ...head } = sheet;
     this.planId = sheet.planId;
-    this.head = $state(head);
-    this.doc = $state(whole({ plan, machine }));
+    this.head = head;
+    this.saved = saved;
     this.search = new SearchState(this);
     this.errorCount = $derived(Object.keys(this.errors).length);
     if (machine.jobs.length === 0 || plan.motor.kind === '') this.station = 'work';
-    this.#draft = new Draft(sheet.planId);
-    const kept = this.#draft.take();
-    if (kept) {
-      // Something typed before was never saved. It comes back on the versions it was typed
-      // against, so a change made elsewhere since is noticed.
-      this.#history.remember(clone(this.doc));
-      this.doc = whole(kept.doc);
-      this.head.planVersion = kept.planVersion;
-      this.head.machineVersion = kept.machineVersion;
-      this.#changed();
-    }
+    saved.onchange = () => this.assess();
     this.assess();
   }
 
+  static async open(sheet: Sheet): Promise<SheetState> {
+    return new SheetState(sheet, await SavedDoc.open(storedOf(sheet), keeperOf(sheet.planId)));
+  }
+
+  get doc(): Doc {
+    return this.saved.doc;
+  }
+  /** The plan as it is asked about; whatever follows from it follows when it changes. */
+  get question(): Question {
+    return { units: prefs.units, ...this.saved.snapshot() };
+  }
+
   get canUndo() {
-    return this.#history.canUndo;
+    return this.saved.canUndo;
   }
   get canRedo() {
-    return this.#history.canRedo;
+    return this.saved.canRedo;
   }
 
   get workings(): Working[] {
@@ -104,38 +144,31 @@ export class SheetState {
   }
 
   value(path: string): unknown {
-    return read(path.startsWith('machine') ? this.doc : this.doc.plan, path);
+    return this.saved.value(pathIn(path));
   }
 
   text(path: string): string {
-    const v = this.value(path);
-    return typeof v === 'string' ? v : '';
+    return this.saved.text(pathIn(path));
   }
 
   /** Changes one field. */
   set(path: string, value: unknown) {
-    this.#history.remember(clone(this.doc), path);
-    write(path.startsWith('machine') ? this.doc : this.doc.plan, path, value);
-    this.#changed();
+    this.saved.set(pathIn(path), value);
   }
 
   /** Changes a whole group of fields or a list, undone by itself. */
   edit(path: string, value: unknown) {
-    this.change((doc) => write(path.startsWith('machine') ? doc : doc.plan, path, value));
+    this.saved.edit(pathIn(path), value);
   }
 
   /** Makes a change of several fields, undone as one. */
   change(make: (doc: Doc) => void) {
-    this.#history.remember(clone(this.doc));
-    make(this.doc);
-    this.#changed();
+    this.saved.change(make);
   }
 
   /** Makes one of many changes under the hand, all undone as one; first tells the first of them. */
   drag(make: (doc: Doc) => void, first: boolean) {
-    if (first) this.#history.remember(clone(this.doc));
-    make(this.doc);
-    this.#changed();
+    this.saved.drag(make, first);
   }
 
   /** What was ticked off under an ID, if it was. */
@@ -188,11 +221,11 @@ export class SheetState {
   }
 
   undo() {
-    this.#restore(this.#history.undo(clone(this.doc)));
+    this.saved.undo();
   }
 
   redo() {
-    this.#restore(this.#history.redo(clone(this.doc)));
+    this.saved.redo();
   }
 
   /** Opens the station of a field and asks for the field to be focused. */
@@ -206,107 +239,25 @@ export class SheetState {
     }
   }
 
-  keepMine() {
-    if (!this.#theirs) return;
-    this.head.planVersion = this.#theirs.planVersion;
-    this.head.machineVersion = this.#theirs.machineVersion;
-    this.#theirs = undefined;
-    this.save = 'unsaved';
-    void this.#saveNow();
-  }
-
-  takeTheirs() {
-    const theirs = this.#theirs;
-    if (!theirs) return;
-    this.#history.remember(clone(this.doc));
-    this.#theirs = undefined;
-    const { plan, machine, ...head } = theirs;
-    this.head = head;
-    this.doc = { plan, machine };
-    this.save = 'saved';
-    this.#draft.drop();
-    this.assess();
-  }
-
-  /** Saves what is left and stops; the draft stays if the server is away. */
+  /** Leaves the sheet; what is left to save is still saved. */
   close() {
-    if (this.save === 'unsaved') void this.#saveNow();
-    this.#closed = true;
-    clearTimeout(this.#saveTimer);
+    this.#asked.stop();
+    this.saved.close();
   }
 
   assess() {
-    if (this.#assessing) {
-      this.#assessAgain = true;
-      return;
-    }
-    void this.#assessNow();
+    this.#asked.again();
   }
 
-  #restore(doc: Doc | undefined) {
-    if (!doc) return;
-    this.doc = doc;
-    this.#changed();
-  }
-
-  #changed() {
-    if (this.save !== 'conflict') this.save = this.save === 'away' ? 'away' : 'unsaved';
-    this.#draft.keep(clone(this.doc), this.head.planVersion, this.head.machineVersion);
-    this.#saveSoon(SAVE_AFTER);
-    this.assess();
-  }
-
-  async #assessNow() {
-    this.#assessing = true;
-    do {
-      this.#assessAgain = false;
-      const { machine, plan } = clone(this.doc);
-      // Of the shelf only motors are tried, and what has been ticked off sways nothing.
-      const shelf = $state.snapshot(this.head.shelf).filter((item) => item.sort === 'motor');
-      const body = { units: prefs.units, machine, plan: { ...plan, checks: [] }, shelf };
-      const { data, problem, status } = await call(() => api.POST('/api/assess', { body, bodySerializer: filledOnly }));
-      if (data) {
-        this.assessment = data;
-        this.errors = {};
-      } else if (status === 422) {
-        this.errors = Object.fromEntries((problem?.errors ?? []).map((e) => [e.location ?? '', e.message ?? 'cannot be used']));
-      }
-    } while (this.#assessAgain && !this.#closed);
-    this.#assessing = false;
-  }
-
-  #saveSoon(after: number) {
-    clearTimeout(this.#saveTimer);
-    if (!this.#closed) this.#saveTimer = setTimeout(() => void this.#saveNow(), after);
-  }
-
-  async #saveNow() {
-    if (this.save === 'conflict') return;
-    if (this.#saving) return this.#saveSoon(SAVE_AFTER);
-    this.#saving = true;
-    this.save = 'saving';
-    const sent = clone(this.doc);
-    const body = { ...sent, planVersion: this.head.planVersion, machineVersion: this.head.machineVersion };
-    const { data, problem, status } = await call(() => api.PUT('/api/plans/{id}', { params: { path: { id: this.planId } }, body }));
-    this.#saving = false;
-    if (data) {
-      this.head.planVersion = data.planVersion;
-      this.head.machineVersion = data.machineVersion;
-      if (JSON.stringify(sent) === JSON.stringify(clone(this.doc))) {
-        this.save = 'saved';
-        this.#draft.drop();
-      } else {
-        this.save = 'unsaved';
-        this.#draft.keep(clone(this.doc), data.planVersion, data.machineVersion);
-        this.#saveSoon(SAVE_AFTER);
-      }
-    } else if (status === 409 && problem && 'current' in problem) {
-      this.#theirs = problem.current as Sheet;
-      this.save = 'conflict';
-    } else {
-      this.save = 'away';
-      this.saveNote = status === 404 ? 'This plan was deleted elsewhere. What you typed is kept here.' : (problem?.detail ?? '');
-      this.#saveSoon(RETRY_AFTER);
-    }
+  /** Takes an answer in. While all that changed since the last sound one is what cannot be used, that one
+   *  stays: a word half typed must not blank the sheet. */
+  #hear(a: Assessment | undefined) {
+    const asked = this.#question;
+    if (!a || !asked) return;
+    this.errors = byField(a.entries);
+    if (a.entries.length === 0) this.#sound = { a, of: asked };
+    const sound = this.#sound;
+    this.before = a.entries.length > 0 && sound !== undefined && same(mended(asked, a, sound.of), sound.of);
+    this.assessment = this.before ? sound?.a : a;
   }
 }

@@ -2,10 +2,12 @@
   import AsFound from '../motor/AsFound.svelte';
   import AsRead from '../motor/AsRead.svelte';
   import { controlKinds } from '../stations/options';
-  import Choice from '../ui/Choice.svelte';
-  import Field from '../ui/Field.svelte';
+  import Choice from '../form/Choice.svelte';
+  import ClashPanel from '../form/ClashPanel.svelte';
+  import Field from '../form/Field.svelte';
+  import SaveLine from '../form/SaveLine.svelte';
   import Mark from '../ui/Mark.svelte';
-  import { provideForm } from '../ui/context';
+  import { provideForm } from '../form/context';
   import Pictures from './Pictures.svelte';
   import type { ItemState } from './item.svelte';
   import { nameOf, sorts, states } from './words';
@@ -13,20 +15,19 @@
   let { state: item, onremove }: { state: ItemState; onremove: () => void } = $props();
   provideForm(() => item);
 
-  const words = { saved: 'saved', unsaved: 'not saved yet', saving: 'saving', away: 'not saved, kept here', conflict: 'changed elsewhere' };
   const sort = $derived(item.item.sort);
 </script>
 
 <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
   <h2 class="text-[1.45rem]">{nameOf(item.item)}</h2>
-  <span class="text-sm text-soft" role="status" data-save={item.save}>{words[item.save]}</span>
+  <SaveLine saved={item.saved} />
   <span class="ml-auto flex gap-2">
-    <button class="button min-h-8! py-0!" disabled={!item.canUndo} onclick={() => item.undo()} aria-label="Undo">↶</button>
-    <button class="button min-h-8! py-0!" disabled={!item.canRedo} onclick={() => item.redo()} aria-label="Redo">↷</button>
+    <button class="button min-h-8! py-0!" disabled={!item.saved.canUndo} onclick={() => item.saved.undo()} aria-label="Undo">↶</button>
+    <button class="button min-h-8! py-0!" disabled={!item.saved.canRedo} onclick={() => item.saved.redo()} aria-label="Redo">↷</button>
     <button class="link" onclick={onremove}>take it off the shelf</button>
   </span>
 </div>
-{#if item.said}<p role="alert" class="mt-1 text-stop">{item.said}</p>{/if}
+<ClashPanel saved={item.saved} what="part" />
 <div class="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,23rem)_minmax(0,30rem)]">
   <div class="min-w-0">
     {#if sort === 'motor'}
@@ -79,6 +80,6 @@
       <Field path="place" label="Lies" hint="Under the bench" words />
       <div class="col-span-3"><Field path="notes" label="Notes" long words /></div>
     </div>
-    <Pictures state={item} />
+    {#if item.pictures}<Pictures state={item} pictures={item.pictures} />{/if}
   </div>
 </div>

@@ -4,7 +4,7 @@
   import type { ItemState } from './item.svelte';
 
   /** Photographs of a part: turned the right way up and stripped of place and time by the server. */
-  let { state: item }: { state: ItemState } = $props();
+  let { state: item, pictures }: { state: ItemState; pictures: string[] } = $props();
 
   let said = $state('');
   let busy = $state(false);
@@ -19,13 +19,13 @@
     for (const file of files) {
       const sent = await call(() =>
         api.POST('/api/shelf/{id}/pictures', {
-          params: { path: { id: item.item.id } },
+          params: { path: { id: item.id } },
           body: file as unknown as string,
           bodySerializer: (b) => b as unknown as Blob,
           headers: { 'Content-Type': 'application/octet-stream' }
         })
       );
-      if (sent.data) item.pictures.push(sent.data.id);
+      if (sent.data) pictures.push(sent.data.id);
       else said = `${file.name}: ${sayProblem(sent.problem)}`;
     }
     busy = false;
@@ -33,22 +33,22 @@
   const remove = async (id: string) => {
     const { problem } = await call(() => api.DELETE('/api/pictures/{id}', { params: { path: { id } } }));
     if (problem) return void (said = sayProblem(problem));
-    gone = { id, at: item.pictures.indexOf(id) };
-    item.pictures = item.pictures.filter((p) => p !== id);
+    gone = { id, at: pictures.indexOf(id) };
+    item.pictures = pictures.filter((p) => p !== id);
   };
   const bringBack = async () => {
     if (!gone) return;
     const { id, at } = gone;
     const { problem } = await call(() => api.POST('/api/pictures/{id}/restore', { params: { path: { id } } }));
     if (problem) return void (said = sayProblem(problem));
-    item.pictures.splice(at, 0, id);
+    pictures.splice(at, 0, id);
     gone = undefined;
   };
 </script>
 
 <h3 class="caption mt-5">Pictures</h3>
 <ul class="mt-1.5 flex flex-wrap gap-3">
-  {#each item.pictures as id, i (id)}
+  {#each pictures as id, i (id)}
     <li class="w-36">
       <Dialog.Root>
         <Dialog.Trigger class="block w-full border border-rule bg-card p-1" aria-label="Picture {i + 1}, larger">

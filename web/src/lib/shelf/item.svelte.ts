@@ -1,133 +1,95 @@
-import { api, call, sayProblem, type Schemas, type ShelfEntry, type ShelfItem, type Working } from '../api/client';
+import { api, byField, call, type Schemas, type ShelfEntry, type ShelfItem, type Working } from '../api/client';
+import { Ask } from '../api/ask.svelte';
+import type { Form } from '../form/context';
+import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.svelte';
 import { prefs } from '../prefs.svelte';
-import { read, write } from '../sheet/path';
-import type { Form } from '../ui/context';
-import { History } from '../ui/history.svelte';
+import { stock } from './stock.svelte';
 
-const SAVE_AFTER = 500;
-const RETRY_AFTER = 2000;
+const storedOf = (entry: ShelfEntry): Stored<ShelfItem, number> => ({ doc: entry.item, version: entry.version });
 
-/** A part on the shelf as it is edited: what it comes to, its history and its saving. */
+const keyOf = (id: string) => `part.${id}`;
+
+const keeperOf = (id: string): Keeper<ShelfItem, number> => ({
+  id: keyOf(id),
+  put: async (item, version): Promise<Sent<ShelfItem, number>> => {
+    const { data, problem, status } = await call(() => api.PUT('/api/shelf/{id}', { params: { path: { id } }, body: { version, item } }));
+    if (data) {
+      // Its line in the list follows what it says.
+      stock.load();
+      return { version: data.version };
+    }
+    if (status === 409 && problem && 'current' in problem) return { theirs: storedOf(problem.current as ShelfEntry) };
+    if (status === 404) return { problem: 'This part was taken off the shelf elsewhere. What you typed is kept here.', gone: true };
+    return { problem: problem?.detail ?? '' };
+  }
+});
+
+/** A part on the shelf as it is edited: what is saved, and what it comes to. */
 export class ItemState implements Form {
-  item: ShelfItem;
-  pictures: string[];
-  errors = $state<Record<string, string>>({});
-  known = $state.raw<Schemas['ShelfKnown']>();
-  save = $state<'saved' | 'unsaved' | 'saving' | 'away' | 'conflict'>('saved');
-  said = $state('');
+  readonly id: string;
+  readonly saved: SavedDoc<ShelfItem, number>;
+  /** Undefined while only what was typed is at hand, and not what the server has. */
+  pictures = $state<string[]>();
+  errors = $state.raw<Record<string, string>>({});
   readonly wanted = '';
 
-  #version: number;
-  #history = new History<ShelfItem>();
-  #timer: ReturnType<typeof setTimeout> | undefined;
-  #checking = false;
-  #checkAgain = false;
-  #changes = 0;
-  #onchanged: (item: ShelfItem) => void;
+  #asked = new Ask<Schemas['ShelfKnown']>(
+    (signal) => call(() => api.POST('/api/shelf/check', { body: { units: prefs.units, item: this.saved.snapshot() }, signal })),
+    (reply) => {
+      if (reply.data) this.errors = byField(reply.data.entries);
+    }
+  );
 
-  constructor(entry: ShelfEntry, onchanged: (item: ShelfItem) => void) {
-    this.item = $state(entry.item);
-    this.pictures = $state(entry.pictures);
-    this.#version = entry.version;
-    this.#onchanged = onchanged;
-    void this.check();
+  private constructor(id: string, saved: SavedDoc<ShelfItem, number>, pictures?: string[]) {
+    this.id = id;
+    this.saved = saved;
+    this.pictures = pictures;
+    saved.onchange = () => this.check();
+    this.check();
   }
 
-  get canUndo() {
-    return this.#history.canUndo;
+  static async open(entry: ShelfEntry): Promise<ItemState> {
+    const { id } = entry.item;
+    return new ItemState(id, await SavedDoc.open(storedOf(entry), keeperOf(id)), entry.pictures);
   }
-  get canRedo() {
-    return this.#history.canRedo;
+
+  /** A part with something not saved yet, as it was left: the server need not be there. */
+  static unsaved(id: string): ItemState | undefined {
+    const saved = SavedDoc.unsaved<ShelfItem, number>(keyOf(id));
+    return saved && new ItemState(id, saved);
+  }
+
+  get item(): ShelfItem {
+    return this.saved.doc;
+  }
+  get known() {
+    return this.#asked.answer;
   }
   get workings(): Working[] {
     return this.known?.workings ?? [];
   }
 
   value(path: string): unknown {
-    return read(this.item, path);
+    return this.saved.value(path);
   }
   text(path: string): string {
-    const v = this.value(path);
-    return typeof v === 'string' ? v : '';
+    return this.saved.text(path);
   }
   set(path: string, value: unknown) {
-    this.#history.remember($state.snapshot(this.item), path);
-    write(this.item, path, value);
-    this.#changed();
+    this.saved.set(path, value);
   }
   edit(path: string, value: unknown) {
-    this.#history.remember($state.snapshot(this.item));
-    write(this.item, path, value);
-    this.#changed();
-  }
-  undo() {
-    this.#restore(this.#history.undo($state.snapshot(this.item)));
-  }
-  redo() {
-    this.#restore(this.#history.redo($state.snapshot(this.item)));
+    this.saved.edit(path, value);
   }
 
-  /** Saves what is left and stops. */
+  /** Asks anew what it comes to. */
+  check() {
+    this.#asked.again();
+  }
+
+  /** Leaves the part; what is left to save is still saved. */
   close() {
-    clearTimeout(this.#timer);
-    if (this.save === 'unsaved') void this.#saveNow();
-  }
-
-  async check() {
-    if (this.#checking) {
-      this.#checkAgain = true;
-      return;
-    }
-    this.#checking = true;
-    do {
-      this.#checkAgain = false;
-      const body = { units: prefs.units, item: $state.snapshot(this.item) };
-      const { data, problem, status } = await call(() => api.POST('/api/shelf/check', { body }));
-      if (data) {
-        this.known = data;
-        this.errors = {};
-      } else if (status === 422) {
-        this.errors = Object.fromEntries((problem?.errors ?? []).map((e) => [e.location ?? '', e.message ?? 'cannot be used']));
-      }
-    } while (this.#checkAgain);
-    this.#checking = false;
-  }
-
-  #restore(item: ShelfItem | undefined) {
-    if (!item) return;
-    this.item = item;
-    this.#changed();
-  }
-
-  #changed() {
-    this.#changes++;
-    if (this.save !== 'conflict') this.save = 'unsaved';
-    this.#onchanged($state.snapshot(this.item));
-    this.#saveSoon(SAVE_AFTER);
-    void this.check();
-  }
-
-  #saveSoon(after: number) {
-    clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.#saveNow(), after);
-  }
-
-  async #saveNow() {
-    if (this.save === 'conflict') return;
-    if (this.save === 'saving') return this.#saveSoon(SAVE_AFTER);
-    this.save = 'saving';
-    const sent = this.#changes;
-    const body = { version: this.#version, item: $state.snapshot(this.item) };
-    const { data, problem, status } = await call(() => api.PUT('/api/shelf/{id}', { params: { path: { id: this.item.id } }, body }));
-    if (data) {
-      this.#version = data.version;
-      this.said = '';
-      this.save = sent === this.#changes ? 'saved' : 'unsaved';
-      if (this.save === 'unsaved') this.#saveSoon(SAVE_AFTER);
-    } else {
-      this.said = sayProblem(problem);
-      this.save = status === 409 ? 'conflict' : 'away';
-      if (status !== 409 && status !== 404) this.#saveSoon(RETRY_AFTER);
-    }
+    this.#asked.stop();
+    this.saved.close();
   }
 }

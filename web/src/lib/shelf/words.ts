@@ -18,23 +18,3 @@ export const states = [
 
 export const nameOf = (item: ShelfItem) =>
   (item.sort === 'motor' && item.motor.name) || (item.sort === 'control' && item.control.name) || item.name || 'Part without a name';
-
-/** What is most worth knowing of a part, in a few figures. */
-export const summaryOf = (item: ShelfItem): string => {
-  const figures: Record<string, string[]> = {
-    motor: [
-      item.motor.plate.power || item.motor.plate.holdingTorque,
-      item.motor.plate.speed,
-      item.motor.plate.volts,
-      item.motor.plate.amps
-    ],
-    control: [item.control.volts, item.control.amps],
-    pulley: [
-      item.wheel.diameter || (item.wheel.teeth && `${item.wheel.teeth} teeth`),
-      item.wheel.section,
-      item.wheel.bore && `bore ${item.wheel.bore}`
-    ],
-    belt: [item.wheel.section, item.length]
-  };
-  return (figures[item.sort] ?? []).filter(Boolean).join(', ');
-};

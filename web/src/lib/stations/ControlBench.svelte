@@ -1,10 +1,10 @@
 <script lang="ts">
   import { catalogue } from '../catalogue.svelte';
   import SettingsList from '../control/SettingsList.svelte';
-  import Choice from '../ui/Choice.svelte';
-  import Field from '../ui/Field.svelte';
-  import Tick from '../ui/Tick.svelte';
-  import { openSheet } from '../ui/context';
+  import Choice from '../form/Choice.svelte';
+  import Field from '../form/Field.svelte';
+  import Tick from '../form/Tick.svelte';
+  import { openSheet } from '../form/context';
   import Figures from '../ui/Figures.svelte';
   import { controlKinds } from './options';
 

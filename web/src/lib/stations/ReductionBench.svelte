@@ -1,8 +1,8 @@
 <script lang="ts">
   import { catalogue } from '../catalogue.svelte';
-  import Field from '../ui/Field.svelte';
+  import Field from '../form/Field.svelte';
   import Figures from '../ui/Figures.svelte';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
   import StageForm from './StageForm.svelte';
 
   const sheet = openSheet();
@@ -42,7 +42,7 @@
       <label class="col-span-2 block text-sm text-soft"
         >In position
         <select class="blank" value={position} onchange={(e) => sheet.set('reduction.speeds.position', Number(e.currentTarget.value))}>
-          {#each positions as p, n (p.label)}<option value={String(n)}>{p.label}</option>{/each}
+          {#each positions as p, n (n)}<option value={String(n)}>{p.label}</option>{/each}
         </select></label
       >
     {/if}

@@ -1,20 +1,24 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
-  import { api, call, sayProblem, type ShelfItem } from '../api/client';
+  import { untrack } from 'svelte';
+  import { api, call, sayProblem, type ShelfItem, type ShelfLabel } from '../api/client';
   import { catalogue } from '../catalogue.svelte';
-  import { nameOf, summaryOf } from '../shelf/words';
-  import { openSheet } from '../ui/context';
+  import { setOnShelf, stock } from '../shelf/stock.svelte';
+  import { openSheet } from '../form/context';
 
   const sheet = openSheet();
   let open = $state(false);
   let said = $state('');
-  let removed = $state<ShelfItem>();
+  let removed = $state.raw<ShelfLabel>();
 
-  const motors = $derived(sheet.head.shelf.filter((m) => m.sort === 'motor'));
+  const motors = $derived(stock.of('motor'));
   const kindWords = (kind: string) => catalogue.motors.find((m) => m.kind === kind)?.name ?? 'kind not known';
+  $effect(() => untrack(() => stock.load()));
 
-  const use = (m: ShelfItem) => {
-    sheet.useMotor(m.motor);
+  const use = async (m: ShelfLabel) => {
+    const { data, problem } = await call(() => api.GET('/api/shelf/{id}', { params: { path: { id: m.id } } }));
+    if (!data) return void (said = sayProblem(problem));
+    sheet.useMotor(data.item.motor);
     open = false;
   };
   const keep = async () => {
@@ -22,24 +26,23 @@
     if (!blank) return;
     const item: ShelfItem = { ...blank, motor: $state.snapshot(sheet.doc.plan.motor) };
     const { data, problem } = await call(() => api.POST('/api/shelf', { body: item }));
-    if (data) sheet.head.shelf.push({ ...item, id: data.id });
     said = data ? 'Put on the shelf.' : sayProblem(problem);
-    sheet.assess();
+    changed();
   };
-  const remove = async (m: ShelfItem) => {
-    const { problem } = await call(() => api.DELETE('/api/shelf/{id}', { params: { path: { id: m.id } } }));
-    if (problem) return void (said = sayProblem(problem));
-    sheet.head.shelf = sheet.head.shelf.filter((o) => o.id !== m.id);
-    removed = m;
-    sheet.assess();
+  const remove = async (m: ShelfLabel) => {
+    said = await setOnShelf(m.id, false);
+    if (!said) removed = m;
+    changed();
   };
   const putBack = async () => {
-    const m = removed;
-    if (!m) return;
-    const { problem } = await call(() => api.POST('/api/shelf/{id}/restore', { params: { path: { id: m.id } } }));
-    if (problem) return void (said = sayProblem(problem));
-    sheet.head.shelf.push(m);
-    removed = undefined;
+    if (!removed) return;
+    said = await setOnShelf(removed.id, true);
+    if (!said) removed = undefined;
+    changed();
+  };
+  /** What is on the shelf is tried on every plan. */
+  const changed = () => {
+    stock.load();
     sheet.assess();
   };
 </script>
@@ -57,14 +60,14 @@
         {#each motors as m (m.id)}
           <li class="flex items-center gap-3 border-b border-rule py-2.5">
             <div class="min-w-0 flex-1">
-              <p class="font-semibold">{nameOf(m)}</p>
+              <p class="font-semibold">{m.name}</p>
               <p class="text-sm text-soft">
-                {kindWords(m.motor.kind)}: {summaryOf(m) || 'nothing on its plate'}
+                {kindWords(m.kind ?? '')}: {m.says || 'nothing on its plate'}
               </p>
-              {#if m.motor.origin}<p class="text-sm text-soft">{m.motor.origin}</p>{/if}
+              {#if m.origin}<p class="text-sm text-soft">{m.origin}</p>{/if}
             </div>
             <button class="button" onclick={() => use(m)}>Use it</button>
-            <button class="link" aria-label="Remove {nameOf(m)} from the shelf" onclick={() => remove(m)}>remove</button>
+            <button class="link" aria-label="Remove {m.name} from the shelf" onclick={() => remove(m)}>remove</button>
           </li>
         {:else}
           <li class="py-3 text-soft">Nothing on the shelf yet.</li>
@@ -72,7 +75,7 @@
       </ul>
       <div class="mt-4 flex flex-wrap items-center gap-3">
         <button class="button" onclick={keep}>Put this plan's motor on the shelf</button>
-        {#if removed}<button class="link" onclick={putBack}>Put back {nameOf(removed)}</button>{/if}
+        {#if removed}<button class="link" onclick={putBack}>Put back {removed.name}</button>{/if}
         <span aria-live="polite" class="text-soft">{said}</span>
         <Dialog.Close class="button ml-auto">Close</Dialog.Close>
       </div>

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import Choice from '../ui/Choice.svelte';
-  import Field from '../ui/Field.svelte';
-  import Tick from '../ui/Tick.svelte';
-  import { openSheet } from '../ui/context';
+  import Choice from '../form/Choice.svelte';
+  import Field from '../form/Field.svelte';
+  import Tick from '../form/Tick.svelte';
+  import { openSheet } from '../form/context';
   import { stageKinds } from './options';
 
   /** The fields of one stage of the reduction. */

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { catalogue } from '../catalogue.svelte';
-  import Choice from '../ui/Choice.svelte';
-  import Field from '../ui/Field.svelte';
-  import Tick from '../ui/Tick.svelte';
-  import { openSheet } from '../ui/context';
+  import Choice from '../form/Choice.svelte';
+  import Field from '../form/Field.svelte';
+  import Tick from '../form/Tick.svelte';
+  import { openSheet } from '../form/context';
   import Figures from '../ui/Figures.svelte';
   import JobForm from './jobs/JobForm.svelte';
 
@@ -34,8 +34,8 @@
   <h2 class="caption">Jobs: what it must do</h2>
   <button class="link" onclick={add}>add a job</button>
 </div>
-{#each jobs as job, i (job.id)}
-  <JobForm {i} result={sheet.assessment?.jobs.find((j) => j.id === job.id)} />
+{#each jobs.keys() as i (i)}
+  <JobForm {i} result={sheet.assessment?.jobs[i]} />
 {:else}
   <p class="mt-2 text-soft">Start with the work: a speed, the torque or power it takes, and how long at a time.</p>
   {#if kind && kind.jobs.length > 0}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Popover } from 'bits-ui';
-  import { openForm } from './context';
+  import { openForm } from '../form/context';
 
   /** A computed figure that opens to its working. */
   let { id, text, class: cls = '' }: { id: string; text?: string; class?: string } = $props();
@@ -19,7 +19,7 @@
         <p class="text-lg font-semibold">{working.value}</p>
         <p class="mt-2 font-medium">{working.formula}</p>
         <p>{working.put}</p>
-        {#each working.assumes as line (line)}<p class="mt-1 text-sm text-soft">{line}.</p>{/each}
+        {#each working.assumes as line, i (i)}<p class="mt-1 text-sm text-soft">{line}.</p>{/each}
         <p class="mt-2 border-t border-rule pt-2 text-sm text-soft">
           {working.source.title}. <em>{working.source.status}</em>; this figure is {working.standing}.
         </p>

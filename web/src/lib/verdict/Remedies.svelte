@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Remedy } from '../api/client';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
 
   let { remedies, total }: { remedies: Remedy[]; total: number } = $props();
 
@@ -17,7 +17,7 @@
 </script>
 
 <ul class="mt-1.5 flex flex-col gap-1.5" aria-label="Changes that were tried">
-  {#each ordered as r (r.kind)}
+  {#each ordered as r, i (i)}
     <li>
       <button class="link font-medium" title={r.detail} onclick={() => sheet.applyRemedy(r)}>{r.label}</button>
       <span class={r.does ? 'text-good' : 'text-soft'}>{gives(r)}</span>

@@ -2,7 +2,7 @@
   import type { Finding } from '../api/client';
   import Mark from '../ui/Mark.svelte';
   import Worked from '../ui/Worked.svelte';
-  import { openSheet } from '../ui/context';
+  import { openSheet } from '../form/context';
   import Remedies from './Remedies.svelte';
 
   const sheet = openSheet();
@@ -15,7 +15,8 @@
   <p class="caption">Verdict</p>
   {#if sheet.errorCount > 0}
     <p role="alert" class="my-2 border-l-4 border-stop pl-3">
-      {sheet.errorCount === 1 ? 'One entry' : `${sheet.errorCount} entries`} cannot be used. The figures are from before it was typed.
+      {sheet.errorCount === 1 ? 'One entry' : `${sheet.errorCount} entries`} cannot be used.
+      {sheet.before ? 'The figures are from before it was typed.' : 'The rest is worked out without.'}
       <button class="link" onclick={() => sheet.goTo(Object.keys(sheet.errors)[0] ?? '')}>Show it</button>
     </p>
   {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { catalogue } from '../../catalogue.svelte';
-  import Choice from '../../ui/Choice.svelte';
-  import { openForm } from '../../ui/context';
+  import Choice from '../../form/Choice.svelte';
+  import { openForm } from '../../form/context';
   import { operations } from '../options';
 
   /** What is cut, how and with what: gives the usual surface speed and the cutting force. */

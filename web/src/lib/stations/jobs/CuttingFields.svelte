@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Field from '../../ui/Field.svelte';
+  import Field from '../../form/Field.svelte';
 
   /** The size of the cut; which blanks there are goes by the operation. */
   let { at, operation, surface }: { at: string; operation: string; surface: boolean } = $props();

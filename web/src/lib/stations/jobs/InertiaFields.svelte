@@ -1,8 +1,8 @@
 <script lang="ts">
-  import Choice from '../../ui/Choice.svelte';
-  import Field from '../../ui/Field.svelte';
-  import Rows from '../../ui/Rows.svelte';
-  import { openForm } from '../../ui/context';
+  import Choice from '../../form/Choice.svelte';
+  import Field from '../../form/Field.svelte';
+  import Rows from '../../form/Rows.svelte';
+  import { openForm } from '../../form/context';
 
   let { at }: { at: string } = $props();
 

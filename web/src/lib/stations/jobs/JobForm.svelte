@@ -1,10 +1,10 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { Assessment } from '../../api/client';
-  import Choice from '../../ui/Choice.svelte';
-  import Field from '../../ui/Field.svelte';
+  import Choice from '../../form/Choice.svelte';
+  import Field from '../../form/Field.svelte';
   import Worked from '../../ui/Worked.svelte';
-  import { openSheet } from '../../ui/context';
+  import { openSheet } from '../../form/context';
   import Figures from '../../ui/Figures.svelte';
   import LoadFields from './LoadFields.svelte';
   import SpeedFields from './SpeedFields.svelte';

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { catalogue } from '../../catalogue.svelte';
-  import Choice from '../../ui/Choice.svelte';
-  import Field from '../../ui/Field.svelte';
-  import Rows from '../../ui/Rows.svelte';
-  import Tick from '../../ui/Tick.svelte';
-  import { openForm } from '../../ui/context';
+  import Choice from '../../form/Choice.svelte';
+  import Field from '../../form/Field.svelte';
+  import Rows from '../../form/Rows.svelte';
+  import Tick from '../../form/Tick.svelte';
+  import { openForm } from '../../form/context';
   import { loadMethods } from '../options';
   import CutFields from './CutFields.svelte';
   import CuttingFields from './CuttingFields.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { openForm } from '../../ui/context';
-  import { fieldId } from '../../ui/fieldId';
+  import { openForm } from '../../form/context';
+  import { fieldId } from '../../form/fieldId';
 
   /** A row of readings of one sort; a fresh blank follows the last one filled. */
   let { path, label, hint = '7.6 kg' }: { path: string; label: string; hint?: string } = $props();
@@ -29,5 +29,5 @@
       />
     {/each}
   </div>
-  {#each errors as error (error)}<p class="text-sm text-stop">{error}</p>{/each}
+  {#each errors as error, i (i)}<p class="text-sm text-stop">{error}</p>{/each}
 </fieldset>

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import Choice from '../../ui/Choice.svelte';
-  import Field from '../../ui/Field.svelte';
-  import { openForm } from '../../ui/context';
+  import Choice from '../../form/Choice.svelte';
+  import Field from '../../form/Field.svelte';
+  import { openForm } from '../../form/context';
 
   /** How fast the spindle must turn, by whichever way the person knows it. */
   let { at }: { at: string } = $props();

@@ -28,3 +28,12 @@ export function write(root: unknown, path: string, value: unknown): void {
   for (const key of all) at = (at[key] ??= {}) as Record<Key, unknown>;
   if (last !== undefined) at[last] = value;
 }
+
+/** A path in words: `plan.motor.plate.nameOf` is "Motor, plate, name of". */
+export function wordsOf(path: string): string {
+  const words = keys(path)
+    .filter((key, i) => i > 0 || key !== 'plan')
+    .map((key) => (typeof key === 'number' ? String(key + 1) : key.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`)));
+  const text = words.join(', ').replace(/, (\d+)/g, ' $1');
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,56 @@
+package line
+
+import (
+	"fmt"
+	"strings"
+
+	f "jiriki/core/finding"
+	q "jiriki/core/quantity"
+)
+
+// entryStations are the stations by the first word of a field's path. A price is no station's.
+var entryStations = map[string]f.Station{"supply": f.Supply, "control": f.Control, "motor": f.Motor, "reduction": f.Reduction, "machine": f.Work}
+
+// stationOf is the station an entry belongs to, if it belongs to one.
+func stationOf(e q.FieldError) (f.Station, bool) {
+	root, _, _ := strings.Cut(e.Field, ".")
+	station, ok := entryStations[root]
+	return station, ok
+}
+
+// entryFindings ask for every entry that cannot be used to be mended: whatever it was meant to say,
+// a limit or a guard, the rest was worked out without it.
+func (s stations) entryFindings() []f.Finding {
+	var out []f.Finding
+	said := map[string]bool{}
+	for _, e := range s.entries {
+		station, ok := stationOf(e)
+		if !ok || said[e.Field] {
+			continue
+		}
+		said[e.Field] = true
+		out = append(out, f.Finding{
+			ID: "entry." + e.Field, Level: f.Missing, Station: station, Field: e.Field, Entry: true,
+			Title: fmt.Sprintf("“%s” cannot be used", e.Given), Detail: capital(e.Message) + ". The rest is worked out without it.",
+		})
+	}
+	return out
+}
+
+// unvouched drops what is called good at a station with an entry that cannot be used: it was checked
+// without it.
+func (s stations) unvouched(list []f.Finding) []f.Finding {
+	open := map[f.Station]bool{}
+	for _, e := range s.entries {
+		if station, ok := stationOf(e); ok {
+			open[station] = true
+		}
+	}
+	kept := list[:0]
+	for _, one := range list {
+		if one.Level != f.Good || !open[one.Station] {
+			kept = append(kept, one)
+		}
+	}
+	return kept
+}

@@ -1,0 +1,120 @@
+package server
+
+import (
+	"bytes"
+	"errors"
+	"fmt"
+	"io"
+	"net"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/adapters/humaecho"
+
+	"jiriki/core/bounds"
+)
+
+// Bounds on a request's body.
+const (
+	maxBody  = 1 << 20          // of JSON that is not a file
+	bodyTime = 10 * time.Second // in which it must have come
+)
+
+// admit stands before every operation: it reads the body, holds it against the limits of what it is
+// meant for before any of it is decoded, and lets so much work in at once. Files and pictures are read
+// by their own operations, one at a time.
+func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
+	return func(ctx huma.Context, next func(huma.Context)) {
+		op := ctx.Operation()
+		if shape, ok := a.shapes[op.OperationID]; ok {
+			body, err := readBody(ctx)
+			if err == nil {
+				err = shape.Check(body)
+			}
+			if err != nil {
+				status, detail := bodyProblem(err, maxBody)
+				a.refuse(h, ctx, status, detail)
+				return
+			}
+			humaecho.Unwrap(ctx).Request().Body = io.NopCloser(bytes.NewReader(body))
+		}
+		if gate, ok := a.gates[laneOf(op)]; ok {
+			leave, entered := gate.enter(ctx.Context())
+			if !entered {
+				ctx.SetHeader("Retry-After", "1")
+				a.refuse(h, ctx, http.StatusServiceUnavailable, "Too much is being worked out at once. It is asked again in a moment.")
+				return
+			}
+			defer leave()
+		}
+		next(ctx)
+	}
+}
+
+func (a *api) refuse(h huma.API, ctx huma.Context, status int, detail string) {
+	if err := huma.WriteErr(h, ctx, status, detail); err != nil {
+		a.log.WarnContext(ctx.Context(), "answer not written", "err", err)
+	}
+}
+
+// errTooLarge is a body that is longer than is taken.
+var errTooLarge = errors.New("too large")
+
+func readBody(ctx huma.Context) ([]byte, error) {
+	if err := ctx.SetReadDeadline(time.Now().Add(bodyTime)); err != nil && !errors.Is(err, http.ErrNotSupported) {
+		return nil, err
+	}
+	body, err := io.ReadAll(io.LimitReader(ctx.BodyReader(), maxBody+1))
+	if err == nil && len(body) > maxBody {
+		err = errTooLarge
+	}
+	return body, err
+}
+
+// bodyProblem turns an error of reading a body into a status and words.
+func bodyProblem(err error, most int) (status int, detail string) {
+	var passed bounds.Error
+	var network net.Error
+	switch {
+	case errors.Is(err, errTooLarge):
+		return http.StatusRequestEntityTooLarge, fmt.Sprintf("The request is longer than %d MB.", most>>20)
+	case errors.As(err, &passed):
+		return http.StatusRequestEntityTooLarge, "The request holds too much. " + strings.TrimSpace(passed.Error()) + "."
+	case errors.As(err, &network) && network.Timeout():
+		return http.StatusRequestTimeout, fmt.Sprintf("The request did not come whole within %d s.", int(bodyTime.Seconds()))
+	}
+	return http.StatusBadRequest, "The request broke off or is not well formed."
+}
+
+// shapesOf are the shapes of the JSON that operations take, by operation.
+func shapesOf(h huma.API) map[string]*bounds.Shape {
+	out := map[string]*bounds.Shape{}
+	registry := h.OpenAPI().Components.Schemas
+	for _, path := range h.OpenAPI().Paths {
+		for _, op := range []*huma.Operation{path.Get, path.Put, path.Post, path.Delete} {
+			if op == nil || op.RequestBody == nil {
+				continue
+			}
+			content, ok := op.RequestBody.Content["application/json"]
+			if !ok || content.Schema == nil || content.Schema.Ref == "" {
+				continue
+			}
+			out[op.OperationID] = bounds.Of(registry.TypeFromRef(content.Schema.Ref))
+		}
+	}
+	return out
+}
+
+// withoutBody takes what was sent out of an answer that says it could not be read.
+func withoutBody(_ huma.Context, _ string, v any) (any, error) {
+	if problem, ok := v.(*huma.ErrorModel); ok {
+		for _, detail := range problem.Errors {
+			if detail.Location == "body" {
+				detail.Value = nil
+			}
+		}
+	}
+	return v, nil
+}

@@ -1,0 +1,107 @@
+package server
+
+import (
+	"context"
+	"runtime"
+	"sync"
+
+	"jiriki/core/finding"
+	"jiriki/core/line"
+	"jiriki/core/quantity"
+	"jiriki/store"
+)
+
+// verdictKey names what a plan's row in the shed follows from, but for the shelf.
+type verdictKey struct {
+	plan, machine string // digests
+	units         quantity.System
+}
+
+// Verdict is what a plan's row in the shed says.
+type Verdict struct {
+	Headline string         `json:"headline"`
+	Mark     finding.Level  `json:"mark" enum:"stop,missing,caution,good"`
+	Stations []line.Station `json:"stations" nullable:"false"`
+	Drawing  line.Drawing   `json:"drawing"`
+
+	shelf string // digest of the shelf it follows from too; empty when it does not
+}
+
+// verdicts keeps the rows of the shed by the content they follow from, so that a look works out only
+// what changed since the last.
+type verdicts struct {
+	mu   sync.Mutex
+	kept map[verdictKey]Verdict
+}
+
+// of returns the verdicts on plans. Those not kept are worked out; what no plan follows from any more is
+// forgotten.
+func (v *verdicts) of(ctx context.Context, from *store.Store, hand onHand, units quantity.System, shed []store.ShedMachine) (map[verdictKey]Verdict, error) {
+	// One look at a time: a second would work out the same.
+	v.mu.Lock()
+	defer v.mu.Unlock()
+	current, lacking := map[verdictKey]Verdict{}, []string{}
+	for _, m := range shed {
+		for _, p := range m.Plans {
+			key := verdictKey{p.Digest, m.Digest, units}
+			if known, ok := v.kept[key]; ok && (known.shelf == "" || known.shelf == hand.digest) {
+				current[key] = known
+			} else {
+				lacking = append(lacking, p.ID)
+			}
+		}
+	}
+	err := workOut(ctx, from, hand, units, lacking, current)
+	for key, known := range v.kept {
+		if key.units != units {
+			current[key] = known
+		}
+	}
+	v.kept = current
+	return current, err
+}
+
+// workOut adds the verdicts on the named plans to out.
+func workOut(ctx context.Context, from *store.Store, hand onHand, units quantity.System, plans []string, out map[verdictKey]Verdict) error {
+	if len(plans) == 0 {
+		return nil
+	}
+	asked := make(chan store.Described)
+	var wg sync.WaitGroup
+	var mu sync.Mutex
+	for range runtime.GOMAXPROCS(0) {
+		wg.Go(func() {
+			for d := range asked {
+				one := judged(line.Input{Units: units, Machine: d.Machine, Plan: d.Plan, Shelf: hand.items, Motors: hand.motors}, hand.digest)
+				mu.Lock()
+				out[verdictKey{d.PlanDigest, d.MachineDigest, units}] = one
+				mu.Unlock()
+			}
+		})
+	}
+	err := from.EachDescribed(ctx, plans, func(d store.Described) error {
+		asked <- d
+		return ctx.Err()
+	})
+	close(asked)
+	wg.Wait()
+	return err
+}
+
+// judged assesses a plan for its row.
+func judged(in line.Input, shelf string) Verdict {
+	a, err := line.Assess(in)
+	if err != nil {
+		return Verdict{Headline: "This plan holds more than can be worked out.", Mark: finding.Missing, Stations: []line.Station{}}
+	}
+	v := Verdict{Headline: a.Headline, Mark: finding.Good, Stations: a.Stations, Drawing: a.Drawing}
+	if a.ShelfTried {
+		v.shelf = shelf
+	}
+	for _, s := range a.Stations {
+		if s.Mark.Rank() < v.Mark.Rank() {
+			v.Mark = s.Mark
+		}
+	}
+	return v
+}

@@ -1,0 +1,27 @@
+<script lang="ts" generics="T extends object, V">
+  import type { SavedDoc } from './saved.svelte';
+
+  /** Whether what was typed is saved, and what a closed window left. */
+  let { saved }: { saved: SavedDoc<T, V> } = $props();
+
+  const words = $derived(
+    {
+      saved: 'saved',
+      unsaved: 'not saved yet',
+      saving: 'saving',
+      away: saved.kept ? 'not saved, kept here' : 'not saved, and this browser cannot keep it: leave the page open',
+      conflict: 'changed elsewhere'
+    }[saved.state]
+  );
+</script>
+
+<p class="text-sm text-soft" role="status" data-save={saved.state}>
+  {words}{#if saved.state === 'away' && saved.note}: <span class="text-stop">{saved.note}</span>{/if}
+</p>
+{#if saved.left > 0}
+  <p class="text-sm">
+    A window that was closed left something unsaved:
+    <button class="link" onclick={() => saved.takeLeft()}>bring it in</button> or
+    <button class="link" onclick={() => saved.dropLeft()}>throw it away</button>
+  </p>
+{/if}
