@@ -25,3 +25,25 @@ ensure_room() {
   free=$(df -Pk "$1" | awk 'NR==2{print $4}')
   [ "${free:-0}" -gt 1048576 ] || fail "less than 1 GB free where $1 is; make room first"
 }
+
+# in_url writes a path as it stands in an address.
+in_url() {
+  local text=$1 out='' c i LC_ALL=C
+  for ((i = 0; i < ${#text}; i++)); do
+    c=${text:i:1}
+    case $c in
+      [a-zA-Z0-9/._~-]) out+=$c ;;
+      *) out+=$(printf '%%%02X' "'$c") ;;
+    esac
+  done
+  printf %s "$out"
+}
+
+# need says which tool is missing, or too old for what is done with it.
+#   need COMMAND WHAT [LEAST VERSION-IT-SAYS]
+need() {
+  local command=$1 what=$2 least=${3:-} has=${4:-}
+  command -v "$command" >/dev/null 2>&1 || fail "$what is missing; install $what${least:+ $least or newer} first"
+  [ -z "$least" ] || [ "$(printf '%s\n%s\n' "$least" "$has" | sort -V | head -n 1)" = "$least" ] ||
+    fail "$what ${has:-of an unknown version} is here; $least or newer is needed"
+}

@@ -5,7 +5,7 @@
 "$ROOT/scripts/build.sh"
 cluster="shots-$$"
 trap '"$ROOT/scripts/postgres.sh" drop "$cluster"' EXIT
-TEST_DATABASE_URL=$("$ROOT/scripts/postgres.sh" start "$cluster")
+TEST_DATABASE_URL=$("$ROOT/scripts/postgres.sh" start "$cluster" createdb)
 export TEST_DATABASE_URL
 mkdir -p "$ROOT/docs/screenshots"
 cd "$ROOT/e2e" && npx playwright test --config screenshots.config.ts

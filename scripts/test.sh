@@ -10,8 +10,11 @@ step 'set-up'
 # Each run has a cluster of its own, so two checkouts or a demo beside it never meet.
 cluster="test-$$"
 trap '"$ROOT/scripts/postgres.sh" drop "$cluster"' EXIT
-TEST_DATABASE_URL=$("$ROOT/scripts/postgres.sh" start "$cluster")
+TEST_DATABASE_URL=$("$ROOT/scripts/postgres.sh" start "$cluster" createdb)
 export TEST_DATABASE_URL
+
+step 'who the database lets in'
+"$ROOT/scripts/check-postgres.sh"
 
 step 'gofmt, vet, staticcheck'
 unformatted=$(gofmt -l cmd core demo server store web/*.go)

@@ -6,6 +6,8 @@ import (
 	"io/fs"
 	"log/slog"
 	"net/http"
+	"os"
+	"runtime/debug"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -45,7 +47,19 @@ func New(c Config) http.Handler {
 	if c.Site != nil {
 		serveSite(e, c.Site)
 	}
-	return e
+	return headed(e)
+}
+
+// headed answers HEAD as it would GET; the body is left out by net/http, which knows what was asked.
+func headed(next http.Handler) http.Handler {
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		if r.Method == http.MethodHead {
+			get := *r
+			get.Method = http.MethodGet
+			r = &get
+		}
+		next.ServeHTTP(w, r)
+	})
 }
 
 // describe registers every operation and returns what they share.
@@ -87,9 +101,22 @@ const (
 )
 
 // GCPercent is the pace of garbage collection a server should run at: what an assessment leaves behind is
-// short-lived, and collecting it at the usual pace takes a quarter of the time of an answer. The
-// heap stays under some tens of megabytes.
+// short-lived, and collecting it at the usual pace takes a quarter of the time of an answer.
 const GCPercent = 400
+
+// memoryLimit is where that pace ends: what a file or a crowd leaves behind is collected before it adds
+// up. It bounds nothing that is in use; the gates do.
+const memoryLimit = 96 << 20
+
+// TuneMemory sets both for the whole program, unless the environment does (GOGC, GOMEMLIMIT).
+func TuneMemory() {
+	if os.Getenv("GOGC") == "" {
+		debug.SetGCPercent(GCPercent)
+	}
+	if os.Getenv("GOMEMLIMIT") == "" {
+		debug.SetMemoryLimit(memoryLimit)
+	}
+}
 
 // HTTP returns an http.Server for the handler with its timeouts set.
 func HTTP(addr string, handler http.Handler) *http.Server {

@@ -108,6 +108,9 @@ func away(err error) error {
 	case errors.As(err, &pg) && (pg.Code[:2] == "57" || pg.Code[:2] == "08" || pg.Code[:2] == "53"):
 		// Operator intervention, connection failure or out of resources.
 		return errors.Join(ErrAway, err)
+	case errors.As(err, &pg) && (pg.Code == "42P01" || pg.Code == "42703"):
+		// A table or column that is not there: it is back, and not brought up to date yet.
+		return errors.Join(ErrAway, err)
 	case errors.As(err, &pg) && (pg.Code == "22P05" || pg.Code == "22021"):
 		// A NUL, or bytes that are no text.
 		return errors.Join(ErrText, err)

@@ -14,7 +14,6 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
-	"runtime/debug"
 	"syscall"
 	"time"
 
@@ -80,17 +79,20 @@ func migrated(ctx context.Context) (*store.Store, error) {
 }
 
 type serveCmd struct {
-	Addr string   `default:"127.0.0.1:7420" help:"Address to listen on; loopback unless told otherwise."`
-	Host []string `help:"Host name to answer to besides loopback; may be repeated."`
+	Addr        string   `default:"127.0.0.1:7420" help:"Address to listen on; loopback unless told otherwise."`
+	Host        []string `help:"Host name to answer to besides loopback; may be repeated."`
+	LetAnyoneIn bool     `help:"Serve on an address that others can reach. There is no sign-in: whoever reaches it reads, changes and deletes everything."`
 }
 
-// Run serves until it is interrupted, then lets requests under way finish.
+// Run serves until it is interrupted, then lets requests under way finish. While the database is away
+// it serves all the same, and says so.
 func (c *serveCmd) Run(ctx context.Context) error {
 	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
-	if os.Getenv("GOGC") == "" {
-		debug.SetGCPercent(server.GCPercent)
+	if err := c.mayListen(log); err != nil {
+		return err
 	}
-	s, err := migrated(ctx)
+	server.TuneMemory()
+	s, err := open()
 	if err != nil {
 		return err
 	}
@@ -105,8 +107,13 @@ func (c *serveCmd) Run(ctx context.Context) error {
 		return err
 	}
 	srv := server.HTTP(c.Addr, server.New(server.Config{Store: s, Site: site, Hosts: c.Host, Log: log}))
-	done := make(chan error, 1)
+	done := make(chan error, 2)
 	go func() { done <- srv.Serve(listener) }()
+	go func() {
+		if err := upToDate(ctx, s, log); err != nil {
+			done <- err
+		}
+	}()
 	log.Info("serving", "address", "http://"+listener.Addr().String())
 	select {
 	case err := <-done:
@@ -119,6 +126,40 @@ func (c *serveCmd) Run(ctx context.Context) error {
 		return err
 	}
 	return nil
+}
+
+// mayListen refuses an address that others can reach, unless that is meant.
+func (c *serveCmd) mayListen(log *slog.Logger) error {
+	host, _, err := net.SplitHostPort(c.Addr)
+	if err != nil {
+		return fmt.Errorf("address: %w", err)
+	}
+	if ip := net.ParseIP(host); host == "localhost" || ip != nil && ip.IsLoopback() {
+		return nil
+	}
+	if !c.LetAnyoneIn {
+		return fmt.Errorf("%s can be reached from other machines, and there is no sign-in yet: whoever reaches it reads, changes and deletes everything. Serve on 127.0.0.1, or add --let-anyone-in if that is meant", c.Addr)
+	}
+	log.Warn("whoever reaches this address reads, changes and deletes everything: there is no sign-in", "address", c.Addr)
+	return nil
+}
+
+// upToDate brings the schema up to date as soon as the database answers.
+func upToDate(ctx context.Context, s *store.Store, log *slog.Logger) error {
+	for waited := false; ; waited = true {
+		err := s.Migrate(ctx)
+		if !errors.Is(err, store.ErrAway) {
+			return err
+		}
+		if !waited {
+			log.Warn("the database does not answer; trying until it does", "err", err)
+		}
+		select {
+		case <-ctx.Done():
+			return nil
+		case <-time.After(time.Second):
+		}
+	}
 }
 
 type migrateCmd struct{}
