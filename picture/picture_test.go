@@ -9,6 +9,7 @@ import (
 	"image/png"
 	"testing"
 
+	"github.com/disintegration/imaging"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -114,4 +115,78 @@ func TestWhatIsNoPictureIsRefused(t *testing.T) {
 	copy(bomb[16:24], []byte{0, 0, 0x80, 0, 0, 0, 0x80, 0})
 	_, _, err = Fit(bomb)
 	assert.Error(t, err)
+}
+
+// A picture of many pixels is refused before any is decoded; a camera's twelve megapixels are not.
+func TestPixelsAreCountedBeforeTheyAreDecoded(t *testing.T) {
+	gray := func(w, h int) []byte {
+		var b bytes.Buffer
+		require.NoError(t, jpeg.Encode(&b, image.NewGray(image.Rect(0, 0, w, h)), nil))
+		return b.Bytes()
+	}
+	_, _, err := Fit(gray(7740, 7740))
+	require.ErrorIs(t, err, ErrWide)
+	assert.Contains(t, err.Error(), "7740 by 7740")
+	camera := asJPEG(t, image.NewYCbCr(image.Rect(0, 0, 4000, 3000), image.YCbCrSubsampleRatio420))
+	assert.Equal(t, jpegHead{samples: 1.5, orientation: 1}, readJPEGHead(camera))
+	full, _, err := Fit(camera)
+	require.NoError(t, err)
+	w, h := size(t, full)
+	assert.Equal(t, []int{1600, 1200}, []int{w, h})
+}
+
+func TestWhatAPixelTakesIsReadFromTheHead(t *testing.T) {
+	// The head of a frame: length, precision, height, width, components with their sampling.
+	head := func(marker byte, sampling ...byte) []byte {
+		frame := []byte{0xff, marker, 0, byte(8 + 3*len(sampling)), 8, 0, 16, 0, 16, byte(len(sampling))}
+		for i, s := range sampling {
+			frame = append(frame, byte(i+1), s, 0)
+		}
+		return append([]byte{0xff, 0xd8}, frame...)
+	}
+	for _, c := range []struct {
+		head  []byte
+		bytes float64
+	}{
+		{head(0xc0, 0x22, 0x11, 0x11), 1.5},
+		{head(0xc0, 0x11, 0x11, 0x11), 3},
+		{head(0xc2, 0x22, 0x11, 0x11), 7.5},
+		{head(0xc0, 0x11), 1},
+		{head(0xc0, 0x11, 0x11, 0x11, 0x11), 4},
+		{[]byte{0xff, 0xd8, 0xff}, 4},
+		{append([]byte{0xff, 0xd8}, 0xff, 0xc0, 0, 3, 8), 4},
+	} {
+		assert.Equal(t, c.bytes, pixelBytes("jpeg", color.YCbCrModel, c.head))
+	}
+	png := make([]byte, 33)
+	assert.Equal(t, 4.0, pixelBytes("png", color.RGBAModel, png))
+	png[28] = 1
+	assert.Equal(t, 8.0, pixelBytes("png", color.RGBAModel, png), "interlaced, its passes are held too")
+	assert.Equal(t, 16.0, pixelBytes("png", color.NRGBA64Model, png))
+}
+
+// However it was held, the red end comes up on top.
+func TestEveryOrientationStandsUpright(t *testing.T) {
+	for orientation, undo := range map[byte]func(image.Image) *image.NRGBA{
+		1: imaging.Clone, 2: imaging.FlipH, 3: imaging.Rotate180, 4: imaging.FlipV,
+		5: imaging.Transpose, 6: imaging.Rotate90, 7: imaging.Transverse, 8: imaging.Rotate270,
+	} {
+		full, _, err := Fit(withExif(asJPEG(t, undo(photograph(t, 60, 40))), orientation))
+		require.NoError(t, err)
+		w, h := size(t, full)
+		assert.Equal(t, []int{60, 40}, []int{w, h}, orientation)
+		img, err := jpeg.Decode(bytes.NewReader(full))
+		require.NoError(t, err)
+		r, _, b, _ := img.At(30, 5).RGBA()
+		assert.Greater(t, r, b, orientation)
+	}
+}
+
+func FuzzJPEGHead(f *testing.F) {
+	f.Add([]byte{0xff, 0xd8, 0xff, 0xe1, 0, 8, 'E', 'x', 'i', 'f', 0, 0})
+	f.Add([]byte{0xff, 0xd8, 0xff, 0xc2, 0, 11, 8, 0, 1, 0, 1, 1, 1, 0x11, 0})
+	f.Fuzz(func(t *testing.T, data []byte) {
+		h := readJPEGHead(data)
+		assert.True(t, h.orientation >= 1 && h.orientation <= 8 && h.samples > 0, h)
+	})
 }

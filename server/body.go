@@ -7,7 +7,6 @@ import (
 	"io"
 	"net"
 	"net/http"
-	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -19,7 +18,7 @@ import (
 // Bounds on a request's body.
 const (
 	maxBody  = 1 << 20          // of JSON that is not a file
-	bodyTime = 10 * time.Second // in which it must have come
+	bodyTime = 10 * time.Second // in which it must have come, usually
 )
 
 // admit stands before every operation: it reads the body, holds it against the limits of what it is
@@ -29,12 +28,12 @@ func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 	return func(ctx huma.Context, next func(huma.Context)) {
 		op := ctx.Operation()
 		if shape, ok := a.shapes[op.OperationID]; ok {
-			body, err := readBody(ctx)
+			body, err := readBody(ctx, a.bodyTime)
 			if err == nil {
 				err = shape.Check(body)
 			}
 			if err != nil {
-				status, detail := bodyProblem(err, maxBody)
+				status, detail := bodyError{err, maxBody}.problem()
 				a.refuse(h, ctx, status, detail)
 				return
 			}
@@ -62,8 +61,43 @@ func (a *api) refuse(h huma.API, ctx huma.Context, status int, detail string) {
 // errTooLarge is a body that is longer than is taken.
 var errTooLarge = errors.New("too large")
 
-func readBody(ctx huma.Context) ([]byte, error) {
-	if err := ctx.SetReadDeadline(time.Now().Add(bodyTime)); err != nil && !errors.Is(err, http.ErrNotSupported) {
+// bodyError is an error of reading a body: of the connection, or that there is too much.
+type bodyError struct {
+	err  error
+	most int64 // bytes that are taken
+}
+
+func (e bodyError) Error() string { return e.err.Error() }
+func (e bodyError) Unwrap() error { return e.err }
+
+// problem is what the error is answered with.
+func (e bodyError) problem() (status int, detail string) {
+	var passed bounds.Error
+	var network net.Error
+	switch {
+	case errors.Is(e.err, errTooLarge):
+		return http.StatusRequestEntityTooLarge, fmt.Sprintf("At most %d MB are taken.", e.most>>20)
+	case errors.As(e.err, &passed):
+		return http.StatusRequestEntityTooLarge, "The request holds too much. " + passed.Error() + "."
+	case errors.As(e.err, &network) && network.Timeout():
+		return http.StatusRequestTimeout, "The request did not come whole in time."
+	}
+	return http.StatusBadRequest, "The request broke off or is not well formed."
+}
+
+// bodyReader marks errors of the connection, which are no fault of what is read.
+type bodyReader struct{ io.Reader }
+
+func (b bodyReader) Read(p []byte) (int, error) {
+	n, err := b.Reader.Read(p)
+	if err != nil && !errors.Is(err, io.EOF) {
+		err = bodyError{err: err}
+	}
+	return n, err
+}
+
+func readBody(ctx huma.Context, within time.Duration) ([]byte, error) {
+	if err := ctx.SetReadDeadline(time.Now().Add(within)); err != nil && !errors.Is(err, http.ErrNotSupported) {
 		return nil, err
 	}
 	body, err := io.ReadAll(io.LimitReader(ctx.BodyReader(), maxBody+1))
@@ -71,21 +105,6 @@ func readBody(ctx huma.Context) ([]byte, error) {
 		err = errTooLarge
 	}
 	return body, err
-}
-
-// bodyProblem turns an error of reading a body into a status and words.
-func bodyProblem(err error, most int) (status int, detail string) {
-	var passed bounds.Error
-	var network net.Error
-	switch {
-	case errors.Is(err, errTooLarge):
-		return http.StatusRequestEntityTooLarge, fmt.Sprintf("The request is longer than %d MB.", most>>20)
-	case errors.As(err, &passed):
-		return http.StatusRequestEntityTooLarge, "The request holds too much. " + strings.TrimSpace(passed.Error()) + "."
-	case errors.As(err, &network) && network.Timeout():
-		return http.StatusRequestTimeout, fmt.Sprintf("The request did not come whole within %d s.", int(bodyTime.Seconds()))
-	}
-	return http.StatusBadRequest, "The request broke off or is not well formed."
 }
 
 // shapesOf are the shapes of the JSON that operations take, by operation.

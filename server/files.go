@@ -1,6 +1,7 @@
 package server
 
 import (
+	"bytes"
 	"context"
 	"encoding/json"
 	"errors"
@@ -39,11 +40,7 @@ func (a *api) files(h huma.API) {
 	huma.Register(h, inLane(long, huma.Operation{
 		OperationID: "import", Method: http.MethodPost, Path: "/api/import", Summary: "Add an open file to the workshop, all of it or nothing",
 	}), a.importFile)
-	// Said afterwards: an operation that is registered with a body is given all of it in memory.
-	path := h.OpenAPI().Paths["/api/import"]
-	described := *path.Post
-	described.RequestBody = &huma.RequestBody{Required: true, Content: map[string]*huma.MediaType{"application/json": {Schema: &huma.Schema{Type: huma.TypeString, Format: "binary"}}}}
-	path.Post = &described
+	describeBody(h, "/api/import", "application/json")
 }
 
 // exportWorkshop writes the file as it is read from the database: it may be long.
@@ -103,36 +100,39 @@ type fileInput struct {
 
 // Resolve takes hold of the request's body.
 func (f *fileInput) Resolve(ctx huma.Context) []error {
-	f.body = ctx.BodyReader()
+	f.body = bodyReader{ctx.BodyReader()}
 	return nil
+}
+
+// read reads the file into memory. The error is a bodyError.
+func (f *fileInput) read(most int64) ([]byte, error) {
+	if f.Length > most {
+		return nil, bodyError{errTooLarge, most}
+	}
+	// Of the length it is said to have, so that it is held once.
+	into := bytes.NewBuffer(make([]byte, 0, max(f.Length, 0)+bytes.MinRead))
+	n, err := io.Copy(into, io.LimitReader(f.body, most+1))
+	if err == nil && n > most {
+		err = bodyError{errTooLarge, most}
+	}
+	return into.Bytes(), err
+}
+
+// describeBody says that an operation takes a file. It is said after it was registered: one that is
+// registered with a body is given all of it in memory.
+func describeBody(h huma.API, path, contentType string) {
+	at := h.OpenAPI().Paths[path]
+	described := *at.Post
+	described.RequestBody = &huma.RequestBody{Required: true, Content: map[string]*huma.MediaType{contentType: {Schema: &huma.Schema{Type: huma.TypeString, Format: "binary"}}}}
+	at.Post = &described
 }
 
 func (a *api) importFile(ctx context.Context, in *fileInput) (*struct{ Body Imported }, error) {
 	if in.Length > openfile.MaxBytes {
-		return nil, huma.Error413RequestEntityTooLarge(fmt.Sprintf("A file of more than %d MB is not taken.", openfile.MaxBytes>>20))
+		return nil, a.fail(ctx, bodyError{errTooLarge, openfile.MaxBytes})
 	}
-	added, err := Import(ctx, a.store, bodyReader{in.body})
-	var broken bodyError
-	if errors.As(err, &broken) {
-		status, detail := bodyProblem(broken.err, openfile.MaxBytes)
-		return nil, huma.NewError(status, detail)
-	}
+	added, err := Import(ctx, a.store, in.body)
 	return &struct{ Body Imported }{added}, a.fail(ctx, err)
-}
-
-// bodyReader marks errors of the connection, which are no fault of the file.
-type bodyReader struct{ io.Reader }
-
-type bodyError struct{ err error }
-
-func (e bodyError) Error() string { return e.err.Error() }
-
-func (b bodyReader) Read(p []byte) (int, error) {
-	n, err := b.Reader.Read(p)
-	if err != nil && !errors.Is(err, io.EOF) {
-		err = bodyError{err}
-	}
-	return n, err
 }
 
 // Import adds a file to a store as it is read, all of it or nothing, and says how much it was. Every

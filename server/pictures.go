@@ -20,8 +20,9 @@ type pictureOutput struct {
 func (a *api) pictures(h huma.API) {
 	huma.Register(h, inLane(long, huma.Operation{
 		OperationID: "add-picture", Method: http.MethodPost, Path: "/api/shelf/{id}/pictures", Summary: "Add a JPEG, PNG or WebP picture of up to 10 MB to a part",
-		DefaultStatus: http.StatusCreated, MaxBodyBytes: picture.MaxBytes + 1024,
+		DefaultStatus: http.StatusCreated,
 	}), a.addPicture)
+	describeBody(h, "/api/shelf/{id}/pictures", "application/octet-stream")
 	huma.Register(h, huma.Operation{OperationID: "get-picture", Method: http.MethodGet, Path: "/api/pictures/{id}", Summary: "A picture as JPEG"}, a.getPicture)
 	huma.Register(h, huma.Operation{OperationID: "delete-picture", Method: http.MethodDelete, Path: "/api/pictures/{id}", Summary: "Take a picture away; it can be restored", DefaultStatus: http.StatusNoContent}, a.deletePicture)
 	huma.Register(h, huma.Operation{OperationID: "restore-picture", Method: http.MethodPost, Path: "/api/pictures/{id}/restore", Summary: "Bring it back", DefaultStatus: http.StatusNoContent}, a.restorePicture)
@@ -29,21 +30,33 @@ func (a *api) pictures(h huma.API) {
 
 func (a *api) addPicture(ctx context.Context, in *struct {
 	IDPath
-	RawBody []byte `contentType:"application/octet-stream"`
+	fileInput
 }) (*added, error) {
-	full, thumbnail, err := picture.Fit(in.RawBody)
-	if errors.Is(err, picture.ErrKind) || errors.Is(err, picture.ErrSize) {
-		return nil, huma.Error422UnprocessableEntity("The picture was not taken: " + err.Error() + ".")
+	// Whether there is room for it is asked before it is read.
+	if err := a.store.RoomForPicture(ctx, in.ID); err != nil {
+		return nil, a.pictureProblem(ctx, err)
 	}
+	data, err := in.read(picture.MaxBytes)
 	if err != nil {
-		return nil, a.fail(ctx, err)
+		return nil, a.pictureProblem(ctx, err)
+	}
+	full, thumbnail, err := picture.Fit(data)
+	if err != nil {
+		return nil, a.pictureProblem(ctx, err)
 	}
 	out := &added{}
 	out.Body.ID, err = a.store.AddPicture(ctx, in.ID, full, thumbnail)
-	if errors.Is(err, store.ErrFull) {
-		return nil, huma.Error409Conflict("A part keeps twelve pictures. Take one away first.")
+	return out, a.pictureProblem(ctx, err)
+}
+
+func (a *api) pictureProblem(ctx context.Context, err error) error {
+	switch {
+	case errors.Is(err, picture.ErrKind), errors.Is(err, picture.ErrSize), errors.Is(err, picture.ErrWide):
+		return huma.Error422UnprocessableEntity("The picture was not taken: " + err.Error() + ".")
+	case errors.Is(err, store.ErrFull):
+		return huma.Error409Conflict("A part keeps twelve pictures. Take one away first.")
 	}
-	return out, a.fail(ctx, err)
+	return a.fail(ctx, err)
 }
 
 // A picture never changes under its ID, so a browser may keep it.

@@ -28,9 +28,13 @@ func problem(c *echo.Context, status int, detail string) error {
 func (a *api) fail(ctx context.Context, err error) error {
 	var fields quantity.FieldErrors
 	var file openfile.ReadError
+	var body bodyError
 	switch {
 	case err == nil:
 		return nil
+	case errors.As(err, &body):
+		status, detail := body.problem()
+		return huma.NewError(status, detail)
 	case errors.As(err, &fields):
 		return fieldProblem(fields)
 	case errors.As(err, &file):

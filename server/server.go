@@ -3,6 +3,8 @@
 package server
 
 import (
+	"cmp"
+	"context"
 	"io/fs"
 	"log/slog"
 	"net/http"
@@ -16,6 +18,7 @@ import (
 	"github.com/labstack/echo/v5/middleware"
 
 	"jiriki/core/bounds"
+	"jiriki/core/quantity"
 	"jiriki/store"
 )
 
@@ -25,6 +28,8 @@ type Config struct {
 	Site  fs.FS    // built interface; nil serves the API alone
 	Hosts []string // host names answered to besides the loopback ones
 	Log   *slog.Logger
+
+	BodyTime time.Duration // in which a request's body must have come; 10 s when 0
 }
 
 // api holds what handlers share.
@@ -34,20 +39,34 @@ type api struct {
 	huma     huma.API
 	shapes   map[string]*bounds.Shape // of the JSON that operations take
 	gates    map[lane]*gate
+	bodyTime time.Duration
 	stock    stock
 	verdicts verdicts
 }
 
-// New returns the handler for everything the server answers.
-func New(c Config) http.Handler {
+// Server answers everything there is to ask.
+type Server struct {
+	http.Handler
+	api *api
+}
+
+// New returns a server.
+func New(c Config) *Server {
 	e := echo.New()
 	e.Logger = c.Log
 	e.Use(middleware.Recover(), guard(c.Hosts), headers)
-	describe(e, c)
+	a := describe(e, c)
 	if c.Site != nil {
 		serveSite(e, c.Site)
 	}
-	return headed(e)
+	return &Server{headed(e), a}
+}
+
+// Warm works out what the first look at the shed will ask for. What goes wrong is left to that look.
+func (s *Server) Warm(ctx context.Context) {
+	if _, err := s.api.getWorkshop(ctx, &unitsQuery{Units: quantity.Metric}); err != nil {
+		s.api.log.WarnContext(ctx, "the shed was not worked out beforehand", "err", err)
+	}
 }
 
 // headed answers HEAD as it would GET; the body is left out by net/http, which knows what was asked.
@@ -71,7 +90,7 @@ func describe(e *echo.Echo, c Config) *api {
 	config.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", schemaName)
 	config.Transformers = append(config.Transformers, withoutBody)
 	hapi := humaecho.New(e, config)
-	a := &api{store: c.Store, log: c.Log, huma: hapi, gates: gates()}
+	a := &api{store: c.Store, log: c.Log, huma: hapi, gates: gates(), bodyTime: cmp.Or(c.BodyTime, bodyTime)}
 	hapi.UseMiddleware(a.admit(hapi))
 	a.workshop(hapi)
 	a.catalogue(hapi)

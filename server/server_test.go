@@ -27,7 +27,7 @@ var site = fstest.MapFS{"index.html": {Data: []byte("<!doctype html>")}, "assets
 
 // shop is a server on a store of its own.
 type shop struct {
-	t   *testing.T
+	t   testing.TB
 	url string
 }
 
@@ -36,8 +36,14 @@ func open(t *testing.T) shop {
 	return serve(t, storetest.Open(t))
 }
 
+// served is a handler on a store.
+func served(t testing.TB, s *store.Store) http.Handler {
+	t.Helper()
+	return server.New(server.Config{Store: s, Site: site, Log: slog.New(slog.DiscardHandler)})
+}
+
 func serve(t *testing.T, s *store.Store) shop {
-	srv := httptest.NewServer(server.New(server.Config{Store: s, Site: site, Log: slog.New(slog.DiscardHandler)}))
+	srv := httptest.NewServer(served(t, s))
 	t.Cleanup(srv.Close)
 	return shop{t, srv.URL}
 }
@@ -70,7 +76,7 @@ func (s shop) do(method, path, body string, out any, header ...string) int {
 	return res.StatusCode
 }
 
-func text(t *testing.T, v any) string {
+func text(t testing.TB, v any) string {
 	b, err := json.Marshal(v)
 	require.NoError(t, err)
 	return string(b)

@@ -9,18 +9,31 @@ import (
 // maxPictures is how many pictures one part may have.
 const maxPictures = 12
 
+// RoomForPicture looks whether a part is there and can take another picture: ErrNotFound or ErrFull when
+// not.
+func (s *Store) RoomForPicture(ctx context.Context, itemID string) error {
+	return away(room(ctx, s.db, itemID, ""))
+}
+
+func room(ctx context.Context, q sqlx.QueryerContext, itemID, lock string) error {
+	if err := sqlx.GetContext(ctx, q, new(string), `SELECT id FROM shelf_item WHERE id = $1 AND deleted_at IS NULL`+lock, itemID); err != nil {
+		return err
+	}
+	var n int
+	if err := sqlx.GetContext(ctx, q, &n, `SELECT count(*) FROM shelf_picture WHERE item_id = $1 AND deleted_at IS NULL`, itemID); err != nil {
+		return err
+	}
+	if n >= maxPictures {
+		return ErrFull
+	}
+	return nil
+}
+
 // AddPicture keeps a picture of a part with its thumbnail, both JPEG.
 func (s *Store) AddPicture(ctx context.Context, itemID string, jpeg, thumbnail []byte) (id string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := tx.GetContext(ctx, new(string), `SELECT id FROM shelf_item WHERE id = $1 AND deleted_at IS NULL FOR UPDATE`, itemID); err != nil {
+		if err := room(ctx, tx, itemID, " FOR UPDATE"); err != nil {
 			return err
-		}
-		var n int
-		if err := tx.GetContext(ctx, &n, `SELECT count(*) FROM shelf_picture WHERE item_id = $1 AND deleted_at IS NULL`, itemID); err != nil {
-			return err
-		}
-		if n >= maxPictures {
-			return ErrFull
 		}
 		return tx.GetContext(ctx, &id, `INSERT INTO shelf_picture (item_id, jpeg, thumbnail) VALUES ($1, $2, $3) RETURNING id`, itemID, jpeg, thumbnail)
 	})

@@ -106,13 +106,16 @@ func (c *serveCmd) Run(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
-	srv := server.HTTP(c.Addr, server.New(server.Config{Store: s, Site: site, Hosts: c.Host, Log: log}))
+	jiriki := server.New(server.Config{Store: s, Site: site, Hosts: c.Host, Log: log})
+	srv := server.HTTP(c.Addr, jiriki)
 	done := make(chan error, 2)
 	go func() { done <- srv.Serve(listener) }()
 	go func() {
 		if err := upToDate(ctx, s, log); err != nil {
 			done <- err
+			return
 		}
+		jiriki.Warm(ctx)
 	}()
 	log.Info("serving", "address", "http://"+listener.Addr().String())
 	select {

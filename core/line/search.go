@@ -37,6 +37,7 @@ type SearchResult struct {
 	Simpler *Found  `json:"simpler,omitempty" doc:"The best with one stage less than the first, or coupled straight"`
 	Why     string  `json:"why" doc:"Why not simpler"`
 	Tried   int     `json:"tried" doc:"How many reductions were looked at"`
+	LeftOut int     `json:"leftOut" doc:"Sizes of wheel that were not tried, being too many: those that lie closest to others"`
 	Wide    Wide    `json:"wide"`
 	Units   Units   `json:"units"`
 }
@@ -71,7 +72,7 @@ func Search(in SearchInput, progress Progress) (SearchResult, error) {
 	if l.stopped {
 		return SearchResult{}, ErrStopped
 	}
-	out.Tried = l.tried
+	out.Tried, out.LeftOut = l.tried, bounds.leftOut
 	shower := &shower{in: in.Input, now: t, bounds: bounds}
 	out.Found = shower.showAll(front.best())
 	if len(in.Plan.Reduction.Stages) > 0 && len(t.reduction.Positions) > 0 {
@@ -92,6 +93,7 @@ type bounds struct {
 	keptPositions        []reduction.Position // of those alone
 	centreMin, centreMax float64
 	largest              float64
+	leftOut              int // sizes of wheel there were too many of
 }
 
 // Usual bounds of a bench-top machine [common practice].
@@ -101,7 +103,8 @@ const (
 )
 
 // mostWheels bounds the sizes of one family, and so how long a search takes: with the square of the
-// square for two stages, faster still with a cone beside a pair.
+// square for two stages, faster still with a cone beside a pair. Where there are more, those that lie
+// closest to others are left out, and the answer says so.
 const (
 	mostWheels      = 80
 	mostConedWheels = 40
@@ -135,12 +138,11 @@ func (a SearchAsk) bounds(t *train, stock shelfStock) (bounds, error) {
 			r.Refuse(fmt.Sprintf("kinds[%d]", i), name, "must be one of "+strings.Join(familyNames(), ", "))
 			continue
 		}
-		if len(f.wheels) > mostWheels {
-			r.Refuse("largest", string(a.Largest), fmt.Sprintf("leaves %d sizes of wheel; with a smaller one at most %d are tried", len(f.wheels), mostWheels))
+		most := mostWheels
+		if a.Cones && b.stages == 2 {
+			most = mostConedWheels
 		}
-		if a.Cones && b.stages == 2 && len(f.wheels) > mostConedWheels {
-			r.Refuse("cones", "", fmt.Sprintf("there are %d sizes of wheel; with cones at most %d are tried: take a smaller largest wheel, or one stage", len(f.wheels), mostConedWheels))
-		}
+		b.leftOut += f.thin(most)
 		b.families = append(b.families, &f)
 	}
 	stages := t.reduction.Stages

@@ -330,10 +330,6 @@ func TestSearchRefusesBoundsItCannotUse(t *testing.T) {
 	in := searching()
 	in.Ask = SearchAsk{Kinds: []string{"rope"}, Stages: 3, CentreMin: "500 mm", CentreMax: "400 mm", Keep: 4, Largest: "wide"}
 	_, err := Search(in, nil)
-	many := withPulleys(50, searching())
-	many.Ask.Cones = true
-	_, crowded := Search(many, nil)
-	assert.ErrorContains(t, crowded, "ask.cones")
 	for _, field := range []string{"ask.kinds[0]", "ask.stages", "ask.centreMax", "ask.keep", "ask.largest"} {
 		assert.ErrorContains(t, err, field)
 	}

@@ -72,6 +72,29 @@ func newFamily(name string, stock shelfStock, largest float64, onHandOnly bool) 
 	return f, true
 }
 
+// onHandWorth is how much closer to its neighbours a wheel on hand may lie than one to buy before it is
+// left out.
+const onHandWorth = 4
+
+// thin leaves the family at most so many wheels, those furthest apart in ratio, and returns how many it
+// left out. The smallest and the largest stay.
+func (f *family) thin(most int) (leftOut int) {
+	for ; len(f.wheels) > most; leftOut++ {
+		drop, least := 0, math.Inf(1)
+		for i := 1; i+1 < len(f.wheels); i++ {
+			gap := math.Log(f.wheels[i+1].size / f.wheels[i-1].size)
+			if f.wheels[i].item != nil {
+				gap *= onHandWorth
+			}
+			if gap < least {
+				drop, least = i, gap
+			}
+		}
+		f.wheels = slices.Delete(f.wheels, drop, drop+1)
+	}
+	return leftOut
+}
+
 func (f *family) standard() {
 	if f.stage.Kind.Toothed() {
 		for _, n := range reduction.ToothCounts {

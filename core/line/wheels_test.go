@@ -1,6 +1,8 @@
 package line
 
 import (
+	"fmt"
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -126,4 +128,50 @@ func TestTheFrontKeepsWhatNothingBeats(t *testing.T) {
 	does := f.doneWithoutChange()
 	assert.True(t, does(0b101))
 	assert.False(t, does(0b1000))
+}
+
+// Of more sizes than can be tried those stay that lie furthest apart, and those on hand before others.
+func TestTooManyWheelsAreThinned(t *testing.T) {
+	part := &shelf.Item{}
+	var f family
+	for i := range 200 {
+		w := wheel{size: 0.05 * math.Pow(8, float64(i)/199)}
+		if i%5 == 0 {
+			w.item = part
+		}
+		f.wheels = append(f.wheels, w)
+	}
+	assert.Equal(t, 120, f.thin(80))
+	require.Len(t, f.wheels, 80)
+	assert.InEpsilon(t, 0.05, f.wheels[0].size, 1e-9)
+	assert.InEpsilon(t, 0.4, f.wheels[79].size, 1e-9)
+	onHand, widest := 0, 0.0
+	for i, w := range f.wheels {
+		if w.item != nil {
+			onHand++
+		}
+		if i > 0 {
+			widest = max(widest, w.size/f.wheels[i-1].size)
+		}
+	}
+	assert.Equal(t, 40, onHand, "every one on hand")
+	assert.Less(t, widest, math.Pow(8, 4.5/199), "and no hole among them")
+	assert.Zero(t, f.thin(80))
+}
+
+// A shelf of hundreds of pulleys is searched, and says that it was thinned.
+func TestAShelfOfManyPulleysIsSearched(t *testing.T) {
+	in := searching()
+	for i := range 600 {
+		in.Shelf = append(in.Shelf, shelf.Item{Sort: shelf.Pulley, ID: fmt.Sprint(i), Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%g mm", 60+0.5*float64(i))), Section: "A"}})
+	}
+	in.Ask.Cones = false
+	out, err := Search(in, nil)
+	require.NoError(t, err)
+	assert.NotEmpty(t, out.Found)
+	assert.Greater(t, out.LeftOut, 450)
+	in.Ask.FromShelf = true
+	out, err = Search(in, nil)
+	require.NoError(t, err)
+	assert.NotEmpty(t, out.Found)
 }

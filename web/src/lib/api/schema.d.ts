@@ -1437,6 +1437,11 @@ export interface components {
         LineSearchResult: {
             /** @description Best first; none is worse than another in every respect */
             found: components["schemas"]["LineFound"][];
+            /**
+             * Format: int64
+             * @description Sizes of wheel that were not tried, being too many: those that lie closest to others
+             */
+            leftOut: number;
             /** @description The plan's reduction as it stands */
             now?: components["schemas"]["LineFound"];
             /** @description The best with one stage less than the first, or coupled straight */

@@ -69,6 +69,12 @@
     <p class="caption">{result && result.tried > 0 ? `Best of ${thousands(result.tried)} tried` : 'Best reduction'}</p>
     {#if result && result.tried > 0}<span class="text-sm text-soft">{took}</span>{/if}
   </div>
+  {#if result && result.leftOut > 0}
+    <p class="text-sm text-soft">
+      There are more sizes of wheel than can be tried: {result.leftOut} were left out, those closest to others. A smaller largest wheel, or no
+      cones, tries more of them.
+    </p>
+  {/if}
   <Bounds {search} />
   {#if search.share !== undefined}
     <div class="mt-2 flex items-center gap-3">
