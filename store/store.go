@@ -12,6 +12,7 @@ import (
 	"fmt"
 	"io/fs"
 	"net"
+	"sync/atomic"
 
 	"github.com/jackc/pgx/v5/pgconn"
 	_ "github.com/jackc/pgx/v5/stdlib" // registers the pgx driver
@@ -41,7 +42,10 @@ func Migrations() fs.FS {
 }
 
 // Store is a workshop's database.
-type Store struct{ db *sqlx.DB }
+type Store struct {
+	db       *sqlx.DB
+	migrated atomic.Bool
+}
 
 // Open connects to url. It does not wait for the database: a call while it is away answers
 // ErrAway and works again once it is back.
@@ -52,14 +56,19 @@ func Open(url string) (*Store, error) {
 	}
 	db.SetMaxOpenConns(8)
 	db.SetMaxIdleConns(4)
-	return &Store{db}, nil
+	return &Store{db: db}, nil
 }
 
 // Close ends the connections.
 func (s *Store) Close() error { return s.db.Close() }
 
-// Ping reports whether the database answers.
-func (s *Store) Ping(ctx context.Context) error { return away(s.db.PingContext(ctx)) }
+// Ping reports whether the database answers and was brought up to date; ErrAway when not.
+func (s *Store) Ping(ctx context.Context) error {
+	if err := s.db.PingContext(ctx); err != nil || !s.migrated.Load() {
+		return errors.Join(ErrAway, err)
+	}
+	return nil
+}
 
 // Migrate brings the schema up to date.
 func (s *Store) Migrate(ctx context.Context) error {
@@ -67,7 +76,9 @@ func (s *Store) Migrate(ctx context.Context) error {
 	if err != nil {
 		return fmt.Errorf("migrations: %w", err)
 	}
-	_, err = provider.Up(ctx)
+	if _, err = provider.Up(ctx); err == nil {
+		s.migrated.Store(true)
+	}
 	return away(err)
 }
 

@@ -1,0 +1,18 @@
+#!/usr/bin/env bash
+# Tries a whole server from outside, on a database of its own:
+#   proof.sh bodies   bodies made to fill its memory, a crowd, and an overload; prints the peaks
+#   proof.sh kills    20 kills of server and database while people save
+# Without a word it does both.
+. "$(dirname "$0")/lib.sh"
+"$ROOT/scripts/install.sh"
+"$ROOT/scripts/build.sh"
+for what in "${@:-bodies kills}"; do
+  for one in $what; do
+    cluster="proof-$one-$$"
+    trap '"$ROOT/scripts/postgres.sh" drop "$cluster"' EXIT
+    url=$("$ROOT/scripts/postgres.sh" start "$cluster" createdb)
+    (cd "$ROOT" && go run ./scripts/proof --root "$ROOT" --cluster "$cluster" --url "$url" "$one")
+    "$ROOT/scripts/postgres.sh" drop "$cluster"
+    trap - EXIT
+  done
+done

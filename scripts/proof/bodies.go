@@ -1,0 +1,238 @@
+package main
+
+import (
+	"bytes"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"image"
+	"image/jpeg"
+	"slices"
+	"strings"
+	"sync"
+	"time"
+
+	"jiriki/core/line"
+	"jiriki/core/openfile"
+	"jiriki/core/shelf"
+	"jiriki/core/work"
+	"jiriki/demo"
+)
+
+// What is promised, in MB.
+const (
+	heldTo   = 1024
+	overIdle = 64  // any one request
+	crowded  = 512 // the server under a crowd
+	clients  = 64
+)
+
+type bodiesCmd struct {
+	Seconds int `default:"10" help:"How long each crowd asks."`
+}
+
+// body is one thing to send.
+type body struct {
+	name, method, path, contentType string
+	data                            []byte
+	passes                          bool // it is within every limit
+}
+
+// Run sends each body alone, then all that pass from a crowd, and prints statuses and peaks.
+func (c *bodiesCmd) Run(p place) error {
+	s, err := p.server(heldTo << 10)
+	if err != nil {
+		return err
+	}
+	if err := s.start(); err != nil {
+		return err
+	}
+	defer func() { _ = s.kill() }()
+	bodies, err := hostile(s)
+	if err != nil {
+		return err
+	}
+	// Idle is a server that has done some work and rested.
+	for range 50 {
+		s.send("GET", "/api/workshop", "", nil)
+	}
+	time.Sleep(2 * time.Second)
+	idle := s.memory("VmRSS")
+	fmt.Printf("server held to %d MB; idle %.0f MB\n\n%-46s %6s %10s\n", heldTo, idle, "one request", "status", "over idle")
+	var failed []string
+	for _, b := range bodies {
+		if err := s.resetPeak(); err != nil {
+			return err
+		}
+		status, _ := s.send(b.method, b.path, b.contentType, b.data)
+		over := s.memory("VmHWM") - idle
+		fmt.Printf("%-46s %6d %7.0f MB\n", b.name, status, over)
+		if over > overIdle || status == 0 || status >= 500 || b.passes != (status < 400) {
+			failed = append(failed, b.name)
+		}
+	}
+	passing := slices.DeleteFunc(slices.Clone(bodies), func(b body) bool { return !b.passes })
+	if err := s.resetPeak(); err != nil {
+		return err
+	}
+	got := crowd(s, passing, clients, time.Duration(c.Seconds)*time.Second)
+	peak := s.memory("VmHWM")
+	fmt.Printf("\n%d clients sending the worst that passes for %d s: peak %.0f MB, answers %v\n", clients, c.Seconds, peak, got.statuses())
+	if peak > crowded || got.lost() > 0 {
+		failed = append(failed, "the crowd")
+	}
+	if err := c.overload(s, bodies, &failed); err != nil {
+		return err
+	}
+	if len(failed) > 0 {
+		return errors.New("not as promised: " + strings.Join(failed, "; "))
+	}
+	return nil
+}
+
+// overload compares the time of accepted answers at four times what runs and waits with the quiet one.
+func (c *bodiesCmd) overload(s *serving, bodies []body, failed *[]string) error {
+	asked := bodies[slices.IndexFunc(bodies, func(b body) bool { return b.name == usual })]
+	length := time.Duration(c.Seconds) * time.Second
+	quiet := crowd(s, []body{asked}, 8, length)
+	// Four run for each two processors and 32 wait.
+	loaded := crowd(s, []body{asked}, 4*36, length)
+	slow, was := loaded.p99(), quiet.p99()
+	fmt.Printf("assess: p99 %.1f ms quiet with 8 clients; %.1f ms of those accepted with %d clients, ×%.1f; answers %v\n",
+		ms(was), ms(slow), 4*36, float64(slow)/float64(was), loaded.statuses())
+	if slow > 10*was || loaded.lost() > 0 {
+		*failed = append(*failed, "the overload")
+	}
+	return nil
+}
+
+func ms(d time.Duration) float64 { return float64(d.Microseconds()) / 1000 }
+
+const usual = "assess, a plan as the interface sends it"
+
+// hostile are the bodies, worst first of those that do not pass.
+func hostile(s *serving) ([]body, error) {
+	file, err := demo.Workshop()
+	if err != nil {
+		return nil, err
+	}
+	many := func(one string, bytes int) string {
+		return strings.TrimSuffix(strings.Repeat(one+",", bytes/(len(one)+1)), ",")
+	}
+	text := func(v any) []byte {
+		b, err := json.Marshal(v)
+		if err != nil {
+			panic(err) // plain structs
+		}
+		return b
+	}
+	in := line.Input{Units: "metric", Machine: file.Machines[0].Machine, Plan: file.Machines[0].Plans[1]}
+	full := in
+	full.Machine.Jobs = nil
+	for i := range work.MaxJobs {
+		j := in.Machine.Jobs[i%len(in.Machine.Jobs)]
+		j.ID = fmt.Sprint(i)
+		full.Machine.Jobs = append(full.Machine.Jobs, j)
+	}
+	for range 40 {
+		full.Plan.Motor.Readings = append(full.Plan.Motor.Readings, file.Shelf[0].Motor.Readings...)
+	}
+	full.Plan.Motor.Readings = full.Plan.Motor.Readings[:min(40, len(full.Plan.Motor.Readings))]
+	for i := range 200 {
+		full.Shelf = append(full.Shelf, file.Shelf[i%len(file.Shelf)])
+	}
+	large := openfile.File{Name: "x"}
+	for i := range openfile.MaxMachines {
+		m := file.Machines[i%len(file.Machines)]
+		m.Plans = slices.Repeat(m.Plans[:1], 3)
+		large.Machines = append(large.Machines, m)
+	}
+	largeText, err := openfile.Encode(large)
+	if err != nil {
+		return nil, err
+	}
+	var part struct{ ID string }
+	if _, err := s.json("POST", "/api/shelf", shelf.Item{}.Whole(), &part); err != nil {
+		return nil, err
+	}
+	pictures := "/api/shelf/" + part.ID + "/pictures"
+	const js, octets = "application/json", "application/octet-stream"
+	post := func(name, path string, data []byte, passes bool) body {
+		return body{name, "POST", path, js, data, passes}
+	}
+	photo := func(name string, img image.Image, passes bool) body {
+		var b bytes.Buffer
+		if err := jpeg.Encode(&b, img, &jpeg.Options{Quality: 60}); err != nil {
+			panic(err) // an image in memory
+		}
+		return body{name, "POST", pictures, octets, b.Bytes(), passes}
+	}
+	return []body{
+		post("import, 8 MB of {} for machines", "/api/import", []byte(`{"format":"jiriki","version":1,"machines":[`+many(`{}`, 8<<20)+`]}`), false),
+		post("import, 8 MB of {} for jobs", "/api/import", []byte(`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x","jobs":[`+many(`{}`, 8<<20)+`]}}]}`), false),
+		post("import, 8 MB of [", "/api/import", []byte(`{"format":"jiriki","version":1,"machines":`+strings.Repeat(`[`, 8<<20)), false),
+		post("import, one text of 60 MB", "/api/import", []byte(`{"format":"jiriki","version":1,"name":"`+strings.Repeat("x", 60<<20)+`"}`), false),
+		post("import, 60 MB of empty lines", "/api/import", []byte(`{"format":"jiriki","version":1,`+strings.Repeat("\n", 60<<20)), false),
+		post("assess, 1 MB of {} for jobs", "/api/assess", []byte(`{"units":"metric","machine":{"jobs":[`+many(`{}`, 1<<20-100)+`]}}`), false),
+		post("assess, 1 MB of {} for the shelf", "/api/assess", []byte(`{"units":"metric","shelf":[`+many(`{}`, 1<<20-100)+`]}`), false),
+		post("save, 1 MB of members nobody asked for", "/api/shelf/check", []byte(`{"units":"metric","item":{`+many(`"x":1`, 1<<20-100)+`}}`), false),
+		photo("picture, 7740 by 7740 in a few hundred kB", image.NewGray(image.Rect(0, 0, 7740, 7740)), false),
+		photo("picture, twelve megapixels", image.NewYCbCr(image.Rect(0, 0, 4000, 3000), image.YCbCrSubsampleRatio420), true),
+		post(usual, "/api/assess", text(in), true),
+		post("assess, as much as is taken", "/api/assess", text(full), true),
+		post("rank, as much as is taken", "/api/rank", text(full), true),
+		post("build, as much as is taken", "/api/build", text(full), true),
+		post(fmt.Sprintf("import, %d MB that are a workshop", len(largeText)>>20), "/api/import", largeText, true),
+		{"export of it", "GET", "/api/export", "", nil, true},
+		{"the shed with it", "GET", "/api/workshop", "", nil, true},
+	}, nil
+}
+
+// answers are what a crowd was given.
+type answers struct {
+	mu    sync.Mutex
+	count map[int]int
+	times []time.Duration // of those accepted
+}
+
+// crowd lets so many clients send the bodies in turn, each anew once it is answered.
+func crowd(s *serving, bodies []body, clients int, length time.Duration) *answers {
+	out := &answers{count: map[int]int{}}
+	over := time.Now().Add(length)
+	var wg sync.WaitGroup
+	for i := range clients {
+		wg.Go(func() {
+			for n := i; time.Now().Before(over); n++ {
+				b := bodies[n%len(bodies)]
+				began := time.Now()
+				status, _ := s.send(b.method, b.path, b.contentType, b.data)
+				took := time.Since(began)
+				out.mu.Lock()
+				out.count[status]++
+				if status/100 == 2 {
+					out.times = append(out.times, took)
+				}
+				out.mu.Unlock()
+				if status == 503 {
+					// As it was told to, or sooner.
+					time.Sleep(100 * time.Millisecond)
+				}
+			}
+		})
+	}
+	wg.Wait()
+	return out
+}
+
+func (a *answers) statuses() map[int]int { return a.count }
+
+// lost are the requests without an answer, or with one that is the server's fault.
+func (a *answers) lost() int { return a.count[0] + a.count[500] }
+
+func (a *answers) p99() time.Duration {
+	if len(a.times) == 0 {
+		return 0
+	}
+	slices.Sort(a.times)
+	return a.times[len(a.times)*99/100]
+}

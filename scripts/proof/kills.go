@@ -1,0 +1,191 @@
+package main
+
+import (
+	"fmt"
+	"os"
+	"os/exec"
+	"strconv"
+	"strings"
+	"sync"
+	"syscall"
+	"time"
+
+	"jiriki/core/line"
+	"jiriki/core/work"
+)
+
+type killsCmd struct {
+	Kills   int `default:"20" help:"How often, server and database in turn."`
+	Writers int `default:"8" help:"How many save at once, each a plan of its own."`
+}
+
+// sheet is what a writer reads and saves of a plan.
+type sheet struct {
+	PlanID         string       `json:"planId"`
+	PlanVersion    int          `json:"planVersion"`
+	MachineVersion int          `json:"machineVersion"`
+	Plan           line.Plan    `json:"plan"`
+	Machine        work.Machine `json:"machine"`
+}
+
+// writer saves one plan over and over, a higher number each time.
+type writer struct {
+	s                *serving
+	id               string
+	tried, confirmed int
+	count            int // saves that were confirmed
+}
+
+// Run kills and restarts, and at the end reads back what was acknowledged.
+func (c *killsCmd) Run(p place) error {
+	s, err := p.server(0)
+	if err != nil {
+		return err
+	}
+	if err := s.start(); err != nil {
+		return err
+	}
+	defer func() { _ = s.kill() }()
+	writers := make([]*writer, c.Writers)
+	for i := range writers {
+		var made struct{ PlanID string }
+		if status, err := s.json("POST", "/api/machines", map[string]string{"name": fmt.Sprint("Machine ", i), "kind": "lathe"}, &made); err != nil || status != 201 {
+			return fmt.Errorf("machine not made: %d %v", status, err)
+		}
+		writers[i] = &writer{s: s, id: made.PlanID}
+	}
+	stop := make(chan struct{})
+	var wg sync.WaitGroup
+	failures := make([]error, len(writers))
+	for i, w := range writers {
+		wg.Go(func() { failures[i] = w.write(stop) })
+	}
+	err = c.kill(s)
+	close(stop)
+	wg.Wait()
+	if err != nil {
+		return err
+	}
+	total := 0
+	for i, w := range writers {
+		if failures[i] != nil {
+			return failures[i]
+		}
+		if _, err := w.read(); err != nil {
+			return err
+		}
+		total += w.count
+	}
+	if total < c.Kills*c.Writers {
+		return fmt.Errorf("only %d saves were acknowledged: that proves nothing", total)
+	}
+	fmt.Printf("%d kills of server and database under %d writers: %d saves acknowledged, none lost\n", c.Kills, c.Writers, total)
+	return nil
+}
+
+// kill ends server and database in turn, at moments that differ, and starts each again.
+func (c *killsCmd) kill(s *serving) error {
+	for n := range c.Kills {
+		time.Sleep(time.Duration(300+n*137%500) * time.Millisecond)
+		if n%2 == 0 {
+			if err := s.kill(); err != nil {
+				return err
+			}
+			if err := s.start(); err != nil {
+				return err
+			}
+			continue
+		}
+		if err := s.killDatabase(); err != nil {
+			return err
+		}
+		if err := s.ready(); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// killDatabase ends the cluster's first process at once and starts the cluster again.
+func (s *serving) killDatabase() error {
+	pass := s.URL[strings.Index(s.URL, "passfile=")+len("passfile="):]
+	cluster := strings.TrimSuffix(pass, ".pass")
+	text, err := os.ReadFile(cluster + "/postmaster.pid")
+	if err != nil {
+		return err
+	}
+	first, _, _ := strings.Cut(string(text), "\n")
+	pid, err := strconv.Atoi(first)
+	if err != nil {
+		return err
+	}
+	if err := syscall.Kill(pid, syscall.SIGKILL); err != nil {
+		return err
+	}
+	// The processes it leaves behind let go of its memory in their own time.
+	for began := time.Now(); ; time.Sleep(100 * time.Millisecond) {
+		out, err := exec.Command(s.script(), "start", s.Cluster, "createdb").CombinedOutput()
+		if err == nil {
+			return nil
+		}
+		if time.Since(began) > time.Minute {
+			return fmt.Errorf("the database did not come back: %s", out)
+		}
+	}
+}
+
+// write saves until it is stopped. What is there after a failed save must be what was last confirmed, or
+// what was tried since.
+func (w *writer) write(stop <-chan struct{}) error {
+	for {
+		now, err := w.read()
+		if err != nil {
+			return err
+		}
+		for now != nil {
+			select {
+			case <-stop:
+				return nil
+			default:
+			}
+			w.tried++
+			now.Plan.Notes = strconv.Itoa(w.tried)
+			var versions struct{ PlanVersion, MachineVersion int }
+			change := map[string]any{"plan": now.Plan, "planVersion": now.PlanVersion, "machine": now.Machine, "machineVersion": now.MachineVersion}
+			status, err := w.s.json("PUT", "/api/plans/"+w.id, change, &versions)
+			if err != nil || status != 200 {
+				now = nil // what became of it is read
+				continue
+			}
+			w.confirmed = w.tried
+			w.count++
+			now.PlanVersion, now.MachineVersion = versions.PlanVersion, versions.MachineVersion
+		}
+		select {
+		case <-stop:
+			return nil
+		default:
+			time.Sleep(20 * time.Millisecond)
+		}
+	}
+}
+
+// read reads the plan back and holds it against what was confirmed; nil while nobody answers.
+func (w *writer) read() (*sheet, error) {
+	var now sheet
+	status, err := w.s.json("GET", "/api/plans/"+w.id, nil, &now)
+	if err != nil || status != 200 {
+		return nil, nil
+	}
+	got := 0
+	if now.Plan.Notes != "" {
+		if got, err = strconv.Atoi(now.Plan.Notes); err != nil {
+			return nil, fmt.Errorf("plan %s holds %q", w.id, now.Plan.Notes)
+		}
+	}
+	if got < w.confirmed || got > w.tried {
+		return nil, fmt.Errorf("plan %s holds save %d; %d was acknowledged, %d tried", w.id, got, w.confirmed, w.tried)
+	}
+	w.confirmed, w.tried = got, max(got, w.tried)
+	return &now, nil
+}

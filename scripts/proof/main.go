@@ -1,0 +1,35 @@
+// Command proof tries a whole server from outside: with bodies made to break it, and by killing it and
+// its database while people save. It is run by scripts/proof.sh, which gives it a database of its own.
+package main
+
+import (
+	"fmt"
+	"os"
+	"path/filepath"
+
+	"github.com/alecthomas/kong"
+)
+
+// place is where the parts of the program are.
+type place struct {
+	Root    string `help:"The checkout." type:"existingdir" required:""`
+	Cluster string `help:"Name of the database cluster, for scripts/postgres.sh." required:""`
+	URL     string `help:"Its address." required:""`
+}
+
+func (p place) binary() string { return filepath.Join(p.Root, "bin", "jiriki") }
+func (p place) script() string { return filepath.Join(p.Root, "scripts", "postgres.sh") }
+
+var cli struct {
+	place
+	Bodies bodiesCmd `cmd:"" help:"Send what is made to fill the memory, and a crowd, and print the peaks."`
+	Kills  killsCmd  `cmd:"" help:"Kill server and database under concurrent saves, and look that nothing acknowledged is lost."`
+}
+
+func main() {
+	k := kong.Parse(&cli, kong.Name("proof"))
+	if err := k.Run(cli.place); err != nil {
+		fmt.Fprintln(os.Stderr, "proof:", err)
+		os.Exit(1)
+	}
+}
