@@ -14,6 +14,7 @@ import (
 const (
 	UsualMost = 200     // elements of a list
 	Deepest   = 24      // lists and groups within each other
+	MostBlank = 1 << 16 // spaces and line ends in a row, which a decoder holds on to
 	PartBytes = 4 << 20 // one machine with its plans, one part of the shelf, or one member of a request
 )
 
@@ -83,6 +84,7 @@ type Checker struct {
 	open     []frame
 	offset   int64
 	part     int64 // bytes since the last member or element of the whole began
+	blank    int   // spaces in a row
 	key      []byte
 	inString bool
 	inKey    bool
@@ -172,6 +174,13 @@ func (c *Checker) structure(b byte) error {
 	if len(c.open) > 0 {
 		top = &c.open[len(c.open)-1]
 	}
+	if b <= ' ' {
+		if c.blank++; c.blank > MostBlank {
+			return c.fail(fmt.Sprintf("at most %d spaces and line ends in a row are taken", MostBlank))
+		}
+		return nil
+	}
+	c.blank = 0
 	switch b {
 	case '"':
 		c.inString = true

@@ -59,6 +59,9 @@ func TestDepthAndLengthAreBounded(t *testing.T) {
 	long := `{"deep":{"note":"` + strings.Repeat("x", bounds.PartBytes) + `"}}`
 	assert.ErrorContains(t, shape.Check([]byte(long)), "deep.note: longer than 4 MB")
 	assert.ErrorContains(t, shape.Check([]byte(`{"note":"`+strings.Repeat("x", bounds.PartBytes+1))), "longer than 4 MB")
+	blank := strings.Repeat(" \n", bounds.MostBlank/2)
+	assert.NoError(t, shape.Check([]byte(blank+"{"+blank+`"note"`+blank+":"+blank+`"`+blank+blank+`"}`)))
+	assert.ErrorContains(t, shape.Check([]byte(`{"note":`+blank+" ")), "65536 spaces and line ends in a row")
 	// Each part of the whole has its own length.
 	half := `{"note":"` + strings.Repeat("x", bounds.PartBytes/2) + `"}`
 	assert.NoError(t, shape.Check([]byte(`{"parts":[`+half+`,`+half+`],"deep":`+half+`}`)))

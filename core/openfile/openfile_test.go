@@ -54,7 +54,8 @@ func TestBadFilesSayWhatAndWhere(t *testing.T) {
 		{`{"format":"jiriki","version":1,"machines":[{"machine":{"jobs":[` + strings.Repeat(`{},`, 40) + `{}]}}]}`, "machines[0].machine.jobs", "at most 40"},
 		{`{"format":"jiriki","version":1,"machines":[{"plans":[{"notes":"` + strings.Repeat("x", 5<<20) + `"}]}]}`, "machines[0].plans[0].notes", "longer than 4 MB"},
 		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat("[", 40), "machines", "deep"},
-		{strings.Repeat(" ", MaxBytes+1), "", "larger than 64 MB"},
+		{strings.Repeat(" ", 1<<17), "", "in a row"},
+		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"Lathe","notes":"`+strings.Repeat("x", 1<<20)+`"}},`, 65), "", "larger than 64 MB"},
 	} {
 		_, err := Decode([]byte(c.data))
 		var read ReadError
