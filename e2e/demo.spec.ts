@@ -93,7 +93,7 @@ test('a file goes out and comes back; a broken one changes nothing', async ({ pa
   await workshop.loadDemo();
   await page.goto(workshop.url);
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'export the workshop' }).click();
+  await page.getByRole('button', { name: 'export the workshop' }).click();
   const path = info.outputPath('workshop.json');
   await (await download).saveAs(path);
   await page.getByLabel('import a file').setInputFiles(path);

@@ -1,20 +1,26 @@
 <script lang="ts">
-  import { api, call, sayProblem } from '../api/client';
+  import { sayProblem, type Schemas } from '../api/client';
+  import { fetchFile, sendFile } from '../api/files';
 
   let { onimported }: { onimported: () => void } = $props();
 
   let said = $state('');
   let failed = $state(false);
+  /** What is under way, and how far it is: a share, or unknown. */
+  let busy = $state<{ words: string; share?: number }>();
+
+  const megabytes = (bytes: number) => (bytes / 1e6).toFixed(1);
 
   const bring = async (e: Event) => {
     const input = e.currentTarget as HTMLInputElement;
     const file = input.files?.[0];
     if (!file) return;
-    const text = await file.text();
-    const { data, problem } = await call(() =>
-      // The file goes as it is: the server reads it strictly and says where it is wrong.
-      api.POST('/api/import', { body: text, bodySerializer: (t: string) => t, headers: { 'Content-Type': 'application/json' } })
-    );
+    busy = { words: `Reading ${file.name}`, share: 0 };
+    // The file goes as it is: the server reads it strictly and says where it is wrong.
+    const { data, problem } = await sendFile<Schemas['Imported']>('/api/import', file, 'application/json', (share) => {
+      busy = { words: share < 1 ? `Reading ${file.name}` : 'Putting it away', share };
+    });
+    busy = undefined;
     failed = !data;
     said = data
       ? `Added ${data.machines} machines, ${data.plans} plans and ${data.parts} parts.`
@@ -22,13 +28,36 @@
     input.value = '';
     if (data) onimported();
   };
+  const take = async () => {
+    busy = { words: 'Writing the file' };
+    const { data, problem } = await fetchFile(
+      '/api/export',
+      (bytes) => (busy = { words: `Writing the file: ${megabytes(bytes)} MB so far` })
+    );
+    busy = undefined;
+    failed = !data;
+    said = data ? `Written: ${megabytes(data.size)} MB, among your downloads.` : `No file was written. ${sayProblem(problem)}`;
+    if (!data) return;
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(data);
+    link.download = 'jiriki-workshop.json';
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+  };
 </script>
 
 <section class="mt-10 flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-rule pt-3 text-soft" aria-label="Files">
-  <a class="link" href="/api/export" download>export the workshop</a>
+  <button id="export-workshop" class="link" disabled={busy !== undefined} onclick={take}>export the workshop</button>
   <label class="link cursor-pointer focus-within:outline-2 focus-within:outline-iron">
-    import a file<input class="sr-only" type="file" accept=".json,application/json" onchange={bring} />
+    import a file<input class="sr-only" type="file" accept=".json,application/json" disabled={busy !== undefined} onchange={bring} />
   </label>
   <a class="link" href="/api/open-file.schema.json">the open file's schema</a>
-  <p role={failed ? 'alert' : 'status'} class={failed ? 'text-stop' : ''}>{said}</p>
+  {#if busy}
+    <p class="flex items-center gap-3" role="status">
+      <progress class="h-2 w-40 accent-(--iron)" value={busy.share} max="1" aria-label={busy.words}></progress>
+      {busy.words}{busy.share ? `, ${Math.round(busy.share * 100)} %` : ''}
+    </p>
+  {:else}
+    <p role={failed ? 'alert' : 'status'} class={failed ? 'text-stop' : ''}>{said}</p>
+  {/if}
 </section>

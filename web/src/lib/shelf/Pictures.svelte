@@ -1,6 +1,8 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
   import { api, call, sayProblem } from '../api/client';
+  import { sendFile } from '../api/files';
+  import { fitting } from './fitting';
   import type { ItemState } from './item.svelte';
 
   /** Photographs of a part: turned the right way up and stripped of place and time by the server. */
@@ -17,13 +19,11 @@
     said = '';
     busy = true;
     for (const file of files) {
-      const sent = await call(() =>
-        api.POST('/api/shelf/{id}/pictures', {
-          params: { path: { id: item.id } },
-          body: file as unknown as string,
-          bodySerializer: (b) => b as unknown as Blob,
-          headers: { 'Content-Type': 'application/octet-stream' }
-        })
+      const sent = await sendFile<{ id: string }>(
+        `/api/shelf/${item.id}/pictures`,
+        await fitting(file),
+        'application/octet-stream',
+        () => undefined
       );
       if (sent.data) pictures.push(sent.data.id);
       else said = `${file.name}: ${sayProblem(sent.problem)}`;
@@ -81,6 +81,6 @@
     />
   </label>
   {#if gone}<button class="link" onclick={bringBack}>bring the last one back</button>{/if}
-  <span class="text-sm text-soft">JPEG, PNG or WebP, up to 10 MB. Place and time are taken out.</span>
+  <span class="text-sm text-soft">JPEG, PNG or WebP. They are made smaller; place and time are taken out.</span>
 </p>
 {#if said}<p role="alert" class="text-stop">{said}</p>{/if}
