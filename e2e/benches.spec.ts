@@ -36,9 +36,9 @@ test('a motor comes from the shelf, is undone, and goes onto it', async ({ page,
   await station(page, 'Motor');
   await page.getByRole('button', { name: /swap from shelf \(9\)/ }).click();
   await page.getByRole('listitem').filter({ hasText: 'Walking-machine motor' }).getByRole('button', { name: 'Use it' }).click();
-  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('2.5 hp');
-  // 2.5 hp is a peak: 0.7 of it is 1.31 kW, and at 4100 rpm that is 3.04 N·m.
-  await expect(page.getByRole('button', { name: /^Rated torque: 3.04/ }).first()).toBeVisible();
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('2.2 hp');
+  // 2.2 hp is a peak: 0.7 of it is 1.15 kW, and at 4100 rpm that is 2.67 N·m.
+  await expect(page.getByRole('button', { name: /^Rated torque: 2.67/ }).first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Peak rating on the plate' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Power', { exact: true })).toHaveValue('½ hp');

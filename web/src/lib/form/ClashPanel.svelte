@@ -36,7 +36,7 @@
     <ul class="mt-2 max-h-[40vh] overflow-y-auto">
       {#each saved.clashes as c, i (c.path)}
         <li class="border-t border-dotted border-rule py-2">
-          <fieldset class="grid items-center gap-x-4 gap-y-1 md:grid-cols-[minmax(8rem,14rem)_1fr_1fr]">
+          <fieldset class="grid items-center gap-x-4 gap-y-1 md:grid-cols-[minmax(8rem,15rem)_minmax(0,22rem)_minmax(0,22rem)]">
             <legend class="float-left font-semibold md:contents"><span>{wordsOf(c.path) || `the whole ${what}`}</span></legend>
             {#each sides(c) as [side, value, theirs] (side)}
               <label class="flex min-h-10 items-center gap-2.5">

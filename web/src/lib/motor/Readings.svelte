@@ -62,7 +62,7 @@
       families: ['induction'],
       blanks: [
         ['capacitor', 'Capacitor', '15 µF'],
-        ['speed', 'Speed', '1130 rpm'],
+        ['speed', 'Speed', '1065 rpm'],
         ['starts', 'Starts', '10 of 10']
       ]
     },
