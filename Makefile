@@ -1,5 +1,5 @@
 # Jiriki's commands. Each does the set-up it needs.
-.PHONY: demo dev stop test bench screenshots types
+.PHONY: demo dev stop test bench proof fuzz screenshots types
 
 demo: ## serve the demo workshop on 127.0.0.1
 	@scripts/demo.sh
@@ -15,6 +15,12 @@ dev: ## rebuild the interface as it is edited, on the demo's server
 
 bench: ## figures against the quality bars
 	@scripts/bench.sh
+
+proof: ## bodies made to break the server, and 20 kills of it and its database
+	@scripts/proof.sh
+
+fuzz: ## every fuzz target for a minute
+	@scripts/fuzz.sh
 
 screenshots: ## refresh docs/screenshots from the demo
 	@scripts/screenshots.sh

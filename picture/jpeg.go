@@ -59,7 +59,7 @@ func samplesOf(frame []byte, otherwise float64) float64 {
 	sum, most := 0, 1
 	for i := range int(frame[5]) {
 		sampling := frame[6+3*i+1]
-		n := int(sampling>>4) * int(sampling&15)
+		n := max(1, int(sampling>>4)*int(sampling&15))
 		sum, most = sum+n, max(most, n)
 	}
 	return float64(sum) / float64(most)

@@ -119,20 +119,20 @@ func TestWhatIsNoPictureIsRefused(t *testing.T) {
 
 // A picture of many pixels is refused before any is decoded; a camera's twelve megapixels are not.
 func TestPixelsAreCountedBeforeTheyAreDecoded(t *testing.T) {
-	gray := func(w, h int) []byte {
-		var b bytes.Buffer
-		require.NoError(t, jpeg.Encode(&b, image.NewGray(image.Rect(0, 0, w, h)), nil))
-		return b.Bytes()
-	}
-	_, _, err := Fit(gray(7740, 7740))
+	// A small picture whose head says it is a large one: only the head may be looked at.
+	claims := asJPEG(t, image.NewGray(image.Rect(0, 0, 16, 16)))
+	frame := bytes.Index(claims, []byte{0xff, 0xc0})
+	copy(claims[frame+5:], []byte{7740 >> 8, 7740 & 0xff, 7740 >> 8, 7740 & 0xff})
+	_, _, err := Fit(claims)
 	require.ErrorIs(t, err, ErrWide)
 	assert.Contains(t, err.Error(), "7740 by 7740")
-	camera := asJPEG(t, image.NewYCbCr(image.Rect(0, 0, 4000, 3000), image.YCbCrSubsampleRatio420))
-	assert.Equal(t, jpegHead{samples: 1.5, orientation: 1}, readJPEGHead(camera))
-	full, _, err := Fit(camera)
-	require.NoError(t, err)
-	w, h := size(t, full)
-	assert.Equal(t, []int{1600, 1200}, []int{w, h})
+
+	camera := asJPEG(t, image.NewYCbCr(image.Rect(0, 0, 400, 300), image.YCbCrSubsampleRatio420))
+	perPixel := pixelBytes("jpeg", color.YCbCrModel, camera)
+	assert.Equal(t, 1.5, perPixel)
+	assert.Less(t, takes(4000, 3000, perPixel), float64(maxDecoded), "twelve megapixels of a camera's JPEG pass")
+	assert.Equal(t, 15, mostMegapixels(perPixel))
+	assert.Equal(t, 7, mostMegapixels(4), "and half as many of a screenshot")
 }
 
 func TestWhatAPixelTakesIsReadFromTheHead(t *testing.T) {
@@ -184,6 +184,7 @@ func TestEveryOrientationStandsUpright(t *testing.T) {
 
 func FuzzJPEGHead(f *testing.F) {
 	f.Add([]byte{0xff, 0xd8, 0xff, 0xe1, 0, 8, 'E', 'x', 'i', 'f', 0, 0})
+	f.Add([]byte("\xff\xd8\xff\xc2\x00\v\b\x01\x11\x00\x00\x01\xff\x01\x01\x01\x11\x00")) // sampled not at all
 	f.Add([]byte{0xff, 0xd8, 0xff, 0xc2, 0, 11, 8, 0, 1, 0, 1, 1, 1, 0x11, 0})
 	f.Fuzz(func(t *testing.T, data []byte) {
 		h := readJPEGHead(data)

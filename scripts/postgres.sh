@@ -6,7 +6,7 @@
 # It lives in var/NAME, never runs as root, and never touches another program's cluster. The only one it
 # lets in is the role jiriki_app, which owns the database jiriki and nothing else, by a password that
 # stands in var/NAME.pass for whoever made it to read. With createdb, for tests, that role may make
-# databases of its own.
+# databases of its own, and nothing is kept over a crash of the machine.
 . "$(dirname "$0")/lib.sh"
 
 action=${1:?start, stop or drop}
@@ -78,8 +78,10 @@ start() {
   locked_up || lock_up
   if ! running; then
     port=$(free_port)
+    # Sweeping up would hold on to databases that a test throws away.
+    local careless=${createdb:+-c fsync=off -c autovacuum=off}
     as_db "$bin/pg_ctl" -D "$cluster" -l "$cluster/server.log" -w -t 60 \
-      -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories=''" start >/dev/null ||
+      -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories='' $careless" start >/dev/null ||
       fail "PostgreSQL did not start; see $cluster/server.log"
   fi
   port=$(as_db sed -n 4p "$cluster/postmaster.pid")

@@ -10,7 +10,7 @@ for what in "${@:-bodies kills}"; do
   for one in $what; do
     cluster="proof-$one-$$"
     trap '"$ROOT/scripts/postgres.sh" drop "$cluster"' EXIT
-    url=$("$ROOT/scripts/postgres.sh" start "$cluster" createdb)
+    url=$("$ROOT/scripts/postgres.sh" start "$cluster")
     (cd "$ROOT" && go run ./scripts/proof --root "$ROOT" --cluster "$cluster" --url "$url" "$one")
     "$ROOT/scripts/postgres.sh" drop "$cluster"
     trap - EXIT

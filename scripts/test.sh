@@ -17,7 +17,7 @@ step 'who the database lets in'
 "$ROOT/scripts/check-postgres.sh"
 
 step 'gofmt, vet, staticcheck'
-unformatted=$(gofmt -l cmd core demo server store web/*.go)
+unformatted=$(gofmt -l cmd core demo picture scripts server store web/*.go)
 [ -z "$unformatted" ] || fail "not gofmt-ed: $unformatted"
 go vet ./...
 go tool staticcheck ./...

@@ -39,6 +39,9 @@ func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 			}
 			humaecho.Unwrap(ctx).Request().Body = io.NopCloser(bytes.NewReader(body))
 		}
+		if laneOf(op) == long {
+			allowLong(ctx)
+		}
 		if gate, ok := a.gates[laneOf(op)]; ok {
 			leave, entered := gate.enter(ctx.Context())
 			if !entered {
@@ -50,6 +53,17 @@ func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 		}
 		next(ctx)
 	}
+}
+
+// longTime is what work that takes long may take over its connection.
+const longTime = 10 * time.Minute
+
+// allowLong puts off the deadlines that every other request has.
+func allowLong(ctx huma.Context) {
+	// A connection that has no deadlines needs none put off.
+	control := http.NewResponseController(humaecho.Unwrap(ctx).Response())
+	_ = control.SetReadDeadline(time.Now().Add(longTime))
+	_ = control.SetWriteDeadline(time.Now().Add(longTime))
 }
 
 func (a *api) refuse(h huma.API, ctx huma.Context, status int, detail string) {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
+	"fmt"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -43,6 +44,8 @@ func (a *api) fail(ctx context.Context, err error) error {
 		return huma.Error404NotFound("It is not here; it may have been deleted.")
 	case errors.Is(err, store.ErrFull):
 		return huma.Error409Conflict("This machine has a plan for every letter. Delete one first.")
+	case errors.Is(err, store.ErrTooMany):
+		return huma.Error409Conflict(fmt.Sprintf("A workshop holds at most %d machines and %d parts. Delete some first.", openfile.MaxMachines, openfile.MaxShelf))
 	case errors.Is(err, store.ErrText):
 		return huma.Error422UnprocessableEntity("A text holds a character that cannot be kept.", &huma.ErrorDetail{Message: "take out the control character (NUL) and try again"})
 	case errors.Is(err, store.ErrAway), errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):

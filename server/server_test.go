@@ -3,6 +3,7 @@ package server_test
 import (
 	"bytes"
 	"encoding/json"
+	"fmt"
 	"io"
 	"log/slog"
 	"net/http"
@@ -203,7 +204,8 @@ func TestFilesGoOutAndComeBackWholeOrNotAtAll(t *testing.T) {
 		assert.Equal(t, 422, s.do("POST", "/api/import", body, &problem), "%.40s", body)
 		assert.NotEmpty(t, problem.Errors, "%.40s", body)
 	}
-	assert.Equal(t, 413, s.do("POST", "/api/import", strings.Repeat(" ", openfile.MaxBytes+5000), nil))
+	long := fmt.Sprintf("POST /api/import HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: %d\r\n\r\n{", openfile.MaxBytes+1)
+	assert.Equal(t, 413, raw(t, s.url, long).StatusCode, "told before it is sent")
 	var after server.Workshop
 	require.Equal(t, 200, s.do("GET", "/api/workshop", "", &after))
 	assert.Equal(t, before, after, "nothing was changed")

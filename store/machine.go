@@ -32,8 +32,10 @@ func (r machineRow) machine() Machine {
 // AddMachine saves a machine with its first plans, lettered from A, and returns the IDs.
 func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []line.Plan) (id string, planIDs []string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		id, planIDs, err = addMachine(ctx, tx, m, plans)
-		return err
+		if id, planIDs, err = addMachine(ctx, tx, m, plans); err != nil {
+			return err
+		}
+		return withinBounds(ctx, tx)
 	})
 	return id, planIDs, err
 }
@@ -65,7 +67,7 @@ func (s *Store) DeleteMachine(ctx context.Context, id string) error {
 
 // RestoreMachine undoes DeleteMachine.
 func (s *Store) RestoreMachine(ctx context.Context, id string) error {
-	return s.changeOne(ctx, `UPDATE machine SET deleted_at = NULL WHERE id = $1`, id)
+	return s.restore(ctx, `UPDATE machine SET deleted_at = NULL WHERE id = $1`, id)
 }
 
 // CopyMachine saves a second machine like the first, with copies of its plans, under name.
@@ -84,22 +86,38 @@ func (s *Store) CopyMachine(ctx context.Context, id, name string) (newID string,
 		for i, p := range plans {
 			copies[i] = p.V
 		}
-		newID, _, err = addMachine(ctx, tx, row.Described.V, copies)
-		return err
+		if newID, _, err = addMachine(ctx, tx, row.Described.V, copies); err != nil {
+			return err
+		}
+		return withinBounds(ctx, tx)
 	})
 	return newID, err
 }
 
 // changeOne runs an update that must touch a row.
 func (s *Store) changeOne(ctx context.Context, query string, args ...any) error {
-	result, err := s.db.ExecContext(ctx, query, args...)
+	return away(changeOne(ctx, s.db, query, args...))
+}
+
+func changeOne(ctx context.Context, e sqlx.ExecerContext, query string, args ...any) error {
+	result, err := e.ExecContext(ctx, query, args...)
 	if err != nil {
-		return away(err)
+		return err
 	}
 	if n, err := result.RowsAffected(); err != nil {
-		return away(err)
+		return err
 	} else if n == 0 {
 		return ErrNotFound
 	}
 	return nil
+}
+
+// restore runs an update that brings something back, if there is still room for it.
+func (s *Store) restore(ctx context.Context, query, id string) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := changeOne(ctx, tx, query, id); err != nil {
+			return err
+		}
+		return withinBounds(ctx, tx)
+	})
 }

@@ -61,8 +61,13 @@ func shelfEntry(ctx context.Context, q sqlx.QueryerContext, id, lock string) (Sh
 
 // AddShelfItem puts a part on the shelf.
 func (s *Store) AddShelfItem(ctx context.Context, item shelf.Item) (id string, err error) {
-	err = s.db.GetContext(ctx, &id, `INSERT INTO shelf_item (described) VALUES ($1) RETURNING id`, kept(item))
-	return id, away(err)
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := tx.GetContext(ctx, &id, `INSERT INTO shelf_item (described) VALUES ($1) RETURNING id`, kept(item)); err != nil {
+			return err
+		}
+		return withinBounds(ctx, tx)
+	})
+	return id, err
 }
 
 // kept is an item as it is saved: its ID is the row's.
@@ -100,5 +105,5 @@ func (s *Store) DeleteShelfItem(ctx context.Context, id string) error {
 
 // RestoreShelfItem undoes DeleteShelfItem.
 func (s *Store) RestoreShelfItem(ctx context.Context, id string) error {
-	return s.changeOne(ctx, `UPDATE shelf_item SET deleted_at = NULL WHERE id = $1`, id)
+	return s.restore(ctx, `UPDATE shelf_item SET deleted_at = NULL WHERE id = $1`, id)
 }

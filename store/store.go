@@ -28,6 +28,7 @@ var (
 	ErrNotFound = errors.New("not found")
 	ErrStale    = errors.New("changed elsewhere since it was read")
 	ErrFull     = errors.New("no room for another")
+	ErrTooMany  = errors.New("more than a workshop holds")
 	ErrAway     = errors.New("the database is not answering")
 	ErrText     = errors.New("holds a character that cannot be kept")
 )

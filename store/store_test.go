@@ -205,3 +205,36 @@ func TestADatabaseThatIsAwayIsSaidToBe(t *testing.T) {
 	assert.ErrorIs(t, err, store.ErrAway)
 	assert.ErrorIs(t, s.Import(ctx, openfile.File{}.Send), store.ErrAway)
 }
+
+// A workshop holds what a file can carry, so that what goes out can come back.
+func TestAWorkshopHoldsWhatAFileCanCarry(t *testing.T) {
+	s := storetest.Open(t)
+	part, err := s.AddShelfItem(ctx, shelf.Item{}.Whole())
+	require.NoError(t, err)
+	require.NoError(t, s.DeleteShelfItem(ctx, part))
+	parts := openfile.File{Shelf: make([]shelf.Item, openfile.MaxShelf)}
+	require.NoError(t, s.Import(ctx, parts.Send))
+	for _, more := range []func() error{
+		func() error { _, err := s.AddShelfItem(ctx, shelf.Item{}.Whole()); return err },
+		func() error { return s.RestoreShelfItem(ctx, part) },
+		func() error { return s.Import(ctx, openfile.File{Shelf: make([]shelf.Item, 1)}.Send) },
+	} {
+		assert.ErrorIs(t, more(), store.ErrTooMany)
+	}
+	have, err := s.Shelf(ctx)
+	require.NoError(t, err)
+	assert.Len(t, have, openfile.MaxShelf)
+
+	machines := openfile.File{Machines: make([]openfile.Machine, openfile.MaxMachines)}
+	require.NoError(t, s.Import(ctx, machines.Send))
+	_, _, err = s.AddMachine(ctx, work.Machine{Name: "One more"}.Whole(), nil)
+	assert.ErrorIs(t, err, store.ErrTooMany)
+	shed, err := s.Shed(ctx)
+	require.NoError(t, err)
+	_, err = s.CopyMachine(ctx, shed[0].ID, "Copy")
+	assert.ErrorIs(t, err, store.ErrTooMany)
+	require.NoError(t, s.DeleteMachine(ctx, shed[0].ID))
+	_, _, err = s.AddMachine(ctx, work.Machine{Name: "One more"}.Whole(), nil)
+	assert.NoError(t, err)
+	assert.ErrorIs(t, s.RestoreMachine(ctx, shed[0].ID), store.ErrTooMany)
+}

@@ -101,7 +101,27 @@ func exportShelf(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 // Import adds to the workshop what fill sends: all of it or, when fill fails, nothing. The workshop
 // takes the name sent if it has none yet.
 func (s *Store) Import(ctx context.Context, fill func(openfile.Sink) error) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error { return fill(&importing{ctx, tx}) })
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := fill(&importing{ctx, tx}); err != nil {
+			return err
+		}
+		return withinBounds(ctx, tx)
+	})
+}
+
+// withinBounds looks that the workshop holds no more than a file can carry, or what was exported could
+// not be brought back: ErrTooMany when it does.
+func withinBounds(ctx context.Context, q sqlx.QueryerContext) error {
+	var now struct {
+		Machines int `db:"machines"`
+		Parts    int `db:"parts"`
+	}
+	err := sqlx.GetContext(ctx, q, &now, `SELECT (SELECT count(*) FROM machine WHERE deleted_at IS NULL) AS machines,
+		(SELECT count(*) FROM shelf_item WHERE deleted_at IS NULL) AS parts`)
+	if err == nil && (now.Machines > openfile.MaxMachines || now.Parts > openfile.MaxShelf) {
+		err = ErrTooMany
+	}
+	return err
 }
 
 // importing is a sink into one transaction.

@@ -110,6 +110,27 @@ func TestAPlanOfEveryListTooLongIsPassedByNone(t *testing.T) {
 	}
 }
 
+// However strange the text, it is held against the limits without a fault, and in any two pieces alike.
+func FuzzCheck(f *testing.F) {
+	f.Add([]byte(`{"names":["a","b"],"parts":[{"note":"\\""},{}]}`), 7)
+	f.Add([]byte(`]]}{"parts":[[[,:,"`), 1)
+	f.Fuzz(func(t *testing.T, text []byte, cut int) {
+		whole := shape.Check(text)
+		c := shape.Checker()
+		cut = min(max(cut, 0), len(text))
+		_, err := c.Write(text[:cut])
+		if err == nil {
+			_, err = c.Write(text[cut:])
+		}
+		assert.Equal(t, whole == nil, err == nil)
+		var value outer
+		if whole == nil && json.Unmarshal(text, &value) == nil {
+			assert.LessOrEqual(t, len(value.Parts), 2)
+			assert.LessOrEqual(t, len(value.Names), 3)
+		}
+	})
+}
+
 func BenchmarkCheck(b *testing.B) {
 	text := []byte(`{"parts":[` + strings.Repeat(`{"names":["one","two"],"note":"as long as a field"},`, 1) + `{}],"note":"` + strings.Repeat("words ", 2500) + `"}`)
 	b.SetBytes(int64(len(text)))

@@ -15,10 +15,10 @@ const (
 	Version = 1
 )
 
-// Bounds on what one file may hold. It is read and written piece by piece, so its length bounds the
+// Bounds on what one file, and so a workshop, may hold. A file is read and written piece by piece, so its length bounds the
 // time it takes and not the memory.
 const (
-	MaxBytes    = 64 << 20
+	MaxBytes    = 256 << 20
 	MaxMachines = 1000
 	MaxPlans    = 26
 	MaxShelf    = line.MaxShelf

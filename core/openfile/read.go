@@ -24,8 +24,11 @@ func Decode(data []byte) (File, error) {
 // is decoded. Quantities are not judged: what was typed is kept even when it cannot be used yet. The
 // error is a ReadError where the file is at fault, else the reader's or the sink's own; what was sent
 // before it is then to be forgotten.
-func Read(r io.Reader, to Sink) error {
-	f := &reading{from: &source{r: r, check: fileShape.Checker()}, to: to}
+func Read(r io.Reader, to Sink) error { return read(r, to, MaxBytes) }
+
+// read reads a file of at most so many bytes.
+func read(r io.Reader, to Sink, most int64) error {
+	f := &reading{from: &source{r: r, check: fileShape.Checker(), most: most}, to: to}
 	f.dec = json.NewDecoder(f.from)
 	if err := f.delimiter('{', "group of fields"); err != nil {
 		return err
@@ -245,6 +248,7 @@ type source struct {
 	r     io.Reader
 	check *bounds.Checker
 	read  int64
+	most  int64
 	lines []uint32 // where each line after the first begins
 	err   error    // why it ended early, if it did
 }
@@ -266,8 +270,8 @@ func (s *source) Read(p []byte) (int, error) {
 		}
 	}
 	s.read += int64(n)
-	if s.read > MaxBytes {
-		s.err = ReadError{Message: fmt.Sprintf("the file is larger than %d MB", MaxBytes>>20)}
+	if s.read > s.most {
+		s.err = ReadError{Message: fmt.Sprintf("the file is larger than %d MB", s.most>>20)}
 		return 0, s.err
 	}
 	if _, over := s.check.Write(p[:n]); over != nil {

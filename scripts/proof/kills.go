@@ -124,7 +124,7 @@ func (s *serving) killDatabase() error {
 	}
 	// The processes it leaves behind let go of its memory in their own time.
 	for began := time.Now(); ; time.Sleep(100 * time.Millisecond) {
-		out, err := exec.Command(s.script(), "start", s.Cluster, "createdb").CombinedOutput()
+		out, err := exec.Command(s.script(), "start", s.Cluster).CombinedOutput()
 		if err == nil {
 			return nil
 		}

@@ -22,7 +22,7 @@
     '*': NotFound
   };
 
-  void catalogue.load();
+  catalogue.load();
   $effect(() => {
     document.documentElement.dataset.theme = prefs.shownTheme;
   });

@@ -1,14 +1,25 @@
+import { Ask } from './api/ask.svelte';
 import { api, call, type Catalogue } from './api/client';
+
+const RETRY_AFTER = 2000;
 
 /** What can be chosen from, the same for every workshop: asked for once. */
 class CatalogueState {
-  #data = $state.raw<Catalogue>();
+  #asked = new Ask<Catalogue>(
+    (signal) => call(() => api.GET('/api/catalogue', { signal })),
+    ({ data }) => {
+      // Nothing can be chosen without it, so it is asked for until it is there.
+      if (!data) setTimeout(() => this.load(), RETRY_AFTER);
+    }
+  );
 
-  async load() {
-    if (this.#data) return;
-    this.#data = (await call(() => api.GET('/api/catalogue'))).data;
+  load() {
+    if (!this.#data) this.#asked.again();
   }
 
+  get #data() {
+    return this.#asked.answer;
+  }
   get machines() {
     return this.#data?.machines ?? [];
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Ask } from '../api/ask.svelte';
   import { api, call, fieldsOf, type Finding, type Schemas } from '../api/client';
   import Findings from './Findings.svelte';
 
@@ -14,14 +15,11 @@
     atRest: '',
     clicks: ''
   });
-  let findings = $state.raw<Finding[]>([]);
-  let errors = $state<Record<string, string>>({});
-
-  const check = async () => {
-    const { data, problem } = await call(() => api.POST('/api/capacitor', { body: $state.snapshot(c) }));
-    errors = fieldsOf(problem);
-    if (data) findings = data;
-  };
+  const asked = new Ask<Finding[]>((signal) => call(() => api.POST('/api/capacitor', { body: $state.snapshot(c), signal })));
+  const findings = $derived(asked.answer ?? []);
+  const errors = $derived(fieldsOf(asked.problem));
+  const check = () => asked.again();
+  $effect(() => () => asked.stop());
   const blanks = [
     ['marked', 'Marked', '20 µF'],
     ['measured', 'Metered', '18 µF'],
@@ -69,7 +67,7 @@
     class="grid grid-cols-2 content-start gap-3"
     onsubmit={(e) => {
       e.preventDefault();
-      void check();
+      check();
     }}
   >
     {#each blanks as [field, label, hint] (field)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Ask } from '../api/ask.svelte';
   import { api, call, fieldsOf, type Schemas } from '../api/client';
   import Findings from './Findings.svelte';
   import WindingFigure from './WindingFigure.svelte';
@@ -17,17 +18,18 @@
     { a: 'red', b: 'white', ohms: '' }
   ]);
   let thin = $state('');
-  let sorted = $state.raw<Schemas['IdentifySorted']>();
-  let errors = $state<Record<string, string>>({});
 
-  const sort = async () => {
-    const body = { readings: $state.snapshot(rows), thin: thin.split(/[ ,;]+/).filter(Boolean) };
-    const { data, problem } = await call(() => api.POST('/api/leads', { body }));
-    errors = fieldsOf(problem);
-    if (!data) return;
-    sorted = data;
-    onthermal(data.thermal !== '');
-  };
+  const asked = new Ask<Schemas['IdentifySorted']>(
+    (signal) => {
+      const body = { readings: $state.snapshot(rows), thin: thin.split(/[ ,;]+/).filter(Boolean) };
+      return call(() => api.POST('/api/leads', { body, signal }));
+    },
+    ({ data }) => data && onthermal(data.thermal !== '')
+  );
+  const sorted = $derived(asked.answer);
+  const errors = $derived(fieldsOf(asked.problem));
+  const sort = () => asked.again();
+  $effect(() => () => asked.stop());
 </script>
 
 <p class="max-w-prose text-[0.94rem] text-soft">
@@ -37,7 +39,7 @@
   <form
     onsubmit={(e) => {
       e.preventDefault();
-      void sort();
+      sort();
     }}
   >
     {#each rows as row, i (i)}
