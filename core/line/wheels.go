@@ -76,10 +76,10 @@ func newFamily(name string, stock shelfStock, largest float64, onHandOnly bool) 
 // left out.
 const onHandWorth = 4
 
-// thin leaves the family at most so many wheels, those furthest apart in ratio, and returns how many it
-// left out. The smallest and the largest stay.
+// thin leaves the family at most so many wheels, those furthest apart in ratio, and returns how many
+// sizes it left out; of wheels alike one stands for all. The smallest and the largest stay.
 func (f *family) thin(most int) (leftOut int) {
-	for ; len(f.wheels) > most; leftOut++ {
+	for len(f.wheels) > most {
 		drop, least := 0, math.Inf(1)
 		for i := 1; i+1 < len(f.wheels); i++ {
 			gap := math.Log(f.wheels[i+1].size / f.wheels[i-1].size)
@@ -89,6 +89,9 @@ func (f *family) thin(most int) (leftOut int) {
 			if gap < least {
 				drop, least = i, gap
 			}
+		}
+		if least > 0 {
+			leftOut++
 		}
 		f.wheels = slices.Delete(f.wheels, drop, drop+1)
 	}

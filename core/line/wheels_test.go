@@ -3,6 +3,7 @@ package line
 import (
 	"fmt"
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -157,6 +158,9 @@ func TestTooManyWheelsAreThinned(t *testing.T) {
 	assert.Equal(t, 40, onHand, "every one on hand")
 	assert.Less(t, widest, math.Pow(8, 4.5/199), "and no hole among them")
 	assert.Zero(t, f.thin(80))
+	alike := family{wheels: slices.Repeat([]wheel{{size: 0.1, item: part}}, 100)}
+	assert.Zero(t, alike.thin(40), "of wheels alike no size is lost")
+	assert.Len(t, alike.wheels, 40)
 }
 
 // A shelf of hundreds of pulleys is searched, and says that it was thinned.

@@ -3,6 +3,7 @@
   import { api, call, sayProblem, type Problem, type Workshop } from '../api/client';
   import LineDrawing from '../line/LineDrawing.svelte';
   import Mark from '../ui/Mark.svelte';
+  import { Seen } from '../ui/seen.svelte';
   import RowMenu from './RowMenu.svelte';
 
   type ShedMachine = Workshop['machines'][number];
@@ -16,6 +17,7 @@
   }
   let { m, onchanged, ondeleted, onsaid }: Props = $props();
 
+  const seen = new Seen();
   const done = (problem: Problem | undefined) => {
     if (problem) onsaid(sayProblem(problem));
     else onchanged();
@@ -54,7 +56,7 @@
   };
 </script>
 
-<section class="border-b border-rule pt-4 pb-3" aria-label={m.name}>
+<section {@attach seen.watch} class="machine border-b border-rule pt-4 pb-3" aria-label={m.name}>
   <div class="flex flex-wrap items-baseline gap-x-4">
     <h2 class="text-2xl">{m.name}</h2>
     <button class="link" onclick={addPlan}>add a plan</button>
@@ -63,7 +65,9 @@
   {#each m.plans as p (p.id)}
     <div class="plan">
       <a class="line" href="#/plan/{p.id}" aria-label="Open plan {p.letter} of {m.name}">
-        <span class="drawing"><LineDrawing drawing={p.drawing} /></span>
+        <span class="drawing"
+          >{#if seen.yet}<LineDrawing drawing={p.drawing} />{/if}</span
+        >
       </a>
       <div class="min-w-0">
         <a class="flex items-start gap-2.5" href="#/plan/{p.id}">
@@ -88,6 +92,11 @@
 </section>
 
 <style>
+  /* Three hundred machines are laid out only where they are looked at. */
+  .machine {
+    content-visibility: auto;
+    contain-intrinsic-size: auto 12rem;
+  }
   .plan {
     display: grid;
     grid-template-columns: minmax(0, 1.7fr) minmax(16rem, 1fr);
@@ -106,6 +115,8 @@
   }
   .drawing {
     display: block;
+    /* As tall as the drawing that comes when it is looked at. */
+    min-height: 104px;
   }
   @media (max-width: 60rem) {
     .plan {

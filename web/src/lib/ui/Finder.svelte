@@ -11,13 +11,20 @@
   let { deeds }: { deeds: Deed[] } = $props();
 
   let open = $state(false);
-  const groups = $derived([...new Set(deeds.map((d) => d.group))]);
+  let typed = $state('');
+  /** More than fit on a screen are not shown: a word more finds them. */
+  const most = 60;
+  const words = $derived(typed.toLowerCase().split(/\s+/).filter(Boolean));
+  const found = $derived(deeds.filter((d) => words.every((w) => d.name.toLowerCase().includes(w))));
+  const shown = $derived(found.slice(0, most));
+  const groups = $derived([...new Set(shown.map((d) => d.group))]);
 
   const typing = (e: KeyboardEvent) =>
     e.target instanceof HTMLElement && (e.target.matches('input, textarea, select') || e.target.isContentEditable);
   const key = (e: KeyboardEvent) => {
     if (e.key === '/' && !typing(e) && !e.ctrlKey && !e.metaKey && !e.altKey) {
       e.preventDefault();
+      typed = '';
       open = true;
     }
   };
@@ -37,15 +44,15 @@
     <Dialog.Overlay class="fixed inset-0 z-30 bg-black/40" />
     <Dialog.Content class="fixed top-[10vh] left-1/2 z-30 w-[min(36rem,94vw)] -translate-x-1/2 border border-ink bg-card p-3">
       <Dialog.Title class="sr-only">Find</Dialog.Title>
-      <Command.Root label="Find a field, a finding or something to do">
-        <Command.Input class="blank text-lg" placeholder="Find a field, a finding or something to do" autofocus />
+      <Command.Root label="Find a field, a finding or something to do" shouldFilter={false}>
+        <Command.Input bind:value={typed} class="blank text-lg" placeholder="Find a field, a finding or something to do" autofocus />
         <Command.List class="mt-2 max-h-[55vh] overflow-y-auto">
-          <Command.Empty class="p-3 text-soft">Nothing by that name.</Command.Empty>
+          {#if found.length === 0}<p class="p-3 text-soft">Nothing by that name.</p>{/if}
           {#each groups as group (group)}
             <Command.Group>
               <Command.GroupHeading class="caption px-2 pt-2">{group}</Command.GroupHeading>
               <Command.GroupItems>
-                {#each deeds.filter((d) => d.group === group) as d, i (i)}
+                {#each shown.filter((d) => d.group === group) as d, i (i)}
                   <Command.Item
                     value="{group} {d.name} {i}"
                     keywords={[d.name]}
@@ -58,6 +65,7 @@
               </Command.GroupItems>
             </Command.Group>
           {/each}
+          {#if found.length > most}<p class="p-3 text-soft">and {found.length - most} more: type another word of the name</p>{/if}
         </Command.List>
       </Command.Root>
     </Dialog.Content>
