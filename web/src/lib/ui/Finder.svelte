@@ -15,16 +15,28 @@
   /** More than fit on a screen are not shown: a word more finds them. */
   const most = 60;
   const words = $derived(typed.toLowerCase().split(/\s+/).filter(Boolean));
-  const found = $derived(deeds.filter((d) => words.every((w) => d.name.toLowerCase().includes(w))));
+  /** What is typed as it stands comes before its words scattered about. */
+  const whole = (d: Deed) => d.name.toLowerCase().includes(words.join(' '));
+  const found = $derived.by(() => {
+    const hits = deeds.filter((d) => words.every((w) => d.name.toLowerCase().includes(w)));
+    return [...hits.filter(whole), ...hits.filter((d) => !whole(d))];
+  });
   const shown = $derived(found.slice(0, most));
   const groups = $derived([...new Set(shown.map((d) => d.group))]);
+  const valueOf = (d: Deed) => String(shown.indexOf(d));
+  /** The first of what is found is what Enter does, until another is chosen. */
+  let chosen = $state('0');
+  const type = (text: string) => {
+    typed = text;
+    chosen = '0';
+  };
 
   const typing = (e: KeyboardEvent) =>
     e.target instanceof HTMLElement && (e.target.matches('input, textarea, select') || e.target.isContentEditable);
   const key = (e: KeyboardEvent) => {
     if (e.key === '/' && !typing(e) && !e.ctrlKey && !e.metaKey && !e.altKey) {
       e.preventDefault();
-      typed = '';
+      type('');
       open = true;
     }
   };
@@ -44,8 +56,13 @@
     <Dialog.Overlay class="fixed inset-0 z-30 bg-black/40" />
     <Dialog.Content class="fixed top-[10vh] left-1/2 z-30 w-[min(36rem,94vw)] -translate-x-1/2 border border-ink bg-card p-3">
       <Dialog.Title class="sr-only">Find</Dialog.Title>
-      <Command.Root label="Find a field, a finding or something to do" shouldFilter={false}>
-        <Command.Input bind:value={typed} class="blank text-lg" placeholder="Find a field, a finding or something to do" autofocus />
+      <Command.Root label="Find a field, a finding or something to do" bind:value={chosen} shouldFilter={false}>
+        <Command.Input
+          bind:value={() => typed, type}
+          class="blank text-lg"
+          placeholder="Find a field, a finding or something to do"
+          autofocus
+        />
         <Command.List class="mt-2 max-h-[55vh] overflow-y-auto">
           {#if found.length === 0}<p class="p-3 text-soft">Nothing by that name.</p>{/if}
           {#each groups as group (group)}
@@ -54,8 +71,7 @@
               <Command.GroupItems>
                 {#each shown.filter((d) => d.group === group) as d, i (i)}
                   <Command.Item
-                    value="{group} {d.name} {i}"
-                    keywords={[d.name]}
+                    value={valueOf(d)}
                     onSelect={() => pick(d)}
                     class="flex min-h-10 cursor-pointer items-center justify-between px-2 data-[selected]:bg-ink data-[selected]:text-card"
                   >
