@@ -149,6 +149,35 @@ test('the database goes away while typing: figures still come, the save waits', 
   await saved(page);
 });
 
+test('a server started while the database is away says so, and works once it is back', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await workshop.stop();
+  workshop.database('away');
+  await workshop.start('away');
+  await page.goto(workshop.url);
+  await expect(page.getByRole('alert')).toContainText('The database is not answering');
+  workshop.database('back');
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByRole('heading', { name: 'Cider mill' })).toBeVisible({ timeout: 1000 });
+  }).toPass();
+});
+
+test('a draft of the version before, one for each plan, is found', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  const sheet = await workshop.sheet('Kick wheel, powered', 'B');
+  const doc = { machine: sheet.machine, plan: { ...sheet.plan, motor: { ...sheet.plan.motor, origin: 'Typed last week' } } };
+  await page.goto(workshop.url);
+  await page.evaluate(([key, draft]) => localStorage.setItem(key, draft), [
+    `jiriki.draft.${sheet.planId}`,
+    JSON.stringify({ doc, planVersion: sheet.planVersion, machineVersion: sheet.machineVersion, tab: 'gone' })
+  ] as const);
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Motor');
+  await expect(page.getByLabel('Where it came from')).toHaveValue('Typed last week');
+  await saved(page);
+});
+
 test('a tab closed before it could save finds its words again', async ({ page, context, workshop }) => {
   await workshop.loadDemo();
   const url = await workshop.plan('Kick wheel, powered', 'B');

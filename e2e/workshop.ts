@@ -50,14 +50,14 @@ export class Workshop {
     return w;
   }
 
-  async start() {
+  async start(database: 'there' | 'away' = 'there') {
     const child = spawn(binary, ['serve', '--addr', `127.0.0.1:${this.port}`], { env: { ...process.env, DATABASE_URL: this.databaseUrl }, stdio: ['ignore', 'ignore', 'pipe'] });
     this.#child = child;
     let said = '';
     child.stderr?.on('data', (d: Buffer) => (said += d.toString()));
     await expect(async () => {
       expect(child.exitCode, said).toBeNull();
-      expect((await fetch(`${this.url}/api/health`)).status).toBe(204);
+      expect((await fetch(`${this.url}/api/health`)).status).toBe(database === 'there' ? 204 : 503);
     }).toPass({ timeout: 20_000 });
   }
 

@@ -1,3 +1,5 @@
+import { newId } from '../newId';
+
 /** What was typed and not yet saved, kept in the browser so that a closed window or a lost server loses
  *  nothing. Each window keeps its own, so that two at work on one thing do not write over each other. */
 export interface Draft<T, V> {
@@ -14,11 +16,11 @@ const lockOf = (id: string) => `jiriki.window.${id}`;
  *  a name is held as long as its window lives. */
 const claim = async (): Promise<string> => {
   const key = 'jiriki.window';
-  let id: string = crypto.randomUUID();
+  let id = newId();
   try {
     id = sessionStorage.getItem(key) ?? id;
     if (!(await hold(id))) {
-      id = crypto.randomUUID();
+      id = newId();
       await hold(id);
     }
     sessionStorage.setItem(key, id);

@@ -17,6 +17,7 @@ import { same } from '../form/merge';
 import { read, write } from '../form/path';
 import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.svelte';
 import { prefs, type Units } from '../prefs.svelte';
+import { bringOlderDraft } from './olderDraft';
 import { SearchState } from '../reduction/search.svelte';
 
 /** What a person edits: undone, redone and saved as one. */
@@ -121,6 +122,7 @@ export class SheetState {
   }
 
   static async open(sheet: Sheet): Promise<SheetState> {
+    bringOlderDraft(sheet.planId);
     return new SheetState(sheet, await SavedDoc.open(storedOf(sheet), keeperOf(sheet.planId)));
   }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { newId } from '../newId';
   import { catalogue } from '../catalogue.svelte';
   import Choice from '../form/Choice.svelte';
   import Field from '../form/Field.svelte';
@@ -19,13 +20,13 @@
 
   const usual = () => {
     const list = $state.snapshot(kind?.jobs ?? []);
-    sheet.change(({ machine }) => (machine.jobs = list.map((j) => ({ ...j, id: crypto.randomUUID() }))));
+    sheet.change(({ machine }) => (machine.jobs = list.map((j) => ({ ...j, id: newId() }))));
   };
   const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
   const add = () => {
     const blank = $state.snapshot(catalogue.blankJob);
     if (!blank) return;
-    sheet.change(({ machine }) => machine.jobs.push({ ...blank, id: crypto.randomUUID() }));
+    sheet.change(({ machine }) => machine.jobs.push({ ...blank, id: newId() }));
     sheet.goTo(`machine.jobs[${jobs.length - 1}].name`);
   };
 </script>
