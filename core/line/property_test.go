@@ -13,12 +13,14 @@ import (
 	"pgregory.net/rapid"
 
 	"jiriki/core/control"
+	"jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
 	"jiriki/core/supply"
 	"jiriki/core/work"
+	"jiriki/core/working"
 )
 
 // amount draws a quantity a person might type: known, left out, or nonsense once in a while.
@@ -204,6 +206,17 @@ func TestAnyPlanIsBuilt(t *testing.T) {
 	assert.Greater(t, wired, 20, "the draw must reach plans that are wired")
 }
 
+// once looks that what a list is keyed by stands in it once.
+func once[T any](t rapid.TB, what string, list []T, id func(T) string) {
+	seen := map[string]bool{}
+	for _, one := range list {
+		if seen[id(one)] {
+			t.Fatalf("two of the %s %q", what, id(one))
+		}
+		seen[id(one)] = true
+	}
+}
+
 func checkWhole(t rapid.TB, a Assessment) {
 	// JSON cannot hold NaN or Inf, so encoding looks at every number there is.
 	if _, err := json.Marshal(a); err != nil {
@@ -224,41 +237,10 @@ func checkWhole(t rapid.TB, a Assessment) {
 			}
 		}
 	}
-	// What a list is keyed by may stand in it once.
-	for what, ids := range map[string]func() []string{
-		"finding": func() (out []string) {
-			for _, f := range a.Findings {
-				out = append(out, f.ID)
-			}
-			return out
-		},
-		"job": func() (out []string) {
-			for _, j := range a.Jobs {
-				out = append(out, j.ID)
-			}
-			return out
-		},
-		"working": func() (out []string) {
-			for _, w := range a.Workings {
-				out = append(out, w.ID)
-			}
-			return out
-		},
-		"setting": func() (out []string) {
-			for _, s := range a.Settings {
-				out = append(out, s.Working)
-			}
-			return out
-		},
-	} {
-		seen := map[string]bool{}
-		for _, id := range ids() {
-			if seen[id] {
-				t.Fatalf("two of the %s %q", what, id)
-			}
-			seen[id] = true
-		}
-	}
+	once(t, "finding", a.Findings, func(f finding.Finding) string { return f.ID })
+	once(t, "job", a.Jobs, func(j JobResult) string { return j.ID })
+	once(t, "working", a.Workings, func(w working.Working) string { return w.ID })
+	once(t, "setting", a.Settings, func(s Setting) string { return s.Working })
 	for i := range a.Findings[:max(len(a.Findings)-1, 0)] {
 		if a.Findings[i].Level.Rank() > a.Findings[i+1].Level.Rank() {
 			t.Fatalf("findings out of order")

@@ -60,7 +60,7 @@ type Reading struct {
 	Speed     q.Text `json:"speed"`
 	ToSpeed   q.Text `json:"toSpeed" doc:"Coasting: where the clock was stopped"`
 	Time      q.Text `json:"time"`
-	Torque    q.Text `json:"torque" doc:"At the shaft, such as 4.2 lb at 45 mm"`
+	Torque    q.Text `json:"torque" doc:"At the shaft, such as 5 lb at 80 mm"`
 	Ohms      q.Text `json:"ohms"`
 	Capacitor q.Text `json:"capacitor" doc:"Microfarads"`
 	Starts    string `json:"starts" maxLength:"20" doc:"How often it started, such as 9 of 10"`

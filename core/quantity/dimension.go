@@ -1,5 +1,5 @@
 // Package quantity reads, converts and shows physical quantities as a machinist
-// writes them: "3/4 hp", `1 3/8"`, "60 N·cm", "4.2 lb at 45 mm".
+// writes them: "3/4 hp", `1 3/8"`, "60 N·cm", "5 lb at 80 mm".
 //
 // Values are float64 in SI units; each [Dimension] says which SI unit that is.
 // What a person typed is kept as [Text] and never rewritten.
@@ -20,7 +20,7 @@ const (
 	Frequency                     // Hz
 	Length                        // m
 	Mass                          // kg
-	Force                         // N; a scale's "4.2 lb" or "2 kg" reads as the weight of it
+	Force                         // N; a scale's "5 lb" or "2 kg" reads as the weight of it
 	Duration                      // s
 	Angle                         // rad
 	SurfaceSpeed                  // belt or cutting speed, m/s

@@ -41,7 +41,7 @@ var (
 
 // Parse reads text as a quantity of dimension d and returns its SI value.
 // A bare number takes the dimension's first unit (rpm, N·m, W, mm, …). A torque may also be
-// given as a pull at a radius: "4.2 lb at 45 mm". The value is finite; its range is the
+// given as a pull at a radius: "5 lb at 80 mm". The value is finite; its range is the
 // caller's to check. Errors wrap ErrEmpty, ErrNumber, ErrUnit, ErrAmbiguous or ErrTooLong.
 func Parse(text Text, d Dimension) (float64, error) {
 	if len(text) > maxText || !utf8.ValidString(string(text)) {

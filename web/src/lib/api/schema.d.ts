@@ -1770,7 +1770,7 @@ export interface components {
             time: string;
             /** @description Coasting: where the clock was stopped */
             toSpeed: string;
-            /** @description At the shaft, such as 4.2 lb at 45 mm */
+            /** @description At the shaft, such as 5 lb at 80 mm */
             torque: string;
             volts: string;
         };

@@ -37,7 +37,7 @@
         ['volts', 'Volts', '24 V'],
         ['amps', 'Amps', '2.1 A'],
         ['speed', 'Speed', '90 rpm'],
-        ['torque', 'Torque', '4.2 lb at 45 mm']
+        ['torque', 'Torque', '5 lb at 80 mm']
       ]
     },
     locked: {

@@ -83,7 +83,7 @@
     </Rows>
   </div>
 {:else}
-  <Field path="{at}.torque" label="Torque at the spindle" hint="4.2 lb at 45 mm" />
+  <Field path="{at}.torque" label="Torque at the spindle" hint="5 lb at 80 mm" />
   <Field path="{at}.power" label="Power, if you have it" hint="to check against" />
 {/if}
 {#if by === 'torque' || by === 'power' || by === 'scale' || by === 'comparable' || by === 'pull' || by === 'screw'}
