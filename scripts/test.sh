@@ -25,8 +25,8 @@ go tool staticcheck ./...
 step 'what is generated is current'
 "$ROOT/scripts/generate.sh" check
 
-step 'interface: types and lint'
-(cd web && npm run -s check && npm run -s lint)
+step 'interface: types, lint and unit tests'
+(cd web && npm run -s check && npm run -s lint && npm run -s test)
 (cd e2e && npm run -s check)
 
 step 'Go tests'

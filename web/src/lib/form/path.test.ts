@@ -1,0 +1,19 @@
+import { expect, test } from 'vitest';
+import { read, wordsOf, write } from './path';
+
+test('a path reads and writes what it names', () => {
+  const doc = { machine: { jobs: [{ speed: { from: '60' } }] } };
+  expect(read(doc, 'machine.jobs[0].speed.from')).toBe('60');
+  expect(read(doc, 'machine.jobs[3].speed.from')).toBeUndefined();
+  expect(read(doc, 'machine.name.first')).toBeUndefined();
+  write(doc, 'machine.jobs[0].speed.from', '70');
+  write(doc, 'machine.jobs[1]', { speed: { from: '80' } });
+  write(doc, 'machine.limits.spindle', '300 rpm');
+  expect(doc).toEqual({ machine: { jobs: [{ speed: { from: '70' } }, { speed: { from: '80' } }], limits: { spindle: '300 rpm' } } });
+});
+
+test('a path in words is one a machinist can find', () => {
+  expect(wordsOf('plan.motor.plate.powerFactor')).toBe('Motor, plate, power factor');
+  expect(wordsOf('machine.jobs[1].speed.from')).toBe('Machine, jobs 2, speed, from');
+  expect(wordsOf('')).toBe('');
+});
