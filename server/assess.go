@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"jiriki/core/line"
+	"jiriki/core/plan"
 )
 
 type assessOutput struct{ Body line.Assessment }
@@ -17,7 +18,7 @@ func (a *api) assess(h huma.API) {
 		Description: "The answer names every entry that cannot be used; the rest is worked out without them. Without parts of its own the workshop's shelf is tried.",
 		// The core checks every field itself and names it better than a schema does.
 		SkipValidateBody: true,
-	}, func(ctx context.Context, in *struct{ Body line.Input }) (*assessOutput, error) {
+	}, func(ctx context.Context, in *struct{ Body plan.Input }) (*assessOutput, error) {
 		if err := a.stocked(ctx, &in.Body); err != nil {
 			return nil, a.fail(ctx, err)
 		}
@@ -38,7 +39,7 @@ func (a *api) assess(h huma.API) {
 	}), a.build)
 }
 
-func (a *api) controls(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.ControlsTried }, error) {
+func (a *api) controls(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body line.ControlsTried }, error) {
 	if err := a.stocked(ctx, &in.Body); err != nil {
 		return nil, a.fail(ctx, err)
 	}
@@ -46,7 +47,7 @@ func (a *api) controls(ctx context.Context, in *struct{ Body line.Input }) (*str
 	return &struct{ Body line.ControlsTried }{tried}, a.fail(ctx, err)
 }
 
-func (a *api) build(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Build }, error) {
+func (a *api) build(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body line.Build }, error) {
 	if err := a.stocked(ctx, &in.Body); err != nil {
 		return nil, a.fail(ctx, err)
 	}
@@ -54,7 +55,7 @@ func (a *api) build(ctx context.Context, in *struct{ Body line.Input }) (*struct
 	return &struct{ Body line.Build }{build}, a.fail(ctx, err)
 }
 
-func (a *api) rank(ctx context.Context, in *struct{ Body line.Input }) (*struct{ Body line.Ranking }, error) {
+func (a *api) rank(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body line.Ranking }, error) {
 	if err := a.stocked(ctx, &in.Body); err != nil {
 		return nil, a.fail(ctx, err)
 	}

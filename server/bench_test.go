@@ -17,7 +17,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/demo"
 	"jiriki/server"
@@ -33,9 +33,9 @@ func BenchmarkAssessOverHTTP(b *testing.B) {
 	m := file.Machines[0]
 	// As the interface asks: only motors of the shelf, and nothing of what has been ticked off.
 	motors := slices.DeleteFunc(slices.Clone(file.Shelf), func(i shelf.Item) bool { return !i.Is(shelf.Motor) })
-	plan := m.Plans[1]
-	plan.Checks = nil
-	body := filledOnly(b, line.Input{Units: "metric", Machine: m.Machine, Plan: plan, Shelf: motors})
+	tried := m.Plans[1]
+	tried.Checks = nil
+	body := filledOnly(b, plan.Input{Units: "metric", Machine: m.Machine, Plan: tried, Shelf: motors})
 	srv := httptest.NewServer(server.New(server.Config{Log: slog.New(slog.DiscardHandler)}))
 	defer srv.Close()
 	const clients = 8
@@ -78,7 +78,7 @@ func BenchmarkAssessOverHTTP(b *testing.B) {
 }
 
 // filledOnly is a body as the interface sends it, without its empty boxes.
-func filledOnly(b *testing.B, in line.Input) []byte {
+func filledOnly(b *testing.B, in plan.Input) []byte {
 	b.Helper()
 	full, err := json.Marshal(in)
 	require.NoError(b, err)

@@ -14,8 +14,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"jiriki/core/line"
 	"jiriki/core/openfile"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/store"
 )
@@ -88,7 +88,7 @@ func (a *api) exportPlan(ctx context.Context, in *IDPath) (*fileOutput, error) {
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}
-	b, err := openfile.Encode(openfile.File{Machines: []openfile.Machine{{Machine: s.Machine.Described, Plans: []line.Plan{s.Plan.Described}}}})
+	b, err := openfile.Encode(openfile.File{Machines: []openfile.Machine{{Machine: s.Machine.Described, Plans: []plan.Plan{s.Plan.Described}}}})
 	return &fileOutput{fmt.Sprintf("attachment; filename=%q", "jiriki-plan-"+strings.ToLower(s.Plan.Letter)+".json"), "application/json", b}, err
 }
 

@@ -19,6 +19,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/server"
 	"jiriki/store/storetest"
@@ -111,7 +112,7 @@ func TestBodiesAreHeldAgainstTheirLimitsBeforeTheyAreDecoded(t *testing.T) {
 func TestACrowdIsAnsweredOrSentAway(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
-	body := text(t, line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan})
+	body := text(t, plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan})
 	var mu sync.Mutex
 	got := map[int]int{}
 	var wg sync.WaitGroup
@@ -143,8 +144,8 @@ func TestTheShelfIsReadWhereItLies(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
 	assert.NotContains(t, text(t, sheet), `"shelf"`)
-	in := line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
-	rank := func(in line.Input) (names []string) {
+	in := plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
+	rank := func(in plan.Input) (names []string) {
 		var r line.Ranking
 		require.Equal(t, 200, s.do("POST", "/api/rank", text(t, in), &r))
 		for _, c := range r.Contenders {

@@ -16,6 +16,7 @@ import (
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/openfile"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/shelf"
 	"jiriki/demo"
@@ -49,7 +50,7 @@ func largeFile(machines, plans, parts int) (openfile.File, error) {
 	for i := range machines {
 		m := from.Machines[i%len(from.Machines)]
 		m.Machine.Name = fmt.Sprintf("%s %d", m.Machine.Name, i/len(from.Machines)+1)
-		these := make([]line.Plan, plans)
+		these := make([]plan.Plan, plans)
 		for k := range these {
 			p := m.Plans[k%len(m.Plans)]
 			p.Motor = nudged(p.Motor, i*plans+k)
@@ -118,7 +119,7 @@ func TestALargeWorkshopWorks(t *testing.T) {
 	assert.Less(t, len(sheet), 64<<10, "a plan does not carry the shelf")
 	var opened server.Sheet
 	require.Equal(t, 200, s.do("GET", "/api/plans/"+w.Machines[1].Plans[0].ID, "", &opened))
-	in := line.Input{Units: "metric", Machine: opened.Machine, Plan: opened.Plan}
+	in := plan.Input{Units: "metric", Machine: opened.Machine, Plan: opened.Plan}
 	for path, body := range map[string]any{
 		"/api/assess": in, "/api/rank": in, "/api/build": in, "/api/controls": in,
 	} {
@@ -179,7 +180,7 @@ func BenchmarkLarge(b *testing.B) {
 	require.NotNil(b, short)
 	var sheet server.Sheet
 	require.Equal(b, 200, shop{b, srv.URL}.do("GET", "/api/plans/"+short.ID, "", &sheet))
-	body := text(b, line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan})
+	body := text(b, plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan})
 	post := func(b *testing.B, path string) {
 		b.Helper()
 		require.Equal(b, 200, shop{b, srv.URL}.do("POST", path, body, nil))

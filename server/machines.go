@@ -7,7 +7,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/quantity"
 	"jiriki/core/work"
 )
@@ -64,7 +64,7 @@ func (a *api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
 	if work.FindKind(in.Body.Kind).ID != in.Body.Kind {
 		return nil, huma.Error422UnprocessableEntity("No such kind of machine.", &huma.ErrorDetail{Location: "kind", Message: "Choose one of the list, or something else.", Value: in.Body.Kind})
 	}
-	id, plans, err := a.store.AddMachine(ctx, work.Start(name, in.Body.Kind), []line.Plan{line.Plan{}.Whole()})
+	id, plans, err := a.store.AddMachine(ctx, work.Start(name, in.Body.Kind), []plan.Plan{plan.Plan{}.Whole()})
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}

@@ -7,7 +7,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/work"
 	"jiriki/store"
 )
@@ -17,7 +17,7 @@ type Sheet struct {
 	PlanID         string       `json:"planId"`
 	PlanVersion    int          `json:"planVersion"`
 	Letter         string       `json:"letter"`
-	Plan           line.Plan    `json:"plan"`
+	Plan           plan.Plan    `json:"plan"`
 	MachineID      string       `json:"machineId"`
 	MachineVersion int          `json:"machineVersion"`
 	Machine        work.Machine `json:"machine"`
@@ -38,7 +38,7 @@ type sheetOutput struct{ Body Sheet }
 type SheetChange struct {
 	PlanVersion    int          `json:"planVersion" minimum:"1"`
 	MachineVersion int          `json:"machineVersion" minimum:"1"`
-	Plan           line.Plan    `json:"plan"`
+	Plan           plan.Plan    `json:"plan"`
 	Machine        work.Machine `json:"machine"`
 }
 
@@ -105,7 +105,7 @@ func (a *api) savePlan(ctx context.Context, in *struct {
 func (a *api) addPlan(ctx context.Context, in *IDPath) (*added, error) {
 	out := &added{}
 	var err error
-	out.Body.ID, err = a.store.AddPlan(ctx, in.ID, line.Plan{}.Whole())
+	out.Body.ID, err = a.store.AddPlan(ctx, in.ID, plan.Plan{}.Whole())
 	return out, a.fail(ctx, err)
 }
 

@@ -13,6 +13,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/reduction"
 	"jiriki/server"
 )
@@ -49,7 +50,7 @@ func (s shop) stream(ctx context.Context, path, body string) []event {
 }
 
 func searchOf(sheet server.Sheet) line.SearchInput {
-	return line.SearchInput{Input: line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}, Ask: line.SearchAsk{Kinds: []string{"v-A"}, Cones: true}}
+	return line.SearchInput{Input: plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}, Ask: line.SearchAsk{Kinds: []string{"v-A"}, Cones: true}}
 }
 
 func TestASearchStreamsItsResult(t *testing.T) {
@@ -94,7 +95,7 @@ func TestStrangeSearchesGetAnAnswer(t *testing.T) {
 func TestBuildAndControlsAnswer(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
-	in := line.Input{Units: "inch", Machine: sheet.Machine, Plan: sheet.Plan}
+	in := plan.Input{Units: "inch", Machine: sheet.Machine, Plan: sheet.Plan}
 	var build line.Build
 	require.Equal(t, 200, s.do("POST", "/api/build", text(t, in), &build))
 	assert.True(t, build.Wiring.Known)
@@ -115,16 +116,16 @@ func TestAFoundReductionIsSavedWithItsPlan(t *testing.T) {
 	events := s.stream(t.Context(), "/api/search", text(t, searchOf(sheet)))
 	var result line.SearchResult
 	require.NoError(t, json.Unmarshal([]byte(events[len(events)-1].data), &result))
-	plan := sheet.Plan
-	plan.Reduction = result.Found[0].Plan
-	plan.Checks = append(plan.Checks, line.Check{ID: "power.unplug", On: "2026-11-25", Measured: "0 V"})
-	plan.Prices = []line.Price{{Part: "buy.box", Cost: "£16"}}
-	body := map[string]any{"plan": plan, "machine": sheet.Machine, "planVersion": sheet.PlanVersion, "machineVersion": sheet.MachineVersion}
+	changed := sheet.Plan
+	changed.Reduction = result.Found[0].Plan
+	changed.Checks = append(changed.Checks, plan.Check{ID: "power.unplug", On: "2026-11-25", Measured: "0 V"})
+	changed.Prices = []plan.Price{{Part: "buy.box", Cost: "£16"}}
+	body := map[string]any{"plan": changed, "machine": sheet.Machine, "planVersion": sheet.PlanVersion, "machineVersion": sheet.MachineVersion}
 	require.Equal(t, 200, s.do("PUT", "/api/plans/"+sheet.PlanID, text(t, body), nil))
-	var again struct{ Plan line.Plan }
+	var again struct{ Plan plan.Plan }
 	require.Equal(t, 200, s.do("GET", "/api/plans/"+sheet.PlanID, "", &again))
-	assert.Equal(t, plan.Reduction.Stages[0].Steps, again.Plan.Reduction.Stages[0].Steps)
-	assert.Equal(t, plan.Checks, again.Plan.Checks)
-	assert.Equal(t, plan.Prices, again.Plan.Prices)
+	assert.Equal(t, changed.Reduction.Stages[0].Steps, again.Plan.Reduction.Stages[0].Steps)
+	assert.Equal(t, changed.Checks, again.Plan.Checks)
+	assert.Equal(t, changed.Prices, again.Plan.Prices)
 	assert.Equal(t, reduction.VBelt, again.Plan.Reduction.Stages[0].Kind)
 }

@@ -19,6 +19,7 @@ import (
 
 	"jiriki/core/line"
 	"jiriki/core/openfile"
+	"jiriki/core/plan"
 	"jiriki/server"
 	"jiriki/store"
 	"jiriki/store/storetest"
@@ -109,7 +110,7 @@ func TestTheShedShowsEveryPlanWithItsVerdict(t *testing.T) {
 func TestAssessSavesNothingAndNamesBadFields(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
-	in := line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
+	in := plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
 	var a line.Assessment
 	require.Equal(t, 200, s.do("POST", "/api/assess", text(t, in), &a))
 	assert.NotEmpty(t, a.Headline)
@@ -195,7 +196,7 @@ func TestFilesGoOutAndComeBackWholeOrNotAtAll(t *testing.T) {
 
 	bad := one
 	bad.Machines = append(append([]openfile.Machine{}, one.Machines...), one.Machines...)
-	bad.Machines[1].Plans = append([]line.Plan{}, one.Machines[0].Plans...)
+	bad.Machines[1].Plans = append([]plan.Plan{}, one.Machines[0].Plans...)
 	bad.Machines[1].Plans[0].Motor.Kind = "steam"
 	var problem huma.ErrorModel
 	require.Equal(t, 422, s.do("POST", "/api/import", text(t, bad), &problem))
@@ -279,7 +280,7 @@ func TestWithoutItsDatabaseTheServerSaysSoAndStillAssesses(t *testing.T) {
 	assert.Contains(t, problem.Detail, "database is not answering")
 	assert.Equal(t, 503, s.do("GET", "/api/health", "", nil))
 	_, sheet := open(t).withDemo()
-	in := line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
+	in := plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
 	assert.Equal(t, 200, s.do("POST", "/api/assess", text(t, in), nil))
 }
 

@@ -17,6 +17,7 @@ import (
 	"jiriki/core/identify"
 	"jiriki/core/line"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 	"jiriki/server"
@@ -143,7 +144,7 @@ func TestTheCatalogueAndTheRanking(t *testing.T) {
 	assert.NotEmpty(t, c.Donors)
 	assert.Equal(t, "phase-angle", string(c.Drives[motor.PermanentMagnetDC][0]))
 
-	in := line.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
+	in := plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
 	var r line.Ranking
 	require.Equal(t, 200, s.do("POST", "/api/rank", text(t, in), &r))
 	assert.Len(t, r.Contenders, 10, "nine from the shelf and the plan's own")

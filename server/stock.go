@@ -5,8 +5,8 @@ import (
 	"errors"
 	"sync"
 
-	"jiriki/core/line"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/store"
 )
@@ -48,7 +48,7 @@ func (s *stock) now(ctx context.Context, from *store.Store) (onHand, error) {
 }
 
 // stocked puts the workshop's shelf into what is asked, unless it brings parts of its own.
-func (a *api) stocked(ctx context.Context, in *line.Input) error {
+func (a *api) stocked(ctx context.Context, in *plan.Input) error {
 	if in.Shelf != nil {
 		return nil
 	}

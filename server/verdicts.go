@@ -7,6 +7,7 @@ import (
 
 	"jiriki/core/finding"
 	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/quantity"
 	"jiriki/store"
 )
@@ -72,7 +73,7 @@ func workOut(ctx context.Context, from *store.Store, hand onHand, units quantity
 	for range runtime.GOMAXPROCS(0) {
 		wg.Go(func() {
 			for d := range asked {
-				one := judged(line.Input{Units: units, Machine: d.Machine, Plan: d.Plan, Shelf: hand.items, Motors: hand.motors}, hand.digest)
+				one := judged(plan.Input{Units: units, Machine: d.Machine, Plan: d.Plan, Shelf: hand.items, Motors: hand.motors}, hand.digest)
 				mu.Lock()
 				out[verdictKey{d.PlanDigest, d.MachineDigest, units}] = one
 				mu.Unlock()
@@ -89,7 +90,7 @@ func workOut(ctx context.Context, from *store.Store, hand onHand, units quantity
 }
 
 // judged assesses a plan for its row.
-func judged(in line.Input, shelf string) Verdict {
+func judged(in plan.Input, shelf string) Verdict {
 	a, err := line.Assess(in)
 	if err != nil {
 		return Verdict{Headline: "This plan holds more than can be worked out.", Mark: finding.Missing, Stations: []line.Station{}}

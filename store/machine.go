@@ -6,7 +6,7 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
-	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/work"
 )
 
@@ -30,7 +30,7 @@ func (r machineRow) machine() Machine {
 }
 
 // AddMachine saves a machine with its first plans, lettered from A, and returns the IDs.
-func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []line.Plan) (id string, planIDs []string, err error) {
+func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []plan.Plan) (id string, planIDs []string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		if id, planIDs, err = addMachine(ctx, tx, m, plans); err != nil {
 			return err
@@ -40,7 +40,7 @@ func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []line.Pla
 	return id, planIDs, err
 }
 
-func addMachine(ctx context.Context, tx *sqlx.Tx, m work.Machine, plans []line.Plan) (string, []string, error) {
+func addMachine(ctx context.Context, tx *sqlx.Tx, m work.Machine, plans []plan.Plan) (string, []string, error) {
 	var id string
 	if err := tx.GetContext(ctx, &id, `INSERT INTO machine (described) VALUES ($1) RETURNING id`, described[work.Machine]{m}); err != nil {
 		return "", nil, err
@@ -48,7 +48,7 @@ func addMachine(ctx context.Context, tx *sqlx.Tx, m work.Machine, plans []line.P
 	ids := make([]string, len(plans))
 	for i, p := range plans {
 		if err := tx.GetContext(ctx, &ids[i], `INSERT INTO plan (machine_id, letter, described) VALUES ($1, $2, $3) RETURNING id`,
-			id, letterAt(i), described[line.Plan]{p}); err != nil {
+			id, letterAt(i), described[plan.Plan]{p}); err != nil {
 			return "", nil, err
 		}
 	}
@@ -77,12 +77,12 @@ func (s *Store) CopyMachine(ctx context.Context, id, name string) (newID string,
 		if err := tx.GetContext(ctx, &row, `SELECT id, version, described, updated_at FROM machine WHERE id = $1 AND deleted_at IS NULL`, id); err != nil {
 			return err
 		}
-		var plans []described[line.Plan]
+		var plans []described[plan.Plan]
 		if err := tx.SelectContext(ctx, &plans, `SELECT described FROM plan WHERE machine_id = $1 AND deleted_at IS NULL ORDER BY letter`, id); err != nil {
 			return err
 		}
 		row.Described.V.Name = name
-		copies := make([]line.Plan, len(plans))
+		copies := make([]plan.Plan, len(plans))
 		for i, p := range plans {
 			copies[i] = p.V
 		}

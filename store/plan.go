@@ -6,7 +6,7 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
-	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/work"
 )
 
@@ -16,7 +16,7 @@ type Plan struct {
 	MachineID string
 	Letter    string // A, B, C …
 	Version   int
-	Described line.Plan
+	Described plan.Plan
 	Updated   time.Time
 }
 
@@ -25,7 +25,7 @@ type planRow struct {
 	MachineID string               `db:"machine_id"`
 	Letter    string               `db:"letter"`
 	Version   int                  `db:"version"`
-	Described described[line.Plan] `db:"described"`
+	Described described[plan.Plan] `db:"described"`
 	Updated   time.Time            `db:"updated_at"`
 }
 
@@ -81,28 +81,28 @@ func sheet(ctx context.Context, q sqlx.ExtContext, planID, lock string) (Sheet, 
 // SaveSheet saves a plan and its machine as they were changed from the versions read. A part
 // that is the same as what is saved needs no version; a part that was changed elsewhere in the
 // meantime gives ErrStale and what is saved now, and nothing is written.
-func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machineVersion int, plan line.Plan, machine work.Machine) (Sheet, error) {
+func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machineVersion int, p plan.Plan, m work.Machine) (Sheet, error) {
 	var now Sheet
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		var err error
 		if now, err = sheet(ctx, tx, planID, " FOR UPDATE"); err != nil {
 			return err
 		}
-		planSame, machineSame := same(now.Plan.Described, plan), same(now.Machine.Described, machine)
+		planSame, machineSame := same(now.Plan.Described, p), same(now.Machine.Described, m)
 		if !planSame && now.Plan.Version != planVersion || !machineSame && now.Machine.Version != machineVersion {
 			return ErrStale
 		}
 		if !planSame {
-			if err := tx.GetContext(ctx, &now.Plan.Version, `UPDATE plan SET described = $2, version = version + 1, updated_at = now() WHERE id = $1 RETURNING version`, planID, described[line.Plan]{plan}); err != nil {
+			if err := tx.GetContext(ctx, &now.Plan.Version, `UPDATE plan SET described = $2, version = version + 1, updated_at = now() WHERE id = $1 RETURNING version`, planID, described[plan.Plan]{p}); err != nil {
 				return err
 			}
-			now.Plan.Described = plan
+			now.Plan.Described = p
 		}
 		if !machineSame {
-			if err := tx.GetContext(ctx, &now.Machine.Version, `UPDATE machine SET described = $2, version = version + 1, updated_at = now() WHERE id = $1 RETURNING version`, now.Machine.ID, described[work.Machine]{machine}); err != nil {
+			if err := tx.GetContext(ctx, &now.Machine.Version, `UPDATE machine SET described = $2, version = version + 1, updated_at = now() WHERE id = $1 RETURNING version`, now.Machine.ID, described[work.Machine]{m}); err != nil {
 				return err
 			}
-			now.Machine.Described = machine
+			now.Machine.Described = m
 		}
 		return nil
 	})
@@ -117,7 +117,7 @@ func same[T any](a, b T) bool {
 }
 
 // AddPlan saves a plan for a machine under the first letter that was never used for it.
-func (s *Store) AddPlan(ctx context.Context, machineID string, p line.Plan) (id string, err error) {
+func (s *Store) AddPlan(ctx context.Context, machineID string, p plan.Plan) (id string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		if err := tx.GetContext(ctx, new(string), `SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL FOR UPDATE`, machineID); err != nil {
 			return err
@@ -130,7 +130,7 @@ func (s *Store) AddPlan(ctx context.Context, machineID string, p line.Plan) (id 
 		if !ok {
 			return ErrFull
 		}
-		return tx.GetContext(ctx, &id, `INSERT INTO plan (machine_id, letter, described) VALUES ($1, $2, $3) RETURNING id`, machineID, letter, described[line.Plan]{p})
+		return tx.GetContext(ctx, &id, `INSERT INTO plan (machine_id, letter, described) VALUES ($1, $2, $3) RETURNING id`, machineID, letter, described[plan.Plan]{p})
 	})
 	return id, err
 }

@@ -3,7 +3,7 @@ package store
 import (
 	"context"
 
-	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/work"
 )
 
@@ -53,7 +53,7 @@ func (s *Store) Shed(ctx context.Context) ([]ShedMachine, error) {
 
 // Described is a plan and its machine as they were described, with their digests.
 type Described struct {
-	Plan                      line.Plan
+	Plan                      plan.Plan
 	Machine                   work.Machine
 	PlanDigest, MachineDigest string
 }
@@ -68,7 +68,7 @@ func (s *Store) EachDescribed(ctx context.Context, planIDs []string, with func(D
 	defer func() { _ = rows.Close() }()
 	for rows.Next() {
 		var row struct {
-			Plan          described[line.Plan]    `db:"plan"`
+			Plan          described[plan.Plan]    `db:"plan"`
 			Machine       described[work.Machine] `db:"machine"`
 			PlanDigest    string                  `db:"plan_digest"`
 			MachineDigest string                  `db:"machine_digest"`

@@ -9,9 +9,9 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/openfile"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 	"jiriki/demo"
@@ -23,7 +23,7 @@ var ctx = context.Background()
 
 func lathe(t *testing.T, s *store.Store) (machineID, planID string) {
 	t.Helper()
-	id, plans, err := s.AddMachine(ctx, work.Machine{Name: "Lathe", Kind: "lathe"}.Whole(), []line.Plan{line.Plan{Name: "First"}.Whole()})
+	id, plans, err := s.AddMachine(ctx, work.Machine{Name: "Lathe", Kind: "lathe"}.Whole(), []plan.Plan{plan.Plan{Name: "First"}.Whole()})
 	require.NoError(t, err)
 	return id, plans[0]
 }
@@ -125,19 +125,19 @@ func TestPlansTakeTheNextLetterAndAMachineHasTwentySix(t *testing.T) {
 	s := storetest.Open(t)
 	machine, first := lathe(t, s)
 	for range 25 {
-		_, err := s.AddPlan(ctx, machine, line.Plan{}.Whole())
+		_, err := s.AddPlan(ctx, machine, plan.Plan{}.Whole())
 		require.NoError(t, err)
 	}
-	_, err := s.AddPlan(ctx, machine, line.Plan{}.Whole())
+	_, err := s.AddPlan(ctx, machine, plan.Plan{}.Whole())
 	assert.ErrorIs(t, err, store.ErrFull)
 	require.NoError(t, s.DeletePlan(ctx, first))
-	_, err = s.AddPlan(ctx, machine, line.Plan{}.Whole())
+	_, err = s.AddPlan(ctx, machine, plan.Plan{}.Whole())
 	assert.ErrorIs(t, err, store.ErrFull, "a deleted plan keeps its letter, so that it can come back")
 	plans, err := s.PlansOf(ctx, machine)
 	require.NoError(t, err)
 	assert.Equal(t, "B", plans[0].Letter)
 	assert.Equal(t, "Z", plans[24].Letter)
-	_, err = s.AddPlan(ctx, "00000000-0000-0000-0000-000000000000", line.Plan{})
+	_, err = s.AddPlan(ctx, "00000000-0000-0000-0000-000000000000", plan.Plan{})
 	assert.ErrorIs(t, err, store.ErrNotFound)
 }
 

@@ -6,8 +6,8 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
-	"jiriki/core/line"
 	"jiriki/core/openfile"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
@@ -57,7 +57,7 @@ func exportMachines(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 		var row struct {
 			ID      string                  `db:"id"`
 			Machine described[work.Machine] `db:"machine"`
-			Plan    described[*line.Plan]   `db:"plan"`
+			Plan    described[*plan.Plan]   `db:"plan"`
 		}
 		if err := rows.StructScan(&row); err != nil {
 			return away(err)
@@ -68,7 +68,7 @@ func exportMachines(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 					return err
 				}
 			}
-			id, one = row.ID, openfile.Machine{Machine: row.Machine.V.Whole(), Plans: []line.Plan{}}
+			id, one = row.ID, openfile.Machine{Machine: row.Machine.V.Whole(), Plans: []plan.Plan{}}
 		}
 		if row.Plan.V != nil {
 			one.Plans = append(one.Plans, row.Plan.V.Whole())

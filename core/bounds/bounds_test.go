@@ -12,7 +12,7 @@ import (
 	"pgregory.net/rapid"
 
 	"jiriki/core/bounds"
-	"jiriki/core/line"
+	"jiriki/core/plan"
 )
 
 type inner struct {
@@ -106,7 +106,7 @@ func TestAnyTextInAnyPieces(t *testing.T) {
 func TestAPlanOfEveryListTooLongIsPassedByNone(t *testing.T) {
 	for _, path := range []string{`machine":{"jobs`, `plan":{"checks`, `plan":{"prices`, `shelf`, `plan":{"motor":{"readings`, `plan":{"reduction":{"stages`} {
 		text := `{"` + path + `":[` + strings.Repeat("{},", bounds.UsualMost) + `{}]`
-		assert.Error(t, bounds.Of(reflect.TypeFor[line.Input]()).Check([]byte(text)), path)
+		assert.Error(t, bounds.Of(reflect.TypeFor[plan.Input]()).Check([]byte(text)), path)
 	}
 }
 

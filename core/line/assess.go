@@ -1,3 +1,5 @@
+// Package line joins the five stations of a plan from wall to work: what torque reaches the spindle at
+// which speed, whether each job is done, what holds it, what would lift it, and what can hurt.
 package line
 
 import (
@@ -5,6 +7,7 @@ import (
 
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/working"
 )
@@ -51,8 +54,8 @@ type Units struct {
 // Assess works out a plan. A field that is missing, or holds what cannot be used, is no error: the
 // rest is worked out without it, the verdict asks for it, and until it is mended the plan may not be
 // powered. The error is quantity.FieldErrors when the input is past what is taken at once.
-func Assess(in Input) (Assessment, error) {
-	s, err := resolve(in)
+func Assess(in plan.Input) (Assessment, error) {
+	s, err := plan.Resolve(in)
 	if err != nil {
 		return Assessment{}, err
 	}
@@ -61,7 +64,7 @@ func Assess(in Input) (Assessment, error) {
 	strains := t.strains(fares)
 	a := Assessment{
 		Findings: t.judge(in.Units), Reach: t.reach(), Coverage: t.coverage(), Drawing: t.drawing(), Units: units(in.Units),
-		JobsDone: countDone(fares), Entries: append([]q.FieldError{}, s.entries...),
+		JobsDone: countDone(fares), Entries: append([]q.FieldError{}, s.Entries...),
 	}
 	h := newHealer(in, t, fares)
 	a.Jobs = make([]JobResult, 0, len(fares))
@@ -74,8 +77,8 @@ func Assess(in Input) (Assessment, error) {
 		a.Findings = append(a.Findings, t.jobFindings(i, fares[i], in.Units)...)
 	}
 	a.Findings = append(a.Findings, t.ratingFindings(strains, in.Units)...)
-	unusable := s.entryFindings()
-	a.Findings = append(s.unvouched(a.Findings), unusable...)
+	unusable := entryFindings(s)
+	a.Findings = append(unvouched(s, a.Findings), unusable...)
 	a.Fixes = h.fixes(a.Findings)
 	for i := range a.Findings {
 		a.Findings[i].Working = workingBehind(a.Findings[i])
@@ -103,7 +106,7 @@ func Assess(in Input) (Assessment, error) {
 	a.SpeedPlate = t.speedPlate(fares)
 	sheet := t.settingSheet(in.Units)
 	a.Settings = sheet.settings
-	a.Bench = s.motor.BenchView(in.Units)
+	a.Bench = s.Motor.BenchView(in.Units)
 	a.Workings = append(t.workings(in.Units, fares, strains), sheet.workings...)
 	return a, nil
 }

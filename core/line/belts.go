@@ -22,14 +22,14 @@ const (
 func (t *train) fastestDriver(stage int) float64 {
 	_, high := t.model.Span()
 	fastest := 0.0
-	for i := range t.reduction.Positions {
-		p := &t.reduction.Positions[i]
+	for i := range t.Reduction.Positions {
+		p := &t.Reduction.Positions[i]
 		if p.Steps[stage] == reduction.Out {
 			continue
 		}
 		omega := high
 		for i := range stage {
-			omega /= t.reduction.Stages[i].RatioAt(p.Steps[i])
+			omega /= t.Reduction.Stages[i].RatioAt(p.Steps[i])
 		}
 		fastest = math.Max(fastest, omega)
 	}
@@ -39,24 +39,24 @@ func (t *train) fastestDriver(stage int) float64 {
 // reductionFindings looks at every stage's wrap, bend, belt speed, cone lengths and guard.
 func (t *train) reductionFindings(sys q.System) []f.Finding {
 	v := &verdict{train: t, sys: sys}
-	if t.reduction.Missing != "" {
-		if field := "reduction." + t.reduction.Missing; !t.refuses(field) {
+	if t.Reduction.Missing != "" {
+		if field := "reduction." + t.Reduction.Missing; !t.Refuses(field) {
 			v.add(f.Reduction, "missing", f.Missing, field, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
 		}
 		return v.list
 	}
-	if len(t.reduction.Stages) == 0 {
+	if len(t.Reduction.Stages) == 0 {
 		v.add(f.Reduction, "direct", f.Good, "reduction.stages", "Coupled straight", "The spindle turns with the motor. Add a stage to gear it down.")
 	}
 	sound := true
-	for i, s := range t.reduction.Stages {
+	for i, s := range t.Reduction.Stages {
 		before := len(v.list)
 		v.stageFindings(i, s)
 		sound = sound && len(v.list) == before
 	}
 	v.shaftFindings()
 	v.measuredFinding()
-	if sound && len(t.reduction.Stages) > 0 {
+	if sound && len(t.Reduction.Stages) > 0 {
 		v.add(f.Reduction, "good", f.Good, "reduction.stages", "Reduction", t.soundReduction(sys))
 	}
 	return v.list
@@ -65,12 +65,12 @@ func (t *train) reductionFindings(sys q.System) []f.Finding {
 // soundReduction says in figures why the stages are sound.
 func (t *train) soundReduction(sys q.System) string {
 	wrap := math.Pi
-	for _, s := range t.reduction.Stages {
+	for _, s := range t.Reduction.Stages {
 		for _, step := range s.Steps {
 			wrap = math.Min(wrap, step.Wrap)
 		}
 	}
-	return fmt.Sprintf("Least wrap %s, keeps %s.", q.Show(wrap, q.Angle, sys), q.Percent(t.reduction.Positions[0].Keeps))
+	return fmt.Sprintf("Least wrap %s, keeps %s.", q.Show(wrap, q.Angle, sys), q.Percent(t.Reduction.Positions[0].Keeps))
 }
 
 func (v *verdict) stageFindings(i int, s reduction.Stage) {

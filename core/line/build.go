@@ -5,19 +5,11 @@ import (
 	"reflect"
 
 	"jiriki/core/control"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/shelf"
 	"jiriki/core/wiring"
 )
-
-// Price is what a part not on the shelf costs, as its buyer typed it.
-type Price struct {
-	Part string `json:"part" maxLength:"80" doc:"ID of the part"`
-	Cost q.Text `json:"cost"`
-}
-
-// maxPrices bounds a plan's list.
-const maxPrices = 200
 
 // Part is one line of the build sheet.
 type Part struct {
@@ -67,12 +59,12 @@ type Wiring struct {
 // PlanBuild works out what it takes to build a plan, without what cannot be used of it: the build is
 // blocked until that is mended. The error is quantity.FieldErrors when the input is past what is taken
 // at once.
-func PlanBuild(in Input) (Build, error) {
+func PlanBuild(in plan.Input) (Build, error) {
 	a, err := Assess(in)
 	if err != nil {
 		return Build{}, err
 	}
-	s, _ := resolve(in)
+	s, _ := plan.Resolve(in)
 	b := &builder{train: newTrain(s), in: in, prices: map[string]q.Value{}, used: map[*shelf.Item]bool{}}
 	for _, p := range in.Plan.Prices {
 		b.prices[p.Part] = shelf.Item{Cost: p.Cost}.Price()
@@ -124,7 +116,7 @@ func bill(parts []Part) Bill {
 // builder gathers a plan's parts.
 type builder struct {
 	*train
-	in     Input
+	in     plan.Input
 	prices map[string]q.Value
 	used   map[*shelf.Item]bool
 	take   []Part
@@ -183,39 +175,39 @@ func (b *builder) motorPart() {
 			return
 		}
 	}
-	if b.motor.Kind != "" {
-		b.ownOrNeed("motor", named(b.in.Plan.Motor.Name, b.motor.Kind.Profile().Name), "", "on no shelf", b.in.Plan.Motor.Origin)
+	if b.Motor.Kind != "" {
+		b.ownOrNeed("motor", named(b.in.Plan.Motor.Name, b.Motor.Kind.Profile().Name), "", "on no shelf", b.in.Plan.Motor.Origin)
 	}
 }
 
 func (b *builder) controlPart() {
-	plan := b.in.Plan.Control
+	planned := b.in.Plan.Control
 	for i := range b.in.Shelf {
 		item := &b.in.Shelf[i]
-		if item.Is(shelf.Control) && item.Control.Kind == plan.Kind && plan.Name != "" && item.Control.Name == plan.Name {
+		if item.Is(shelf.Control) && item.Control.Kind == planned.Kind && planned.Name != "" && item.Control.Name == planned.Name {
 			b.fromShelf(item, "")
 			return
 		}
 	}
-	if plan.Kind != "" {
+	if planned.Kind != "" {
 		rating, why := b.controlRating()
-		b.ownOrNeed("control", named(plan.Name, controlNames[plan.Kind]), rating, why, plan.Origin)
+		b.ownOrNeed("control", named(planned.Name, controlNames[planned.Kind]), rating, why, planned.Origin)
 	}
 }
 
 // controlRating is what the control must be good for, and where that comes from.
 func (b *builder) controlRating() (rating, why string) {
-	amps, volts := b.motor.Amps.Value, b.motor.Volts.Value
+	amps, volts := b.Motor.Amps.Value, b.Motor.Volts.Value
 	switch {
 	case !b.runs:
-	case b.control.Kind == control.StepperDriver:
+	case b.Control.Kind == control.StepperDriver:
 		return fmt.Sprintf("%s a phase, %s", b.show(amps, q.Current), b.show(b.feed.Volts, q.Voltage)), "the motor's plate amps, and volts well above the winding's own"
-	case b.control.Limits():
+	case b.Control.Limits():
 		return fmt.Sprintf("%s or more, %s", b.show(amps, q.Current), b.show(volts, q.Voltage)), "the motor's plate amps and volts"
-	case b.control.Kind == control.SeriesResistor:
-		return fmt.Sprintf("%s, %s", b.show(b.control.Ohms, q.Resistance), b.show(amps*amps*b.control.Ohms, q.Power)), "I²·R at plate amps, all of it heat"
-	case b.control.Kind == control.VariableTransformer:
-		return fmt.Sprintf("%s at %s", b.show(amps, q.Current), b.show(b.supply.Volts, q.Voltage)), "the motor's plate amps"
+	case b.Control.Kind == control.SeriesResistor:
+		return fmt.Sprintf("%s, %s", b.show(b.Control.Ohms, q.Resistance), b.show(amps*amps*b.Control.Ohms, q.Power)), "I²·R at plate amps, all of it heat"
+	case b.Control.Kind == control.VariableTransformer:
+		return fmt.Sprintf("%s at %s", b.show(amps, q.Current), b.show(b.Supply.Volts, q.Voltage)), "the motor's plate amps"
 	}
 	return "", ""
 }

@@ -10,12 +10,13 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
 )
 
-func built(t testing.TB, in Input) Build {
+func built(t testing.TB, in plan.Input) Build {
 	t.Helper()
 	b, err := PlanBuild(in)
 	require.NoError(t, err)
@@ -47,7 +48,7 @@ func TestBuildSheetTakesFromTheShelfAndBuysTheRest(t *testing.T) {
 	assert.Contains(t, partNames(b.Buy), "Driven pulley 280 mm")
 	assert.Contains(t, partNames(b.Buy), "Fuse and holder, line")
 	assert.NotContains(t, partNames(b.Buy), "Driving pulley")
-	in.Plan.Prices = []Price{{"buy.wheel.0.driven", "£8.50"}}
+	in.Plan.Prices = []plan.Price{{Part: "buy.wheel.0.driven", Cost: "£8.50"}}
 	assert.Equal(t, 8.5, built(t, in).Buy.Cost)
 	in.Plan.Prices[0].Cost = "a lot"
 	assert.Zero(t, built(t, in).Buy.Cost)
@@ -127,7 +128,7 @@ func TestHomemadeDriveBesideABoughtOne(t *testing.T) {
 	in := sound()
 	in.Plan.Control.Choke, in.Plan.Control.Henries = true, q.Text(strings.ReplaceAll(henries, "\u202f", " "))
 	in.Plan.Motor.Plate.Inductance = "0.01 mH"
-	s, err := resolve(in)
+	s, err := plan.Resolve(in)
 	require.NoError(t, err)
 	assert.InDelta(t, control.ChokedForm, newTrain(s).feed.FormFactor, 0.01, henries)
 	assert.Contains(t, partNames(h.Parts), "8.4\u202fA, 600\u202fV")
@@ -180,10 +181,10 @@ func TestSeriesResistorCollapses(t *testing.T) {
 	in := sound()
 	in.Plan.Motor.Readings = []motor.Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"}}
 	in.Plan.Control = control.Described{Kind: control.SeriesResistor, Ohms: "60 Ω", Watts: "600 W", Fused: true, Enclosed: true, NoVolt: true}
-	s, err := resolve(in)
+	s, err := plan.Resolve(in)
 	require.NoError(t, err)
 	tr := newTrain(s)
-	dc, omega := tr.motor.DC, 100.0
+	dc, omega := tr.Motor.DC, 100.0
 	want := dc.Ke.Value*(tr.feed.Volts-dc.Ke.Value*omega)/(dc.Resistance.Value+60) - dc.Friction.Value
 	assert.InEpsilon(t, want, tr.model.Peak(omega).Torque, 1e-9)
 	assert.Equal(t, motor.ResistorTakes, tr.model.Peak(omega).By)
@@ -249,7 +250,7 @@ func TestWheelsAndBeltsAreNamedAsTheyAreSold(t *testing.T) {
 
 // What a control must be good for goes by what it is.
 func TestTheControlIsRatedByItsSort(t *testing.T) {
-	rating := func(in Input) string {
+	rating := func(in plan.Input) string {
 		in.Plan.Control.Origin = ""
 		for _, p := range built(t, in).Buy.Parts {
 			if p.ID == "buy.control" {

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/supply"
@@ -47,10 +48,10 @@ func TestTheReachNeverPassesWhatIsBorne(t *testing.T) {
 		if rapid.Bool().Draw(t, "shaft known") {
 			last.OnDriven = reduction.DescribedFit{Shaft: typedLengthOr(rapid.IntRange(5, 60).Draw(t, "shaft"), " mm"), Held: "key", Hub: "25 mm"}
 		}
-		s, err := resolve(in)
+		s, err := plan.Resolve(in)
 		require.NoError(t, err)
 		tr := newTrain(s)
-		p := &tr.reduction.Positions[0]
+		p := &tr.Reduction.Positions[0]
 		reach := tr.reach().Positions[0]
 		for i, rpm := range reach.RPM {
 			omega := float64(rpm) * q.RPM
@@ -76,10 +77,10 @@ func TestNoStageMakesPower(t *testing.T) {
 		in := oneOf(t, "plan", sound(), inverted())
 		in.Machine.Limits.Spindle = ""
 		in.Plan.Reduction.Stages = []reduction.DescribedStage{stageOfAnySort(t, "first"), stageOfAnySort(t, "second")}
-		s, err := resolve(in)
+		s, err := plan.Resolve(in)
 		require.NoError(t, err)
 		tr := newTrain(s)
-		p := &tr.reduction.Positions[0]
+		p := &tr.Reduction.Positions[0]
 		low, high := tr.span(p)
 		omega := low + (high-low)*rapid.Float64Range(0, 1).Draw(t, "speed")
 		out := tr.steady(omega, 1, p).Torque * omega
@@ -92,15 +93,15 @@ func TestNoStageMakesPower(t *testing.T) {
 
 // Every conductor the workings name carries the breaker named beside it, and heat and flow follow the watts.
 func TestTheCircuitHoldsTogether(t *testing.T) {
-	for name, in := range map[string]Input{"dc": sound(), "inverter": inverted(), "switch": switched()} {
+	for name, in := range map[string]plan.Input{"dc": sound(), "inverter": inverted(), "switch": switched()} {
 		for _, code := range []supply.Code{supply.IEC, supply.NEC} {
 			in.Plan.Supply.Code = code
-			s, err := resolve(in)
+			s, err := plan.Resolve(in)
 			require.NoError(t, err)
 			tr := newTrain(s)
 			c := tr.circuit()
 			assert.True(t, c.Fits, name)
-			assert.GreaterOrEqual(t, c.Wire.Carries(s.supply.Code), c.WireFor, "%s %s", name, code)
+			assert.GreaterOrEqual(t, c.Wire.Carries(s.Supply.Code), c.WireFor, "%s %s", name, code)
 			assert.GreaterOrEqual(t, c.Breaker, tr.inputAmps(), "%s %s", name, code)
 			assert.GreaterOrEqual(t, c.Fuse, tr.inputAmps())
 			known := map[string]bool{}
@@ -108,7 +109,7 @@ func TestTheCircuitHoldsTogether(t *testing.T) {
 				known[w.ID] = true
 			}
 			assert.True(t, known["supply.breaker"] && known["supply.conductor"], name)
-			assert.Equal(t, tr.control.Converts(), known["supply.box"], name)
+			assert.Equal(t, tr.Control.Converts(), known["supply.box"], name)
 		}
 	}
 }

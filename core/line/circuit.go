@@ -20,12 +20,12 @@ const (
 
 // circuit is what the plan's input amps ask of conductor, fuse and breaker.
 func (t *train) circuit() supply.Circuit {
-	return supply.On(t.supply.Code, t.inputAmps(), t.supply.Breaker, t.motor.Amps.Value, t.control.Adjusts())
+	return supply.On(t.Supply.Code, t.inputAmps(), t.Supply.Breaker, t.Motor.Amps.Value, t.Control.Adjusts())
 }
 
 // circuitFindings weigh the cable against the breaker before it, and its drop against the volts.
 func (v *verdict) circuitFindings() {
-	s := v.supply
+	s := v.Supply
 	if s.Wire.Area == 0 {
 		return
 	}
@@ -68,7 +68,7 @@ func length(m float64, sys q.System) string {
 
 // circuit derives conductor, protection, drop and the heat in the box.
 func (d *derivations) circuit() {
-	s, c := d.train.supply, d.train.circuit()
+	s, c := d.train.Supply, d.train.circuit()
 	amps := d.inputAmps()
 	src, wireRule, wirePut := circuitSource(c.Code), "I_load ≤ I_breaker ≤ I_cable", fmt.Sprintf("%s; cable for %s", d.show(amps, q.Current), d.show(c.WireFor, q.Current))
 	if c.Code == supply.NEC {
@@ -76,7 +76,7 @@ func (d *derivations) circuit() {
 	}
 	starting := "Starting value: local code and a licensed electrician decide"
 	if !s.Battery {
-		d.add("supply.breaker", "supply", "Breaker, or time-delay fuse", d.show(c.Breaker, q.Current)+", "+d.show(c.Fuse, q.Current), breakerRule(c, d.train.control), fmt.Sprintf("from %s", d.show(amps, q.Current)), src, starting)
+		d.add("supply.breaker", "supply", "Breaker, or time-delay fuse", d.show(c.Breaker, q.Current)+", "+d.show(c.Fuse, q.Current), breakerRule(c, d.train.Control), fmt.Sprintf("from %s", d.show(amps, q.Current)), src, starting)
 	}
 	if c.Fits {
 		d.add("supply.conductor", "supply", "Conductor, copper, and the earth with it", c.Wire.Name, wireRule, wirePut, src, starting)
@@ -91,12 +91,12 @@ func (d *derivations) circuit() {
 			fmt.Sprintf("%s × %s × %s of %s, %s one way", root, d.show(amps, q.Current), length(s.Cable, d.sys), s.Wire.Name, d.show(s.Wire.Resistance(s.Cable), q.Resistance)), source.Resistivity)
 	}
 	if d.model.FixedSpeed() && !s.Battery {
-		d.add("supply.inrush", "supply", "At the moment of starting", d.show(d.model.StallAmps(), q.Current), "about 6·I_plate", fmt.Sprintf("6 × %s", d.show(d.motor.Amps.Value, q.Current)), source.Inrush, "For a second or so; a slow breaker bears it")
+		d.add("supply.inrush", "supply", "At the moment of starting", d.show(d.model.StallAmps(), q.Current), "about 6·I_plate", fmt.Sprintf("6 × %s", d.show(d.Motor.Amps.Value, q.Current)), source.Inrush, "For a second or so; a slow breaker bears it")
 	}
-	if d.motor.Kind.Family() == motor.DCFamily && d.train.control.DCDrive() {
-		d.add("supply.armature-fuse", "supply", "Fuse in the armature lead", d.show(supply.ArmatureFuse(s.Code, d.motor.Amps.Value), q.Current), "≥ 1.25·I_plate", fmt.Sprintf("1.25 × %s", d.show(d.motor.Amps.Value, q.Current)), source.FuseArmature, "Direct-current rated")
+	if d.Motor.Kind.Family() == motor.DCFamily && d.train.Control.DCDrive() {
+		d.add("supply.armature-fuse", "supply", "Fuse in the armature lead", d.show(supply.ArmatureFuse(s.Code, d.Motor.Amps.Value), q.Current), "≥ 1.25·I_plate", fmt.Sprintf("1.25 × %s", d.show(d.Motor.Amps.Value, q.Current)), source.FuseArmature, "Direct-current rated")
 	}
-	if d.train.control.Converts() {
+	if d.train.Control.Converts() {
 		d.box()
 	}
 }

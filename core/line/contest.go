@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -14,8 +15,8 @@ const curvePoints = 40
 
 // contest tries motors against one machine.
 type contest struct {
-	in Input
-	s  stations
+	in plan.Input
+	s  plan.Stations
 }
 
 // contend tries one motor.
@@ -56,7 +57,7 @@ func (c *Contender) take(d driven) {
 	}
 	c.Ratio, c.RatioOf, c.JobsDone = q.Ratio(d.position.Ratio), tidy(d.position.Ratio), d.done
 	worst := math.Inf(1)
-	for i, job := range d.train.machine.Jobs {
+	for i, job := range d.train.Machine.Jobs {
 		f := d.fares[i]
 		c.Jobs = append(c.Jobs, ContenderJob{job.Name, f.outcome, marginText(f)})
 		if job.Missing != "" {
@@ -79,10 +80,10 @@ func (c *contest) effort(item shelf.Item, m motor.Resolved, out *Contender) {
 	if out.from == toBuy {
 		say("buy a " + noun(controlNames[out.Control]) + " for " + q.Show(m.Amps.Value, q.Current, c.in.Units))
 	}
-	if old := c.s.motor.Body.Shaft; item.ID != "" && old > 0 && m.Body.Shaft > 0 && math.Abs(old-m.Body.Shaft) > 1e-4 {
+	if old := c.s.Motor.Body.Shaft; item.ID != "" && old > 0 && m.Body.Shaft > 0 && math.Abs(old-m.Body.Shaft) > 1e-4 {
 		say(fmt.Sprintf("bore or sleeve the pulley: its shaft is %s, the plan's %s", q.Show(m.Body.Shaft, q.Length, c.in.Units), q.Show(old, q.Length, c.in.Units)))
 	}
-	if old := c.s.motor.Body.Diameter; item.ID != "" && old > 0 && m.Body.Diameter > 1.15*old {
+	if old := c.s.Motor.Body.Diameter; item.ID != "" && old > 0 && m.Body.Diameter > 1.15*old {
 		say(fmt.Sprintf("make room: %s across against %s", q.Show(m.Body.Diameter, q.Length, c.in.Units), q.Show(old, q.Length, c.in.Units)))
 	}
 	switch item.State {
@@ -111,7 +112,7 @@ func stagesFor(ratio float64) int {
 
 // curves draws the all-day torque through the plan's ratio and geared to the fastest job's speed.
 func (c *contest) curves(out *Contender) {
-	if ps := c.s.reduction.Positions; len(ps) > 0 {
+	if ps := c.s.Reduction.Positions; len(ps) > 0 {
 		out.SameRatio = out.train.curve(&reduction.Position{Ratio: ps[0].Ratio, Keeps: ps[0].Keeps})
 	}
 	_, high := out.train.model.Span()

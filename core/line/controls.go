@@ -7,6 +7,7 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/shelf"
 )
@@ -57,23 +58,23 @@ var holds = map[control.Kind]string{
 // Controls tries every control that works with the plan's motor and supply: the plan's own, those on
 // the shelf, and one of each sort to be bought for it; the rest it refuses with the reason. The error is
 // quantity.FieldErrors when the input is past what is taken at once.
-func Controls(in Input) (ControlsTried, error) {
-	s, err := resolve(in)
+func Controls(in plan.Input) (ControlsTried, error) {
+	s, err := plan.Resolve(in)
 	if err != nil {
 		return ControlsTried{}, err
 	}
 	out := ControlsTried{Tried: []ControlTried{}, Refused: []ControlRefused{}, Units: units(in.Units)}
-	if !s.motor.Ready() {
+	if !s.Motor.Ready() {
 		return out, nil
 	}
-	usual := control.Drives(string(s.motor.Kind))
+	usual := control.Drives(string(s.Motor.Kind))
 	for _, k := range control.Kinds {
-		s.control.Kind = k
+		s.Control.Kind = k
 		if ok, why := suits(s); !ok {
 			out.Refused = append(out.Refused, ControlRefused{k, controlNames[k], why})
 			continue
 		}
-		for _, c := range candidates(in, k, s.motor) {
+		for _, c := range candidates(in, k, s.Motor) {
 			if tried, ok := tryControl(in, s, c); ok {
 				tried.Also = !slices.Contains(usual, k)
 				out.Tried = append(out.Tried, tried)
@@ -101,7 +102,7 @@ type offered struct {
 }
 
 // candidates are the controls of a kind there are: the plan's, the shelf's, else one to be bought.
-func candidates(in Input, kind control.Kind, m motor.Resolved) []offered {
+func candidates(in plan.Input, kind control.Kind, m motor.Resolved) []offered {
 	var out []offered
 	if in.Plan.Control.Kind == kind {
 		out = append(out, offered{in.Plan.Control, onHand, nil})
@@ -129,30 +130,30 @@ func candidates(in Input, kind control.Kind, m motor.Resolved) []offered {
 	return append(out, offered{d, from, nil})
 }
 
-func tryControl(in Input, s stations, c offered) (ControlTried, bool) {
+func tryControl(in plan.Input, s plan.Stations, c offered) (ControlTried, bool) {
 	if c.from != onHand && c.d.LimitAmps == "" {
 		// Another control comes with the limit it would be set to.
 		if r := control.Resolve(control.Described{Kind: c.d.Kind}, q.NewReader("")); r.DCDrive() || r.SetsHertz() {
-			c.d.LimitAmps = typed(1.5*s.motor.Amps.Value, "A")
+			c.d.LimitAmps = typed(1.5*s.Motor.Amps.Value, "A")
 		}
 	}
-	s.control = control.Resolve(c.d, q.NewReader(""))
+	s.Control = control.Resolve(c.d, q.NewReader(""))
 	t := newTrain(s)
-	if !t.runs || len(t.reduction.Positions) == 0 {
+	if !t.runs || len(t.Reduction.Positions) == 0 {
 		return ControlTried{}, false
 	}
 	name := named(c.d.Name, controlNames[c.d.Kind])
 	_, why := suits(s)
-	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []ContenderJob{}, Form: tidy(t.feed.FormFactor), Holds: holds[c.d.Kind], Uses: c.d, Curve: t.curve(&t.reduction.Positions[0])}
+	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []ContenderJob{}, Form: tidy(t.feed.FormFactor), Holds: holds[c.d.Kind], Uses: c.d, Curve: t.curve(&t.Reduction.Positions[0])}
 	low, high := math.Inf(1), 0.0
-	for i := range t.reduction.Positions {
-		l, h := t.span(&t.reduction.Positions[i])
+	for i := range t.Reduction.Positions {
+		l, h := t.span(&t.Reduction.Positions[i])
 		low, high = math.Min(low, l), math.Max(high, h)
 	}
 	out.Speeds = speedRange(low, math.Min(high, t.top), in.Units)
 	worst := math.Inf(1)
 	for i, f := range t.fares() {
-		job := &t.machine.Jobs[i]
+		job := &t.Machine.Jobs[i]
 		out.Jobs = append(out.Jobs, ContenderJob{job.Name, f.outcome, marginText(f)})
 		if f.outcome.done() {
 			out.JobsDone++

@@ -30,13 +30,13 @@ func (t *train) coverage() Coverage {
 		return c
 	}
 	var reached, wanted []band
-	for i := range t.reduction.Positions {
-		low, high := t.span(&t.reduction.Positions[i])
+	for i := range t.Reduction.Positions {
+		low, high := t.span(&t.Reduction.Positions[i])
 		if high = math.Min(high, t.top); high > low {
 			reached = append(reached, band{low, high})
 		}
 	}
-	for _, job := range t.machine.Jobs {
+	for _, job := range t.Machine.Jobs {
 		if job.Missing == "" && job.High > job.Low && !job.AnySpeed {
 			wanted = append(wanted, band{job.Low, job.High})
 		}

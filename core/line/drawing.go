@@ -57,20 +57,20 @@ type StepDrawing struct {
 }
 
 func (t *train) drawing() Drawing {
-	d := Drawing{Phases: 1, Control: t.control.Kind, Tool: t.machine.Kind, ToolMM: tidy(t.machine.Diameter * 1000), Stages: []StageDrawing{}, SpeedsTop: []float64{}}
+	d := Drawing{Phases: 1, Control: t.Control.Kind, Tool: t.Machine.Kind, ToolMM: tidy(t.Machine.Diameter * 1000), Stages: []StageDrawing{}, SpeedsTop: []float64{}}
 	switch {
-	case t.supply.Three:
+	case t.Supply.Three:
 		d.Phases = 3
-	case t.supply.Battery:
+	case t.Supply.Battery:
 		d.Phases = 0
 	}
 	d.Motor = t.motorDrawing()
-	for i, s := range t.reduction.Stages {
+	for i, s := range t.Reduction.Stages {
 		d.Stages = append(d.Stages, t.stageDrawing(i, s))
 	}
 	if t.runs {
-		for i := range t.reduction.Positions {
-			p := &t.reduction.Positions[i]
+		for i := range t.Reduction.Positions {
+			p := &t.Reduction.Positions[i]
 			_, high := t.span(p)
 			d.SpeedsTop = append(d.SpeedsTop, tidy(high/q.RPM))
 		}
@@ -81,7 +81,7 @@ func (t *train) drawing() Drawing {
 // motorDrawing sizes the body from power where it was not measured: a motor's volume goes with
 // its torque, so a fixed shape goes with its cube root [common practice].
 func (t *train) motorDrawing() MotorDrawing {
-	m := t.motor
+	m := t.Motor
 	d := MotorDrawing{Kind: string(m.Kind), Family: string(m.Kind.Family()), Gearbox: m.Gear.Sort, Clutch: m.Clutch.Fitted, Diameter: m.Body.Diameter * 1000, Length: m.Body.Length * 1000, Shaft: m.Body.Shaft * 1000}
 	guess := 100.0
 	if m.Torque.OK() && m.Torque.Value > 0 {
@@ -114,7 +114,7 @@ func (t *train) stageDrawing(i int, s reduction.Stage) StageDrawing {
 	if !d.CentreKnown {
 		d.Centre = tidy(largest * 0.8 * 1000)
 	}
-	if t.runs && len(t.reduction.Positions) > 0 && len(s.Steps) > 0 {
+	if t.runs && len(t.Reduction.Positions) > 0 && len(s.Steps) > 0 {
 		omega := t.fastestDriver(i)
 		d.DriverTopRPM = tidy(omega / q.RPM)
 		d.BeltSpeed = tidy(reduction.BeltSpeed(s.Steps[0].Driver, omega))

@@ -68,9 +68,9 @@ const (
 // enough, else one from the shelf, else one to be bought for the motor.
 func (c *contest) drive(m motor.Resolved, kind control.Kind) *driven {
 	d := &driven{control: control.Described{Kind: kind}, from: toBuy}
-	switch plan := c.in.Plan.Control; {
-	case plan.Kind == kind && c.fits(plan, m):
-		d.control, d.from = plan, onHand
+	switch planned := c.in.Plan.Control; {
+	case planned.Kind == kind && c.fits(planned, m):
+		d.control, d.from = planned, onHand
 	default:
 		for i := range c.in.Shelf {
 			item := &c.in.Shelf[i]
@@ -87,7 +87,7 @@ func (c *contest) drive(m motor.Resolved, kind control.Kind) *driven {
 		d.from = justOn
 	}
 	s := c.s
-	s.motor, s.control = m, control.Resolve(d.control, q.NewReader(""))
+	s.Motor, s.Control = m, control.Resolve(d.control, q.NewReader(""))
 	d.train = newTrain(s)
 	if !d.train.runs {
 		return nil
@@ -103,7 +103,7 @@ func (c *contest) fits(d control.Described, m motor.Resolved) bool {
 }
 
 func (c *contest) keeps() float64 {
-	if ps := c.s.reduction.Positions; len(ps) > 0 {
+	if ps := c.s.Reduction.Positions; len(ps) > 0 {
 		return ps[0].Keeps
 	}
 	return contenderKeeps
@@ -121,7 +121,7 @@ func (d *driven) seek(keeps float64) {
 	}
 	// Where a job's own speeds put the ratio exactly: its top at the motor's top.
 	low, high := d.train.model.Span()
-	for _, job := range d.train.machine.Jobs {
+	for _, job := range d.train.Machine.Jobs {
 		if job.Missing == "" {
 			d.try(high/job.High, keeps)
 			d.try(low/job.Low, keeps)
@@ -144,10 +144,10 @@ func (d *driven) try(ratio, keeps float64) {
 	}
 	p := reduction.Position{Label: "one ratio", Ratio: ratio, Keeps: keeps}
 	positions := []reduction.Position{p}
-	fares := make([]fare, len(d.train.machine.Jobs))
+	fares := make([]fare, len(d.train.Machine.Jobs))
 	done, score := 0, math.Inf(1)
-	for i := range d.train.machine.Jobs {
-		job := &d.train.machine.Jobs[i]
+	for i := range d.train.Machine.Jobs {
+		job := &d.train.Machine.Jobs[i]
 		fares[i] = d.train.best(job, positions)
 		if fares[i].outcome.done() {
 			done++

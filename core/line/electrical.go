@@ -14,18 +14,18 @@ import (
 // electrical are the small parts between wall and motor.
 func (b *builder) electrical() {
 	c := b.circuit()
-	volts := b.show(b.supply.Volts, q.Voltage)
-	if b.control.Fused {
+	volts := b.show(b.Supply.Volts, q.Voltage)
+	if b.Control.Fused {
 		b.need("fuse", "Fuse and holder, line", b.show(c.Fuse, q.Current)+", "+volts, "time-delay, next above what it draws")
-		if b.control.DCDrive() && b.motor.Kind.Family() == motor.DCFamily {
-			b.need("fuse-dc", "Fuse and holder, armature", b.show(supply.ArmatureFuse(b.supply.Code, b.motor.Amps.Value), q.Current)+", direct-current rated for "+b.show(b.motor.Volts.Value, q.Voltage), "next above 1.25 × plate amps")
+		if b.Control.DCDrive() && b.Motor.Kind.Family() == motor.DCFamily {
+			b.need("fuse-dc", "Fuse and holder, armature", b.show(supply.ArmatureFuse(b.Supply.Code, b.Motor.Amps.Value), q.Current)+", direct-current rated for "+b.show(b.Motor.Volts.Value, q.Voltage), "next above 1.25 × plate amps")
 		}
 	}
 	if b.lowVolts() {
-		b.need("unit", "Direct-current supply unit, isolated", fmt.Sprintf("%s, %s or more", b.show(b.feed.Volts, q.Voltage), b.show(math.Min(b.feed.PeakAmps, 1.5*b.motor.Amps.Value), q.Current)), "the drive's volts, and amps to start with")
+		b.need("unit", "Direct-current supply unit, isolated", fmt.Sprintf("%s, %s or more", b.show(b.feed.Volts, q.Voltage), b.show(math.Min(b.feed.PeakAmps, 1.5*b.Motor.Amps.Value), q.Current)), "the drive's volts, and amps to start with")
 	}
-	if b.control.NoVolt {
-		b.need("contactor", "Contactor, no-volt release, stop and start buttons", b.show(math.Max(b.inputAmps(), b.motor.Amps.Value), q.Current)+" motor duty, coil for "+volts, "drops out when the power fails and stays out")
+	if b.Control.NoVolt {
+		b.need("contactor", "Contactor, no-volt release, stop and start buttons", b.show(math.Max(b.inputAmps(), b.Motor.Amps.Value), q.Current)+" motor duty, coil for "+volts, "drops out when the power fails and stays out")
 	}
 	if b.overload() {
 		b.need("overload", "Overload relay", "set to "+b.show(b.circuit().Overload, q.Current), "1.0 to 1.15 × plate amps by the code; put back by hand")
@@ -33,25 +33,25 @@ func (b *builder) electrical() {
 	if spec, ok := b.spec(); ok && spec.Knob {
 		b.need("knob", "Potentiometer, knob and screened cable", "5 or 10 kΩ linear", "as the drive's maker allows")
 	}
-	if b.control.Choke && b.control.Kind == control.PhaseAngle {
+	if b.Control.Choke && b.Control.Kind == control.PhaseAngle {
 		b.buy = append(b.buy, b.chokePart("choke", "Choke in the armature lead"))
 	}
-	if b.control.BrakeOhms > 0 {
-		b.need("brake", "Brake resistor", b.show(b.control.BrakeOhms, q.Resistance), "guarded")
+	if b.Control.BrakeOhms > 0 {
+		b.need("brake", "Brake resistor", b.show(b.Control.BrakeOhms, q.Resistance), "guarded")
 	}
-	if b.control.Reverse == "switch" {
-		b.need("reverse", "Reversing switch, centre off, with an extra contact", b.show(b.motor.Amps.Value, q.Current), "the extra contact opens the enable")
+	if b.Control.Reverse == "switch" {
+		b.need("reverse", "Reversing switch, centre off, with an extra contact", b.show(b.Motor.Amps.Value, q.Current), "the extra contact opens the enable")
 	}
-	if b.control.Lamp {
+	if b.Control.Lamp {
 		b.need("lamp", "Indicator lamp", volts, "")
 	}
-	if b.control.Fan {
+	if b.Control.Fan {
 		b.need("fan", "Fan with its own supply", volts, "")
 	}
-	if c.Fits && b.supply.Cable > 0 {
-		b.need("cable", "Cable with earth", fmt.Sprintf("%s, %s", c.Wire.Name, length(b.supply.Cable, b.in.Units)), "starting value: local code and a licensed electrician decide")
+	if c.Fits && b.Supply.Cable > 0 {
+		b.need("cable", "Cable with earth", fmt.Sprintf("%s, %s", c.Wire.Name, length(b.Supply.Cable, b.in.Units)), "starting value: local code and a licensed electrician decide")
 	}
-	if b.control.Converts() && !b.supply.Battery {
+	if b.Control.Converts() && !b.Supply.Battery {
 		watts := b.inputWatts() * (1 - b.keepsInDrive())
 		b.need("box", "Steel box, earth bar, strain reliefs", fmt.Sprintf("%s\u202fm² of free side, or a fan of %s\u202fm³/h", q.Figures(supply.BoxArea(watts), 2), q.Figures(supply.FanFlow(watts)*3600, 2)), "to shed "+b.show(watts, q.Power))
 	}
@@ -60,35 +60,35 @@ func (b *builder) electrical() {
 // lowVolts reports whether the control takes a few volts of direct current, so that on the mains it needs a
 // supply unit.
 func (t *train) lowVolts() bool {
-	switch t.control.Kind {
+	switch t.Control.Kind {
 	case control.StepperDriver:
-		return !t.supply.Battery
+		return !t.Supply.Battery
 	case control.Chopper, control.BrushlessDrive:
-		return !t.supply.Battery && t.feed.Volts <= extraLowDirect
+		return !t.Supply.Battery && t.feed.Volts <= extraLowDirect
 	}
 	return false
 }
 
 // hasKnob reports whether a potentiometer tells the drive how fast.
 func (t *train) hasKnob() bool {
-	return t.control.Knob == "pot" && (t.control.DCDrive() || t.control.SetsHertz())
+	return t.Control.Knob == "pot" && (t.Control.DCDrive() || t.Control.SetsHertz())
 }
 
 // overload reports whether a relay watches the amps: with no drive to do it, in the contactor's release.
 func (t *train) overload() bool {
-	return t.control.Kind == control.Contactor && t.control.NoVolt && !t.supply.Battery
+	return t.Control.Kind == control.Contactor && t.Control.NoVolt && !t.Supply.Battery
 }
 
 // chokePart is the choke in the armature lead: as typed, or what smooths the current as far as a choke
 // is counted on for.
 func (b *builder) chokePart(id, name string) Part {
-	rating, why := b.show(b.motor.Amps.Value, q.Current), "smoother current heats the motor less"
-	if henries, ok := smoothingChoke(b.stations); b.control.Henries > 0 {
-		rating += ", " + b.show(b.control.Henries, q.Inductance)
+	rating, why := b.show(b.Motor.Amps.Value, q.Current), "smoother current heats the motor less"
+	if henries, ok := smoothingChoke(b.Stations); b.Control.Henries > 0 {
+		rating += ", " + b.show(b.Control.Henries, q.Inductance)
 	} else if ok && henries > 0 {
 		rating += ", " + q.Figures(henries*1000, 2) + "\u202fmH"
 		why = fmt.Sprintf("brings the form factor to %s at plate amps and a quarter of plate speed", q.Figures(control.ChokedForm, 3))
-		if b.motor.DC.Henries == 0 {
+		if b.Motor.DC.Henries == 0 {
 			why += "; less by the armature's own, which is not measured"
 		}
 	}
@@ -97,16 +97,16 @@ func (b *builder) chokePart(id, name string) Part {
 
 // spec is what the plan wires; false while supply, control and motor do not make a whole.
 func (b *builder) spec() (wiring.Spec, bool) {
-	c, m := b.control, b.motor
+	c, m := b.Control, b.Motor
 	s := wiring.Spec{
 		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: b.hasKnob(),
 		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
-		Unit: b.lowVolts(), Overload: b.overload(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.supply.Earthed,
+		Unit: b.lowVolts(), Overload: b.overload(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.Supply.Earthed,
 	}
 	switch {
-	case b.supply.Battery:
+	case b.Supply.Battery:
 		s.Phases = wiring.Battery
-	case b.supply.Three:
+	case b.Supply.Three:
 		s.Phases = wiring.ThreePhase
 	}
 	known := false

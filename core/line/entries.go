@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	f "jiriki/core/finding"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 )
 
@@ -20,10 +21,10 @@ func stationOf(e q.FieldError) (f.Station, bool) {
 
 // entryFindings ask for every entry that cannot be used to be mended: whatever it was meant to say,
 // a limit or a guard, the rest was worked out without it.
-func (s stations) entryFindings() []f.Finding {
+func entryFindings(s plan.Stations) []f.Finding {
 	var out []f.Finding
 	said := map[string]bool{}
-	for _, e := range s.entries {
+	for _, e := range s.Entries {
 		station, ok := stationOf(e)
 		if !ok || said[e.Field] {
 			continue
@@ -39,9 +40,9 @@ func (s stations) entryFindings() []f.Finding {
 
 // unvouched drops what is called good at a station with an entry that cannot be used: it was checked
 // without it.
-func (s stations) unvouched(list []f.Finding) []f.Finding {
+func unvouched(s plan.Stations, list []f.Finding) []f.Finding {
 	open := map[f.Station]bool{}
-	for _, e := range s.entries {
+	for _, e := range s.Entries {
 		if station, ok := stationOf(e); ok {
 			open[station] = true
 		}

@@ -14,6 +14,7 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/finding"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/supply"
 	"jiriki/core/work"
@@ -49,7 +50,7 @@ func everyMethod() work.Machine {
 }
 
 // variedInputs are plans that between them show every field there is.
-func variedInputs() map[string]Input {
+func variedInputs() map[string]plan.Input {
 	dc, inverter, battery, stepper, fan := sound(), inverted(), sound(), sound(), switched()
 	dc.Machine = everyMethod()
 	for _, sort := range []string{"open", "resistance", "free", "loaded", "locked", "spin-down"} {
@@ -65,7 +66,7 @@ func variedInputs() map[string]Input {
 	fan.Plan.Motor.Kind = motor.PermanentSplit
 	fan.Plan.Motor.Plate.Capacitor, fan.Plan.Motor.Plate.CapacitorVolts = "20 µF", "440 V"
 	fan.Plan.Motor.Readings = []motor.Reading{{Sort: "capacitor", Capacitor: "20", Speed: "1425", Starts: "3 of 3"}}
-	return map[string]Input{"dc": dc, "inverter": inverter, "battery": battery, "stepper": stepper, "fan": fan}
+	return map[string]plan.Input{"dc": dc, "inverter": inverter, "battery": battery, "stepper": stepper, "fan": fan}
 }
 
 // leaves are the paths of every text in a document, as fields are named.
@@ -117,7 +118,7 @@ func put(doc any, path, text string) bool {
 }
 
 // document is an input as the fields of it are named: the machine, and the plan's stations beside it.
-func document(t *testing.T, in Input) map[string]any {
+func document(t *testing.T, in plan.Input) map[string]any {
 	t.Helper()
 	in.Machine, in.Plan = in.Machine.Whole(), in.Plan.Whole()
 	text, err := json.Marshal(in.Plan)
@@ -132,19 +133,19 @@ func document(t *testing.T, in Input) map[string]any {
 	return doc
 }
 
-func undocument(t *testing.T, doc map[string]any) Input {
+func undocument(t *testing.T, doc map[string]any) plan.Input {
 	t.Helper()
-	in := Input{Units: "metric"}
+	in := plan.Input{Units: "metric"}
 	text, err := json.Marshal(doc["machine"])
 	require.NoError(t, err)
 	require.NoError(t, json.Unmarshal(text, &in.Machine))
-	plan := map[string]any{}
+	planned := map[string]any{}
 	for k, v := range doc {
 		if k != "machine" {
-			plan[k] = v
+			planned[k] = v
 		}
 	}
-	text, err = json.Marshal(plan)
+	text, err = json.Marshal(planned)
 	require.NoError(t, err)
 	require.NoError(t, json.Unmarshal(text, &in.Plan))
 	return in
@@ -189,14 +190,14 @@ func TestNonsenseIsRefusedAtItsOwnField(t *testing.T) {
 func TestEveryFindingLeadsToAField(t *testing.T) {
 	led := 0
 	for name, in := range variedInputs() {
-		for _, change := range []func(*Input){
-			func(*Input) {},
-			func(in *Input) { in.Plan.Motor = motor.Described{} },
-			func(in *Input) { in.Plan.Control = control.Described{Kind: in.Plan.Control.Kind} },
-			func(in *Input) { in.Plan.Supply = supply.Described{Phases: in.Plan.Supply.Phases} },
-			func(in *Input) { in.Machine.Jobs = []work.Job{{ID: "a"}}; in.Machine.Kind = "grinder" },
-			func(in *Input) { in.Plan.Motor.Plate = motor.Plate{} },
-			func(in *Input) { in.Machine.Place = work.Place{Wet: "yes", Dust: "yes", Hot: "yes"} },
+		for _, change := range []func(*plan.Input){
+			func(*plan.Input) {},
+			func(in *plan.Input) { in.Plan.Motor = motor.Described{} },
+			func(in *plan.Input) { in.Plan.Control = control.Described{Kind: in.Plan.Control.Kind} },
+			func(in *plan.Input) { in.Plan.Supply = supply.Described{Phases: in.Plan.Supply.Phases} },
+			func(in *plan.Input) { in.Machine.Jobs = []work.Job{{ID: "a"}}; in.Machine.Kind = "grinder" },
+			func(in *plan.Input) { in.Plan.Motor.Plate = motor.Plate{} },
+			func(in *plan.Input) { in.Machine.Place = work.Place{Wet: "yes", Dust: "yes", Hot: "yes"} },
 		} {
 			changed := in
 			change(&changed)

@@ -35,7 +35,7 @@ func (t *train) judge(sys q.System) []f.Finding {
 	v := &verdict{train: t, sys: sys, list: make([]f.Finding, 0, 40)}
 	v.supplyFindings()
 	v.controlFindings()
-	v.list = append(v.list, t.motor.Findings(sys)...)
+	v.list = append(v.list, t.Motor.Findings(sys)...)
 	v.list = append(v.list, t.reductionFindings(sys)...)
 	v.workFindings()
 	v.alwaysFindings()
@@ -59,19 +59,19 @@ func (v *verdict) alwaysFindings() {
 	}
 	say(f.Motor, "first-power", "motor.plate.power", "The first power-up", "Motor clamped, belt off, "+how+". One hand only, and stand aside of the plane it turns in.")
 	say(f.Work, "hands", "machine.kind", "Hands, hair and sleeves", "No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of where you stand.")
-	for i, d := range work.FindKind(v.machine.Kind).Dangers {
+	for i, d := range work.FindKind(v.Machine.Kind).Dangers {
 		say(f.Work, fmt.Sprintf("danger-%d", i), "machine.kind", d.Title, d.Words)
 	}
-	if what := work.FindKind(v.machine.Kind).Throws; what != "" {
+	if what := work.FindKind(v.Machine.Kind).Throws; what != "" {
 		say(f.Control, "chips", "control.enclosed", "Keep "+what+" off the drive", "What gets in shorts terminals and blocks its cooling. Mount it away from the spray and from vibration.")
 	}
-	if sparks[v.machine.Kind] && v.motor.Kind.Brushed() {
+	if sparks[v.Machine.Kind] && v.Motor.Kind.Brushed() {
 		say(f.Motor, "sparks", "motor.plate.cooling", "Brushes spark", "Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor without brushes.")
 	}
 }
 
 func (v *verdict) supplyFindings() {
-	s := v.supply
+	s := v.Supply
 	if s.Volts == 0 {
 		v.add(f.Supply, "volts", f.Missing, "supply.volts", "Volts at the socket", "Read the meter or the distribution board: 120 V, 230 V, 400 V three-phase.")
 		return
@@ -87,7 +87,7 @@ func (v *verdict) supplyFindings() {
 		return
 	}
 	amps := v.inputAmps()
-	if sagged := s.Sagged(v.motor.Amps.Value); s.Battery && sagged < 0.9*s.Volts {
+	if sagged := s.Sagged(v.Motor.Amps.Value); s.Battery && sagged < 0.9*s.Volts {
 		v.add(f.Supply, "sag", f.Caution, "supply.inside", "The battery sags under load",
 			fmt.Sprintf("%s left of %s at the motor's rated amps, so it is slower then. Shorter, thicker leads, or a larger battery.", v.show(sagged, q.Voltage), v.show(s.Volts, q.Voltage)))
 	}
@@ -120,7 +120,7 @@ const (
 // fullShare is the most the feed lets the motor give all day, as a share of its plate's power:
 // short of volts it cannot reach its speed, and with volts and hertz past the plate's it gives more.
 func (t *train) fullShare() float64 {
-	switch volts := t.motor.Volts.Value; {
+	switch volts := t.Motor.Volts.Value; {
 	case !(volts > 0):
 	case t.feed.Way == motor.VariableHertz:
 		return t.feed.BaseVolts / volts * math.Min(1, t.feed.TopHertz/t.feed.BaseHertz)
@@ -134,51 +134,51 @@ func (t *train) fullShare() float64 {
 // its rated amps, which a lower speed does not spare.
 func (t *train) inputAmps() float64 {
 	if t.feed.Way == motor.CutSine {
-		return t.motor.Amps.Value // in series with the line, at full load all of it
+		return t.Motor.Amps.Value // in series with the line, at full load all of it
 	}
 	factor, root := drivePF, 1.0
 	switch {
-	case t.supply.Battery:
+	case t.Supply.Battery:
 		factor = 1
-	case t.control.SetsHertz():
+	case t.Control.SetsHertz():
 		factor = inverterPF
-		if t.supply.Three && t.control.Kind == control.Inverter {
+		if t.Supply.Three && t.Control.Kind == control.Inverter {
 			root = math.Sqrt(3)
 		}
-	case !t.control.Converts():
-		factor = t.motor.PowerFactor.Value
-		if t.motor.Kind == motor.ThreePhase {
+	case !t.Control.Converts():
+		factor = t.Motor.PowerFactor.Value
+		if t.Motor.Kind == motor.ThreePhase {
 			root = math.Sqrt(3)
 		}
 	}
-	return t.inputWatts() / (t.supply.Sagged(t.motor.Amps.Value) * factor * root)
+	return t.inputWatts() / (t.Supply.Sagged(t.Motor.Amps.Value) * factor * root)
 }
 
 // inputWatts is the power drawn from the supply then.
 func (t *train) inputWatts() float64 {
-	return t.motor.Power.Value * (t.fullShare() + 1/t.motor.Efficiency.Value - 1) / t.keepsInDrive()
+	return t.Motor.Power.Value * (t.fullShare() + 1/t.Motor.Efficiency.Value - 1) / t.keepsInDrive()
 }
 
 // keepsInDrive is the control's own efficiency.
 func (t *train) keepsInDrive() float64 {
-	if t.control.Converts() {
+	if t.Control.Converts() {
 		return driveEfficiency
 	}
 	return 1
 }
 
 func (v *verdict) controlFindings() {
-	c, m := v.control, v.motor
+	c, m := v.Control, v.Motor
 	if c.Kind == "" {
 		v.add(f.Control, "kind", f.Missing, "control.kind", "What will control it?", "Choose a drive or a plain switch that suits this motor.")
 		return
 	}
-	ok, why := suits(v.stations)
+	ok, why := suits(v.Stations)
 	if !ok {
 		v.add(f.Control, "suits", f.Stop, "control.kind", "This control does not suit the motor", why)
 		return
 	}
-	if c.Kind == control.Contactor && m.Kind == motor.ThreePhase && !v.supply.Three && v.supply.Volts > 0 {
+	if c.Kind == control.Contactor && m.Kind == motor.ThreePhase && !v.Supply.Three && v.Supply.Volts > 0 {
 		v.add(f.Control, "phases", f.Stop, "control.kind", "Three-phase motor on a single-phase switch",
 			"On one phase it hums, will not start, and burns. Use a single-phase-input inverter.")
 		return
@@ -194,7 +194,7 @@ func (v *verdict) controlFindings() {
 }
 
 func (v *verdict) voltsFindings() {
-	c, m, have := v.control, v.motor, v.feed.Volts
+	c, m, have := v.Control, v.Motor, v.feed.Volts
 	share := have / m.Volts.Value
 	switch v.feed.Way {
 	case motor.DirectCurrent, motor.CutSine:
@@ -230,7 +230,7 @@ func (v *verdict) voltsFindings() {
 
 // keepsVoltsDown says what holds a control with volts to spare to the motor's own.
 func (v *verdict) keepsVoltsDown() string {
-	switch v.control.Kind {
+	switch v.Control.Kind {
 	case control.SeriesResistor:
 		return "The resistor only drops the rest while current flows: lightly loaded the motor sees nearly all of it."
 	case control.VariableTransformer:
@@ -242,21 +242,21 @@ func (v *verdict) keepsVoltsDown() string {
 // fanFindings hold a choice of capacitors to the one load it is fit for.
 func (v *verdict) fanFindings() {
 	v.fanOnlyFinding("Smaller capacitors are for the motor's own fan")
-	if len(v.motor.Trials) < 2 {
+	if len(v.Motor.Trials) < 2 {
 		v.add(f.Control, "fan-trials", f.Missing, "motor.readings", "Speeds on the capacitors", "Run it on each capacitor you have and write down speed and how often it starts: each as a bench reading.")
 	}
 }
 
 // fanOnlyFinding cautions against slowing anything but a fan by weakening its motor.
 func (v *verdict) fanOnlyFinding(title string) {
-	if v.machine.Kind != "fan" {
+	if v.Machine.Kind != "fan" {
 		v.add(f.Control, "fan-only", f.Caution, "control.kind", title, "A fan's load falls off with speed squared. Any other load stalls such a motor, and stalled it burns.")
 	}
 }
 
 func (v *verdict) lineVoltsFindings(share float64) {
-	m, hertz := v.motor, v.supply.Hertz
-	if v.supply.Battery {
+	m, hertz := v.Motor, v.Supply.Hertz
+	if v.Supply.Battery {
 		return
 	}
 	if math.Abs(share-1) > 0.1 {
@@ -265,7 +265,7 @@ func (v *verdict) lineVoltsFindings(share float64) {
 			level = f.Stop
 		}
 		v.add(f.Supply, "line-volts", level, "supply.volts", "Plate volts and socket volts differ",
-			fmt.Sprintf("%s at the socket, %s on the plate. Torque goes with the square; too much burns, too little stalls.", v.show(v.supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+			fmt.Sprintf("%s at the socket, %s on the plate. Torque goes with the square; too much burns, too little stalls.", v.show(v.Supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
 	}
 	if m.Kind.Family() != motor.InductionFamily {
 		return
@@ -280,7 +280,7 @@ func (v *verdict) lineVoltsFindings(share float64) {
 }
 
 func (v *verdict) ampsFindings() {
-	c, m := v.control, v.motor
+	c, m := v.Control, v.Motor
 	if c.Kind == control.Contactor && v.feed.Way == motor.DirectCurrent {
 		v.add(f.Control, "battery-start", f.Caution, "control.kind", v.show(v.model.StallAmps(), q.Current)+" at every start",
 			"Switched straight on, nothing but its own resistance holds the current back: contacts, fuse and battery must bear it, belts and gears take the blow. A PWM drive starts it gently.")
@@ -289,7 +289,7 @@ func (v *verdict) ampsFindings() {
 		return
 	}
 	amps := m.Amps.Value
-	rated := ratedAmps(v.stations)
+	rated := ratedAmps(v.Stations)
 	v.onePhaseFinding(rated)
 	if c.Amps == 0 {
 		v.add(f.Control, "amps", f.Missing, "control.amps", "Amps the drive can give for ever", fmt.Sprintf("Read its plate. The motor asks for %s.", v.show(amps, q.Current)))
@@ -321,12 +321,12 @@ func (v *verdict) ampsFindings() {
 }
 
 func (v *verdict) speedFindings() {
-	m := v.motor
-	if m.Cooling == "own-fan" && (v.control.DCDrive() || v.control.SetsHertz()) && v.worksSlowly() {
+	m := v.Motor
+	if m.Cooling == "own-fan" && (v.Control.DCDrive() || v.Control.SetsHertz()) && v.worksSlowly() {
 		v.add(f.Motor, "fan-cooling", f.Caution, "motor.plate.cooling", "Self-cooled fan",
 			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed)))
 	}
-	if v.control.DCDrive() && v.control.TopTrim > 1.005 {
+	if v.Control.DCDrive() && v.Control.TopTrim > 1.005 {
 		v.add(f.Control, "over-plate", f.Caution, "control.topTrim", "Trimmed over plate speed",
 			"Bearings, balance and brushes were judged at plate speed. Ask the maker, or stay at 100 %.")
 	}
@@ -342,10 +342,10 @@ func (v *verdict) speedFindings() {
 
 // worksSlowly reports whether a job makes the motor turn below half its plate speed.
 func (v *verdict) worksSlowly() bool {
-	for _, job := range v.machine.Jobs {
-		for i := range v.reduction.Positions {
-			p := &v.reduction.Positions[i]
-			if job.Missing == "" && job.Low*p.Ratio*v.motor.Gear.Ratio < 0.5*v.motor.Speed.Value {
+	for _, job := range v.Machine.Jobs {
+		for i := range v.Reduction.Positions {
+			p := &v.Reduction.Positions[i]
+			if job.Missing == "" && job.Low*p.Ratio*v.Motor.Gear.Ratio < 0.5*v.Motor.Speed.Value {
 				return true
 			}
 		}
@@ -354,14 +354,14 @@ func (v *verdict) worksSlowly() bool {
 }
 
 func (v *verdict) safetyFindings() {
-	c := v.control
-	mains := v.supply.Volts > extraLowVolts
+	c := v.Control
+	mains := v.Supply.Volts > extraLowVolts
 	if mains && v.lowVolts() {
 		v.add(f.Control, "supply-unit", f.Caution, "control.volts", "Needs a supply unit between it and the mains",
 			fmt.Sprintf("The drive takes %s. The unit must keep mains and output apart; its mains side is lethal, and its capacitors hold a charge. Local code and a licensed electrician decide.", v.show(v.feed.Volts, q.Voltage)))
-	} else if mains && (c.DCDrive() || c.Direct() && v.motor.Kind.Brushed()) {
+	} else if mains && (c.DCDrive() || c.Direct() && v.Motor.Kind.Brushed()) {
 		where := "leads"
-		if v.motor.Kind.Brushed() {
+		if v.Motor.Kind.Brushed() {
 			where = "brushes"
 		}
 		v.add(f.Motor, "lethal", f.Caution, "control.enclosed", "Lethal voltage on the "+where,
@@ -394,14 +394,14 @@ func (v *verdict) safetyFindings() {
 }
 
 func (v *verdict) reverseFindings() {
-	screwed := v.machine.ScrewedOn
+	screwed := v.Machine.ScrewedOn
 	field := "machine.limits.screwedOn"
-	for i, s := range v.reduction.Stages {
+	for i, s := range v.Reduction.Stages {
 		if s.ScrewOn {
 			screwed, field = true, fmt.Sprintf("reduction.stages[%d].screwOn", i)
 		}
 	}
-	reverses := v.control.Reverse != "none"
+	reverses := v.Control.Reverse != "none"
 	switch {
 	case reverses && screwed:
 		v.add(f.Control, "reverse-screwed", f.Stop, field, "Reverse with a screwed-on chuck or pulley",
@@ -409,10 +409,10 @@ func (v *verdict) reverseFindings() {
 	case reverses:
 		v.add(f.Control, "reverse", f.Caution, "control.reverse", "Reverse only at standstill",
 			"Drive off, shaft still, then the switch. Reversed while turning it draws about twice its stall current.")
-	case v.machine.Reversed && v.motor.Kind == motor.ShadedPole:
+	case v.Machine.Reversed && v.Motor.Kind == motor.ShadedPole:
 		v.add(f.Motor, "cannot-reverse", f.Caution, "machine.limits.needsReversed", "A shaded-pole motor cannot be reversed",
 			"Its copper bands set the way it turns. Use another motor, or turn it end for end in its frame.")
-	case v.machine.Reversed:
+	case v.Machine.Reversed:
 		v.add(f.Control, "reverse-wanted", f.Caution, "control.reverse", "The machine must run both ways", "No reverse is planned on the control.")
 	}
 }

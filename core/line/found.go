@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -45,7 +46,7 @@ type Band struct {
 
 // shower works out what a search found and puts it in words.
 type shower struct {
-	in     Input
+	in     plan.Input
 	now    *train
 	bounds bounds
 	first  *Found
@@ -75,8 +76,8 @@ func (s *shower) show(c candidate) Found {
 	for _, steps := range c.stages {
 		d.Stages = append(d.Stages, described(steps))
 	}
-	plan := s.in.Plan.Reduction.Stages
-	d.Stages = append(d.Stages, plan[len(plan)-len(s.bounds.kept):]...)
+	planned := s.in.Plan.Reduction.Stages
+	d.Stages = append(d.Stages, planned[len(planned)-len(s.bounds.kept):]...)
 	out := s.work(d)
 	out.Changes, out.parts = c.changes, c.buy
 	out.Buy, out.OnHand = shopping(c, s.in.Units)
@@ -86,20 +87,20 @@ func (s *shower) show(c candidate) Found {
 // asItIs is the plan's own reduction.
 func (s *shower) asItIs() Found {
 	out := s.work(s.in.Plan.Reduction)
-	out.Changes = len(s.now.reduction.Positions) - 1
+	out.Changes = len(s.now.Reduction.Positions) - 1
 	out.GivesUp = s.givesUp(out)
 	return out
 }
 
 // work assesses the plan with another reduction.
 func (s *shower) work(d reduction.Described) Found {
-	st := s.now.stations
-	st.reduction = reduction.Resolve(d, st.motor.Body.Shaft, q.NewReader(""))
+	st := s.now.Stations
+	st.Reduction = reduction.Resolve(d, st.Motor.Body.Shaft, q.NewReader(""))
 	t := newTrain(st)
 	out := Found{Plan: d, Ratios: []string{}, Jobs: []ContenderJob{}, Buy: []string{}, OnHand: []string{}, Bands: []Band{}, Stages: t.drawing().Stages}
 	top, worst := 0.0, math.Inf(1)
-	for i := range t.reduction.Positions {
-		p := &t.reduction.Positions[i]
+	for i := range t.Reduction.Positions {
+		p := &t.Reduction.Positions[i]
 		low, high := t.span(p)
 		top = math.Max(top, high)
 		out.Ratios = append(out.Ratios, q.Ratio(p.Ratio))
@@ -108,7 +109,7 @@ func (s *shower) work(d reduction.Described) Found {
 	out.Trims = top > t.top*(1+speedTolerance)
 	out.Top = q.Show(math.Min(top, t.top), q.Speed, s.in.Units)
 	for i, f := range t.fares() {
-		job := &t.machine.Jobs[i]
+		job := &t.Machine.Jobs[i]
 		out.Jobs = append(out.Jobs, ContenderJob{job.Name, f.outcome, marginText(f)})
 		if f.outcome.done() {
 			out.JobsDone++
@@ -127,7 +128,7 @@ func (s *shower) work(d reduction.Described) Found {
 // shortRatios writes the ratios of all positions in a few characters: "11.0 and 4.5 : 1".
 func (t *train) shortRatios() string {
 	var ratios []string
-	for _, p := range t.reduction.Positions {
+	for _, p := range t.Reduction.Positions {
 		ratios = append(ratios, q.Ratio(p.Ratio))
 	}
 	if len(ratios) == 0 {

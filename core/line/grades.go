@@ -31,7 +31,7 @@ type grades struct {
 // gradesOver judges the jobs on all ratios from least to most before the kept stages, what comes
 // before them keeping so much.
 func (l *searcher) gradesOver(least, most, keeps float64) *grades {
-	jobs := l.machine.Jobs
+	jobs := l.Machine.Jobs
 	// Places are whole multiples of the spacing, so that any two grids agree where they overlap.
 	first := math.Floor(math.Log(least) / gradeSpacing)
 	n := int(math.Ceil(math.Log(most)/gradeSpacing)-first) + 1
@@ -57,14 +57,14 @@ func (l *searcher) grade(g *grades, i int, positions []reduction.Position) {
 		}
 	}
 	legal := !g.trim[i] || !l.model.FixedSpeed()
-	for j := range l.machine.Jobs {
+	for j := range l.Machine.Jobs {
 		steps[j] = notReached
-		if !legal || l.machine.Jobs[j].Missing != "" {
+		if !legal || l.Machine.Jobs[j].Missing != "" {
 			continue
 		}
-		f := l.best(&l.machine.Jobs[j], positions)
+		f := l.best(&l.Machine.Jobs[j], positions)
 		if f.outcome.reached() {
-			steps[j] = worthStep(f.margin / l.machine.Jobs[j].Margin)
+			steps[j] = worthStep(f.margin / l.Machine.Jobs[j].Margin)
 		}
 		if f.outcome.done() {
 			g.done[i] |= 1 << j

@@ -23,7 +23,7 @@ func headline(a Assessment, t *train) string {
 	if len(a.Jobs) == 0 {
 		return "What must it do?"
 	}
-	if !t.runs || len(t.reduction.Positions) == 0 {
+	if !t.runs || len(t.Reduction.Positions) == 0 {
 		for _, one := range a.Findings {
 			if one.Level == f.Stop && one.Station == f.Control {
 				return one.Title + "."
@@ -35,7 +35,7 @@ func headline(a Assessment, t *train) string {
 	for i, job := range a.Jobs {
 		if job.Outcome == cannotJudge {
 			open++
-			if !t.machine.Jobs[i].Refused {
+			if !t.Machine.Jobs[i].Refused {
 				unfilled++
 			}
 		}

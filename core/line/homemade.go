@@ -25,13 +25,13 @@ const (
 
 // homemade is a bridge and phase-angle module for a brushed motor on the mains; nil for anything else.
 func (b *builder) homemade() *Homemade {
-	if b.control.Kind != control.PhaseAngle || b.supply.Battery || b.motor.Kind.Family() != motor.DCFamily {
+	if b.Control.Kind != control.PhaseAngle || b.Supply.Battery || b.Motor.Kind.Family() != motor.DCFamily {
 		return nil
 	}
-	amps, line := b.motor.Amps.Value, b.supply.Volts
+	amps, line := b.Motor.Amps.Value, b.Supply.Volts
 	block := b.show(math.Ceil(blockingShare*line/100)*100, q.Voltage)
 	surge := b.show(surgeShare*amps, q.Current)
-	armature := supply.ArmatureFuse(b.supply.Code, amps)
+	armature := supply.ArmatureFuse(b.Supply.Code, amps)
 	parts := []Part{
 		b.part("home.bridge", "Bridge rectifier on a heat sink", surge+", "+block, fmt.Sprintf("3 × plate amps for a stall; %g × the line", blockingShare)),
 		b.part("home.module", "Phase-angle module with its trigger", surge+", "+block, "the same; its suppression with it"),

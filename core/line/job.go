@@ -29,13 +29,13 @@ type JobResult struct {
 }
 
 func (t *train) jobResult(i int, fare fare, sys q.System) JobResult {
-	job := &t.machine.Jobs[i]
+	job := &t.Machine.Jobs[i]
 	r := JobResult{
 		ID: job.ID, Name: job.Name, Outcome: fare.outcome, Margin: tidy(fare.margin), Wanted: job.Margin, WantedBy: job.MarginBy,
 		HeldBy: fare.held.By, Short: shortText(job, fare), RPM: []float64{}, Needed: []float64{}, Baseline: []CurvePoint{}, Remedies: []Remedy{},
 	}
-	if fare.outcome != cannotJudge && len(t.reduction.Positions) > 1 {
-		r.Position = t.reduction.Positions[fare.position].Label
+	if fare.outcome != cannotJudge && len(t.Reduction.Positions) > 1 {
+		r.Position = t.Reduction.Positions[fare.position].Label
 	}
 	if job.Missing != "" {
 		return r
@@ -75,7 +75,7 @@ func shortText(job *work.Need, fare fare) string {
 
 // jobFindings says how a job fares in a sentence or two.
 func (t *train) jobFindings(i int, fare fare, sys q.System) []f.Finding {
-	job := &t.machine.Jobs[i]
+	job := &t.Machine.Jobs[i]
 	one := f.Finding{ID: "work.job." + job.ID, Station: f.Work, Field: fmt.Sprintf("machine.jobs[%d].load", i), Job: job.ID}
 	torque := func(v float64) string { return q.Show(v, q.Torque, sys) }
 	speed := func(v float64) string { return q.Show(v, q.Speed, sys) }
@@ -104,7 +104,7 @@ func (t *train) jobFindings(i int, fare fare, sys q.System) []f.Finding {
 		}
 	}
 	out := []f.Finding{one}
-	if spread := t.motor.Spread; fare.outcome.done() && shownSpread(spread) > 0 && fare.margin*(1-spread) < 1 {
+	if spread := t.Motor.Spread; fare.outcome.done() && shownSpread(spread) > 0 && fare.margin*(1-spread) < 1 {
 		out = append(out, f.Finding{
 			ID: "work.guess." + job.ID, Level: f.Caution, Station: f.Work, Job: job.ID, Field: "motor.readings", Title: job.Name + ": only if the motor is what it seems",
 			Detail: fmt.Sprintf("Its torque may be %s less than taken, and then the margin is ×%s. A bench reading settles it.", q.Percent(spread), q.Figures(fare.margin*(1-spread), 3)),
@@ -133,7 +133,7 @@ func (t *train) shortTitle(job *work.Need, fare fare, sys q.System) string {
 	if fare.starting {
 		return job.Name + ": will not break it away"
 	}
-	p := &t.reduction.Positions[fare.position]
+	p := &t.Reduction.Positions[fare.position]
 	const tried = 24
 	overload := overload(job.Duty)
 	from, to := math.Inf(1), 0.0
@@ -155,7 +155,7 @@ func (t *train) shortTitle(job *work.Need, fare fare, sys q.System) string {
 }
 
 func (t *train) speedShort(job *work.Need, fare fare, speed func(float64) string) (title, detail string) {
-	p := &t.reduction.Positions[fare.position]
+	p := &t.Reduction.Positions[fare.position]
 	low, high := t.span(p)
 	if t.model.FixedSpeed() && !job.AnySpeed {
 		return job.Name + ": one speed cannot cover a band",

@@ -15,10 +15,10 @@ import (
 )
 
 func (v *verdict) workFindings() {
-	if len(v.machine.Jobs) == 0 {
+	if len(v.Machine.Jobs) == 0 {
 		v.add(f.Work, "jobs", f.Missing, "machine.jobs", "What must it do?", "Put in the first job: a speed, and the torque or power it takes.")
 	}
-	for i, job := range v.machine.Jobs {
+	for i, job := range v.Machine.Jobs {
 		field := func(part string) string { return fmt.Sprintf("machine.jobs[%d].%s", i, part) }
 		if job.Refused {
 			continue // said of every entry that cannot be used
@@ -37,8 +37,8 @@ func (v *verdict) workFindings() {
 			v.add(f.Work, "breakaway."+job.ID, f.Caution, field("load.scale.breakaway[0]"), job.Name+": starts easier than it runs", "The breakaway pull is under the running pull. Were they swapped?")
 		}
 	}
-	for i := range v.machine.Jobs {
-		v.jobCautions(i, &v.machine.Jobs[i])
+	for i := range v.Machine.Jobs {
+		v.jobCautions(i, &v.Machine.Jobs[i])
 	}
 	v.markedFindings()
 	v.placeFindings()
@@ -69,10 +69,10 @@ func (v *verdict) jobCautions(i int, job *work.Need) {
 
 // markedFindings ask for the speed marked on what can burst.
 func (v *verdict) markedFindings() {
-	if v.machine.Marked > 0 || work.FindKind(v.machine.Kind).Asks != "marked" {
+	if v.Machine.Marked > 0 || work.FindKind(v.Machine.Kind).Asks != "marked" {
 		return
 	}
-	if v.machine.Kind == "grinder" {
+	if v.Machine.Kind == "grinder" {
 		v.add(f.Work, "no-marking", f.Stop, "machine.limits.marked", "No speed marked on the wheel",
 			"A wheel without a readable marking does not go on: nobody can say at what speed it bursts. Read the marking, or fit a wheel that has one.")
 		return
@@ -83,14 +83,14 @@ func (v *verdict) markedFindings() {
 
 // placeFindings are what wet, dust and heat ask of motor and drive [common practice].
 func (v *verdict) placeFindings() {
-	place, open := v.machine.Place, v.motor.Cooling == "own-fan"
+	place, open := v.Machine.Place, v.Motor.Cooling == "own-fan"
 	if place.Wet == "yes" {
 		v.add(f.Work, "wet", f.Caution, "machine.place.wet", "It gets wet here",
 			"Motor, drive and switch need enclosures made for splashing, a residual-current device ahead of them, and cable entries from below. Local code and a licensed electrician decide.")
 	}
 	if place.Dust == "yes" && open {
 		detail := "A fan-blown open motor fills with it and cooks. Use a closed motor, or blow it out often with the plug pulled."
-		if v.motor.Kind.Brushed() {
+		if v.Motor.Kind.Brushed() {
 			detail = "Brushes spark, and fine dust burns. Use a closed motor, best one without brushes, and keep the dust swept up."
 		}
 		v.add(f.Work, "dust", f.Caution, "machine.place.dust", "Dust round the motor", detail)
@@ -103,7 +103,7 @@ func airTakes(m work.Resolved) bool { return m.Air > air.Rated || m.Altitude > a
 
 // airFinding says what hot or thin air takes, which the reach has already given up.
 func (v *verdict) airFinding() {
-	m := v.machine
+	m := v.Machine
 	field, title := "machine.place.hot", "The air is hotter than motors are rated for"
 	if m.Air <= air.Rated {
 		field, title = "machine.place.altitude", "The air is thinner than motors are rated for"
@@ -112,10 +112,10 @@ func (v *verdict) airFinding() {
 		return
 	}
 	drive := ""
-	if v.control.Limits() {
+	if v.Control.Limits() {
 		drive = fmt.Sprintf(", and the drive gives %s of its amps", q.Percent(air.Drive(m.Air, m.Altitude)))
 	}
-	motorIs := fmt.Sprintf("the motor holds %s of its torque all day%s; the reach shows it", q.Percent(v.inAir()), drive)
+	motorIs := fmt.Sprintf("the motor holds %s of its torque all day%s; the reach shows it", q.Percent(inAir(v.Stations)), drive)
 	if v.feed.Way == motor.Pulses || v.feed.Way == motor.Capacitors {
 		motorIs = "the winding sheds less heat, which the reach of this motor does not show: feel it after the first hour"
 	}
@@ -157,13 +157,13 @@ func missingHow(field string) string {
 }
 
 func (v *verdict) topSpeedFindings() {
-	limit, field := v.machine.TopSpeed()
+	limit, field := v.Machine.TopSpeed()
 	if field == "" || !v.runs {
 		return
 	}
 	fastest := 0.0
-	for i := range v.reduction.Positions {
-		p := &v.reduction.Positions[i]
+	for i := range v.Reduction.Positions {
+		p := &v.Reduction.Positions[i]
 		_, high := v.span(p)
 		fastest = math.Max(fastest, high)
 	}
@@ -176,16 +176,16 @@ func (v *verdict) topSpeedFindings() {
 		what = "the speed marked on wheel, chuck or disc"
 	}
 	fix := "Gear it down, or keep the belt off that step."
-	if len(v.reduction.Positions) == 1 {
+	if len(v.Reduction.Positions) == 1 {
 		fix = "Gear it down."
 	}
-	if v.control.Kind == control.StepperDriver {
+	if v.Control.Kind == control.StepperDriver {
 		fix = "Gear it down, or let its source send no more pulses than that."
 	}
 	where := "reduction.stages[0].steps[0].driven"
-	if v.control.DCDrive() || v.control.SetsHertz() {
+	if v.Control.DCDrive() || v.Control.SetsHertz() {
 		_, high := v.model.RotorSpan()
-		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(math.Floor(100*high/v.motor.Speed.Value*limit/fastest)/100)+".", "control.topTrim"
+		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(math.Floor(100*high/v.Motor.Speed.Value*limit/fastest)/100)+".", "control.topTrim"
 		if v.feed.Way == motor.VariableHertz {
 			fix, where = "Gear it down or lower the top hertz to "+v.show(v.feed.TopHertz*limit/fastest, q.Frequency)+".", "control.topHertz"
 		}

@@ -53,9 +53,9 @@ const (
 
 // fares is how every job fares in its best position.
 func (t *train) fares() []fare {
-	out := make([]fare, len(t.machine.Jobs))
-	for i := range t.machine.Jobs {
-		out[i] = t.best(&t.machine.Jobs[i], t.reduction.Positions)
+	out := make([]fare, len(t.Machine.Jobs))
+	for i := range t.Machine.Jobs {
+		out[i] = t.best(&t.Machine.Jobs[i], t.Reduction.Positions)
 	}
 	return out
 }

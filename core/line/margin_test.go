@@ -9,12 +9,13 @@ import (
 
 	"jiriki/core/finding"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/work"
 )
 
-func oneJob(t *testing.T, in Input, j work.Job) JobResult {
+func oneJob(t *testing.T, in plan.Input, j work.Job) JobResult {
 	t.Helper()
 	j.ID, j.Name = "a", "Job"
 	in.Machine.Jobs = []work.Job{j}
@@ -82,10 +83,10 @@ func TestTheMachinesOwnLimitCountsAsReach(t *testing.T) {
 // A top speed that just touches the low end of a band covers none of it.
 func TestTouchingABandIsNotCoveringIt(t *testing.T) {
 	in := sound()
-	s, err := resolve(in)
+	s, err := plan.Resolve(in)
 	require.NoError(t, err)
 	tr := newTrain(s)
-	_, high := tr.span(&tr.reduction.Positions[0])
+	_, high := tr.span(&tr.Reduction.Positions[0])
 	rpm := high / q.RPM
 	for cover, done := range map[string]bool{"all": false, "any": true} {
 		in.Machine.Limits.Spindle = ""

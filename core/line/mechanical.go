@@ -14,10 +14,10 @@ import (
 // wheels are the pulleys, sprockets, gears and belts, from the shelf where they lie there.
 func (b *builder) wheels() {
 	for i, d := range b.in.Plan.Reduction.Stages {
-		if i >= len(b.reduction.Stages) || b.reduction.Missing != "" {
+		if i >= len(b.Reduction.Stages) || b.Reduction.Missing != "" {
 			return
 		}
-		s := b.reduction.Stages[i]
+		s := b.Reduction.Stages[i]
 		if s.Kind == reduction.Direct {
 			b.need(fmt.Sprintf("coupling.%d", i), "Coupling", "", "flexible: two shafts are never quite in line")
 			continue
@@ -127,7 +127,7 @@ func (b *builder) stageBelt(i int, s reduction.Stage, f *family) {
 
 // fits are what to machine so that wheels go on their shafts and the motor on its bracket.
 func (b *builder) fits() {
-	for i, s := range b.reduction.Stages {
+	for i, s := range b.Reduction.Stages {
 		for _, w := range []struct {
 			end string
 			fit reduction.Fit
@@ -137,8 +137,8 @@ func (b *builder) fits() {
 			}
 		}
 	}
-	have, knownMotor := motor.FindFrame(b.motor.Frame, b.supply.Hertz)
-	want, knownBracket := motor.FindFrame(b.machine.Frame, b.supply.Hertz)
+	have, knownMotor := motor.FindFrame(b.Motor.Frame, b.Supply.Hertz)
+	want, knownBracket := motor.FindFrame(b.Machine.Frame, b.Supply.Hertz)
 	if knownMotor && knownBracket && have.Name != want.Name {
 		b.make("plate", fmt.Sprintf("A plate from frame %s to the bracket's %s", have.Name, want.Name), "bolt it on; cut nothing that cannot be put back")
 	}

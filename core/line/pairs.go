@@ -176,11 +176,11 @@ func (l *searcher) carriedBy(done uint64, stages [][]*pair) bool {
 	}
 	resolved = append(resolved, l.kept...)
 	positions := reduction.Positions(resolved)
-	for j := range l.machine.Jobs {
+	for j := range l.Machine.Jobs {
 		if done&(1<<j) == 0 {
 			continue
 		}
-		job := &l.machine.Jobs[j]
+		job := &l.Machine.Jobs[j]
 		f := l.best(job, positions)
 		if f.margin >= job.Margin {
 			continue

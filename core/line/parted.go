@@ -22,8 +22,8 @@ func (t *train) together(job *work.Need) []stretch {
 	var stretches []stretch
 	for at := job.Low; at < job.High*(1-speedTolerance); {
 		furthest, name := at, ""
-		for i := range t.reduction.Positions {
-			p := &t.reduction.Positions[i]
+		for i := range t.Reduction.Positions {
+			p := &t.Reduction.Positions[i]
 			low, high := t.span(p)
 			if high = math.Min(high, t.top); low <= at*(1+speedTolerance) && high > furthest {
 				furthest, name = high, p.Label
@@ -46,10 +46,10 @@ const (
 // parted makes a job whose band only several positions reach between them into one for each of them. It is
 // for bands typed as speeds and loads that do not hang on how the speed was found.
 func (h *healer) parted(job int) []option {
-	stretches := h.now.together(&h.now.machine.Jobs[job])
+	stretches := h.now.together(&h.now.Machine.Jobs[job])
 	whole := h.in.Machine.Jobs[job]
 	plain := (whole.Speed.By == "" || whole.Speed.By == "rpm") && (whole.Load.By == "" || whole.Load.By == "torque" || whole.Load.By == "power" || whole.Load.By == "scale")
-	if len(stretches) < 2 || !plain || h.now.machine.Jobs[job].Shape == work.PointsJoin || len(h.in.Machine.Jobs)+len(stretches)-1 > work.MaxJobs {
+	if len(stretches) < 2 || !plain || h.now.Machine.Jobs[job].Shape == work.PointsJoin || len(h.in.Machine.Jobs)+len(stretches)-1 > work.MaxJobs {
 		return nil
 	}
 	machine := h.in.Machine
@@ -75,11 +75,11 @@ func (h *healer) parted(job int) []option {
 	if slices.ContainsFunc(machine.Jobs, func(j work.Job) bool { return len(j.ID) > maxID }) {
 		return nil // a part of a part of a part
 	}
-	s, reader := h.now.stations, q.NewReader("machine")
-	if s.machine = work.Resolve(machine, reader); reader.Err() != nil {
+	s, reader := h.now.Stations, q.NewReader("machine")
+	if s.Machine = work.Resolve(machine, reader); reader.Err() != nil {
 		return nil
 	}
-	o := option{Remedy: Remedy{Kind: "split", Label: "Make " + h.now.machine.Jobs[job].Name + " a job for each position", Detail: strings.Join(says, ", "), Jobs: machine.Jobs}, train: newTrain(s)}
+	o := option{Remedy: Remedy{Kind: "split", Label: "Make " + h.now.Machine.Jobs[job].Name + " a job for each position", Detail: strings.Join(says, ", "), Jobs: machine.Jobs}, train: newTrain(s)}
 	o.fares = o.train.fares()
 	o.JobsDone = countDone(o.fares)
 	return []option{o}

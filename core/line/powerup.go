@@ -41,7 +41,7 @@ func (p *powerUp) show(v float64, d q.Dimension) string { return q.Show(v, d, p.
 
 // dead are the checks with the plug out.
 func (p *powerUp) dead() {
-	mains := !p.supply.Battery
+	mains := !p.Supply.Battery
 	unplug := "Plug out and in sight. Wait as long as the drive's label says."
 	if !mains {
 		unplug = "Battery isolated."
@@ -54,13 +54,13 @@ func (p *powerUp) dead() {
 	if mains && !p.lowVolts() {
 		p.add("insulation", "Motor leads off the drive, each against the frame.", "insulation, 500 V tester", "over 1\u202fMΩ", false)
 	}
-	if p.motor.Kind.Family() == motor.DCFamily {
-		p.add("winding", "Across the motor's leads, the shaft turned a little between readings.", "ohms", "about "+p.show(p.motor.DC.Resistance.Value, q.Resistance), false)
+	if p.Motor.Kind.Family() == motor.DCFamily {
+		p.add("winding", "Across the motor's leads, the shaft turned a little between readings.", "ohms", "about "+p.show(p.Motor.DC.Resistance.Value, q.Resistance), false)
 	}
 	if p.hasKnob() {
 		p.add("knob", "Knob turned right down, its plug off the drive.", "ohms, wiper to low end", "0; rising evenly to 5 or 10\u202fkΩ as it is turned up", false)
 	}
-	if p.control.Limits() {
+	if p.Control.Limits() {
 		p.add("enable", "Enable loop, its plug off the drive: closed with start on, open at each of stop and thermal switch.", "continuity", "closed; open as each is opened", false)
 	}
 	p.add("settings", "Settings set and ticked off; trims at their lowest.", "", "", false)
@@ -68,30 +68,30 @@ func (p *powerUp) dead() {
 
 // live are the steps with the supply on.
 func (p *powerUp) live() {
-	in := p.supply.Volts
+	in := p.Supply.Volts
 	if p.lowVolts() {
 		in = p.feed.Volts
 		p.add("unit", "Supply unit on by itself, its output off the drive.", "volts and which lead is plus", p.show(in, q.Voltage)+" direct", true)
 	}
 	lamp := "through a lamp in series or a current limit, one hand only"
-	if p.model.FixedSpeed() || p.control.Kind == control.Contactor {
+	if p.model.FixedSpeed() || p.Control.Kind == control.Contactor {
 		lamp = "one hand only, stop in reach"
 	}
 	off := "motor not enabled"
-	if !p.control.Limits() {
+	if !p.Control.Limits() {
 		off = "its switch off"
 	}
 	p.add("on", "Supply on, "+lamp+", "+off+".", "volts at the control's input", p.show(in, q.Voltage), true)
 	switch {
-	case p.model.FixedSpeed(), p.control.Kind == control.Contactor:
+	case p.model.FixedSpeed(), p.Control.Kind == control.Contactor:
 		p.fixed()
-	case p.control.Kind == control.StepperDriver:
+	case p.Control.Kind == control.StepperDriver:
 		p.stepping()
-	case p.control.Kind == control.VariableTransformer:
+	case p.Control.Kind == control.VariableTransformer:
 		p.dialled()
-	case p.control.Kind == control.CapacitorSet:
+	case p.Control.Kind == control.CapacitorSet:
 		p.onCapacitors()
-	case p.control.Kind == control.SeriesResistor:
+	case p.Control.Kind == control.SeriesResistor:
 		p.resisted()
 	default:
 		p.adjustable()
@@ -101,22 +101,22 @@ func (p *powerUp) live() {
 		stop = "Stop, while it turns slowly."
 	}
 	p.add("stop", stop, "seconds to standstill", "it stops, and stays stopped", true)
-	if p.control.NoVolt {
+	if p.Control.NoVolt {
 		p.add("no-volt", "Supply off while it runs, and on again.", "", "it stays still until started", true)
 	}
-	if p.motor.Thermal == "wired" {
+	if p.Motor.Thermal == "wired" {
 		p.add("thermal", "A lead of the thermal switch off, dead; supply on and start.", "", "it will not run", true)
 	}
-	if len(p.reduction.Positions) > 0 && len(p.reduction.Stages) > 0 {
-		at := &p.reduction.Positions[0]
+	if len(p.Reduction.Positions) > 0 && len(p.Reduction.Stages) > 0 {
+		at := &p.Reduction.Positions[0]
 		_, high := p.span(at)
 		p.add("belt", "Plug out. Belt on, guard shut. Supply on, run it "+p.belted(at)+".", "spindle speed", "about "+p.show(math.Min(high, p.top), q.Speed), true)
 	}
-	p.add("warm", "Under its own work for half an hour.", "case temperature, amps", "no hotter than the hand bears for some seconds; under "+p.show(p.motor.Amps.Value, q.Current), true)
+	p.add("warm", "Under its own work for half an hour.", "case temperature, amps", "no hotter than the hand bears for some seconds; under "+p.show(p.Motor.Amps.Value, q.Current), true)
 }
 
 func (p *powerUp) belted(at *reduction.Position) string {
-	if len(p.reduction.Positions) > 1 {
+	if len(p.Reduction.Positions) > 1 {
 		return "on " + at.Label
 	}
 	return "slowly, then up"
@@ -124,7 +124,7 @@ func (p *powerUp) belted(at *reduction.Position) string {
 
 // runsAway reports whether the motor must not run at full volts without its load: brushes and field in
 // series.
-func (p *powerUp) runsAway() bool { return p.motor.Kind.Family() == motor.SeriesFamily }
+func (p *powerUp) runsAway() bool { return p.Motor.Kind.Family() == motor.SeriesFamily }
 
 func (p *powerUp) fixed() {
 	low, high := p.model.RotorSpan()
@@ -132,13 +132,13 @@ func (p *powerUp) fixed() {
 	if p.runsAway() {
 		return
 	}
-	p.add("free", "Run it free.", "speed and amps", fmt.Sprintf("%s, under %s", speedRange(low, high, p.sys), p.show(p.motor.Amps.Value, q.Current)), true)
+	p.add("free", "Run it free.", "speed and amps", fmt.Sprintf("%s, under %s", speedRange(low, high, p.sys), p.show(p.Motor.Amps.Value, q.Current)), true)
 }
 
 func (p *powerUp) stepping() {
 	_, high := p.model.RotorSpan()
 	p.add("still", "Enabled, no pulses.", "shaft, by hand", "holds; drive and motor no more than warm", true)
-	p.add("slow", "A few steps a second.", "which way it turns, steps in one turn", fmt.Sprintf("the way the machine wants; %g times the microsteps set", p.motor.Steps.PerTurn), true)
+	p.add("slow", "A few steps a second.", "which way it turns, steps in one turn", fmt.Sprintf("the way the machine wants; %g times the microsteps set", p.Motor.Steps.PerTurn), true)
 	p.add("top", "Faster, by its ramp.", "fastest speed at which it loses none", "under "+p.show(high, q.Speed), true)
 }
 
@@ -152,8 +152,8 @@ func (p *powerUp) adjustable() {
 	p.add("zero", "Enabled with the "+command+" right down.", "motor", "still, or at its slowest: not full speed", true)
 	slow := math.Max(low, high/10)
 	expect := p.show(slow, q.Speed)
-	if p.motor.Kind.Family() == motor.DCFamily && p.control.Kind != control.BrushlessDrive {
-		expect += ", about " + p.show(p.motor.DC.Ke.Value*slow, q.Voltage)
+	if p.Motor.Kind.Family() == motor.DCFamily && p.Control.Kind != control.BrushlessDrive {
+		expect += ", about " + p.show(p.Motor.DC.Ke.Value*slow, q.Voltage)
 	}
 	p.add("slow", capital(command)+" up a little.", "which way it turns, speed, volts on the motor", "the way the machine wants; "+expect+" at a tenth", true)
 	if p.runsAway() {
@@ -194,5 +194,5 @@ func (p *powerUp) resisted() {
 }
 
 func (p *powerUp) topSpeed(high float64) string {
-	return p.show(high, q.Speed) + ", well under " + p.show(p.motor.Amps.Value, q.Current)
+	return p.show(high, q.Speed) + ", well under " + p.show(p.Motor.Amps.Value, q.Current)
 }

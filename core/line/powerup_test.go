@@ -10,12 +10,13 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/finding"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/supply"
 	"jiriki/core/work"
 )
 
-func step(t *testing.T, in Input, id string) PowerUpStep {
+func step(t *testing.T, in plan.Input, id string) PowerUpStep {
 	t.Helper()
 	for _, s := range built(t, in).PowerUp {
 		if s.ID == "power."+id {
@@ -30,15 +31,15 @@ func step(t *testing.T, in Input, id string) PowerUpStep {
 // a tenth of its speed, a belt of 3.5 : 1 with slip its spindle speed.
 func TestThePowerUpExpectsThePlansOwnFigures(t *testing.T) {
 	in := sound()
-	s, err := resolve(in)
+	s, err := plan.Resolve(in)
 	require.NoError(t, err)
 	tr := newTrain(s)
 	slow := step(t, in, "slow")
 	assert.True(t, slow.Live)
 	assert.Contains(t, slow.Expect, "175\u202frpm")
-	assert.Contains(t, slow.Expect, q.Show(tr.motor.DC.Ke.Value*tr.motor.Speed.Value/10, q.Voltage, q.Metric))
+	assert.Contains(t, slow.Expect, q.Show(tr.Motor.DC.Ke.Value*tr.Motor.Speed.Value/10, q.Voltage, q.Metric))
 	assert.Contains(t, step(t, in, "belt").Expect, "492\u202frpm")
-	assert.Contains(t, step(t, in, "winding").Expect, q.Show(tr.motor.DC.Resistance.Value, q.Resistance, q.Metric))
+	assert.Contains(t, step(t, in, "winding").Expect, q.Show(tr.Motor.DC.Resistance.Value, q.Resistance, q.Metric))
 	assert.Equal(t, "230\u202fV", step(t, in, "on").Expect)
 	bump := step(t, switched(), "bump")
 	assert.Contains(t, bump.Measure, "which way")
@@ -49,7 +50,7 @@ func TestThePowerUpExpectsThePlansOwnFigures(t *testing.T) {
 }
 
 func TestTheDeadChecksComeFirstAndTheOrderHolds(t *testing.T) {
-	for name, in := range map[string]Input{"dc": sound(), "inverter": inverted(), "switch": switched(), "one phase out": oneOut(), "resistor": resisted(), "transformer": transformed()} {
+	for name, in := range map[string]plan.Input{"dc": sound(), "inverter": inverted(), "switch": switched(), "one phase out": oneOut(), "resistor": resisted(), "transformer": transformed()} {
 		live := false
 		seen := map[string]bool{}
 		for _, s := range built(t, in).PowerUp {
@@ -75,7 +76,7 @@ func TestEachControlIsStartedByWhatItHas(t *testing.T) {
 	battery.Plan.Supply = supply.Described{Volts: "180 V", Phases: "dc"}
 	battery.Plan.Control = control.Described{Kind: control.Contactor, Fused: true}
 	for name, c := range map[string]struct {
-		in   Input
+		in   plan.Input
 		says string
 		knob bool
 	}{
@@ -137,20 +138,20 @@ func TestTheOtherSchoolKeepsToItsFloor(t *testing.T) {
 
 // Every part of the small electrics is on the list when the plan has it, and only then.
 func TestSmallElectricsFollowThePlan(t *testing.T) {
-	names := func(in Input) string {
+	names := func(in plan.Input) string {
 		var all []string
 		for _, p := range built(t, in).Buy.Parts {
 			all = append(all, p.ID)
 		}
 		return strings.Join(all, " ")
 	}
-	for id, with := range map[string]func(*Input){
-		"buy.choke":   func(in *Input) { in.Plan.Control.Choke = true },
-		"buy.lamp":    func(in *Input) { in.Plan.Control.Lamp = true },
-		"buy.fan":     func(in *Input) { in.Plan.Control.Fan = true },
-		"buy.reverse": func(in *Input) { in.Plan.Control.Reverse = "switch" },
-		"buy.knob":    func(in *Input) { in.Plan.Control.Knob = "pot" },
-		"buy.cable":   func(in *Input) { in.Plan.Supply.Cable = "10 m" },
+	for id, with := range map[string]func(*plan.Input){
+		"buy.choke":   func(in *plan.Input) { in.Plan.Control.Choke = true },
+		"buy.lamp":    func(in *plan.Input) { in.Plan.Control.Lamp = true },
+		"buy.fan":     func(in *plan.Input) { in.Plan.Control.Fan = true },
+		"buy.reverse": func(in *plan.Input) { in.Plan.Control.Reverse = "switch" },
+		"buy.knob":    func(in *plan.Input) { in.Plan.Control.Knob = "pot" },
+		"buy.cable":   func(in *plan.Input) { in.Plan.Supply.Cable = "10 m" },
 	} {
 		without, in := sound(), sound()
 		without.Plan.Control.Choke, without.Plan.Control.Knob = false, "0-10"

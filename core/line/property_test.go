@@ -15,6 +15,7 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/finding"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -128,11 +129,11 @@ func anyReadings(t *rapid.T, name string) []motor.Reading {
 	return out
 }
 
-func anyInput(t *rapid.T) Input {
-	in := Input{
+func anyInput(t *rapid.T) plan.Input {
+	in := plan.Input{
 		Units:   oneOf(t, "units", q.Metric, q.Inch),
 		Machine: work.Machine{Kind: "other", Place: work.Place{Hot: oneOf(t, "hot", "", "no", "yes"), Hottest: amount(t, "hottest", 41, 89, "°C"), Altitude: amount(t, "height", 11, 5900, "m")}, Limits: work.Limits{Spindle: amount(t, "spindle", 50, 5000, "rpm"), Marked: amount(t, "marked", 50, 5000, "rpm"), ScrewedOn: rapid.Bool().Draw(t, "screwed")}},
-		Plan: Plan{
+		Plan: plan.Plan{
 			Supply: supply.Described{Volts: amount(t, "volts", 12, 400, "V"), Hertz: oneOf(t, "hertz", q.Text(""), "50", "60"), Phases: oneOf(t, "phases", "", "1", "3", "dc"), Breaker: amount(t, "breaker", 3, 32, "A"), Inside: amount(t, "inside", 0.005, 3, "Ω"), Holds: amount(t, "holds", 50, 2000, "Wh")},
 			Control: control.Described{
 				Kind: oneOf(t, "control", control.Kinds...), Volts: amount(t, "out", 12, 400, "V"),
@@ -253,13 +254,13 @@ func TestRatioAndTorqueTradeExactly(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		k := rapid.Float64Range(0.3, 6).Draw(t, "k")
 		from := oneOf(t, "plan", sound(), inverted(), switched())
-		s, err := resolve(from)
+		s, err := plan.Resolve(from)
 		if err != nil {
 			t.Fatal(err)
 		}
 		tr := newTrain(s)
 		// Without belts, which carry what they carry whatever the ratio.
-		p := &reduction.Position{Ratio: tr.reduction.Positions[0].Ratio, Keeps: tr.reduction.Positions[0].Keeps}
+		p := &reduction.Position{Ratio: tr.Reduction.Positions[0].Ratio, Keeps: tr.Reduction.Positions[0].Keeps}
 		geared := &reduction.Position{Ratio: p.Ratio * k, Keeps: p.Keeps}
 		low, high := tr.span(p)
 		omega := low + (high-low)*rapid.Float64Range(0, 1).Draw(t, "speed")
@@ -308,12 +309,12 @@ func TestFewSpeedsFindTheLeastMargin(t *testing.T) {
 		in.Machine.Jobs[0].Speed = work.SpeedBand{From: q.Text(fmt.Sprint(from)), To: q.Text(fmt.Sprint(to))}
 		in.Machine.Jobs[0].Load.Shape = oneOf(t, "shape", "torque", "power", "square")
 		in.Machine.Jobs[0].Duty = work.Duty{Kind: oneOf(t, "duty", "continuous", "cycle", "seconds")}
-		s, err := resolve(in)
+		s, err := plan.Resolve(in)
 		if err != nil {
 			t.Fatal(err)
 		}
 		tr := newTrain(s)
-		f, job, p := tr.fares()[0], &tr.machine.Jobs[0], &tr.reduction.Positions[0]
+		f, job, p := tr.fares()[0], &tr.Machine.Jobs[0], &tr.Reduction.Positions[0]
 		for k := range 200 {
 			omega := f.low * math.Pow(f.high/f.low, float64(k)/199)
 			margin := tr.heldFor(job, omega, overload(job.Duty), p).Torque / job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
@@ -325,15 +326,15 @@ func TestFewSpeedsFindTheLeastMargin(t *testing.T) {
 }
 
 func FuzzAssess(f *testing.F) {
-	const plan = `{"units":"%s","machine":{"name":"x","jobs":[{"id":"a","speed":{"from":"60","to":"300"},"load":{"torque":"2 N·m"}}]},"plan":{"supply":{"volts":"230 V"},` +
+	const planned = `{"units":"%s","machine":{"name":"x","jobs":[{"id":"a","speed":{"from":"60","to":"300"},"load":{"torque":"2 N·m"}}]},"plan":{"supply":{"volts":"230 V"},` +
 		`"control":{"kind":"%s","volts":"180 V","amps":"5 A"},"motor":{"kind":"%s","plate":{"power":"1/2 hp","speed":"1425","volts":"230/400 V","amps":"2.8 A"}},` +
 		`"reduction":{"stages":[{"kind":"%s","section":"A","steps":[{"driver":"80 mm","driven":"280 mm"}],"centre":"400 mm"}]}}}`
-	f.Add(fmt.Appendf(nil, plan, "metric", control.PhaseAngle, motor.PermanentMagnetDC, reduction.VBelt))
-	f.Add(fmt.Appendf(nil, plan, "inch", control.Inverter, motor.ThreePhase, reduction.Spur))
-	f.Add(fmt.Appendf(nil, plan, "metric", control.Contactor, motor.CapacitorStart, reduction.Worm))
+	f.Add(fmt.Appendf(nil, planned, "metric", control.PhaseAngle, motor.PermanentMagnetDC, reduction.VBelt))
+	f.Add(fmt.Appendf(nil, planned, "inch", control.Inverter, motor.ThreePhase, reduction.Spur))
+	f.Add(fmt.Appendf(nil, planned, "metric", control.Contactor, motor.CapacitorStart, reduction.Worm))
 	f.Add([]byte(`{"units":"metric"}`))
 	f.Fuzz(func(t *testing.T, body []byte) {
-		var in Input
+		var in plan.Input
 		if json.Unmarshal(body, &in) != nil {
 			return
 		}

@@ -8,6 +8,7 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/shelf"
 )
@@ -71,13 +72,13 @@ type Ranking struct {
 // Rank tries the plan's own motor and every motor on the shelf for the machine's jobs: on each
 // control that suits it and the supply, at the best single ratio. The error is
 // quantity.FieldErrors when the input is past what is taken at once.
-func Rank(in Input) (Ranking, error) {
-	s, err := resolve(in)
+func Rank(in plan.Input) (Ranking, error) {
+	s, err := plan.Resolve(in)
 	if err != nil {
 		return Ranking{}, err
 	}
 	r := Ranking{Contenders: []Contender{}, Why: []string{}, Units: units(in.Units), TopRPM: tidy(fastestWanted(s) / q.RPM)}
-	if ps := s.reduction.Positions; len(ps) > 0 {
+	if ps := s.Reduction.Positions; len(ps) > 0 {
 		r.PlanRatio = q.Ratio(ps[0].Ratio)
 	}
 	c := &contest{in: in, s: s}
@@ -90,19 +91,19 @@ func Rank(in Input) (Ranking, error) {
 		}
 	}
 	sort.SliceStable(r.Contenders, func(i, k int) bool { return r.Contenders[i].beats(r.Contenders[k]) })
-	r.Why = why(r.Contenders, len(s.machine.Jobs))
+	r.Why = why(r.Contenders, len(s.Machine.Jobs))
 	return r, nil
 }
 
 // fastestWanted is the fastest speed a job asks for, within the machine's limit; rad/s.
-func fastestWanted(s stations) float64 {
+func fastestWanted(s plan.Stations) float64 {
 	fastest := 0.0
-	for _, job := range s.machine.Jobs {
+	for _, job := range s.Machine.Jobs {
 		if job.Missing == "" {
 			fastest = math.Max(fastest, job.High)
 		}
 	}
-	limit, _ := s.machine.TopSpeed()
+	limit, _ := s.Machine.TopSpeed()
 	return math.Min(fastest, limit)
 }
 

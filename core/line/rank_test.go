@@ -10,6 +10,7 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -25,7 +26,7 @@ func dcMotor(power, speed, amps q.Text) motor.Described {
 	return motor.Described{Kind: motor.PermanentMagnetDC, ThermalSwitch: "none", Plate: motor.Plate{Power: power, Speed: speed, Volts: "180 V", Amps: amps, Cooling: "closed"}}
 }
 
-func ranked(t testing.TB, in Input) Ranking {
+func ranked(t testing.TB, in plan.Input) Ranking {
 	t.Helper()
 	r, err := Rank(in)
 	require.NoError(t, err)
@@ -67,16 +68,16 @@ func TestRankingFindsTheBestRatio(t *testing.T) {
 	in.Shelf = []shelf.Item{onShelf("hoist", dcMotor("3/4 hp", "1750 rpm", "4.1 A"))}
 	for _, c := range ranked(t, in).Contenders {
 		margin := math.Inf(1)
-		for i, job := range c.train.machine.Jobs {
-			margin = math.Min(margin, c.train.best(&c.train.machine.Jobs[i], []reduction.Position{{Ratio: c.RatioOf, Keeps: c.train.reduction.Positions[0].Keeps}}).worth(job.Margin))
+		for i, job := range c.train.Machine.Jobs {
+			margin = math.Min(margin, c.train.best(&c.train.Machine.Jobs[i], []reduction.Position{{Ratio: c.RatioOf, Keeps: c.train.Reduction.Positions[0].Keeps}}).worth(job.Margin))
 			assert.Equal(t, c.Jobs[i].Name, job.Name)
 		}
 		best, bestDone := 0.0, 0
 		for k := range 4000 {
 			ratio := 0.2 * math.Pow(300/0.2, float64(k)/3999)
 			worst, done := math.Inf(1), 0
-			for i, job := range c.train.machine.Jobs {
-				f := c.train.best(&c.train.machine.Jobs[i], []reduction.Position{{Ratio: ratio, Keeps: c.train.reduction.Positions[0].Keeps}})
+			for i, job := range c.train.Machine.Jobs {
+				f := c.train.best(&c.train.Machine.Jobs[i], []reduction.Position{{Ratio: ratio, Keeps: c.train.Reduction.Positions[0].Keeps}})
 				worst = math.Min(worst, f.worth(job.Margin))
 				if f.outcome.done() {
 					done++

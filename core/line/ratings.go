@@ -25,21 +25,21 @@ type strain struct {
 
 // strains are what the jobs, each in its best position, ask of every stage's belt.
 func (t *train) strains(fares []fare) []strain {
-	out := make([]strain, len(t.reduction.Stages))
+	out := make([]strain, len(t.Reduction.Stages))
 	for j, fare := range fares {
 		if fare.outcome == cannotJudge || !fare.outcome.reached() {
 			continue
 		}
-		p := &t.reduction.Positions[fare.position]
+		p := &t.Reduction.Positions[fare.position]
 		torque, omega := fare.needed, fare.omega
-		for i := len(t.reduction.Stages) - 1; i >= 0; i-- {
+		for i := len(t.Reduction.Stages) - 1; i >= 0; i-- {
 			if p.Steps[i] == reduction.Out {
 				continue
 			}
-			s := t.reduction.Stages[i]
+			s := t.Reduction.Stages[i]
 			step := s.Steps[p.Steps[i]]
 			if step.Pull.Rated() && step.Driven > 0 {
-				now := strain{job: t.machine.Jobs[j].Name, brief: fare.starting || t.machine.Jobs[j].Duty.Kind == "seconds", pull: 2 * torque / step.Driven, v: omega * step.Driven / 2, omega: omega, step: step, count: 1}
+				now := strain{job: t.Machine.Jobs[j].Name, brief: fare.starting || t.Machine.Jobs[j].Duty.Kind == "seconds", pull: 2 * torque / step.Driven, v: omega * step.Driven / 2, omega: omega, step: step, count: 1}
 				now.rated = step.Pull.Carries(now.v)
 				if now.brief {
 					now.rated *= reduction.OverloadShare
@@ -65,7 +65,7 @@ func (t *train) ratingFindings(strains []strain, sys q.System) []f.Finding {
 		if s.count == 0 || s.share < closeToRating {
 			continue
 		}
-		stage := t.reduction.Stages[i]
+		stage := t.Reduction.Stages[i]
 		what, more := "belt", "A larger pulley on this stage, a second belt, or a wider section carries more."
 		switch stage.Kind {
 		case reduction.Chain:
@@ -90,7 +90,7 @@ func (d *derivations) ratings(strains []strain) {
 		if s.count == 0 {
 			continue
 		}
-		stage := d.train.reduction.Stages[i]
+		stage := d.train.Reduction.Stages[i]
 		label, src := "Belt"+d.nth(i)+" at its hardest job", ratingSource(stage)
 		switch stage.Kind {
 		case reduction.Chain:
@@ -136,13 +136,13 @@ type measuredRatio struct {
 }
 
 func (t *train) measuredRatio() (measuredRatio, bool) {
-	m := t.reduction.Measured
-	if m.Spindle == 0 || len(t.reduction.Positions) == 0 {
+	m := t.Reduction.Measured
+	if m.Spindle == 0 || len(t.Reduction.Positions) == 0 {
 		return measuredRatio{}, false
 	}
-	p := &t.reduction.Positions[m.Position]
-	out := measuredRatio{measured: m.Motor / m.Spindle / t.motor.Gear.Ratio, expected: p.Ratio, bare: p.Ratio}
-	for i, s := range t.reduction.Stages {
+	p := &t.Reduction.Positions[m.Position]
+	out := measuredRatio{measured: m.Motor / m.Spindle / t.Motor.Gear.Ratio, expected: p.Ratio, bare: p.Ratio}
+	for i, s := range t.Reduction.Stages {
 		if p.Steps[i] != reduction.Out {
 			out.bare *= 1 - s.Slip
 		}
@@ -173,9 +173,9 @@ func (v *verdict) measuredFinding() {
 // suspect names the wheel that explains a measured ratio with the least change to its size, or the
 // outside diameters taken for pitch.
 func (v *verdict) suspect(m measuredRatio) (field, words string) {
-	p := &v.reduction.Positions[v.reduction.Measured.Position]
+	p := &v.Reduction.Positions[v.Reduction.Measured.Position]
 	least := math.Inf(1)
-	for i, s := range v.reduction.Stages {
+	for i, s := range v.Reduction.Stages {
 		if p.Steps[i] == reduction.Out || s.Kind == reduction.Direct {
 			continue
 		}

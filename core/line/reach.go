@@ -53,7 +53,7 @@ var usualBurst = motor.Overload(5*60, 10*60)
 
 func (t *train) reach() Reach {
 	r := Reach{Positions: []PositionReach{}}
-	if omega, field := t.machine.TopSpeed(); field != "" {
+	if omega, field := t.Machine.TopSpeed(); field != "" {
 		r.TopRPM, r.TopLabel = tidy(omega/q.RPM), "spindle limit"
 		if field == "machine.limits.marked" {
 			r.TopLabel = "marked limit"
@@ -62,9 +62,9 @@ func (t *train) reach() Reach {
 	if !t.runs {
 		return r
 	}
-	points := min(reachPoints, reachPointsAll/max(len(t.reduction.Positions), 1))
-	for i := range t.reduction.Positions {
-		p := &t.reduction.Positions[i]
+	points := min(reachPoints, reachPointsAll/max(len(t.Reduction.Positions), 1))
+	for i := range t.Reduction.Positions {
+		p := &t.Reduction.Positions[i]
 		r.Positions = append(r.Positions, t.positionReach(p, points))
 	}
 	return r
@@ -74,7 +74,7 @@ func (t *train) positionReach(p *reduction.Position, points int) PositionReach {
 	low, high := t.span(p)
 	out := PositionReach{
 		Label: p.Label, Ratio: tidy(p.Ratio), Keeps: tidy(p.Keeps), Fixed: t.model.FixedSpeed(),
-		Spread: shownSpread(t.motor.Spread), LowRPM: tidy(low / q.RPM), HighRPM: tidy(high / q.RPM), Held: []Holding{}, RunUp: []float32{}, RunUpRPM: []float32{},
+		Spread: shownSpread(t.Motor.Spread), LowRPM: tidy(low / q.RPM), HighRPM: tidy(high / q.RPM), Held: []Holding{}, RunUp: []float32{}, RunUpRPM: []float32{},
 		RPM: make([]float32, points), Continuous: make([]float32, points), Intermittent: make([]float32, points), Peak: make([]float32, points),
 	}
 	step := math.Pow(high/low, 1/float64(points-1))

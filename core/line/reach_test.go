@@ -8,6 +8,7 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/work"
@@ -92,7 +93,7 @@ func TestDrawingIsToScaleAndSizesWhatIsNotMeasured(t *testing.T) {
 func TestStationsAreTitledByWhatTheyHold(t *testing.T) {
 	in := sound()
 	in.Plan.Control.Name, in.Plan.Motor.Name = "", ""
-	titles := func(in Input) (out []string) {
+	titles := func(in plan.Input) (out []string) {
 		for _, s := range assessed(t, in).Stations {
 			out = append(out, s.Title)
 		}
@@ -138,7 +139,7 @@ func TestSpeedPlate(t *testing.T) {
 	plate = assessed(t, in).SpeedPlate
 	assert.Equal(t, []float64{1}, plate.Knob)
 	assert.False(t, plate.Limited)
-	assert.Empty(t, assessed(t, Input{Units: "metric"}).SpeedPlate.Positions)
+	assert.Empty(t, assessed(t, plan.Input{Units: "metric"}).SpeedPlate.Positions)
 }
 
 // By hand for class B: 55 °C leaves 75 of 90 K, √(75/90) is 0.913, and 1500 m a twentieth less of it; the

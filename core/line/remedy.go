@@ -10,6 +10,7 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/finding"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -43,7 +44,7 @@ type option struct {
 
 // healer tries changes to a plan. Each is tried once, whichever job asks for it.
 type healer struct {
-	in    Input
+	in    plan.Input
 	now   *train
 	fares []fare // as the plan stands
 
@@ -56,7 +57,7 @@ type healer struct {
 	madeSwaps, madeAll bool
 }
 
-func newHealer(in Input, now *train, fares []fare) *healer {
+func newHealer(in plan.Input, now *train, fares []fare) *healer {
 	return &healer{in: in, now: now, fares: fares, swapped: map[int]option{}}
 }
 
@@ -99,7 +100,7 @@ func (h *healer) stronger(job int) []option {
 		return nil
 	}
 	changed := h.in.Plan.Reduction
-	stages, label, detail, ok := h.now.reduction.Stronger(changed.Stages, reduction.Weak(f.held.By), h.now.machine.Jobs[job].Margin/f.margin)
+	stages, label, detail, ok := h.now.Reduction.Stronger(changed.Stages, reduction.Weak(f.held.By), h.now.Machine.Jobs[job].Margin/f.margin)
 	if !ok {
 		return nil
 	}
@@ -174,10 +175,10 @@ func (h *healer) fixes(findings []finding.Finding) map[string][]Remedy {
 // them all. n is the stage, in words.
 func (h *healer) turnedCone(n string) []option {
 	i, err := strconv.Atoi(n)
-	if err != nil || i >= len(h.now.reduction.Stages) {
+	if err != nil || i >= len(h.now.Reduction.Stages) {
 		return nil
 	}
-	stage := h.now.reduction.Stages[i]
+	stage := h.now.Reduction.Stages[i]
 	length := stage.Steps[0].Length
 	changed := h.withStages()
 	var turned []string
@@ -201,7 +202,7 @@ func (h *healer) turnedCone(n string) []option {
 // limitFor sets the current limit the motor and drive ask for.
 func (h *healer) limitFor() []option {
 	c := h.in.Plan.Control
-	c.LimitAmps = typed(math.Min(1.5*h.now.motor.Amps.Value, h.now.feed.PeakAmps), "A")
+	c.LimitAmps = typed(math.Min(1.5*h.now.Motor.Amps.Value, h.now.feed.PeakAmps), "A")
 	o, ok := h.try(Remedy{Kind: "limit", Label: "Set the limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, within what the drive gives for a minute", Control: &c})
 	if !ok {
 		return nil
@@ -213,7 +214,7 @@ func (h *healer) limitFor() []option {
 // proportion lands just under.
 func (h *healer) slowerRotor() []option {
 	_, high := h.now.model.RotorSpan()
-	allowed := rotorAllowance(h.now.motor) * h.now.motor.Speed.Value
+	allowed := rotorAllowance(h.now.Motor) * h.now.Motor.Speed.Value
 	c := h.in.Plan.Control
 	c.TopHertz = typed(math.Floor(h.now.feed.TopHertz*allowed/high), "Hz")
 	o, ok := h.try(Remedy{Kind: "trim", Label: "Top at " + string(c.TopHertz), Detail: "keeps the rotor within what it was built for", Control: &c})
@@ -226,20 +227,20 @@ func (h *healer) slowerRotor() []option {
 // trimUnderLimit lowers the top speed by the control until the machine's limit is kept.
 func (h *healer) trimUnderLimit() []option {
 	fastest := 0.0
-	for i := range h.now.reduction.Positions {
-		p := &h.now.reduction.Positions[i]
+	for i := range h.now.Reduction.Positions {
+		p := &h.now.Reduction.Positions[i]
 		_, high := h.now.span(p)
 		fastest = math.Max(fastest, high)
 	}
 	c, share := h.in.Plan.Control, h.now.top/fastest
 	r := Remedy{Kind: "trim", Detail: "keeps the spindle under its limit in every position", Control: &c}
 	switch {
-	case h.now.control.DCDrive():
+	case h.now.Control.DCDrive():
 		// Against the top speed there is, not the trim: a drive short of volts turns slower than it.
 		_, high := h.now.model.RotorSpan()
-		c.TopTrim = typed(math.Floor(100*share*high/h.now.motor.Speed.Value), "%")
+		c.TopTrim = typed(math.Floor(100*share*high/h.now.Motor.Speed.Value), "%")
 		r.Label = "Trim to " + string(c.TopTrim)
-	case h.now.control.SetsHertz():
+	case h.now.Control.SetsHertz():
 		c.TopHertz = typed(math.Floor(10*h.now.feed.TopHertz*share)/10, "Hz")
 		r.Label = "Top at " + string(c.TopHertz)
 	default:
@@ -255,19 +256,19 @@ func (h *healer) trimUnderLimit() []option {
 // try assesses the plan with the remedy's stations in place of its own. It fails when they
 // cannot be used together or would spin something past what it bears.
 func (h *healer) try(r Remedy) (option, bool) {
-	s := h.now.stations
+	s := h.now.Stations
 	reader := q.NewReader("")
 	if r.Control != nil {
-		s.control = control.Resolve(*r.Control, reader)
+		s.Control = control.Resolve(*r.Control, reader)
 	}
 	switch {
 	case r.resolved != nil:
-		s.motor = *r.resolved
+		s.Motor = *r.resolved
 	case r.Motor != nil:
-		s.motor = motor.Resolve(*r.Motor, reader)
+		s.Motor = motor.Resolve(*r.Motor, reader)
 	}
 	if r.Reduction != nil {
-		s.reduction = reduction.Resolve(*r.Reduction, s.motor.Body.Shaft, reader)
+		s.Reduction = reduction.Resolve(*r.Reduction, s.Motor.Body.Shaft, reader)
 	}
 	o := option{Remedy: r, train: newTrain(s)}
 	if reader.Err() != nil || !o.train.runs {
@@ -296,17 +297,17 @@ func (h *healer) tryAll() {
 	for _, r := range h.motorRemedies() {
 		collect(&h.motors, r)
 	}
-	if amps := math.Min(1.5*h.now.motor.Amps.Value, h.now.feed.PeakAmps); amps > h.now.feed.LimitAmps {
+	if amps := math.Min(1.5*h.now.Motor.Amps.Value, h.now.feed.PeakAmps); amps > h.now.feed.LimitAmps {
 		c := h.in.Plan.Control
 		c.LimitAmps = typed(amps, "A")
 		collect(&h.limited, Remedy{Kind: "limit", Label: "Current limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, as far as the drive allows", Control: &c})
 	}
-	if h.now.motor.Cooling == "own-fan" {
+	if h.now.Motor.Cooling == "own-fan" {
 		m := h.in.Plan.Motor
 		m.Plate.Cooling = "blown"
 		collect(&h.cooled, Remedy{Kind: "cooling", Label: "Fit a fan with its own supply", Detail: "the motor then keeps its rated torque down to a crawl", Motor: &m})
 	}
-	if h.now.feed.FormFactor > 1 && h.now.control.Kind == control.PhaseAngle && !h.now.control.Choke {
+	if h.now.feed.FormFactor > 1 && h.now.Control.Kind == control.PhaseAngle && !h.now.Control.Choke {
 		c := h.in.Plan.Control
 		c.Choke = true
 		collect(&h.choked, Remedy{Kind: "choke", Label: "Add a choke", Detail: "in the armature lead; smoother current heats the motor less", Control: &c})
@@ -316,7 +317,7 @@ func (h *healer) tryAll() {
 // trimRemedies are other top speeds: trims of the plate for a DC drive, top hertz for an inverter.
 func (h *healer) trimRemedies() []Remedy {
 	var out []Remedy
-	switch c := h.now.control; {
+	switch c := h.now.Control; {
 	case c.DCDrive():
 		for _, share := range []float64{0.65, 0.8, 1} {
 			if math.Abs(share-c.TopTrim) < 0.005 {
@@ -328,7 +329,7 @@ func (h *healer) trimRemedies() []Remedy {
 		}
 	case c.Kind == control.Inverter: // one phase out never goes above plate hertz
 		for _, hertz := range []float64{40, 50, 60, 75, 87, 100} {
-			if math.Abs(hertz-h.now.feed.TopHertz) < 0.5 || hertz < 0.6*h.now.motor.Hertz.Value {
+			if math.Abs(hertz-h.now.feed.TopHertz) < 0.5 || hertz < 0.6*h.now.Motor.Hertz.Value {
 				continue
 			}
 			changed := h.in.Plan.Control
@@ -357,12 +358,12 @@ func (h *healer) motorRemedies() []Remedy {
 		resolved := &motors[i]
 		r := Remedy{Kind: "motor", Label: "Use " + item.Called(), Detail: "from the shelf, on the same pulleys", Motor: m, resolved: resolved}
 		amps := resolved.Amps.Value
-		if h.now.control.LimitAmps > 0 && amps > 0 {
+		if h.now.Control.LimitAmps > 0 && amps > 0 {
 			c := h.in.Plan.Control
 			c.LimitAmps = typed(1.5*amps, "A")
 			r.Control = &c
 		}
-		if drive := h.now.control.Amps; drive > 0 && drive < amps {
+		if drive := h.now.Control.Amps; drive > 0 && drive < amps {
 			r.Detail += "; it would like a " + q.Show(amps, q.Current, h.in.Units) + " drive"
 		}
 		out = append(out, r)
@@ -378,14 +379,14 @@ func typed(v float64, unit string) q.Text {
 
 // overspeeds reports whether the plan can pass the machine's limit or what the rotor bears.
 func (t *train) overspeeds() bool {
-	for i := range t.reduction.Positions {
-		p := &t.reduction.Positions[i]
+	for i := range t.Reduction.Positions {
+		p := &t.Reduction.Positions[i]
 		if _, high := t.span(p); high > t.top*(1+speedTolerance) {
 			return true
 		}
 	}
 	_, high := t.model.RotorSpan()
-	return t.motor.Kind.Family() == motor.InductionFamily && high > rotorAllowance(t.motor)*t.motor.Speed.Value*1.005
+	return t.Motor.Kind.Family() == motor.InductionFamily && high > rotorAllowance(t.Motor)*t.Motor.Speed.Value*1.005
 }
 
 // rotorAllowance is how far past plate speed an induction rotor may be spun [common practice].

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -14,7 +15,7 @@ import (
 )
 
 // shortPlan falls short below half speed: the slow end of a big pot.
-func shortPlan() Input {
+func shortPlan() plan.Input {
 	in := sound()
 	in.Machine.Jobs = []work.Job{
 		{ID: "pots", Name: "Big pots", Speed: work.SpeedBand{From: "30", To: "90"}, Load: work.Load{Torque: "7 N·m", From: "measured"}},
@@ -147,7 +148,7 @@ func TestTheRatioOfferedIsTheBestThereIs(t *testing.T) {
 	}
 }
 
-func assessedWith(t *testing.T, in Input, r reduction.Described) Assessment {
+func assessedWith(t *testing.T, in plan.Input, r reduction.Described) Assessment {
 	in.Plan.Reduction = r
 	return assessed(t, in)
 }

@@ -22,7 +22,7 @@ type School struct {
 // schools are the three usual ways: a salvaged direct-current motor on a drive, three phases on an
 // inverter, and a single-phase motor kept on cones.
 func (b *builder) schools() []School {
-	c := &contest{in: b.in, s: b.stations}
+	c := &contest{in: b.in, s: b.Stations}
 	out := []School{
 		b.school(c, "dc", "Salvaged direct current and a drive", "Cheap where exercise machines are scrapped; brushes wear, speed holds well, torque at the slow end is good.",
 			func(k motor.Kind) bool { return k.Family() == motor.DCFamily && k.Brushed() }, "school.drive", "Drive for direct current"),
@@ -36,7 +36,7 @@ func (b *builder) schools() []School {
 
 // school finds the best contender of a sort, from the plan and the shelf.
 func (b *builder) school(c *contest, id, name, says string, sort func(motor.Kind) bool, part, partName string) School {
-	s := School{ID: id, Name: name, Says: says, Jobs: len(b.machine.Jobs)}
+	s := School{ID: id, Name: name, Says: says, Jobs: len(b.Machine.Jobs)}
 	var best Contender
 	consider := func(item shelf.Item) {
 		if m := motor.Resolve(item.Motor, q.NewReader("")); !sort(m.Kind) || !m.Ready() {

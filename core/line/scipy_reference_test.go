@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	"jiriki/core/reduction"
 	"jiriki/core/working"
 )
@@ -31,7 +32,7 @@ func TestRunUpTimeAgainstSciPy(t *testing.T) {
 		m := motor.Resolved{Kind: motor.WoundDC, Speed: known(c.Volts / c.Ke), Torque: known(c.Ke * c.Limit), Amps: known(c.Limit), Gear: motor.Gear{Ratio: 1, Keeps: 1},
 			DC: motor.DC{Ke: known(c.Ke), Resistance: known(c.R), Friction: known(c.Loss)}}
 		feed := motor.Feed{Way: motor.DirectCurrent, Volts: c.Volts, FormFactor: 1, Amps: c.Limit, PeakAmps: math.Inf(1), LimitAmps: c.Limit, Slowest: 0.01, TopTrim: 1}
-		tr := &train{stations: stations{motor: m}, runs: true, feed: feed, model: m.On(feed), top: math.Inf(1)}
+		tr := &train{Stations: plan.Stations{Motor: m}, runs: true, feed: feed, model: m.On(feed), top: math.Inf(1)}
 		p := &reduction.Position{Ratio: 1, Keeps: 1}
 		assert.InEpsilon(t, c.Seconds, tr.timeToSpeed(c.Inertia, c.Friction, c.Omega, p), 2e-3)
 		assert.True(t, math.IsInf(tr.timeToSpeed(c.Inertia, 10*c.Ke*c.Limit, c.Omega, p), 1), "friction it cannot pass")

@@ -7,6 +7,7 @@ import (
 	"slices"
 	"strings"
 
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/work"
@@ -26,7 +27,7 @@ type SearchAsk struct {
 
 // SearchInput is a plan and the bounds within which to look for its reduction.
 type SearchInput struct {
-	Input
+	plan.Input
 	Ask SearchAsk `json:"ask"`
 }
 
@@ -53,7 +54,7 @@ type Progress func(share float64) bool
 // is quantity.FieldErrors when a bound cannot be used or the input is past what is taken at once, or
 // [ErrStopped].
 func Search(in SearchInput, progress Progress) (SearchResult, error) {
-	s, err := resolve(in.Input)
+	s, err := plan.Resolve(in.Input)
 	if err != nil {
 		return SearchResult{}, err
 	}
@@ -63,7 +64,7 @@ func Search(in SearchInput, progress Progress) (SearchResult, error) {
 		return SearchResult{}, err
 	}
 	out := SearchResult{Found: []Found{}, Units: units(in.Units), Wide: t.wide()}
-	if !t.runs || !slices.ContainsFunc(s.machine.Jobs, func(j work.Need) bool { return j.Missing == "" }) {
+	if !t.runs || !slices.ContainsFunc(s.Machine.Jobs, func(j work.Need) bool { return j.Missing == "" }) {
 		return out, nil
 	}
 	l := &searcher{train: t, bounds: bounds, progress: progress}
@@ -75,7 +76,7 @@ func Search(in SearchInput, progress Progress) (SearchResult, error) {
 	out.Tried, out.LeftOut = l.tried, bounds.leftOut
 	shower := &shower{in: in.Input, now: t, bounds: bounds}
 	out.Found = shower.showAll(front.best())
-	if len(in.Plan.Reduction.Stages) > 0 && len(t.reduction.Positions) > 0 {
+	if len(in.Plan.Reduction.Stages) > 0 && len(t.Reduction.Positions) > 0 {
 		now := shower.asItIs()
 		out.Now = &now
 	}
@@ -145,10 +146,10 @@ func (a SearchAsk) bounds(t *train, stock shelfStock) (bounds, error) {
 		b.leftOut += f.thin(most)
 		b.families = append(b.families, &f)
 	}
-	stages := t.reduction.Stages
+	stages := t.Reduction.Stages
 	if a.Keep < 0 || a.Keep > len(stages) {
 		r.Refuse("keep", fmt.Sprint(a.Keep), "there are not so many stages to keep")
-	} else if t.reduction.Missing == "" {
+	} else if t.Reduction.Missing == "" {
 		b.kept = stages[len(stages)-a.Keep:]
 	}
 	b.keptPositions = reduction.Positions(b.kept)

@@ -12,6 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -95,7 +96,7 @@ func BenchmarkSearchTwelve(b *testing.B) {
 
 func BenchmarkBruteForceTwelve(b *testing.B) {
 	in := withPulleys(12, sixJobs())
-	s, err := resolve(in.Input)
+	s, err := plan.Resolve(in.Input)
 	if err != nil {
 		b.Fatal(err)
 	}
@@ -193,7 +194,7 @@ func (l *searcher) bruteGrade(stages [][]*pair, logs ...float64) (done uint64, w
 	for _, s := range stages {
 		keeps *= s[0].family.blank.Keeps
 	}
-	g := &grades{jobs: len(l.machine.Jobs), done: make([]uint64, len(logs)), trim: make([]bool, len(logs)), steps: make([]int8, len(logs)*len(l.machine.Jobs)), worst: make([]int8, len(logs))}
+	g := &grades{jobs: len(l.Machine.Jobs), done: make([]uint64, len(logs)), trim: make([]bool, len(logs)), steps: make([]int8, len(logs)*len(l.Machine.Jobs)), worst: make([]int8, len(logs))}
 	places := make([]int, len(logs))
 	for i, log := range logs {
 		nearest := math.Floor(log/gradeSpacing+0.5) * gradeSpacing
@@ -247,7 +248,7 @@ func TestSearchEqualsBruteForce(t *testing.T) {
 		if rapid.Bool().Draw(t, "no limit") {
 			in.Machine.Limits.Spindle = ""
 		}
-		s, err := resolve(in.Input)
+		s, err := plan.Resolve(in.Input)
 		require.NoError(t, err)
 		tr := newTrain(s)
 		b, err := in.Ask.bounds(tr, in.Shelf)

@@ -53,17 +53,17 @@ func (t *train) settingSheet(sys q.System) settingSheet {
 	}
 	s.spin = s.leastRamp()
 	switch {
-	case t.control.DCDrive():
+	case t.Control.DCDrive():
 		s.byVolts()
-	case t.control.SetsHertz():
+	case t.Control.SetsHertz():
 		s.inverter()
-	case t.control.Kind == control.StepperDriver:
+	case t.Control.Kind == control.StepperDriver:
 		s.stepper()
-	case t.control.Kind == control.VariableTransformer && t.feed.Way != motor.OnTheLine:
+	case t.Control.Kind == control.VariableTransformer && t.feed.Way != motor.OnTheLine:
 		s.transformer()
-	case t.control.Kind == control.SeriesResistor:
+	case t.Control.Kind == control.SeriesResistor:
 		s.resistor()
-	case t.control.Kind == control.CapacitorSet:
+	case t.Control.Kind == control.CapacitorSet:
 		s.capacitors()
 	default:
 		s.onTheLine()
@@ -82,11 +82,11 @@ type trimChoice struct {
 // topTrim is the trim as set, or the full plate, with what the other school would do.
 func (s *settingSheet) topTrim() trimChoice {
 	forHours := "65 % of plate speed for a motor that works for hours: heat and commutator wear climb above it."
-	if s.control.Trimmed {
-		if s.control.TopTrim > 0.7 {
-			return trimChoice{s.control.TopTrim, forHours}
+	if s.Control.Trimmed {
+		if s.Control.TopTrim > 0.7 {
+			return trimChoice{s.Control.TopTrim, forHours}
 		}
-		return trimChoice{s.control.TopTrim, "Full plate speed: the plate is what the maker stands by."}
+		return trimChoice{s.Control.TopTrim, "Full plate speed: the plate is what the maker stands by."}
 	}
 	return trimChoice{1, forHours}
 }
@@ -104,19 +104,19 @@ type spinUp struct{ seconds, energy, coast float64 }
 
 // leastRamp is the longest of the jobs of inertia; zero where none tells it.
 func (s *settingSheet) leastRamp() (out spinUp) {
-	for i := range s.machine.Jobs {
-		job := &s.machine.Jobs[i]
-		if job.Method != work.ByInertia || job.Missing != "" || len(s.reduction.Positions) == 0 {
+	for i := range s.Machine.Jobs {
+		job := &s.Machine.Jobs[i]
+		if job.Method != work.ByInertia || job.Missing != "" || len(s.Reduction.Positions) == 0 {
 			continue
 		}
-		p := &s.reduction.Positions[s.best(job, s.reduction.Positions).position]
+		p := &s.Reduction.Positions[s.best(job, s.Reduction.Positions).position]
 		_, high := s.span(p)
 		top := math.Min(job.High, high)
 		if took := s.timeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p); !math.IsInf(took, 0) {
 			out.seconds = math.Max(out.seconds, took)
 		}
 		out.energy = math.Max(out.energy, job.Spinning.Inertia*top*top/2)
-		if rubs := job.Spinning.Friction + s.motor.DC.Friction.Value*p.Ratio; rubs > 0 {
+		if rubs := job.Spinning.Friction + s.Motor.DC.Friction.Value*p.Ratio; rubs > 0 {
 			out.coast = math.Max(out.coast, job.Spinning.Inertia*top/rubs)
 		}
 	}
@@ -127,12 +127,12 @@ func (s *settingSheet) leastRamp() (out spinUp) {
 func (s *settingSheet) ramps() {
 	spin, least := s.spin, s.spin.seconds
 	seconds, formula, put := usualRamp, "2–3 s is usual", "no job tells the inertia"
-	if s.control.Accel > 0 {
-		seconds, put = s.control.Accel, "as put in"
+	if s.Control.Accel > 0 {
+		seconds, put = s.Control.Accel, "as put in"
 	}
 	if least > 0 {
 		formula, put = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more", fmt.Sprintf("%s at the torque there is for some seconds", s.show(least, q.Duration))
-		if s.control.Accel == 0 {
+		if s.Control.Accel == 0 {
 			seconds = math.Max(usualRamp, rampMargin*least)
 		}
 	}
@@ -158,11 +158,11 @@ func joules(v float64) string {
 // currentLimit is the plan's own where it is within 1.5 × the plate's amps and what drive and magnets bear;
 // else that.
 func (s *settingSheet) currentLimit() {
-	amps := s.motor.Amps.Value
+	amps := s.Motor.Amps.Value
 	limit := math.Min(1.5*amps, s.feed.PeakAmps)
 	put := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.feed.PeakAmps, q.Current))
 	// A dial is not read to a hundredth.
-	if chosen := s.control.LimitAmps; chosen > 0 && chosen < 1.02*limit {
+	if chosen := s.Control.LimitAmps; chosen > 0 && chosen < 1.02*limit {
 		if chosen < 0.98*limit {
 			put += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current), s.show(chosen, q.Current))
 		}
@@ -176,14 +176,14 @@ func (s *settingSheet) currentLimit() {
 func (s *settingSheet) knobs() {
 	value := map[string]string{
 		"pot": "5 or 10 kΩ, linear", "0-5": "0–5 V in", "0-10": "0–10 V in", "4-20": "4–20 mA in", "pwm": "pulses in", "panel": "its own panel",
-	}[s.control.Knob]
+	}[s.Control.Knob]
 	watch := "Wiper in the middle. Ends swapped is full speed at nothing: turn it with the motor off and meter it first."
-	if s.control.Knob != "pot" {
+	if s.Control.Knob != "pot" {
 		watch = "Screened lead, the screen earthed at the drive only."
 	}
 	s.add(dial{"knob", "Speed command", value, "as the drive's maker allows", "a knob, or a signal", watch, "", source.KnobWiring})
 	start := "a switch that stays, on its enable"
-	if s.control.Momentary {
+	if s.Control.Momentary {
 		start = "two buttons, start and stop, on its enable"
 	}
 	s.add(dial{"enable", "Start and stop", start, "enable, not mains", "mains switching skips the ramps and locks it out for seconds", "The thermal switch and the stop sit in the same loop.", "", source.KnobWiring})

@@ -12,7 +12,7 @@ import (
 
 // inverter are an inverter's settings, motor first.
 func (s *settingSheet) inverter() {
-	m, c := s.motor, s.control
+	m, c := s.Motor, s.Control
 	low, high := s.model.RotorSpan()
 	s.add(dial{"reset", "Everything to the maker's own settings", "once, first", "", "a second-hand drive remembers its last machine", "Belt off; some settings only change while stopped.", "", source.Typed})
 	s.add(dial{"motor-amps", "Motor amps", s.show(m.Amps.Value, q.Current), "from the plate", "for the volts the links are set to", "This is its overload protection: never set it higher.", "", source.Typed})
@@ -36,14 +36,14 @@ func (s *settingSheet) inverter() {
 	s.stopMode()
 	s.knobs()
 	s.add(dial{"restart", "Start by itself when power returns", "off", "", "a machine must not start unasked", "Pull the plug while it runs and put it back: it must stay still.", "", source.LocalCode})
-	if c.ThreeIn && !s.supply.Three {
-		s.add(dial{"phase-loss", "Phase-loss trip on the input", "off, if its maker allows one phase", "I_in ≈ √3 × as much", s.show(ratedAmps(s.stations), q.Current) + " is what it gives so", "Watch the ripple trip under full load.", "", source.OnePhaseIn})
+	if c.ThreeIn && !s.Supply.Three {
+		s.add(dial{"phase-loss", "Phase-loss trip on the input", "off, if its maker allows one phase", "I_in ≈ √3 × as much", s.show(ratedAmps(s.Stations), q.Current) + " is what it gives so", "Watch the ripple trip under full load.", "", source.OnePhaseIn})
 	}
 }
 
 func (s *settingSheet) mode() {
 	value, watch, other := "volts per hertz", "Raise the boost only as far as it starts the load: more just heats it.", "Vector: steadier at the slow end, once it has been tuned to this motor."
-	if s.control.Vector {
+	if s.Control.Vector {
 		value, watch, other = "vector, sensorless", "Let it tune itself with the shaft free and the belt off.", "Volts per hertz: nothing to tune, and two motors on one drive."
 	}
 	s.add(dial{"mode", "Volts per hertz or vector", value, "", "steady down to " + q.Percent(s.feed.Slowest) + " of base speed", watch, other, source.SlowestSpeed})
@@ -54,8 +54,8 @@ func (s *settingSheet) stopMode() {
 	energy := s.spin.energy
 	value, put, watch := "ramp to stop", "trips on over-volts mean the ramp is too short", "Coast if a heavy wheel trips it and no brake resistor is fitted."
 	switch {
-	case s.control.BrakeOhms > 0:
-		value, put = "ramp, brake resistor on", s.show(s.control.BrakeOhms, q.Resistance)
+	case s.Control.BrakeOhms > 0:
+		value, put = "ramp, brake resistor on", s.show(s.Control.BrakeOhms, q.Resistance)
 		watch = "Where it has a jumper in place of a resistor, take that out first. It runs hot: guard it."
 	case energy > 2000:
 		value, put = "coast", joules(energy)+" turns in it and no brake resistor is put in"
@@ -66,7 +66,7 @@ func (s *settingSheet) stopMode() {
 
 // stepper are the settings of a stepper driver.
 func (s *settingSheet) stepper() {
-	m := s.motor
+	m := s.Motor
 	_, high := s.model.RotorSpan()
 	s.add(dial{"phase-amps", "Amps a phase", s.show(m.Amps.Value, q.Current), "from the plate", "peak on some drivers is 1.4 × that: read its sheet", "Never plug or unplug the motor with power on: it kills the driver.", "", source.Typed})
 	s.add(dial{"hold", "Amps when holding", q.Percent(0.5), "half is usual", "it must hold still, not move", "Warm to the hand is well; over 80 °C lower it.", "", source.StepperTorque})
@@ -76,21 +76,21 @@ func (s *settingSheet) stepper() {
 
 // capacitors is the choice of a fan's run capacitor.
 func (s *settingSheet) capacitors() {
-	s.add(dial{"capacitor-volts", "Run capacitor, marked for", s.show(math.Max(2*s.supply.Volts, 250), q.Voltage) + " AC or more", "≥ 2·V_line", s.show(s.supply.Volts, q.Voltage), "Film or oil, never the electrolytic of a start capacitor.", "", source.FanLaws})
+	s.add(dial{"capacitor-volts", "Run capacitor, marked for", s.show(math.Max(2*s.Supply.Volts, 250), q.Voltage) + " AC or more", "≥ 2·V_line", s.show(s.Supply.Volts, q.Voltage), "Film or oil, never the electrolytic of a start capacitor.", "", source.FanLaws})
 	s.add(dial{"starts", "Starts on the smallest", "10 of 10", "", "warm and cold", "A capacitor it starts on nine times of ten burns it the tenth.", "", source.FanLaws})
 }
 
 // onTheLine are what is set where a motor is switched straight to its supply.
 func (s *settingSheet) onTheLine() {
-	if s.supply.Battery {
+	if s.Supply.Battery {
 		return
 	}
-	m := s.motor
+	m := s.Motor
 	s.add(dial{"overload", "Overload trip", s.show(s.circuit().Overload, q.Current), "1.0 to 1.15·I_plate by the code", s.show(m.Amps.Value, q.Current) + " on the plate", "Set to the plate, and put back by hand, not by itself.", "", circuitSource(s.circuit().Code)})
 	if m.Kind == motor.ThreePhase {
 		s.add(dial{"rotation", "Which way it turns", "swap any two phases", "", "bump it with the belt off", "", "", source.Typed})
 	}
-	if s.control.Kind == control.Contactor && m.Kind.HasStartSwitch() {
+	if s.Control.Kind == control.Contactor && m.Kind.HasStartSwitch() {
 		s.add(dial{"switch-click", "Its start switch", "clicks out within a second or two", "near 75 % of synchronous", s.show(0.75*m.Synchronous(), q.Speed), "If it hums on without the click, switch off at once: winding and capacitor burn.", "", source.StartMultiple})
 	}
 }

@@ -9,12 +9,13 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/supply"
 	"jiriki/core/work"
 )
 
-func setting(t *testing.T, in Input, name string) Setting {
+func setting(t *testing.T, in plan.Input, name string) Setting {
 	t.Helper()
 	for _, s := range assessed(t, in).Settings {
 		if s.Name == name {
@@ -72,7 +73,7 @@ func TestAPlainSwitchSetsItsOverloadTrip(t *testing.T) {
 	assert.Equal(t, "2.99\u202fA", setting(t, in, "Overload trip").Value, "1.15 × plate amps")
 }
 
-func sheetOf(s stations, in Input) *settingSheet {
+func sheetOf(s plan.Stations, in plan.Input) *settingSheet {
 	sheet := newTrain(s).settingSheet(in.Units)
 	return &sheet
 }
@@ -83,7 +84,7 @@ func TestRampsFollowTheInertia(t *testing.T) {
 	in := inverted()
 	in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: "spin", Name: "Up to speed", Speed: work.SpeedBand{To: "300", Cover: "any"},
 		Load: work.Load{By: "inertia", Inertia: work.InertiaLoad{Within: "60 s", Parts: []work.Part{{Shape: "ring", Diameter: "900 mm", Inside: "800 mm", Mass: "60 kg"}}}}})
-	s, err := resolve(in)
+	s, err := plan.Resolve(in)
 	require.NoError(t, err)
 	sheet := sheetOf(s, in)
 	spin := sheet.spin
@@ -94,7 +95,7 @@ func TestRampsFollowTheInertia(t *testing.T) {
 	assert.Equal(t, "coast", setting(t, in, "Stop mode").Value)
 	assert.Zero(t, spin.coast, "nothing rubs")
 	in.Machine.Jobs[1].Load.Inertia.Friction = "2 N·m"
-	s, err = resolve(in)
+	s, err = plan.Resolve(in)
 	require.NoError(t, err)
 	assert.InEpsilon(t, 10.875*31.416/2, sheetOf(s, in).spin.coast, 0.01)
 	in.Plan.Control.BrakeOhms = "80 Ω"
@@ -112,7 +113,7 @@ func TestEveryControlHasItsSettings(t *testing.T) {
 	old.Plan.Control.Kind = control.VariableTransformer
 	wasteful.Plan.Control.Kind, wasteful.Plan.Control.Ohms = control.SeriesResistor, "40 Ω"
 	single.Plan.Control = control.Described{Kind: control.SinglePhaseInverter, Volts: "230 V", Amps: "4 A", LowHertz: "40 Hz"}
-	for name, in := range map[string]Input{"phase-angle": sound(), "inverter": inverted(), "switch": switched(), "stepper": stepping, "brushless": brushless, "variac": old, "resistor": wasteful, "one phase out": single} {
+	for name, in := range map[string]plan.Input{"phase-angle": sound(), "inverter": inverted(), "switch": switched(), "stepper": stepping, "brushless": brushless, "variac": old, "resistor": wasteful, "one phase out": single} {
 		settings := assessed(t, in).Settings
 		require.NotEmpty(t, settings, name)
 		seen := map[string]bool{}

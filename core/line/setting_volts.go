@@ -12,10 +12,10 @@ import (
 
 // byVolts are the settings of a drive that sets speed by volts.
 func (s *settingSheet) byVolts() {
-	m, amps := s.motor, s.motor.Amps.Value
-	mains := !s.supply.Battery
+	m, amps := s.Motor, s.Motor.Amps.Value
+	mains := !s.Supply.Battery
 	if mains {
-		s.add(dial{"line-link", "Link for the line's volts", s.show(s.supply.Volts, q.Voltage), "V_line", "from the socket", "Power off, its capacitors drained. Set for fewer volts than come in it burns at once.", "", source.Typed})
+		s.add(dial{"line-link", "Link for the line's volts", s.show(s.Supply.Volts, q.Voltage), "V_line", "from the socket", "Power off, its capacitors drained. Set for fewer volts than come in it burns at once.", "", source.Typed})
 	}
 	s.add(dial{"armature-link", "Range for the motor's volts", s.show(math.Min(s.feed.Volts, m.Volts.Value), q.Voltage), "least of V_plate and what the drive gives",
 		fmt.Sprintf("%s on the plate, %s to be had", s.show(m.Volts.Value, q.Voltage), s.show(s.feed.Volts, q.Voltage)), "", "", source.PhaseAngle})
@@ -35,7 +35,7 @@ func (s *settingSheet) byVolts() {
 		fmt.Sprintf("%s of %s", q.Percent(s.feed.Slowest), s.show(low/s.feed.Slowest, q.Speed)),
 		"Lowest that does not stall under the job; many like it at zero so the knob stops the machine.", "", source.SlowestSpeed})
 	s.ramps()
-	if m.Kind.Family() != motor.DCFamily || s.control.Kind == control.BrushlessDrive {
+	if m.Kind.Family() != motor.DCFamily || s.Control.Kind == control.BrushlessDrive {
 		return // armature feedback is for brushed motors on direct current
 	}
 	s.add(dial{"ir", "IR compensation", "0 to begin with", "ΔV = I·R", fmt.Sprintf("%s × %s is %s at full load, %s of its speed", s.show(amps, q.Current), s.show(m.DC.Resistance.Value, q.Resistance), s.show(amps*m.DC.Resistance.Value, q.Voltage), q.Percent(amps*m.DC.Resistance.Value/m.Volts.Value)),
@@ -44,20 +44,20 @@ func (s *settingSheet) byVolts() {
 
 // transformer are the settings of a variable transformer with a bridge.
 func (s *settingSheet) transformer() {
-	volts := s.motor.Volts.Value / control.PhaseAngleAverage(1)
+	volts := s.Motor.Volts.Value / control.PhaseAngleAverage(1)
 	if s.feed.Way == motor.CutSine {
-		volts = s.motor.Volts.Value
+		volts = s.Motor.Volts.Value
 	}
 	s.add(dial{"zero", "Before each start", "turned down to nothing", "", "nothing else holds the current", "", "", source.Typed})
-	s.add(dial{"max", "Highest it may be turned to", s.show(math.Min(volts, s.supply.Volts), q.Voltage), "V_ac = V_plate / 0.9 with a bridge", s.show(s.motor.Volts.Value, q.Voltage) + " on the plate", "Put a stop on its dial there.", "", source.PhaseAngle})
-	s.add(dial{"fuse", "Fuse out of it", s.show(1.25*s.motor.Amps.Value, q.Current), "next above 1.25·I_plate", s.show(s.motor.Amps.Value, q.Current) + " on the plate", "", "", source.FuseArmature})
+	s.add(dial{"max", "Highest it may be turned to", s.show(math.Min(volts, s.Supply.Volts), q.Voltage), "V_ac = V_plate / 0.9 with a bridge", s.show(s.Motor.Volts.Value, q.Voltage) + " on the plate", "Put a stop on its dial there.", "", source.PhaseAngle})
+	s.add(dial{"fuse", "Fuse out of it", s.show(1.25*s.Motor.Amps.Value, q.Current), "next above 1.25·I_plate", s.show(s.Motor.Amps.Value, q.Current) + " on the plate", "", "", source.FuseArmature})
 }
 
 // resistor is the setting of a series resistor.
 func (s *settingSheet) resistor() {
-	if s.control.Ohms == 0 {
+	if s.Control.Ohms == 0 {
 		return
 	}
 	light, full := s.resistorSpeeds()
-	s.add(dial{"ohms", "Resistor in series", s.show(s.control.Ohms, q.Resistance), "V = K_e·ω + I·(R + R_series)", fmt.Sprintf("%s lightly loaded, %s at rated torque", s.show(light, q.Speed), s.show(full, q.Speed)), "Feel it: it must shed " + s.show(s.resistorWaste(), q.Power) + " without touching anything that burns.", "", source.DCMachine})
+	s.add(dial{"ohms", "Resistor in series", s.show(s.Control.Ohms, q.Resistance), "V = K_e·ω + I·(R + R_series)", fmt.Sprintf("%s lightly loaded, %s at rated torque", s.show(light, q.Speed), s.show(full, q.Speed)), "Feel it: it must shed " + s.show(s.resistorWaste(), q.Power) + " without touching anything that burns.", "", source.DCMachine})
 }

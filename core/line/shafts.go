@@ -22,7 +22,7 @@ func (v *verdict) shaftFindings() {
 	if !v.runs {
 		return
 	}
-	for i, s := range v.reduction.Stages {
+	for i, s := range v.Reduction.Stages {
 		nth := v.nth(i)
 		driving, driven := v.twist(i)
 		v.fitFinding(fmt.Sprintf("driving.%d", i), fmt.Sprintf("reduction.stages[%d].onDriving", i), "Driving shaft"+nth, s.OnDriving, driving)
@@ -40,7 +40,7 @@ func (v *verdict) shaftFindings() {
 
 // nth names a stage among several.
 func (t *train) nth(stage int) string {
-	if len(t.reduction.Stages) < 2 {
+	if len(t.Reduction.Stages) < 2 {
 		return ""
 	}
 	return fmt.Sprintf(" of stage %d", stage+1)
@@ -57,10 +57,10 @@ func (t *train) twist(stage int) (driving, driven float64) {
 	for k := range twistPoints {
 		most = math.Max(most, t.model.Peak(low+(high-low)*float64(k)/(twistPoints-1)).Torque)
 	}
-	for i := range t.reduction.Positions {
-		p := &t.reduction.Positions[i]
+	for i := range t.Reduction.Positions {
+		p := &t.Reduction.Positions[i]
 		torque := most
-		for n, s := range t.reduction.Stages[:stage+1] {
+		for n, s := range t.Reduction.Stages[:stage+1] {
 			before := torque
 			if p.Steps[n] != reduction.Out {
 				torque *= s.Steps[p.Steps[n]].Ratio * s.Keeps
@@ -94,27 +94,27 @@ func (v *verdict) fitFinding(id, field, what string, fit reduction.Fit, torque f
 
 // bearingFinding weighs the spindle's bearings in grease against its top speed.
 func (v *verdict) bearingFinding() {
-	d := v.machine.Bearing * 1000
+	d := v.Machine.Bearing * 1000
 	if d == 0 || !v.runs {
 		return
 	}
 	fastest := 0.0
-	for i := range v.reduction.Positions {
-		_, high := v.span(&v.reduction.Positions[i])
+	for i := range v.Reduction.Positions {
+		_, high := v.span(&v.Reduction.Positions[i])
 		fastest = math.Max(fastest, math.Min(high, v.top)/q.RPM)
 	}
 	if d*fastest > greaseLimit {
 		v.add(f.Work, "bearing", f.Caution, "machine.limits.bearing", "Spindle bearings fast for grease",
 			fmt.Sprintf("%s mean diameter at %s is past 250 000 mm·rpm, to about %s. Overfilled they run hot sooner: fill a third, and feel them after the first hour.",
-				v.show(v.machine.Bearing, q.Length), v.show(fastest*q.RPM, q.Speed), v.show(greaseLimit/d*q.RPM, q.Speed)))
+				v.show(v.Machine.Bearing, q.Length), v.show(fastest*q.RPM, q.Speed), v.show(greaseLimit/d*q.RPM, q.Speed)))
 	}
 }
 
 // frameFinding says what to make where the motor's frame is not the one the bracket was drilled for.
 func (v *verdict) frameFinding() {
-	hertz := v.supply.Hertz
-	have, knownMotor := motor.FindFrame(v.motor.Frame, hertz)
-	want, knownBracket := motor.FindFrame(v.machine.Frame, hertz)
+	hertz := v.Supply.Hertz
+	have, knownMotor := motor.FindFrame(v.Motor.Frame, hertz)
+	want, knownBracket := motor.FindFrame(v.Machine.Frame, hertz)
 	if !knownMotor || !knownBracket {
 		return
 	}

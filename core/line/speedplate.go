@@ -37,7 +37,7 @@ var knobSettings = []float64{0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1}
 
 func (t *train) speedPlate(fares []fare) SpeedPlate {
 	plate := SpeedPlate{Knob: []float64{}, Positions: []PlatePosition{}, Jobs: []PlateJob{}}
-	if !t.runs || len(t.reduction.Positions) == 0 {
+	if !t.runs || len(t.Reduction.Positions) == 0 {
 		return plate
 	}
 	plate.Knob = knobSettings
@@ -45,8 +45,8 @@ func (t *train) speedPlate(fares []fare) SpeedPlate {
 		plate.Knob = []float64{1}
 	}
 	fastest := 0.0
-	for i := range t.reduction.Positions {
-		p := &t.reduction.Positions[i]
+	for i := range t.Reduction.Positions {
+		p := &t.Reduction.Positions[i]
 		low, high := t.span(p)
 		row := PlatePosition{Label: p.Label, Ratio: q.Ratio(p.Ratio), RPM: make([]float64, len(plate.Knob))}
 		for i, knob := range plate.Knob {
@@ -67,9 +67,9 @@ func (t *train) speedPlate(fares []fare) SpeedPlate {
 		plate.Limited, plate.MaxRPM = true, tidy(t.top/q.RPM)
 	}
 	for i, f := range fares {
-		job := t.machine.Jobs[i]
+		job := t.Machine.Jobs[i]
 		if job.Missing == "" {
-			plate.Jobs = append(plate.Jobs, PlateJob{job.Name, tidy(job.Low / q.RPM), tidy(job.High / q.RPM), t.reduction.Positions[f.position].Label, f.outcome.done()})
+			plate.Jobs = append(plate.Jobs, PlateJob{job.Name, tidy(job.Low / q.RPM), tidy(job.High / q.RPM), t.Reduction.Positions[f.position].Label, f.outcome.done()})
 		}
 	}
 	return plate

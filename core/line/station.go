@@ -8,6 +8,7 @@ import (
 	"jiriki/core/control"
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/working"
@@ -30,7 +31,7 @@ type Figure struct {
 	Working string `json:"working" doc:"ID of the working, or empty"`
 }
 
-func (t *train) summaries(in Input, a Assessment) []Station {
+func (t *train) summaries(in plan.Input, a Assessment) []Station {
 	marks := map[f.Station]f.Level{}
 	for i := len(a.Findings) - 1; i >= 0; i-- {
 		if !a.Findings[i].Always {
@@ -50,12 +51,12 @@ func (t *train) summaries(in Input, a Assessment) []Station {
 	return all
 }
 
-func (t *train) supplyStation(in Input) Station {
+func (t *train) supplyStation(in plan.Input) Station {
 	s := Station{Station: f.Supply, Title: named(in.Plan.Supply.Name, "Supply")}
-	if t.supply.Volts > 0 {
-		s.Figures = append(s.Figures, Figure{Text: q.Show(t.supply.Volts, q.Voltage, in.Units)})
-		if !t.supply.Battery {
-			s.Figures = append(s.Figures, Figure{Text: q.Show(t.supply.Hertz, q.Frequency, in.Units)})
+	if t.Supply.Volts > 0 {
+		s.Figures = append(s.Figures, Figure{Text: q.Show(t.Supply.Volts, q.Voltage, in.Units)})
+		if !t.Supply.Battery {
+			s.Figures = append(s.Figures, Figure{Text: q.Show(t.Supply.Hertz, q.Frequency, in.Units)})
 		}
 	}
 	if t.runs {
@@ -70,8 +71,8 @@ var controlNames = map[control.Kind]string{
 	control.SinglePhaseInverter: "Single-phase inverter", control.VariableTransformer: "Variable transformer", control.SeriesResistor: "Series resistor",
 }
 
-func (t *train) controlStation(in Input) Station {
-	c := t.control
+func (t *train) controlStation(in plan.Input) Station {
+	c := t.Control
 	s := Station{Station: f.Control, Title: named(in.Plan.Control.Name, named(controlNames[c.Kind], "Control"))}
 	if !t.runs {
 		return s
@@ -79,7 +80,7 @@ func (t *train) controlStation(in Input) Station {
 	show := func(v float64, d q.Dimension) string { return q.Show(v, d, in.Units) }
 	switch t.feed.Way {
 	case motor.DirectCurrent, motor.CutSine:
-		s.Figures = []Figure{{"0–" + show(math.Min(t.feed.Volts, t.motor.Volts.Value*math.Max(c.TopTrim, 1)), q.Voltage), "control.volts"}}
+		s.Figures = []Figure{{"0–" + show(math.Min(t.feed.Volts, t.Motor.Volts.Value*math.Max(c.TopTrim, 1)), q.Voltage), "control.volts"}}
 	case motor.VariableHertz:
 		s.Figures = []Figure{{"0–" + show(t.feed.TopHertz, q.Frequency), "control.base"}}
 	case motor.Pulses:
@@ -101,8 +102,8 @@ func (t *train) controlStation(in Input) Station {
 	return s
 }
 
-func (t *train) motorStation(in Input) Station {
-	m := t.motor
+func (t *train) motorStation(in plan.Input) Station {
+	m := t.Motor
 	s := Station{Station: f.Motor, Title: named(in.Plan.Motor.Name, named(m.Kind.Profile().Name, "Motor"))}
 	geared := m.Gear.Sort != "none" && m.Torque.OK() && m.Speed.OK()
 	switch {
@@ -130,12 +131,12 @@ func (t *train) motorStation(in Input) Station {
 	return s
 }
 
-func (t *train) reductionStation(in Input) Station {
+func (t *train) reductionStation(in plan.Input) Station {
 	s := Station{Station: f.Reduction, Title: named(in.Plan.Reduction.Name, t.reductionTitle())}
-	if len(t.reduction.Positions) == 0 {
+	if len(t.Reduction.Positions) == 0 {
 		return s
 	}
-	p := &t.reduction.Positions[0]
+	p := &t.Reduction.Positions[0]
 	s.Figures = []Figure{{q.Ratio(p.Ratio), "reduction.ratio.0"}, {"keeps " + q.Percent(p.Keeps), "reduction.keeps"}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
@@ -144,7 +145,7 @@ func (t *train) reductionStation(in Input) Station {
 		}
 	}
 	s.Note = strings.Join(pairs, ", then ")
-	if n := len(t.reduction.Positions); n > 1 {
+	if n := len(t.Reduction.Positions); n > 1 {
 		s.Note += fmt.Sprintf(", %d positions", n)
 	}
 	return s
@@ -165,11 +166,11 @@ var stageNouns = map[reduction.Kind][2]string{
 
 // reductionTitle names the stages: "Two belts, 7.29 : 1".
 func (t *train) reductionTitle() string {
-	if len(t.reduction.Positions) == 0 {
+	if len(t.Reduction.Positions) == 0 {
 		return "Reduction"
 	}
 	n, noun := 0, ""
-	for _, s := range t.reduction.Stages {
+	for _, s := range t.Reduction.Stages {
 		nouns, ok := stageNouns[s.Kind]
 		if !ok {
 			continue
@@ -197,12 +198,12 @@ func plural(before, noun string, s reduction.Stage) string {
 	return "stages"
 }
 
-func (t *train) workStation(in Input, a Assessment) Station {
+func (t *train) workStation(in plan.Input, a Assessment) Station {
 	s := Station{Station: f.Work, Title: named(in.Machine.Name, "Machine")}
-	if t.runs && len(t.reduction.Positions) > 0 {
+	if t.runs && len(t.Reduction.Positions) > 0 {
 		low, high, most := math.Inf(1), 0.0, 0.0
-		for i := range t.reduction.Positions {
-			p := &t.reduction.Positions[i]
+		for i := range t.Reduction.Positions {
+			p := &t.Reduction.Positions[i]
 			l, h := t.span(p)
 			low, high = math.Min(low, l), math.Max(high, h)
 			most = math.Max(most, t.steady(h*0.9, 1, p).Torque)

@@ -20,7 +20,7 @@ type swap struct {
 // ratio is the best swap of one wheel for another standard size: most jobs done first, then
 // this one, then its margin.
 func (h *healer) ratio(job int) []option {
-	if len(h.now.reduction.Stages) == 0 {
+	if len(h.now.Reduction.Stages) == 0 {
 		return h.belts()
 	}
 	if !h.madeSwaps {
@@ -44,7 +44,7 @@ func (h *healer) ratio(job int) []option {
 		}
 		h.swapped[best] = o
 	}
-	p := &o.train.reduction.Positions[o.fares[job].position]
+	p := &o.train.Reduction.Positions[o.fares[job].position]
 	_, high := o.train.span(p)
 	o.Label = "Try " + q.Ratio(p.Ratio)
 	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.swapText(h.swaps[best]), q.Show(math.Min(high, o.train.top), q.Speed, h.in.Units))
@@ -67,7 +67,7 @@ func (h *healer) belts() []option {
 			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: typed(driver, "mm"), Driven: typed(driven, "mm")}},
 		}}}
 		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
-			p := &o.train.reduction.Positions[0]
+			p := &o.train.Reduction.Positions[0]
 			_, high := o.train.span(p)
 			o.Label = "Put in a belt, " + q.Ratio(p.Ratio)
 			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle; then it tops out at %s",
@@ -80,7 +80,7 @@ func (h *healer) belts() []option {
 
 // swapUnderLimit is the swap that keeps the machine's limit and does most jobs.
 func (h *healer) swapUnderLimit() []option {
-	if len(h.now.reduction.Stages) == 0 {
+	if len(h.now.Reduction.Stages) == 0 {
 		var best *option
 		for i, o := range h.belts() {
 			if best == nil || o.JobsDone > best.JobsDone {
@@ -109,7 +109,7 @@ func (h *healer) swapUnderLimit() []option {
 	if !ok {
 		return nil
 	}
-	o.Label = "Gear it to " + q.Ratio(o.train.reduction.Positions[0].Ratio)
+	o.Label = "Gear it to " + q.Ratio(o.train.Reduction.Positions[0].Ratio)
 	return []option{o}
 }
 
@@ -127,7 +127,7 @@ func swapBeats(a, b swap, job int) bool {
 // change, so how the jobs fare in the others is worked out once.
 func (h *healer) screenSwaps() []swap {
 	var out []swap
-	for i, stage := range h.now.reduction.Stages {
+	for i, stage := range h.now.Reduction.Stages {
 		if stage.Kind == reduction.Direct || stage.Kind == reduction.Worm {
 			continue
 		}
@@ -138,7 +138,7 @@ func (h *healer) screenSwaps() []swap {
 		for k, step := range stage.Steps {
 			touched, rest := h.split(i, k)
 			elsewhere := h.faresOver(rest)
-			stages := append([]reduction.Stage(nil), h.now.reduction.Stages...)
+			stages := append([]reduction.Stage(nil), h.now.Reduction.Stages...)
 			for _, driven := range []bool{false, true} {
 				for _, size := range sizes {
 					driver, on, ok := h.legal(i, step, driven, size)
@@ -158,7 +158,7 @@ func (h *healer) screenSwaps() []swap {
 
 // split parts the positions into those that use a stage's step and the others.
 func (h *healer) split(stage, step int) (touched, rest []reduction.Position) {
-	for _, p := range h.now.reduction.Positions {
+	for _, p := range h.now.Reduction.Positions {
 		if p.Steps[stage] == step {
 			touched = append(touched, p)
 		} else {
@@ -169,9 +169,9 @@ func (h *healer) split(stage, step int) (touched, rest []reduction.Position) {
 }
 
 func (h *healer) faresOver(positions []reduction.Position) []fare {
-	out := make([]fare, len(h.now.machine.Jobs))
-	for n := range h.now.machine.Jobs {
-		out[n] = h.now.best(&h.now.machine.Jobs[n], positions)
+	out := make([]fare, len(h.now.Machine.Jobs))
+	for n := range h.now.Machine.Jobs {
+		out[n] = h.now.best(&h.now.Machine.Jobs[n], positions)
 	}
 	return out
 }
@@ -204,7 +204,7 @@ func (h *healer) faresChanged(stages []reduction.Stage, touched []reduction.Posi
 // legal looks at one swap: the diameters with it made, and false when the belt would bend too tight
 // or slip, the wheels touch, or nothing change.
 func (h *healer) legal(i int, step reduction.Step, onDriven bool, size float64) (driver, driven float64, ok bool) {
-	stage := h.now.reduction.Stages[i]
+	stage := h.now.Reduction.Stages[i]
 	diameter := size / 1000
 	if step.Teeth {
 		diameter = stage.PitchDiameter(size)
@@ -240,7 +240,7 @@ func (h *healer) withStages() reduction.Described {
 // asMeasured writes a pitch diameter (m) as the stage's diameters are typed, over the rim or not.
 func (h *healer) asMeasured(stage int, size float64) q.Text {
 	if h.in.Plan.Reduction.Stages[stage].Measured == "outside" {
-		size += 2 * reduction.PitchOffset(h.now.reduction.Stages[stage].Section)
+		size += 2 * reduction.PitchOffset(h.now.Reduction.Stages[stage].Section)
 	}
 	return typedLength(size * 1000)
 }
@@ -249,7 +249,7 @@ func (h *healer) asMeasured(stage int, size float64) q.Text {
 // the old centres, so the centre distance is kept and the belt left to be worked out.
 func (h *healer) withSwap(s swap) reduction.Described {
 	d := h.withStages()
-	stage, resolved := &d.Stages[s.stage], h.now.reduction.Stages[s.stage]
+	stage, resolved := &d.Stages[s.stage], h.now.Reduction.Stages[s.stage]
 	text := q.Text(fmt.Sprintf("%g", s.size))
 	if !resolved.Steps[s.step].Teeth {
 		text = h.asMeasured(s.stage, s.size/1000)
@@ -272,7 +272,7 @@ func (h *healer) swapText(s swap) string {
 	if s.driven {
 		from = was.Driven
 	}
-	if h.now.reduction.Stages[s.stage].Steps[s.step].Teeth {
+	if h.now.Reduction.Stages[s.stage].Steps[s.step].Teeth {
 		return fmt.Sprintf("%g teeth in place of %s", s.size, from)
 	}
 	return fmt.Sprintf("a %s pulley in place of %s", q.Show(s.size/1000, q.Length, h.in.Units), from)

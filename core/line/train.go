@@ -6,6 +6,7 @@ import (
 	"jiriki/core/air"
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	"jiriki/core/reduction"
 	"jiriki/core/work"
 )
@@ -13,28 +14,28 @@ import (
 // train is a plan that can be asked for torque at the spindle: the motor on its feed, and the
 // positions of the reduction. When runs is false the feed, model and spans mean nothing.
 type train struct {
-	stations
+	plan.Stations
 	runs  bool
 	feed  motor.Feed
 	model *motor.Model
 	top   float64 // fastest the spindle may turn, rad/s; +Inf without a limit
 }
 
-func newTrain(s stations) *train {
-	t := &train{stations: s}
-	t.top, _ = s.machine.TopSpeed()
-	if !s.motor.Ready() || s.supply.Volts == 0 || s.control.Kind == "" {
+func newTrain(s plan.Stations) *train {
+	t := &train{Stations: s}
+	t.top, _ = s.Machine.TopSpeed()
+	if !s.Motor.Ready() || s.Supply.Volts == 0 || s.Control.Kind == "" {
 		return t
 	}
 	if ok, _ := suits(s); !ok {
 		return t
 	}
-	if s.control.Kind == control.Contactor && s.motor.Kind == motor.ThreePhase && !s.supply.Three {
+	if s.Control.Kind == control.Contactor && s.Motor.Kind == motor.ThreePhase && !s.Supply.Three {
 		return t
 	}
 	t.stepperMargins()
 	t.feed = feed(s)
-	t.model = s.motor.On(t.feed)
+	t.model = s.Motor.On(t.feed)
 	_, high := t.model.Span()
 	t.runs = high > 0
 	return t
@@ -46,38 +47,38 @@ const stepperMargin = 2
 
 // stepperMargins raises the usual margins where a stepper does the work; one set by hand stays.
 func (t *train) stepperMargins() {
-	if t.motor.Kind != motor.Stepper {
+	if t.Motor.Kind != motor.Stepper {
 		return
 	}
-	jobs := append([]work.Need(nil), t.machine.Jobs...)
+	jobs := append([]work.Need(nil), t.Machine.Jobs...)
 	for i := range jobs {
 		if !jobs[i].ByHandMargin && jobs[i].Margin < stepperMargin {
 			jobs[i].Margin, jobs[i].MarginBy = stepperMargin, "a stepper keeps twice the torque in hand"
 		}
 	}
-	t.machine.Jobs = jobs
+	t.Machine.Jobs = jobs
 }
 
 // suits reports whether control, motor and supply belong together, and why.
-func suits(s stations) (bool, string) {
-	if s.supply.Battery {
-		return control.SuitsBattery(s.control.Kind, string(s.motor.Kind))
+func suits(s plan.Stations) (bool, string) {
+	if s.Supply.Battery {
+		return control.SuitsBattery(s.Control.Kind, string(s.Motor.Kind))
 	}
-	return control.Suits(s.control.Kind, string(s.motor.Kind))
+	return control.Suits(s.Control.Kind, string(s.Motor.Kind))
 }
 
 // feed is what supply and control together bring to the motor's terminals.
-func feed(s stations) motor.Feed {
-	c, family := s.control, s.motor.Kind.Family()
+func feed(s plan.Stations) motor.Feed {
+	c, family := s.Control, s.Motor.Kind.Family()
 	// A battery sags under the motor's rated amps.
-	volts := s.supply.Sagged(s.motor.Amps.Value)
+	volts := s.Supply.Sagged(s.Motor.Amps.Value)
 	f := motor.Feed{
-		Way: motor.OnTheLine, Volts: c.OutputVolts(volts, s.supply.Battery), Hertz: s.supply.Hertz, FormFactor: c.FormFactor,
+		Way: motor.OnTheLine, Volts: c.OutputVolts(volts, s.Supply.Battery), Hertz: s.Supply.Hertz, FormFactor: c.FormFactor,
 		Amps: math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
-		Lost: 1 - s.inAir(),
+		Lost: 1 - inAir(s),
 	}
 	switch {
-	case c.Kind == control.Contactor && s.supply.Battery:
+	case c.Kind == control.Contactor && s.Supply.Battery:
 		f.Way = motor.DirectCurrent
 		f.Slowest = 1
 	case c.Kind == control.CapacitorSet:
@@ -85,8 +86,8 @@ func feed(s stations) motor.Feed {
 	}
 	switch {
 	case c.Kind != control.VariableTransformer && c.Kind != control.SeriesResistor:
-	case family == motor.SeriesFamily && !s.supply.Battery:
-		f.Way, f.Volts, f.Slowest = motor.CutSine, c.CutSineVolts(s.supply.Volts), c.SeriesSlowest
+	case family == motor.SeriesFamily && !s.Supply.Battery:
+		f.Way, f.Volts, f.Slowest = motor.CutSine, c.CutSineVolts(s.Supply.Volts), c.SeriesSlowest
 	case family == motor.InductionFamily:
 		// A fan on fewer volts: by trial; worked out at full volts only.
 		f.Volts, f.Slowest, f.FormFactor = volts, 1, 1
@@ -107,7 +108,7 @@ func feed(s stations) motor.Feed {
 	// An unrated drive is taken to be rated for the motor; the verdict asks for its plate.
 	rated := ratedAmps(s)
 	if rated == 0 {
-		rated = s.motor.Amps.Value
+		rated = s.Motor.Amps.Value
 	}
 	f.Amps, f.PeakAmps = rated, control.PeakShare*rated
 	if c.LimitAmps > 0 {
@@ -117,11 +118,11 @@ func feed(s stations) motor.Feed {
 	case c.Kind == control.StepperDriver:
 		f.Way = motor.Pulses
 		if f.Volts == 0 {
-			f.Volts = s.motor.Volts.Value
+			f.Volts = s.Motor.Volts.Value
 		}
 		return f
-	case c.Kind == control.PhaseAngle && family == motor.SeriesFamily && !s.supply.Battery:
-		f.Way, f.Volts, f.Slowest = motor.CutSine, c.CutSineVolts(s.supply.Volts), c.SeriesSlowest
+	case c.Kind == control.PhaseAngle && family == motor.SeriesFamily && !s.Supply.Battery:
+		f.Way, f.Volts, f.Slowest = motor.CutSine, c.CutSineVolts(s.Supply.Volts), c.SeriesSlowest
 		return f
 	case c.DCDrive():
 		f.Way = motor.DirectCurrent
@@ -136,7 +137,7 @@ func feed(s stations) motor.Feed {
 	f.Way = motor.VariableHertz
 	f.BaseHertz, f.BaseVolts, f.TopHertz = inverterHertz(s, f.Volts)
 	f.Slowest = math.Max(f.Slowest, c.LowHertz/f.BaseHertz)
-	if c.Kind == control.SinglePhaseInverter && s.motor.Kind.HasStartSwitch() {
+	if c.Kind == control.SinglePhaseInverter && s.Motor.Kind.HasStartSwitch() {
 		f.Slowest = math.Max(f.Slowest, startSwitchFloor)
 	}
 	return f
@@ -149,12 +150,12 @@ const waveSpeed = 0.25
 // armatureWave is the current of a phase-angle drive at plate amps and a quarter of plate speed, where
 // the inductance of armature and choke is known; false where it is not, and the usual form factor
 // stands.
-func armatureWave(s stations, f motor.Feed) (control.Wave, bool) {
-	m, henries := s.motor, s.motor.DC.Henries+s.control.Henries
-	if s.control.Kind != control.PhaseAngle || m.DC.Henries == 0 || s.supply.Battery || m.Kind.Family() != motor.DCFamily {
+func armatureWave(s plan.Stations, f motor.Feed) (control.Wave, bool) {
+	m, henries := s.Motor, s.Motor.DC.Henries+s.Control.Henries
+	if s.Control.Kind != control.PhaseAngle || m.DC.Henries == 0 || s.Supply.Battery || m.Kind.Family() != motor.DCFamily {
 		return control.Wave{}, false
 	}
-	_, wave, ok := control.FiringFor(m.Amps.Value, s.supply.Volts, s.supply.Hertz, waveEMF(m), m.DC.Resistance.Value, henries)
+	_, wave, ok := control.FiringFor(m.Amps.Value, s.Supply.Volts, s.Supply.Hertz, waveEMF(m), m.DC.Resistance.Value, henries)
 	return wave, ok
 }
 
@@ -163,12 +164,12 @@ func waveEMF(m motor.Resolved) float64 { return m.DC.Ke.Value * waveSpeed * m.Sp
 
 // smoothingChoke is the choke (H) that brings a phase-angle drive's form factor down to what one is
 // counted on for, where its armature's own inductance, when known, does not do so already.
-func smoothingChoke(s stations) (henries float64, ok bool) {
-	m := s.motor
-	if m.Kind.Family() != motor.DCFamily || s.supply.Battery {
+func smoothingChoke(s plan.Stations) (henries float64, ok bool) {
+	m := s.Motor
+	if m.Kind.Family() != motor.DCFamily || s.Supply.Battery {
 		return 0, false
 	}
-	whole, ok := control.InductanceFor(control.ChokedForm, m.Amps.Value, s.supply.Volts, s.supply.Hertz, waveEMF(m), m.DC.Resistance.Value)
+	whole, ok := control.InductanceFor(control.ChokedForm, m.Amps.Value, s.Supply.Volts, s.Supply.Hertz, waveEMF(m), m.DC.Resistance.Value)
 	return math.Max(whole-m.DC.Henries, 0), ok
 }
 
@@ -177,17 +178,17 @@ func smoothingChoke(s stations) (henries float64, ok bool) {
 const onOnePhase = 0.5
 
 // ratedAmps is what the control may give for ever as it is fed, in the air there; 0 when not known.
-func ratedAmps(s stations) float64 {
-	rated := s.control.Amps * air.Drive(s.machine.Air, s.machine.Altitude)
-	if s.control.ThreeIn && !s.supply.Three {
+func ratedAmps(s plan.Stations) float64 {
+	rated := s.Control.Amps * air.Drive(s.Machine.Air, s.Machine.Altitude)
+	if s.Control.ThreeIn && !s.Supply.Three {
 		rated *= onOnePhase
 	}
 	return rated
 }
 
 // inAir is the share of its torque the motor holds all day in the air there.
-func (s stations) inAir() float64 {
-	return air.Winding(air.Limit[s.motor.Insulation], s.machine.Air, s.machine.Altitude)
+func inAir(s plan.Stations) float64 {
+	return air.Winding(air.Limit[s.Motor.Insulation], s.Machine.Air, s.Machine.Altitude)
 }
 
 // startSwitchFloor is the share of plate speed below which a start switch may close again
@@ -196,8 +197,8 @@ const startSwitchFloor = 0.8
 
 // inverterHertz are base hertz, volts there, and top hertz: as set, or the plate's, moved down
 // when the inverter cannot reach the plate's volts.
-func inverterHertz(s stations, volts float64) (base, baseVolts, top float64) {
-	m, c := s.motor, s.control
+func inverterHertz(s plan.Stations, volts float64) (base, baseVolts, top float64) {
+	m, c := s.Motor, s.Control
 	base = c.BaseHertz
 	if base == 0 {
 		base = m.Hertz.Value * math.Min(1, volts/m.Volts.Value)

@@ -10,6 +10,7 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/finding"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/supply"
@@ -17,7 +18,7 @@ import (
 )
 
 func TestSoundPlansHaveNoStop(t *testing.T) {
-	for name, in := range map[string]Input{"phase-angle": sound(), "inverter": inverted(), "switch": switched()} {
+	for name, in := range map[string]plan.Input{"phase-angle": sound(), "inverter": inverted(), "switch": switched()} {
 		a := assessed(t, in)
 		for _, f := range a.Findings {
 			assert.NotEqual(t, finding.Stop, f.Level, "%s: %s", name, f.Title)
@@ -33,52 +34,52 @@ func TestSoundPlansHaveNoStop(t *testing.T) {
 func TestDangerousPlansAreStopped(t *testing.T) {
 	for _, c := range []struct {
 		id     string
-		from   Input
-		change func(*Input)
+		from   plan.Input
+		change func(*plan.Input)
 	}{
-		{"supply.earth", sound(), func(in *Input) { in.Plan.Supply.Earthed = false }},
-		{"supply.overload", sound(), func(in *Input) { in.Plan.Supply.Breaker = "2 A" }},
-		{"control.suits", sound(), func(in *Input) { in.Plan.Control.Kind = control.Contactor }},
-		{"control.suits", sound(), func(in *Input) { in.Plan.Control.Kind = control.Inverter }},
-		{"control.suits", inverted(), func(in *Input) { in.Plan.Control.Kind = control.Chopper }},
-		{"control.suits", switched(), func(in *Input) { in.Plan.Control.Kind = control.Inverter }},
-		{"control.suits", switched(), func(in *Input) { in.Plan.Control.Kind = control.PhaseAngle }},
-		{"control.suits", sound(), func(in *Input) { in.Plan.Supply.Phases = "dc" }},
-		{"control.phases", inverted(), func(in *Input) { in.Plan.Control.Kind = control.Contactor }},
-		{"control.bare-mains", sound(), func(in *Input) { in.Plan.Control.Fused = false }},
-		{"control.bare-mains", sound(), func(in *Input) { in.Plan.Control.Enclosed = false }},
-		{"control.amps-short", sound(), func(in *Input) { in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", "" }},
-		{"control.rotor-speed", inverted(), func(in *Input) { in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", "" }},
-		{"control.reverse-screwed", sound(), func(in *Input) { in.Plan.Control.Reverse, in.Machine.Limits.ScrewedOn = "switch", true }},
-		{"control.reverse-screwed", sound(), func(in *Input) { in.Plan.Control.Reverse, in.Plan.Reduction.Stages[0].ScrewOn = "drive", true }},
-		{"motor.thermal-left-out", sound(), func(in *Input) { in.Plan.Motor.ThermalSwitch = "left-out" }},
-		{"work.top-speed", sound(), func(in *Input) { in.Machine.Limits.Marked = "200 rpm" }},
-		{"work.top-speed", switched(), func(in *Input) { in.Machine.Limits.Spindle = "350 rpm" }},
-		{"supply.line-volts", switched(), func(in *Input) { in.Plan.Supply.Volts = "400 V" }},
-		{"work.no-marking", sound(), func(in *Input) { in.Machine.Kind = "grinder" }},
-		{"motor.capacitor-volts", switched(), func(in *Input) {
+		{"supply.earth", sound(), func(in *plan.Input) { in.Plan.Supply.Earthed = false }},
+		{"supply.overload", sound(), func(in *plan.Input) { in.Plan.Supply.Breaker = "2 A" }},
+		{"control.suits", sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Contactor }},
+		{"control.suits", sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Inverter }},
+		{"control.suits", inverted(), func(in *plan.Input) { in.Plan.Control.Kind = control.Chopper }},
+		{"control.suits", switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.Inverter }},
+		{"control.suits", switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.PhaseAngle }},
+		{"control.suits", sound(), func(in *plan.Input) { in.Plan.Supply.Phases = "dc" }},
+		{"control.phases", inverted(), func(in *plan.Input) { in.Plan.Control.Kind = control.Contactor }},
+		{"control.bare-mains", sound(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
+		{"control.bare-mains", sound(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
+		{"control.amps-short", sound(), func(in *plan.Input) { in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", "" }},
+		{"control.rotor-speed", inverted(), func(in *plan.Input) { in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", "" }},
+		{"control.reverse-screwed", sound(), func(in *plan.Input) { in.Plan.Control.Reverse, in.Machine.Limits.ScrewedOn = "switch", true }},
+		{"control.reverse-screwed", sound(), func(in *plan.Input) { in.Plan.Control.Reverse, in.Plan.Reduction.Stages[0].ScrewOn = "drive", true }},
+		{"motor.thermal-left-out", sound(), func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "left-out" }},
+		{"work.top-speed", sound(), func(in *plan.Input) { in.Machine.Limits.Marked = "200 rpm" }},
+		{"work.top-speed", switched(), func(in *plan.Input) { in.Machine.Limits.Spindle = "350 rpm" }},
+		{"supply.line-volts", switched(), func(in *plan.Input) { in.Plan.Supply.Volts = "400 V" }},
+		{"work.no-marking", sound(), func(in *plan.Input) { in.Machine.Kind = "grinder" }},
+		{"motor.capacitor-volts", switched(), func(in *plan.Input) {
 			in.Plan.Motor.Kind, in.Plan.Motor.Plate.CapacitorVolts = motor.PermanentSplit, "250 V"
 		}},
-		{"control.suits", switched(), func(in *Input) { in.Plan.Motor.Kind = motor.Brushless }},
-		{"control.suits", switched(), func(in *Input) { in.Plan.Control.Kind = control.CapacitorSet }},
-		{"reduction.belt-speed.0", sound(), func(in *Input) {
+		{"control.suits", switched(), func(in *plan.Input) { in.Plan.Motor.Kind = motor.Brushless }},
+		{"control.suits", switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.CapacitorSet }},
+		{"reduction.belt-speed.0", sound(), func(in *plan.Input) {
 			in.Machine.Limits.Spindle = ""
 			in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "500 mm", Driven: "250 mm"}}
 		}},
-		{"supply.cable", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "1 mm²", "16 A" }},
-		{"supply.cable", inverted(), func(in *Input) {
+		{"supply.cable", sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "1 mm²", "16 A" }},
+		{"supply.cable", inverted(), func(in *plan.Input) {
 			in.Plan.Supply.Wire, in.Plan.Supply.Breaker, in.Plan.Supply.Code = "14 AWG", "20 A", "nec"
 		}},
-		{"control.start-switch", oneOut(), func(in *Input) { in.Plan.Control.LowHertz = "" }},
-		{"control.start-switch", oneOut(), func(in *Input) { in.Plan.Control.LowHertz = "20 Hz" }},
-		{"control.over-plate-hertz", oneOut(), func(in *Input) { in.Plan.Control.TopHertz = "60 Hz" }},
-		{"control.amps-short", inverted(), func(in *Input) { in.Plan.Control.Fed, in.Plan.Control.LimitAmps = "3", "" }},
-		{"control.resistor-burns", resisted(), func(in *Input) { in.Plan.Control.Watts = "50 W" }},
-		{"control.bare-mains", resisted(), func(in *Input) { in.Plan.Control.Fused = false }},
-		{"control.bare-mains", transformed(), func(in *Input) { in.Plan.Control.Enclosed = false }},
-		{"control.suits", transformed(), func(in *Input) { in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "48 V" }},
-		{"control.suits", oneOut(), func(in *Input) { in.Plan.Motor.Kind = motor.SplitPhase }},
-		{"control.suits", switched(), func(in *Input) { in.Plan.Control.Kind = control.SeriesResistor }},
+		{"control.start-switch", oneOut(), func(in *plan.Input) { in.Plan.Control.LowHertz = "" }},
+		{"control.start-switch", oneOut(), func(in *plan.Input) { in.Plan.Control.LowHertz = "20 Hz" }},
+		{"control.over-plate-hertz", oneOut(), func(in *plan.Input) { in.Plan.Control.TopHertz = "60 Hz" }},
+		{"control.amps-short", inverted(), func(in *plan.Input) { in.Plan.Control.Fed, in.Plan.Control.LimitAmps = "3", "" }},
+		{"control.resistor-burns", resisted(), func(in *plan.Input) { in.Plan.Control.Watts = "50 W" }},
+		{"control.bare-mains", resisted(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
+		{"control.bare-mains", transformed(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
+		{"control.suits", transformed(), func(in *plan.Input) { in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "48 V" }},
+		{"control.suits", oneOut(), func(in *plan.Input) { in.Plan.Motor.Kind = motor.SplitPhase }},
+		{"control.suits", switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.SeriesResistor }},
 	} {
 		in := c.from
 		before := assessed(t, in)
@@ -98,27 +99,27 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 
 // Two dozen sound plans have no stop at all, whatever small things they lack.
 func TestSoundPlansAreNotStopped(t *testing.T) {
-	plans := map[string]Input{"sound": sound(), "inverted": inverted(), "switched": switched(), "one phase out": oneOut(), "resisted": resisted(), "transformed": transformed()}
-	with := func(name string, in Input, change func(*Input)) {
+	plans := map[string]plan.Input{"sound": sound(), "inverted": inverted(), "switched": switched(), "one phase out": oneOut(), "resisted": resisted(), "transformed": transformed()}
+	with := func(name string, in plan.Input, change func(*plan.Input)) {
 		change(&in)
 		plans[name] = in
 	}
-	with("a thinner cable on a smaller breaker", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "10 m" })
-	with("a long thin cable", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1.5 mm²", "60 m" })
-	with("NEC", sound(), func(in *Input) {
+	with("a thinner cable on a smaller breaker", sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "10 m" })
+	with("a long thin cable", sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1.5 mm²", "60 m" })
+	with("NEC", sound(), func(in *plan.Input) {
 		in.Plan.Supply.Volts, in.Plan.Supply.Hertz, in.Plan.Supply.Breaker, in.Plan.Supply.Wire = "240 V", "60 Hz", "15 A", "14 AWG"
 	})
-	with("trimmed", sound(), func(in *Input) { in.Plan.Control.TopTrim = "65 %" })
-	with("without a choke", sound(), func(in *Input) { in.Plan.Control.Choke = false })
-	with("chopper", sound(), func(in *Input) { in.Plan.Control.Kind = control.Chopper })
-	with("no limit set", sound(), func(in *Input) { in.Plan.Control.LimitAmps = "" })
-	with("armature inductance known", sound(), func(in *Input) { in.Plan.Motor.Plate.Inductance = "40 mH" })
-	with("reversing at standstill", sound(), func(in *Input) { in.Plan.Control.Reverse = "switch" })
-	with("keyed shafts", sound(), func(in *Input) {
+	with("trimmed", sound(), func(in *plan.Input) { in.Plan.Control.TopTrim = "65 %" })
+	with("without a choke", sound(), func(in *plan.Input) { in.Plan.Control.Choke = false })
+	with("chopper", sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Chopper })
+	with("no limit set", sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "" })
+	with("armature inductance known", sound(), func(in *plan.Input) { in.Plan.Motor.Plate.Inductance = "40 mH" })
+	with("reversing at standstill", sound(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" })
+	with("keyed shafts", sound(), func(in *plan.Input) {
 		in.Plan.Motor.Body.Shaft = "16 mm"
 		in.Plan.Reduction.Stages[0].OnDriving.Held, in.Plan.Reduction.Stages[0].OnDriven = "key", reduction.DescribedFit{Shaft: "20 mm", Held: "key", Hub: "30 mm"}
 	})
-	with("two belts", sound(), func(in *Input) {
+	with("two belts", sound(), func(in *plan.Input) {
 		in.Machine.Limits.Spindle = ""
 		in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.PolyV, Steps: []reduction.DescribedStep{{Driver: "60 mm", Driven: "120 mm"}}, Centre: "200 mm", Guarded: true})
 		in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60", To: "120"}
@@ -132,17 +133,17 @@ func TestSoundPlansAreNotStopped(t *testing.T) {
 		{Kind: reduction.Worm, Steps: []reduction.DescribedStep{{Driver: "2", Driven: "20"}}},
 	} {
 		stage.Guarded = true
-		with("by "+string(stage.Kind), sound(), func(in *Input) { in.Plan.Reduction.Stages = []reduction.DescribedStage{stage} })
+		with("by "+string(stage.Kind), sound(), func(in *plan.Input) { in.Plan.Reduction.Stages = []reduction.DescribedStage{stage} })
 	}
-	with("three phases in and out", inverted(), func(in *Input) {
+	with("three phases in and out", inverted(), func(in *plan.Input) {
 		in.Plan.Supply.Phases, in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "3", "5 A"
 	})
-	with("three phases in, fed by one, twice the size", inverted(), func(in *Input) { in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "8 A" })
-	with("vector", inverted(), func(in *Input) { in.Plan.Control.Mode = "vector" })
-	with("straight on three phases", inverted(), func(in *Input) {
+	with("three phases in, fed by one, twice the size", inverted(), func(in *plan.Input) { in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "8 A" })
+	with("vector", inverted(), func(in *plan.Input) { in.Plan.Control.Mode = "vector" })
+	with("straight on three phases", inverted(), func(in *plan.Input) {
 		in.Plan.Supply.Phases, in.Plan.Control.Kind, in.Machine.Jobs[0].Speed = "3", control.Contactor, work.SpeedBand{From: "300", To: "500", Cover: "any"}
 	})
-	with("battery", sound(), func(in *Input) {
+	with("battery", sound(), func(in *plan.Input) {
 		in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc", Breaker: "30 A", Cable: "1 m", Wire: "6 mm²"}
 		in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A", LimitAmps: "15 A", Fused: true, ZeroStart: true}
 		in.Plan.Motor.Plate = motor.Plate{Power: "180 W", Speed: "2600 rpm", Volts: "24 V", Amps: "10 A"}
@@ -159,79 +160,81 @@ func TestSoundPlansAreNotStopped(t *testing.T) {
 func TestCautionsStandWhereTheyBelong(t *testing.T) {
 	for _, c := range []struct {
 		id     string
-		from   Input
-		change func(*Input)
+		from   plan.Input
+		change func(*plan.Input)
 	}{
-		{"control.no-limit", sound(), func(in *Input) { in.Plan.Control.LimitAmps = "" }},
-		{"control.limit-high", sound(), func(in *Input) { in.Plan.Control.LimitAmps = "9 A" }},
-		{"control.limit-low", sound(), func(in *Input) { in.Plan.Control.LimitAmps = "2 A" }},
-		{"control.form-factor", sound(), func(in *Input) { in.Plan.Control.Choke = false }},
-		{"control.zero-start", sound(), func(in *Input) { in.Plan.Control.ZeroStart = false }},
-		{"control.no-volt", switched(), func(in *Input) { in.Plan.Control.NoVolt = false }},
-		{"control.volts-low", sound(), func(in *Input) { in.Plan.Control.Volts = "90 V" }},
-		{"control.volts-low", inverted(), func(in *Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" }},
-		{"control.over-plate", sound(), func(in *Input) { in.Plan.Control.TopTrim = "110 %" }},
-		{"control.reverse", sound(), func(in *Input) { in.Plan.Control.Reverse = "switch" }},
-		{"control.reverse-wanted", sound(), func(in *Input) { in.Machine.Limits.NeedsReversed = true }},
-		{"supply.near-breaker", sound(), func(in *Input) { in.Plan.Supply.Breaker = "3.5 A" }},
-		{"supply.line-hertz", switched(), func(in *Input) { in.Plan.Supply.Hertz = "60 Hz" }},
-		{"motor.thermal-unknown", sound(), func(in *Input) { in.Plan.Motor.ThermalSwitch = "" }},
-		{"reduction.guard.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].Guarded = false }},
-		{"reduction.wrap.0.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].Centre = "185 mm" }},
-		{"reduction.bend.0.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].Section = "B" }},
-		{"reduction.rating.0", sound(), func(in *Input) { in.Machine.Jobs[0].Load.Torque = "40 N·m" }},
-		{"reduction.worm.0", sound(), func(in *Input) {
+		{"control.no-limit", sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "" }},
+		{"control.limit-high", sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "9 A" }},
+		{"control.limit-low", sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "2 A" }},
+		{"control.form-factor", sound(), func(in *plan.Input) { in.Plan.Control.Choke = false }},
+		{"control.zero-start", sound(), func(in *plan.Input) { in.Plan.Control.ZeroStart = false }},
+		{"control.no-volt", switched(), func(in *plan.Input) { in.Plan.Control.NoVolt = false }},
+		{"control.volts-low", sound(), func(in *plan.Input) { in.Plan.Control.Volts = "90 V" }},
+		{"control.volts-low", inverted(), func(in *plan.Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" }},
+		{"control.over-plate", sound(), func(in *plan.Input) { in.Plan.Control.TopTrim = "110 %" }},
+		{"control.reverse", sound(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" }},
+		{"control.reverse-wanted", sound(), func(in *plan.Input) { in.Machine.Limits.NeedsReversed = true }},
+		{"supply.near-breaker", sound(), func(in *plan.Input) { in.Plan.Supply.Breaker = "3.5 A" }},
+		{"supply.line-hertz", switched(), func(in *plan.Input) { in.Plan.Supply.Hertz = "60 Hz" }},
+		{"motor.thermal-unknown", sound(), func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "" }},
+		{"reduction.guard.0", sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Guarded = false }},
+		{"reduction.wrap.0.0", sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Centre = "185 mm" }},
+		{"reduction.bend.0.0", sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Section = "B" }},
+		{"reduction.rating.0", sound(), func(in *plan.Input) { in.Machine.Jobs[0].Load.Torque = "40 N·m" }},
+		{"reduction.worm.0", sound(), func(in *plan.Input) {
 			in.Plan.Reduction.Stages[0] = reduction.DescribedStage{Kind: reduction.Worm, Lead: "4°", Guarded: true, Steps: []reduction.DescribedStep{{Driver: "1", Driven: "10"}}}
 			in.Machine.Limits.Spindle = ""
 		}},
-		{"reduction.rated.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].Rated = "3 N·m" }},
-		{"reduction.screw.driven.0", sound(), func(in *Input) { in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Held: "screw"} }},
-		{"reduction.twist.driven.0", sound(), func(in *Input) {
+		{"reduction.rated.0", sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Rated = "3 N·m" }},
+		{"reduction.screw.driven.0", sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Held: "screw"} }},
+		{"reduction.twist.driven.0", sound(), func(in *plan.Input) {
 			in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Shaft: "8 mm", Held: "key"}
 		}},
-		{"reduction.measured", sound(), func(in *Input) { in.Plan.Reduction.Speeds = reduction.MeasuredSpeeds{Motor: "1500", Spindle: "380"} }},
-		{"work.bearing", sound(), func(in *Input) { in.Machine.Limits.Bearing = "800 mm" }},
-		{"motor.frame", sound(), func(in *Input) { in.Machine.Limits.Frame, in.Plan.Motor.Plate.Frame = "80", "71" }},
-		{"supply.drop", sound(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "120 m" }},
-		{"supply.drop", switched(), func(in *Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "80 m" }},
-		{"control.one-phase-in", inverted(), func(in *Input) { in.Plan.Control.Fed = "3" }},
-		{"control.reverse", oneOut(), func(in *Input) { in.Plan.Control.Reverse = "drive" }},
-		{"reduction.cone.0", sound(), func(in *Input) {
+		{"reduction.measured", sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Speeds = reduction.MeasuredSpeeds{Motor: "1500", Spindle: "380"}
+		}},
+		{"work.bearing", sound(), func(in *plan.Input) { in.Machine.Limits.Bearing = "800 mm" }},
+		{"motor.frame", sound(), func(in *plan.Input) { in.Machine.Limits.Frame, in.Plan.Motor.Plate.Frame = "80", "71" }},
+		{"supply.drop", sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "120 m" }},
+		{"supply.drop", switched(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "80 m" }},
+		{"control.one-phase-in", inverted(), func(in *plan.Input) { in.Plan.Control.Fed = "3" }},
+		{"control.reverse", oneOut(), func(in *plan.Input) { in.Plan.Control.Reverse = "drive" }},
+		{"reduction.cone.0", sound(), func(in *plan.Input) {
 			in.Plan.Reduction.Stages[0].Steps = append(in.Plan.Reduction.Stages[0].Steps, reduction.DescribedStep{Driver: "80 mm", Driven: "140 mm"})
 			in.Machine.Limits.Spindle = ""
 		}},
-		{"work.no-marking", sound(), func(in *Input) { in.Machine.Kind = "lathe" }},
-		{"work.wet", sound(), func(in *Input) { in.Machine.Place.Wet = "yes" }},
-		{"work.dust", sound(), func(in *Input) { in.Machine.Place.Dust = "yes" }},
-		{"work.air", sound(), func(in *Input) { in.Machine.Place.Hot = "yes" }},
-		{"work.doubt.slow.0", sound(), func(in *Input) {
+		{"work.no-marking", sound(), func(in *plan.Input) { in.Machine.Kind = "lathe" }},
+		{"work.wet", sound(), func(in *plan.Input) { in.Machine.Place.Wet = "yes" }},
+		{"work.dust", sound(), func(in *plan.Input) { in.Machine.Place.Dust = "yes" }},
+		{"work.air", sound(), func(in *plan.Input) { in.Machine.Place.Hot = "yes" }},
+		{"work.doubt.slow.0", sound(), func(in *plan.Input) {
 			in.Machine.Jobs[0].Load = work.Load{Torque: "10 N·m", Power: "10 W"}
 			in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60"}
 		}},
-		{"work.stacked.slow", sound(), func(in *Input) { in.Machine.Jobs[0].Load.From, in.Machine.Jobs[0].Margin = "comparable", "1.5" }},
-		{"work.feed.slow", sound(), func(in *Input) {
+		{"work.stacked.slow", sound(), func(in *plan.Input) { in.Machine.Jobs[0].Load.From, in.Machine.Jobs[0].Margin = "comparable", "1.5" }},
+		{"work.feed.slow", sound(), func(in *plan.Input) {
 			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true}}
 		}},
-		{"work.feed-geared.slow", sound(), func(in *Input) {
+		{"work.feed-geared.slow", sound(), func(in *plan.Input) {
 			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true, Geared: true}}
 		}},
-		{"work.guess.slow", sound(), func(in *Input) {
+		{"work.guess.slow", sound(), func(in *plan.Input) {
 			in.Plan.Motor.Plate.Speed, in.Plan.Motor.Body.Diameter, in.Machine.Jobs[0].Load.Torque = "", "102 mm", "2.1 N·m"
 			in.Plan.Control.LimitAmps = ""
 		}},
-		{"motor.cannot-reverse", switched(), func(in *Input) { in.Plan.Motor.Kind, in.Machine.Limits.NeedsReversed = motor.ShadedPole, true }},
-		{"work.danger-0", sound(), func(in *Input) { in.Machine.Kind = "drill" }},
-		{"work.tangent.slow", sound(), func(in *Input) {
+		{"motor.cannot-reverse", switched(), func(in *plan.Input) { in.Plan.Motor.Kind, in.Machine.Limits.NeedsReversed = motor.ShadedPole, true }},
+		{"work.danger-0", sound(), func(in *plan.Input) { in.Machine.Kind = "drill" }},
+		{"work.tangent.slow", sound(), func(in *plan.Input) {
 			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Angle: "50°", Running: []q.Text{"2 kg"}}}
 		}},
-		{"control.supply-unit", sound(), func(in *Input) {
+		{"control.supply-unit", sound(), func(in *plan.Input) {
 			in.Plan.Control.Kind, in.Plan.Control.Volts = control.Chopper, "24 V"
 		}},
-		{"control.battery-start", sound(), func(in *Input) {
+		{"control.battery-start", sound(), func(in *plan.Input) {
 			in.Plan.Supply = supply.Described{Volts: "180 V", Phases: "dc", Breaker: "20 A"}
 			in.Plan.Control = control.Described{Kind: control.Contactor, Fused: true}
 		}},
-		{"work.spread.slow", sound(), func(in *Input) {
+		{"work.spread.slow", sound(), func(in *plan.Input) {
 			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Running: []q.Text{"1 kg", "2 kg"}}}
 		}},
 	} {
@@ -254,7 +257,7 @@ func TestVoltsShortOfThePlateCutSpeedNotTorque(t *testing.T) {
 }
 
 func TestMissingThingsAreAskedForWorkingBackFromTheWork(t *testing.T) {
-	in := Input{Units: "metric"}
+	in := plan.Input{Units: "metric"}
 	steps := []struct {
 		field string
 		fill  func()
@@ -373,7 +376,7 @@ func TestAUniversalMotorOnItsRegulator(t *testing.T) {
 	in := sound()
 	in.Plan.Motor = motor.Described{Kind: motor.Universal, ThermalSwitch: "none", Plate: motor.Plate{Power: "430 W", Speed: "11000 rpm", Volts: "230 V", Amps: "3.6 A", Cooling: "closed"}}
 	in.Plan.Control.Volts, in.Plan.Control.Choke, in.Plan.Control.LimitAmps = "230 V", false, "5 A"
-	s, err := resolve(in)
+	s, err := plan.Resolve(in)
 	require.NoError(t, err)
 	tr := newTrain(s)
 	require.True(t, tr.runs)
@@ -382,7 +385,7 @@ func TestAUniversalMotorOnItsRegulator(t *testing.T) {
 	low, high := tr.model.Span()
 	assert.InEpsilon(t, 5, high/low, 1e-9, "a fifth of full speed without a tachometer")
 	in.Plan.Control.Feedback = "tacho"
-	s, err = resolve(in)
+	s, err = plan.Resolve(in)
 	require.NoError(t, err)
 	low, high = newTrain(s).model.Span()
 	assert.InEpsilon(t, 20, high/low, 1e-9)
@@ -393,20 +396,20 @@ func TestAUniversalMotorOnItsRegulator(t *testing.T) {
 func TestInputAmpsFollowWhatTheFeedLetsTheMotorGive(t *testing.T) {
 	cases := []struct {
 		name   string
-		in     Input
-		change func(*Input)
+		in     plan.Input
+		change func(*plan.Input)
 		amps   float64
 	}{
-		{"at its plate", inverted(), func(*Input) {}, 999.1 / (0.95 * 230 * 0.62)},
-		{"short of volts", inverted(), func(in *Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" },
+		{"at its plate", inverted(), func(*plan.Input) {}, 999.1 / (0.95 * 230 * 0.62)},
+		{"short of volts", inverted(), func(in *plan.Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" },
 			750 * (0.575 + 1/0.7497 - 1) / (0.95 * 230 * 0.62)},
-		{"volts and hertz past the plate's", inverted(), func(in *Input) {
+		{"volts and hertz past the plate's", inverted(), func(in *plan.Input) {
 			in.Plan.Supply.Volts, in.Plan.Supply.Phases = "400 V", "3"
 			in.Plan.Control.Volts, in.Plan.Control.BaseHertz, in.Plan.Control.TopHertz = "400 V", "87 Hz", "87 Hz"
 		}, 750 * (400.0/230 + 1/0.7507 - 1) / (0.95 * 400 * 0.62 * 1.7321)},
-		{"half the volts", sound(), func(in *Input) { in.Plan.Control.Volts = "90 V" },
+		{"half the volts", sound(), func(in *plan.Input) { in.Plan.Control.Volts = "90 V" },
 			372.85 * (0.5 + 504/372.85 - 1) / (0.95 * 230 * 0.7)},
-		{"a battery that sags by 2.4 V at 10 A", sound(), func(in *Input) {
+		{"a battery that sags by 2.4 V at 10 A", sound(), func(in *plan.Input) {
 			in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc", Inside: "0.24 Ω"}
 			in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A"}
 			in.Plan.Motor.Plate = motor.Plate{Power: "180 W", Speed: "4600", Volts: "24 V", Amps: "10 A"}
@@ -415,7 +418,7 @@ func TestInputAmpsFollowWhatTheFeedLetsTheMotorGive(t *testing.T) {
 	for _, c := range cases {
 		t.Run(c.name, func(t *testing.T) {
 			c.change(&c.in)
-			s, err := resolve(c.in)
+			s, err := plan.Resolve(c.in)
 			require.NoError(t, err)
 			assert.InEpsilon(t, c.amps, newTrain(s).inputAmps(), 0.002)
 		})

@@ -14,13 +14,13 @@ import (
 // otherWaysFindings are what the ways of control besides the usual drives ask for: an inverter on a
 // capacitor-start motor, a resistor in series, a fan on fewer volts.
 func (v *verdict) otherWaysFindings() {
-	switch v.control.Kind {
+	switch v.Control.Kind {
 	case control.SinglePhaseInverter:
 		v.onePhaseOutFindings()
 	case control.SeriesResistor:
 		v.resistorFindings()
 	case control.VariableTransformer:
-		if v.motor.Kind.Family() == motor.InductionFamily {
+		if v.Motor.Kind.Family() == motor.InductionFamily {
 			v.fanOnlyFinding("Fewer volts are for the motor's own fan")
 			v.add(f.Control, "by-trial", f.Caution, "motor.readings", "How slow is found by trial",
 				"The reach is worked out at full volts. Turn it down in steps, and at each see that it still starts every time, ten of ten, warm and cold.")
@@ -31,7 +31,7 @@ func (v *verdict) otherWaysFindings() {
 // onePhaseOutFindings hold the disputed inverter on a motor with a start switch to what its own school
 // asks: a floor in hertz, plate speed as the top, and winding that bears the spikes.
 func (v *verdict) onePhaseOutFindings() {
-	c, m := v.control, v.motor
+	c, m := v.Control, v.Motor
 	if m.Kind.HasStartSwitch() {
 		if floor := startSwitchFloor * m.Hertz.Value; c.LowHertz < floor*0.999 {
 			v.add(f.Control, "start-switch", f.Stop, "control.lowHertz", "Its start switch can close again",
@@ -53,7 +53,7 @@ func (t *train) resistorSpeeds() (light, full float64) {
 	at := func(torque float64) float64 {
 		low, top := 0.0, high
 		for range 50 {
-			if middle := (low + top) / 2; t.model.Peak(middle/t.motor.Gear.Ratio).Torque > torque*t.motor.Gear.Ratio*t.motor.Gear.Keeps {
+			if middle := (low + top) / 2; t.model.Peak(middle/t.Motor.Gear.Ratio).Torque > torque*t.Motor.Gear.Ratio*t.Motor.Gear.Keeps {
 				low = middle
 			} else {
 				top = middle
@@ -61,11 +61,11 @@ func (t *train) resistorSpeeds() (light, full float64) {
 		}
 		return low
 	}
-	return at(0.1 * t.motor.Torque.Value), at(t.motor.Torque.Value)
+	return at(0.1 * t.Motor.Torque.Value), at(t.Motor.Torque.Value)
 }
 
 func (v *verdict) resistorFindings() {
-	c, m := v.control, v.motor
+	c, m := v.Control, v.Motor
 	if c.Ohms == 0 {
 		v.add(f.Control, "ohms", f.Missing, "control.ohms", "Ohms of the resistor", "As it is set for the slowest job: what it takes in volts goes with the current.")
 		return
@@ -85,14 +85,14 @@ func (v *verdict) resistorFindings() {
 
 // resistorWaste is the heat in a series resistor at rated amps, or at the stall where that is less; W.
 func (t *train) resistorWaste() float64 {
-	amps := math.Min(t.motor.Amps.Value, t.model.StallAmps())
-	return amps * amps * t.control.Ohms
+	amps := math.Min(t.Motor.Amps.Value, t.model.StallAmps())
+	return amps * amps * t.Control.Ohms
 }
 
 // onePhaseFinding looks at an inverter made for three phases in but fed by one.
 func (v *verdict) onePhaseFinding(rated float64) {
-	c := v.control
-	if !c.ThreeIn || v.supply.Three || c.Amps == 0 {
+	c := v.Control
+	if !c.ThreeIn || v.Supply.Three || c.Amps == 0 {
 		return
 	}
 	v.add(f.Control, "one-phase-in", f.Caution, "control.fed", "Made for three phases, fed by one",
@@ -101,11 +101,11 @@ func (v *verdict) onePhaseFinding(rated float64) {
 
 // ways derives what the other ways of control do.
 func (d *derivations) ways() {
-	if d.train.control.Kind != control.SeriesResistor || d.train.control.Ohms == 0 {
+	if d.train.Control.Kind != control.SeriesResistor || d.train.Control.Ohms == 0 {
 		return
 	}
 	light, full := d.resistorSpeeds()
 	d.add("control.collapse", "control", "Speed, lightly loaded and at rated torque", speedRange(full, light, d.sys), "T = K_e·(V − K_e·ω) / (R + R_series) − T_loss",
-		fmt.Sprintf("%s out, %s in series", d.show(d.feed.Volts, q.Voltage), d.show(d.train.control.Ohms, q.Resistance)), source.DCMachine)
-	d.add("control.waste", "control", "Heat in the resistor at rated amps", d.show(d.resistorWaste(), q.Power), "P = I²·R", fmt.Sprintf("%s, %s", d.show(d.motor.Amps.Value, q.Current), d.show(d.train.control.Ohms, q.Resistance)), source.Mechanics)
+		fmt.Sprintf("%s out, %s in series", d.show(d.feed.Volts, q.Voltage), d.show(d.train.Control.Ohms, q.Resistance)), source.DCMachine)
+	d.add("control.waste", "control", "Heat in the resistor at rated amps", d.show(d.resistorWaste(), q.Power), "P = I²·R", fmt.Sprintf("%s, %s", d.show(d.Motor.Amps.Value, q.Current), d.show(d.train.Control.Ohms, q.Resistance)), source.Mechanics)
 }

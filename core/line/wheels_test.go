@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -90,7 +91,7 @@ func TestToothedStockIsCounted(t *testing.T) {
 // A belt from the shelf sets the centres where it fits between them, and counts as on hand.
 func TestAShelfBeltSetsTheCentres(t *testing.T) {
 	in := searching()
-	s, err := resolve(in.Input)
+	s, err := plan.Resolve(in.Input)
 	require.NoError(t, err)
 	l := &searcher{train: newTrain(s), bounds: bounds{centreMax: 0.5}}
 	f := stocked(t, "v-A", shelf.Item{ID: "b", Sort: shelf.Belt, Length: "1080 mm", Wheel: shelf.Wheel{Section: "A"}})

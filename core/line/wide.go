@@ -24,8 +24,8 @@ func (t *train) wide() Wide {
 	if !t.runs || t.model.FixedSpeed() {
 		return w
 	}
-	slow, fast := math.Inf(1), fastestWanted(t.stations)
-	for _, job := range t.machine.Jobs {
+	slow, fast := math.Inf(1), fastestWanted(t.Stations)
+	for _, job := range t.Machine.Jobs {
 		if job.Missing == "" {
 			slow = math.Min(slow, job.Low)
 		}
@@ -35,7 +35,7 @@ func (t *train) wide() Wide {
 		return w
 	}
 	keeps := contenderKeeps
-	if ps := t.reduction.Positions; len(ps) > 0 {
+	if ps := t.Reduction.Positions; len(ps) > 0 {
 		keeps = ps[0].Keeps
 	}
 	one := &reduction.Position{Ratio: high / fast, Keeps: keeps}

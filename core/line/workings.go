@@ -41,23 +41,23 @@ func (t *train) workings(sys q.System, fares []fare, strains []strain) []working
 		d.control()
 		d.ways()
 	}
-	d.list = append(d.list, t.motor.Workings(sys)...)
-	if t.runs && t.control.Adjusts() {
+	d.list = append(d.list, t.Motor.Workings(sys)...)
+	if t.runs && t.Control.Adjusts() {
 		d.slowEnd()
 	}
-	if t.runs && t.model.FixedSpeed() && t.motor.Kind.Family() == motor.SeriesFamily {
+	if t.runs && t.model.FixedSpeed() && t.Motor.Kind.Family() == motor.SeriesFamily {
 		held := t.model.Breakaway()
 		d.add("motor.start", "motor", "Starting torque on the line", d.show(held.Torque, q.Torque), "T = k·I² − T_loss, at most at 3 × rated amps",
 			fmt.Sprintf("%s stalled", d.show(t.model.StallAmps(), q.Current)), source.SeriesMotor, "Held by "+string(held.By))
 	}
 	d.reduction()
 	d.ratings(strains)
-	if t.runs && len(t.reduction.Positions) > 0 {
+	if t.runs && len(t.Reduction.Positions) > 0 {
 		d.air()
 		d.reach()
 	}
-	for i := range t.machine.Jobs {
-		d.job(&t.machine.Jobs[i], fares[i])
+	for i := range t.Machine.Jobs {
+		d.job(&t.Machine.Jobs[i], fares[i])
 	}
 	return d.list
 }
@@ -94,7 +94,7 @@ func workingBehind(one finding.Finding) string {
 }
 
 func (d *derivations) supply() {
-	m, s := d.motor, d.train.supply
+	m, s := d.Motor, d.train.Supply
 	d.add("supply.input", "supply", "Input amps at full load", d.show(d.inputAmps(), q.Current), "I = P·(share + 1/η_motor − 1) / (η_drive·V·pf·√phases)",
 		fmt.Sprintf("%s of the plate's %s at %s, from %s", q.Percent(d.fullShare()), q.Show(m.Power.Value, q.Power, q.Metric), q.Percent(m.Efficiency.Value), d.show(s.Sagged(m.Amps.Value), q.Voltage)), source.InputAmps)
 	if s.Battery && s.Inside > 0 {
@@ -108,7 +108,7 @@ func (d *derivations) supply() {
 }
 
 func (d *derivations) control() {
-	c, line := d.train.control, d.train.supply.Volts
+	c, line := d.train.Control, d.train.Supply.Volts
 	switch c.Kind {
 	case control.PhaseAngle:
 		if d.feed.Way == motor.CutSine {
@@ -118,7 +118,7 @@ func (d *derivations) control() {
 		d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_dc ≤ (2√2/π)·V_ac, and the drive's rating",
 			fmt.Sprintf("0.9 × %s is %s", d.show(line, q.Voltage), d.show(control.PhaseAngleAverage(line), q.Voltage)), source.PhaseAngle)
 	case control.Chopper, control.BrushlessDrive:
-		if d.train.supply.Battery {
+		if d.train.Supply.Battery {
 			d.add("control.volts", "control", "Most volts out", d.show(d.feed.Volts, q.Voltage), "V_dc ≤ V_battery, and the drive's rating", d.show(line, q.Voltage)+" at the battery", source.Mechanics)
 			break
 		}
@@ -126,14 +126,14 @@ func (d *derivations) control() {
 			fmt.Sprintf("1.414 × %s is %s", d.show(line, q.Voltage), d.show(line*math.Sqrt2, q.Voltage)), source.Chopper)
 	case control.Inverter, control.SinglePhaseInverter:
 		d.add("control.base", "control", "Base hertz", d.show(d.feed.BaseHertz, q.Frequency), "f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
-			fmt.Sprintf("%s at %s on a %s motor", d.show(d.feed.BaseHertz, q.Frequency), d.show(d.feed.BaseVolts, q.Voltage), d.show(d.motor.Volts.Value, q.Voltage)), source.VoltsPerHertz)
+			fmt.Sprintf("%s at %s on a %s motor", d.show(d.feed.BaseHertz, q.Frequency), d.show(d.feed.BaseVolts, q.Voltage), d.show(d.Motor.Volts.Value, q.Voltage)), source.VoltsPerHertz)
 	}
 	if !c.DCDrive() && !c.SetsHertz() {
 		return
 	}
 	low, high := d.model.RotorSpan()
 	d.add("control.slowest", "control", "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full", fmt.Sprintf("%s of %s", q.Percent(d.feed.Slowest), d.show(low/d.feed.Slowest, q.Speed)), source.SlowestSpeed)
-	d.add("control.top", "control", "Top motor speed", d.show(high, q.Speed), "least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s", q.Percent(high/d.motor.Speed.Value), d.show(d.motor.Speed.Value, q.Speed)), source.TrimSchools)
+	d.add("control.top", "control", "Top motor speed", d.show(high, q.Speed), "least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s", q.Percent(high/d.Motor.Speed.Value), d.show(d.Motor.Speed.Value, q.Speed)), source.TrimSchools)
 	if d.feed.FormFactor > 1 {
 		d.formFactor()
 	}
@@ -142,18 +142,18 @@ func (d *derivations) control() {
 // formFactor derives how much more the rough current heats: from the firing angle where the
 // inductance is known, else the usual figure.
 func (d *derivations) formFactor() {
-	put := fmt.Sprintf("%s ÷ %s is %s", d.show(d.motor.Torque.Value, q.Torque), q.Figures(d.feed.FormFactor, 3), d.show(d.motor.Torque.Value/d.feed.FormFactor, q.Torque))
+	put := fmt.Sprintf("%s ÷ %s is %s", d.show(d.Motor.Torque.Value, q.Torque), q.Figures(d.feed.FormFactor, 3), d.show(d.Motor.Torque.Value/d.feed.FormFactor, q.Torque))
 	src, assumes := source.FormFactor, []string{}
-	if _, ok := armatureWave(d.stations, d.feed); ok {
-		m := d.motor
+	if _, ok := armatureWave(d.Stations, d.feed); ok {
+		m := d.Motor
 		emf := waveEMF(m)
-		alpha, wave, _ := control.FiringFor(m.Amps.Value, d.train.supply.Volts, d.train.supply.Hertz, emf, m.DC.Resistance.Value, m.DC.Henries+d.train.control.Henries)
+		alpha, wave, _ := control.FiringFor(m.Amps.Value, d.train.Supply.Volts, d.train.Supply.Hertz, emf, m.DC.Resistance.Value, m.DC.Henries+d.train.Control.Henries)
 		src = source.BridgeWave
 		flows := "stops between firings"
 		if wave.Continuous {
 			flows = "never stops"
 		}
-		assumes = append(assumes, fmt.Sprintf("Fired at %s against %s of back-EMF, through %s and %s, where the bridge averages %s; the current %s", d.show(alpha, q.Angle), d.show(emf, q.Voltage), d.show(m.DC.Resistance.Value, q.Resistance), d.show(m.DC.Henries+d.train.control.Henries, q.Inductance), d.show(control.HalfControlledAverage(d.train.supply.Volts, alpha), q.Voltage), flows))
+		assumes = append(assumes, fmt.Sprintf("Fired at %s against %s of back-EMF, through %s and %s, where the bridge averages %s; the current %s", d.show(alpha, q.Angle), d.show(emf, q.Voltage), d.show(m.DC.Resistance.Value, q.Resistance), d.show(m.DC.Henries+d.train.Control.Henries, q.Inductance), d.show(control.HalfControlledAverage(d.train.Supply.Volts, alpha), q.Voltage), flows))
 	}
 	d.add("control.formFactor", "control", "Form factor", q.Figures(d.feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor", put, src, assumes...)
 }
@@ -163,16 +163,16 @@ func (d *derivations) slowEnd() {
 	slow := d.slowSpeed()
 	held := d.model.Steady(slow, 1)
 	gear := ""
-	if g := d.motor.Gear; g.Sort != "none" {
+	if g := d.Motor.Gear; g.Sort != "none" {
 		gear = fmt.Sprintf(" × %s × %s", q.Figures(g.Ratio, 3), q.Percent(g.Keeps))
 	}
 	d.add("motor.slow", "motor", "Torque held all day at "+d.show(slow, q.Speed), d.show(held.Torque, q.Torque), "T = T_rated · cooling(n) / form factor, within the other limits",
-		fmt.Sprintf("%s × %s ÷ %s", d.show(d.motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.motor.Cooling, slow*d.motor.Gear.Ratio/d.motor.Speed.Value)), q.Figures(d.feed.FormFactor, 3))+gear,
+		fmt.Sprintf("%s × %s ÷ %s", d.show(d.Motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.Motor.Cooling, slow*d.Motor.Gear.Ratio/d.Motor.Speed.Value)), q.Figures(d.feed.FormFactor, 3))+gear,
 		source.FanCooling, "Held by "+string(held.By))
 }
 
 func (d *derivations) reduction() {
-	for i, s := range d.train.reduction.Stages {
+	for i, s := range d.train.Reduction.Stages {
 		if s.Kind == reduction.Direct {
 			continue
 		}
@@ -182,16 +182,16 @@ func (d *derivations) reduction() {
 			}
 		}
 	}
-	for i := range d.train.reduction.Positions {
-		p := &d.train.reduction.Positions[i]
+	for i := range d.train.Reduction.Positions {
+		p := &d.train.Reduction.Positions[i]
 		d.add(fmt.Sprintf("reduction.ratio.%d", i), "reduction", "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)", d.ratioPut(p), source.BeltSlip)
 	}
 	if m, ok := d.measuredRatio(); ok {
 		d.add("reduction.measured", "reduction", "Ratio as measured", q.Ratio(m.measured), "i = n_motor / n_spindle; slip = 1 − i_without slip / i",
-			fmt.Sprintf("%s ÷ %s; %s without slip, so %s slips", d.show(d.train.reduction.Measured.Motor, q.Speed), d.show(d.train.reduction.Measured.Spindle, q.Speed), q.Ratio(m.bare), q.Percent(math.Max(m.slip, 0))), source.Mechanics)
+			fmt.Sprintf("%s ÷ %s; %s without slip, so %s slips", d.show(d.train.Reduction.Measured.Motor, q.Speed), d.show(d.train.Reduction.Measured.Spindle, q.Speed), q.Ratio(m.bare), q.Percent(math.Max(m.slip, 0))), source.Mechanics)
 	}
-	if len(d.train.reduction.Positions) > 0 {
-		d.add("reduction.keeps", "reduction", "What the stages keep", q.Percent(d.train.reduction.Positions[0].Keeps), "η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)
+	if len(d.train.Reduction.Positions) > 0 {
+		d.add("reduction.keeps", "reduction", "What the stages keep", q.Percent(d.train.Reduction.Positions[0].Keeps), "η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)
 	}
 }
 
@@ -216,7 +216,7 @@ func (d *derivations) step(i, k int, s reduction.Stage, step reduction.Step) {
 
 func (d *derivations) ratioPut(p *reduction.Position) string {
 	text := ""
-	for i, s := range d.train.reduction.Stages {
+	for i, s := range d.train.Reduction.Stages {
 		if p.Steps[i] == reduction.Out {
 			continue
 		}
@@ -241,7 +241,7 @@ func (d *derivations) ratioPut(p *reduction.Position) string {
 
 func (d *derivations) keepsPut() string {
 	text := ""
-	for i, s := range d.train.reduction.Stages {
+	for i, s := range d.train.Reduction.Stages {
 		if i > 0 {
 			text += " × "
 		}
@@ -255,18 +255,18 @@ func (d *derivations) keepsPut() string {
 
 // air is what hot or thin air leaves of the motor's torque; nothing to say in the air plates mean.
 func (d *derivations) air() {
-	m := d.train.machine
+	m := d.train.Machine
 	if !airTakes(m) {
 		return
 	}
 	hottest := math.Max(m.Air, air.Rated)
-	d.add("work.air", "work", "What the air leaves of its torque", q.Percent(d.inAir()), "√((T_class − T_air) / (T_class − 40 °C)) × (1 − 1 % for each 100 m past 1000)",
-		fmt.Sprintf("class %s, %s, %s", d.motor.Insulation, d.show(hottest, q.Temperature), length(m.Altitude, d.sys)), source.AirRating,
+	d.add("work.air", "work", "What the air leaves of its torque", q.Percent(inAir(d.Stations)), "√((T_class − T_air) / (T_class − 40 °C)) × (1 − 1 % for each 100 m past 1000)",
+		fmt.Sprintf("class %s, %s, %s", d.Motor.Insulation, d.show(hottest, q.Temperature), length(m.Altitude, d.sys)), source.AirRating,
 		fmt.Sprintf("A drive gives %s of its amps there", q.Percent(air.Drive(m.Air, m.Altitude))))
 }
 
 func (d *derivations) reach() {
-	p := &d.train.reduction.Positions[0]
+	p := &d.train.Reduction.Positions[0]
 	low, high := d.span(p)
 	middle := math.Max(low, high/2)
 	held := d.steady(middle, 1, p)
@@ -302,7 +302,7 @@ func (d *derivations) jobOnThisPlan(job *work.Need, fare fare) {
 		d.add("job.largest."+job.ID, "work", job.Name+": largest "+c.Grows+" this plan carries", d.show(c.Largest(fare.margin/job.Margin), q.Length),
 			c.Grows+" × margin / margin wanted", fmt.Sprintf("%s × %s ÷ %s, the rest of the cut as it is", d.show(c.GrowsFrom, q.Length), q.Figures(fare.margin, 3), q.Figures(job.Margin, 3)), source.Kienzle)
 	case job.Method == work.ByInertia:
-		p := &d.train.reduction.Positions[fare.position]
+		p := &d.train.Reduction.Positions[fare.position]
 		top := math.Min(job.High, fare.high)
 		seconds := d.timeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p)
 		text := "never"

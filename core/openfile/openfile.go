@@ -3,7 +3,7 @@
 package openfile
 
 import (
-	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
@@ -21,7 +21,7 @@ const (
 	MaxBytes    = 256 << 20
 	MaxMachines = 1000
 	MaxPlans    = 26
-	MaxShelf    = line.MaxShelf
+	MaxShelf    = plan.MaxShelf
 )
 
 // File is a workshop, or the part of one that was exported.
@@ -36,7 +36,7 @@ type File struct {
 // Machine is a machine with its plans.
 type Machine struct {
 	Machine work.Machine `json:"machine"`
-	Plans   []line.Plan  `json:"plans" maxItems:"26" nullable:"false"`
+	Plans   []plan.Plan  `json:"plans" maxItems:"26" nullable:"false"`
 }
 
 // Sink takes the contents of a workshop one by one, in the order they stand: a file's as it is read,
@@ -104,7 +104,7 @@ func Gather(fill func(Sink) error) (File, error) {
 
 // whole fills in the lists a machine may leave out.
 func (m Machine) whole() Machine {
-	plans := make([]line.Plan, len(m.Plans))
+	plans := make([]plan.Plan, len(m.Plans))
 	for i, p := range m.Plans {
 		plans[i] = p.Whole()
 	}

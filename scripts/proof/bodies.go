@@ -12,8 +12,8 @@ import (
 	"sync"
 	"time"
 
-	"jiriki/core/line"
 	"jiriki/core/openfile"
+	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 	"jiriki/demo"
@@ -135,7 +135,7 @@ func hostile(s *serving) ([]body, error) {
 		}
 		return b
 	}
-	in := line.Input{Units: "metric", Machine: file.Machines[0].Machine, Plan: file.Machines[0].Plans[1]}
+	in := plan.Input{Units: "metric", Machine: file.Machines[0].Machine, Plan: file.Machines[0].Plans[1]}
 	full := in
 	full.Machine.Jobs = nil
 	for i := range work.MaxJobs {

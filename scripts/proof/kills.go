@@ -10,7 +10,7 @@ import (
 	"syscall"
 	"time"
 
-	"jiriki/core/line"
+	"jiriki/core/plan"
 	"jiriki/core/work"
 )
 
@@ -24,7 +24,7 @@ type sheet struct {
 	PlanID         string       `json:"planId"`
 	PlanVersion    int          `json:"planVersion"`
 	MachineVersion int          `json:"machineVersion"`
-	Plan           line.Plan    `json:"plan"`
+	Plan           plan.Plan    `json:"plan"`
 	Machine        work.Machine `json:"machine"`
 }
 

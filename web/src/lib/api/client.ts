@@ -3,7 +3,7 @@ import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
 export type Sheet = Schemas['Sheet'];
-export type Plan = Schemas['LinePlan'];
+export type Plan = Schemas['Plan'];
 export type Machine = Schemas['WorkMachine'];
 export type Job = Schemas['WorkJob'];
 export type Assessment = Schemas['LineAssessment'];

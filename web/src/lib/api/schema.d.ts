@@ -970,14 +970,6 @@ export interface components {
             take: components["schemas"]["LineBill"];
             wiring: components["schemas"]["LineWiring"];
         };
-        LineCheck: {
-            /** @description Of the setting, step or part, such as setting.limit */
-            id: string;
-            /** @description What was read while doing it */
-            measured: string;
-            /** @description The day it was done, as the person's machine writes dates */
-            on: string;
-        };
         LineContender: {
             control: string;
             /** @description The control in words, and where it comes from */
@@ -1191,17 +1183,6 @@ export interface components {
             /** @description What the one gives that the other does not */
             says: string;
         };
-        LineInput: {
-            machine: components["schemas"]["WorkMachine"];
-            plan: components["schemas"]["LinePlan"];
-            /** @description Parts to try; left out for those of the workshop's shelf */
-            shelf?: components["schemas"]["ShelfItem"][];
-            /**
-             * @description Units the answer is written in; never changes what was typed
-             * @enum {string}
-             */
-            units: "metric" | "inch";
-        };
         LineJobResult: {
             /** @description What the machine's old motor gave in each of its positions, where the job goes by it */
             baseline: components["schemas"]["LineCurvePoint"][];
@@ -1270,18 +1251,6 @@ export interface components {
             /** @description Where that comes from */
             why: string;
         };
-        LinePlan: {
-            /** @description What has been set, tried or put by */
-            checks: components["schemas"]["LineCheck"][];
-            control: components["schemas"]["ControlDescribed"];
-            motor: components["schemas"]["MotorDescribed"];
-            name: string;
-            notes: string;
-            /** @description What parts not on the shelf cost */
-            prices: components["schemas"]["LinePrice"][];
-            reduction: components["schemas"]["ReductionDescribed"];
-            supply: components["schemas"]["SupplyDescribed"];
-        };
         LinePlateJob: {
             done: boolean;
             /** Format: double */
@@ -1337,11 +1306,6 @@ export interface components {
             /** @description What is read, and where; empty when nothing is */
             measure: string;
             what: string;
-        };
-        LinePrice: {
-            cost: string;
-            /** @description ID of the part */
-            part: string;
         };
         LineRanking: {
             contenders: components["schemas"]["LineContender"][];
@@ -1425,7 +1389,7 @@ export interface components {
         LineSearchInput: {
             ask: components["schemas"]["LineSearchAsk"];
             machine: components["schemas"]["WorkMachine"];
-            plan: components["schemas"]["LinePlan"];
+            plan: components["schemas"]["Plan"];
             /** @description Parts to try; left out for those of the workshop's shelf */
             shelf?: components["schemas"]["ShelfItem"][];
             /**
@@ -1779,6 +1743,42 @@ export interface components {
             kind: string;
             name: string;
         };
+        Plan: {
+            /** @description What has been set, tried or put by */
+            checks: components["schemas"]["PlanCheck"][];
+            control: components["schemas"]["ControlDescribed"];
+            motor: components["schemas"]["MotorDescribed"];
+            name: string;
+            notes: string;
+            /** @description What parts not on the shelf cost */
+            prices: components["schemas"]["PlanPrice"][];
+            reduction: components["schemas"]["ReductionDescribed"];
+            supply: components["schemas"]["SupplyDescribed"];
+        };
+        PlanCheck: {
+            /** @description Of the setting, step or part, such as setting.limit */
+            id: string;
+            /** @description What was read while doing it */
+            measured: string;
+            /** @description The day it was done, as the person's machine writes dates */
+            on: string;
+        };
+        PlanInput: {
+            machine: components["schemas"]["WorkMachine"];
+            plan: components["schemas"]["Plan"];
+            /** @description Parts to try; left out for those of the workshop's shelf */
+            shelf?: components["schemas"]["ShelfItem"][];
+            /**
+             * @description Units the answer is written in; never changes what was typed
+             * @enum {string}
+             */
+            units: "metric" | "inch";
+        };
+        PlanPrice: {
+            cost: string;
+            /** @description ID of the part */
+            part: string;
+        };
         QuantityFieldError: {
             /** @description Path of the field, such as motor.plate.speed */
             field: string;
@@ -1910,7 +1910,7 @@ export interface components {
             machineId: string;
             /** Format: int64 */
             machineVersion: number;
-            plan: components["schemas"]["LinePlan"];
+            plan: components["schemas"]["Plan"];
             planId: string;
             /** Format: int64 */
             planVersion: number;
@@ -1922,7 +1922,7 @@ export interface components {
             machine: components["schemas"]["WorkMachine"];
             /** Format: int64 */
             machineVersion: number;
-            plan: components["schemas"]["LinePlan"];
+            plan: components["schemas"]["Plan"];
             /** Format: int64 */
             planVersion: number;
         };
@@ -2401,7 +2401,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LineInput"];
+                "application/json": components["schemas"]["PlanInput"];
             };
         };
         responses: {
@@ -2434,7 +2434,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LineInput"];
+                "application/json": components["schemas"]["PlanInput"];
             };
         };
         responses: {
@@ -2530,7 +2530,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LineInput"];
+                "application/json": components["schemas"]["PlanInput"];
             };
         };
         responses: {
@@ -3284,7 +3284,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LineInput"];
+                "application/json": components["schemas"]["PlanInput"];
             };
         };
         responses: {

@@ -1,7 +1,6 @@
-// Package line joins the five stations of a plan from wall to work: what torque reaches the
-// spindle at which speed, whether each job is done, what holds it, what would lift it, and
-// what can hurt.
-package line
+// Package plan is what a person describes of a machine and the line that is to drive it, every quantity
+// as typed, and those descriptions resolved. Nothing is worked out here.
+package plan
 
 import (
 	"fmt"
@@ -28,6 +27,20 @@ type Plan struct {
 	Checks    []Check             `json:"checks" maxItems:"200" nullable:"false" doc:"What has been set, tried or put by"`
 }
 
+// Price is what a part not on the shelf costs, as its buyer typed it.
+type Price struct {
+	Part string `json:"part" maxLength:"80" doc:"ID of the part"`
+	Cost q.Text `json:"cost"`
+}
+
+// Check is something on a list of a plan that has been done: a setting set, a step of the first
+// power-up taken, a part put by.
+type Check struct {
+	ID       string `json:"id" maxLength:"80" doc:"Of the setting, step or part, such as setting.limit"`
+	On       string `json:"on" maxLength:"20" doc:"The day it was done, as the person's machine writes dates"`
+	Measured string `json:"measured" maxLength:"60" doc:"What was read while doing it"`
+}
+
 // Input is everything an assessment needs. The same input always gives the same answer.
 type Input struct {
 	Units   q.System     `json:"units" enum:"metric,inch" doc:"Units the answer is written in; never changes what was typed"`
@@ -36,48 +49,54 @@ type Input struct {
 	Shelf   []shelf.Item `json:"shelf,omitempty" maxItems:"200" nullable:"false" doc:"Parts to try; left out for those of the workshop's shelf"`
 
 	// Motors are the shelf's motors resolved, one for each part, where they are known already; they are
-	// resolved when it is nil. [Assessment.ShelfTried] says whether they were asked for.
+	// resolved when it is nil. The assessment says whether they were asked for.
 	Motors []motor.Resolved `json:"-"`
 }
 
 // MaxShelf is how many parts a workshop's shelf holds.
 const MaxShelf = 5000
 
-// stations are the five stations resolved, as far as their entries can be used.
-type stations struct {
-	supply    supply.Resolved
-	control   control.Resolved
-	motor     motor.Resolved
-	reduction reduction.Resolved
-	machine   work.Resolved
-	entries   q.FieldErrors // what cannot be used: taken as not there
+// Bounds of a plan's lists.
+const (
+	maxPrices = 200
+	maxChecks = 200
+)
+
+// Stations are the five stations resolved, as far as their entries can be used.
+type Stations struct {
+	Supply    supply.Resolved
+	Control   control.Resolved
+	Motor     motor.Resolved
+	Reduction reduction.Resolved
+	Machine   work.Resolved
+	Entries   q.FieldErrors // what cannot be used: taken as not there
 }
 
-// refuses reports whether an entry cannot be used.
-func (s stations) refuses(field string) bool {
-	return slices.ContainsFunc(s.entries, func(e q.FieldError) bool { return e.Field == field })
+// Refuses reports whether an entry cannot be used.
+func (s Stations) Refuses(field string) bool {
+	return slices.ContainsFunc(s.Entries, func(e q.FieldError) bool { return e.Field == field })
 }
 
-// resolve reads a whole input. What was typed and cannot be used is taken as not there and named in
+// Resolve reads a whole input. What was typed and cannot be used is taken as not there and named in
 // entries. The error, if any, is quantity.FieldErrors: the input is past what is taken at once.
-func resolve(in Input) (stations, error) {
+func Resolve(in Input) (Stations, error) {
 	if err := in.bounds(); err != nil {
-		return stations{}, err
+		return Stations{}, err
 	}
 	r := q.NewReader("")
-	s := stations{
-		supply:  supply.Resolve(in.Plan.Supply, r.Under("supply")),
-		control: control.Resolve(in.Plan.Control, r.Under("control")),
-		motor:   motor.Resolve(in.Plan.Motor, r.Under("motor")),
-		machine: work.Resolve(in.Machine, r.Under("machine")),
+	s := Stations{
+		Supply:  supply.Resolve(in.Plan.Supply, r.Under("supply")),
+		Control: control.Resolve(in.Plan.Control, r.Under("control")),
+		Motor:   motor.Resolve(in.Plan.Motor, r.Under("motor")),
+		Machine: work.Resolve(in.Machine, r.Under("machine")),
 	}
-	s.reduction = reduction.Resolve(in.Plan.Reduction, s.motor.Body.Shaft, r.Under("reduction"))
+	s.Reduction = reduction.Resolve(in.Plan.Reduction, s.Motor.Body.Shaft, r.Under("reduction"))
 	for i, p := range in.Plan.Prices {
 		if p.Cost.Known() && !(shelf.Item{Cost: p.Cost}).Price().Known {
 			r.Refuse(fmt.Sprintf("prices[%d].cost", i), string(p.Cost), "write it as a number, such as 12 or £12.50")
 		}
 	}
-	s.entries, _ = r.Err().(q.FieldErrors)
+	s.Entries, _ = r.Err().(q.FieldErrors)
 	return s, nil
 }
 
