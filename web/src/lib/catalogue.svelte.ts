@@ -1,17 +1,9 @@
 import { Ask } from './api/ask.svelte';
 import { api, call, type Catalogue } from './api/client';
 
-const RETRY_AFTER = 2000;
-
 /** What can be chosen from, the same for every workshop: asked for once. */
 class CatalogueState {
-  #asked = new Ask<Catalogue>(
-    (signal) => call(() => api.GET('/api/catalogue', { signal })),
-    ({ data }) => {
-      // Nothing can be chosen without it, so it is asked for until it is there.
-      if (!data) setTimeout(() => this.load(), RETRY_AFTER);
-    }
-  );
+  #asked = new Ask<Catalogue>((signal) => call(() => api.GET('/api/catalogue', { signal })));
 
   load() {
     if (!this.#data) this.#asked.again();

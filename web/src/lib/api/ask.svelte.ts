@@ -1,5 +1,10 @@
 import type { Problem } from './client';
 
+/** Longer than anything takes that is worked out. */
+const ANSWER_WITHIN = 60_000;
+/** While nobody answers it is asked again by itself after so long. */
+const RETRY_AFTER = 2000;
+
 /** How a question was answered. */
 export interface Reply<T> {
   data?: T;
@@ -9,7 +14,7 @@ export interface Reply<T> {
 
 /** Something asked of the server that follows from what is on the page. One question is on its way at a
  *  time; of those that come up meanwhile only the newest is asked after it, so an old answer never takes
- *  the place of a newer one. */
+ *  the place of a newer one. While nobody answers it is asked again by itself. */
 export class Ask<T> {
   /** The newest answer there is. */
   answer = $state.raw<T>();
@@ -21,6 +26,7 @@ export class Ask<T> {
   #heard: (reply: Reply<T>) => void;
   #now: AbortController | undefined;
   #again = false;
+  #later: ReturnType<typeof setTimeout> | undefined;
 
   /** run puts the question as things stand when it is called; heard is told each answer that counts. */
   constructor(run: (signal: AbortSignal) => Promise<Reply<T>>, heard: (reply: Reply<T>) => void = () => undefined) {
@@ -30,6 +36,7 @@ export class Ask<T> {
 
   /** Asks, after the question that is on its way. */
   again() {
+    clearTimeout(this.#later);
     if (this.#now) this.#again = true;
     else void this.#ask();
   }
@@ -42,6 +49,7 @@ export class Ask<T> {
 
   /** Lets go of the question that is on its way: whoever asked is gone. */
   stop() {
+    clearTimeout(this.#later);
     this.#now?.abort();
     this.#now = undefined;
     this.#again = false;
@@ -53,13 +61,15 @@ export class Ask<T> {
     this.#now = mine;
     this.#again = false;
     this.asking = true;
-    const reply = await this.#run(mine.signal);
+    const reply = await this.#run(AbortSignal.any([mine.signal, AbortSignal.timeout(ANSWER_WITHIN)]));
     if (this.#now !== mine) return;
     if (reply.data !== undefined) this.answer = reply.data;
     this.problem = reply.data === undefined ? (reply.problem ?? {}) : undefined;
     this.#now = undefined;
     this.asking = false;
+    // What was asked of nobody would else be shown as it was before, for as long as nothing is typed.
+    if (reply.status === 0 || reply.status >= 500) this.#later = setTimeout(() => this.again(), RETRY_AFTER);
     this.#heard(reply);
-    if (this.#again) void this.#ask();
+    if (this.#again) this.again();
   }
 }

@@ -1,4 +1,4 @@
-import { describe, expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { Ask, type Reply } from './ask.svelte';
 
 /** Questions that are answered when they are told to be. */
@@ -10,7 +10,7 @@ const questions = () => {
       new Promise((resolve) => {
         const answer = async (reply: Reply<string>) => {
           resolve(reply);
-          await new Promise((next) => setTimeout(next));
+          await vi.advanceTimersByTimeAsync(0);
         };
         asked.push({ signal, answer });
       }),
@@ -20,7 +20,26 @@ const questions = () => {
 };
 const said = (data: string): Reply<string> => ({ data, status: 200 });
 
+beforeEach(() => void vi.useFakeTimers());
+afterEach(() => void vi.useRealTimers());
+
 describe('a question', () => {
+  test('that nobody answers is asked again by itself, unless it is let go of or refused', async () => {
+    const { ask, asked } = questions();
+    ask.again();
+    await asked[0]?.answer({ problem: { detail: 'away' }, status: 0 });
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(asked).toHaveLength(2);
+    await asked[1]?.answer({ problem: { detail: 'away' }, status: 503 });
+    ask.stop();
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(asked).toHaveLength(2);
+    ask.again();
+    await asked[2]?.answer({ problem: { detail: 'too much' }, status: 413 });
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(asked).toHaveLength(3);
+  });
+
   test('is on its way alone; of those that come up meanwhile only the newest follows', async () => {
     const { ask, asked, heard } = questions();
     ask.again();

@@ -38,6 +38,11 @@ export function sayProblem(problem: Problem | undefined): string {
 }
 
 const BUSY_TRIES = 4;
+/** A save that has no answer by then is taken for lost, and tried again. */
+const SAVE_WITHIN = 20_000;
+
+/** Ends a save that a server holds on to without a word. */
+export const saveInTime = () => AbortSignal.timeout(SAVE_WITHIN);
 
 /** Runs a call and turns a network failure into a problem like any other. A server that has too much to
  *  do is asked again when it says. */

@@ -3,6 +3,8 @@ import {
   byField,
   call,
   filledOnly,
+  saveInTime,
+  sayProblem,
   type Assessment,
   type Machine,
   type Plan,
@@ -51,7 +53,9 @@ const keeperOf = (planId: string): Keeper<Doc, Version> => ({
   whole,
   put: async (doc, version): Promise<Sent<Doc, Version>> => {
     const body = { ...doc, planVersion: version.plan, machineVersion: version.machine };
-    const { data, problem, status } = await call(() => api.PUT('/api/plans/{id}', { params: { path: { id: planId } }, body }));
+    const { data, problem, status } = await call(() =>
+      api.PUT('/api/plans/{id}', { params: { path: { id: planId } }, body, signal: saveInTime() })
+    );
     if (data) return { version: { plan: data.planVersion, machine: data.machineVersion } };
     if (status === 409 && problem && 'current' in problem) return { theirs: storedOf(problem.current as Sheet) };
     if (status === 404) return { problem: 'This plan was deleted elsewhere. What you typed is kept here.', gone: true };
@@ -132,6 +136,11 @@ export class SheetState {
   /** The plan as it is asked about; whatever follows from it follows when it changes. */
   get question(): Question {
     return { units: prefs.units, ...this.saved.snapshot() };
+  }
+
+  /** Why the figures are from before what was typed last, if they are. */
+  get unanswered(): string {
+    return this.#asked.problem ? sayProblem(this.#asked.problem) : '';
   }
 
   get canUndo() {

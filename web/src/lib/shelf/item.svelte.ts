@@ -1,4 +1,4 @@
-import { api, byField, call, type Schemas, type ShelfEntry, type ShelfItem, type Working } from '../api/client';
+import { api, byField, call, saveInTime, type Schemas, type ShelfEntry, type ShelfItem, type Working } from '../api/client';
 import { Ask } from '../api/ask.svelte';
 import type { Form } from '../form/context';
 import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.svelte';
@@ -12,7 +12,9 @@ const keyOf = (id: string) => `part.${id}`;
 const keeperOf = (id: string): Keeper<ShelfItem, number> => ({
   id: keyOf(id),
   put: async (item, version): Promise<Sent<ShelfItem, number>> => {
-    const { data, problem, status } = await call(() => api.PUT('/api/shelf/{id}', { params: { path: { id } }, body: { version, item } }));
+    const { data, problem, status } = await call(() =>
+      api.PUT('/api/shelf/{id}', { params: { path: { id } }, body: { version, item }, signal: saveInTime() })
+    );
     if (data) {
       // Its line in the list follows what it says.
       stock.load();

@@ -13,6 +13,9 @@
 
 <section aria-label="Verdict" class="flex flex-col gap-0 p-4">
   <p class="caption">Verdict</p>
+  {#if sheet.unanswered}
+    <p role="status" class="my-2 border-l-4 border-brass pl-3">{sheet.unanswered} The figures are from before; they follow when it does.</p>
+  {/if}
   {#if sheet.errorCount > 0}
     <p role="alert" class="my-2 border-l-4 border-stop pl-3">
       {sheet.errorCount === 1 ? 'One entry' : `${sheet.errorCount} entries`} cannot be used.
