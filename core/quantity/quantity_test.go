@@ -60,7 +60,9 @@ func TestShowWritesForTheEye(t *testing.T) {
 		assert.Equal(t, c.want, Show(c.value, c.dim, c.sys))
 	}
 	assert.Equal(t, "48\u202f200", Figures(48216, 3))
-	assert.Equal(t, "45\u202f%", Percent(0.4531))
+	for share, shown := range map[float64]string{0.4531: "45", 0.0452: "4.5", 0.994: "99", 0.997: "99.7", 1: "100", 1.04: "104", 1.235: "124", -1.04: "−104", 12.34: "1230"} {
+		assert.Equal(t, shown+"\u202f%", Percent(share))
+	}
 }
 
 func TestReaderNamesEveryBadField(t *testing.T) {

@@ -44,8 +44,15 @@ func ShowFigures(v float64, d Dimension, s System, figures int) string {
 	return number + ThinSpace + label
 }
 
-// Percent shows a share (0.45) as a whole or three-figure per cent ("45 %").
-func Percent(share float64) string { return Figures(share*100, 2) + ThinSpace + "%" }
+// Percent shows a share (0.45) as per cent in two figures ("45 %"), and in three near and past the whole
+// ("99.7 %", "104 %"): what is a little off the whole must not be shown as it.
+func Percent(share float64) string {
+	figures := 2
+	if math.Abs(share) >= 0.995 {
+		figures = 3
+	}
+	return Figures(share*100, figures) + ThinSpace + "%"
+}
 
 // Ratio writes a speed ratio (driver over driven) as "7.29 : 1", or "1 : 1.5" when it gears up, kept
 // on one line.
