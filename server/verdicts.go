@@ -35,35 +35,41 @@ type verdicts struct {
 	kept map[verdictKey]Verdict
 }
 
-// of returns the verdicts on plans. Those not kept are worked out; what no plan follows from any more is
-// forgotten.
-func (v *verdicts) of(ctx context.Context, from *store.Store, hand onHand, units quantity.System, shed []store.ShedMachine) (map[verdictKey]Verdict, error) {
+// of returns the verdicts on plans, by plan. Those not kept are worked out, as the plan is by then; one
+// that is gone by then has none. What no plan follows from any more is forgotten.
+func (v *verdicts) of(
+	ctx context.Context, from *store.Store, hand onHand, units quantity.System, shed []store.ShedMachine,
+) (map[string]Verdict, error) {
 	// One look at a time: a second would work out the same.
 	v.mu.Lock()
 	defer v.mu.Unlock()
-	current, lacking := map[verdictKey]Verdict{}, []string{}
+	kept, out, lacking := map[verdictKey]Verdict{}, map[string]Verdict{}, []string{}
 	for _, m := range shed {
 		for _, p := range m.Plans {
 			key := verdictKey{p.Digest, m.Digest, units}
 			if known, ok := v.kept[key]; ok && (known.shelf == "" || known.shelf == hand.digest) {
-				current[key] = known
+				kept[key], out[p.ID] = known, known
 			} else {
 				lacking = append(lacking, p.ID)
 			}
 		}
 	}
-	err := workOut(ctx, from, hand, units, lacking, current)
+	err := workOut(ctx, from, hand, units, lacking, func(d store.Described, one Verdict) {
+		kept[verdictKey{d.PlanDigest, d.MachineDigest, units}], out[d.PlanID] = one, one
+	})
 	for key, known := range v.kept {
 		if key.units != units {
-			current[key] = known
+			kept[key] = known
 		}
 	}
-	v.kept = current
-	return current, err
+	v.kept = kept
+	return out, err
 }
 
-// workOut adds the verdicts on the named plans to out.
-func workOut(ctx context.Context, from *store.Store, hand onHand, units quantity.System, plans []string, out map[verdictKey]Verdict) error {
+// workOut works out the verdicts on the named plans and tells each, one at a time.
+func workOut(
+	ctx context.Context, from *store.Store, hand onHand, units quantity.System, plans []string, tell func(store.Described, Verdict),
+) error {
 	if len(plans) == 0 {
 		return nil
 	}
@@ -73,9 +79,10 @@ func workOut(ctx context.Context, from *store.Store, hand onHand, units quantity
 	for range runtime.GOMAXPROCS(0) {
 		wg.Go(func() {
 			for d := range asked {
-				one := judged(plan.Input{Units: units, Machine: d.Machine, Plan: d.Plan, Shelf: hand.items, Motors: hand.motors}, hand.digest)
+				in := plan.Input{Units: units, Machine: d.Machine, Plan: d.Plan, Shelf: hand.items, Motors: hand.motors}
+				one := judged(in, hand.digest)
 				mu.Lock()
-				out[verdictKey{d.PlanDigest, d.MachineDigest, units}] = one
+				tell(d, one)
 				mu.Unlock()
 			}
 		})
@@ -93,7 +100,10 @@ func workOut(ctx context.Context, from *store.Store, hand onHand, units quantity
 func judged(in plan.Input, shelf string) Verdict {
 	a, err := line.Assess(in)
 	if err != nil {
-		return Verdict{Headline: "This plan holds more than can be worked out.", Mark: finding.Missing, Stations: []line.Station{}}
+		return Verdict{
+			Headline: "This plan holds more than can be worked out.", Mark: finding.Missing, Stations: []line.Station{},
+			Drawing: line.Drawing{Stages: []line.StageDrawing{}, SpeedsTop: []float64{}},
+		}
 	}
 	v := Verdict{Headline: a.Headline, Mark: finding.Good, Stations: a.Stations, Drawing: a.Drawing}
 	if a.ShelfTried {

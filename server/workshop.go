@@ -67,7 +67,10 @@ func (a *api) getWorkshop(ctx context.Context, in *unitsQuery) (*workshopOutput,
 	for i, m := range shed {
 		row := ShedMachine{ID: m.ID, Name: m.Name, Kind: m.Kind, Plans: []ShedPlan{}}
 		for _, p := range m.Plans {
-			row.Plans = append(row.Plans, ShedPlan{p.ID, p.Letter, p.Name, judged[verdictKey{p.Digest, m.Digest, in.Units}]})
+			// One deleted since the machines were read is not there.
+			if verdict, there := judged[p.ID]; there {
+				row.Plans = append(row.Plans, ShedPlan{p.ID, p.Letter, p.Name, verdict})
+			}
 		}
 		out.Machines[i] = row
 	}

@@ -53,6 +53,7 @@ func (s *Store) Shed(ctx context.Context) ([]ShedMachine, error) {
 
 // Described is a plan and its machine as they were described, with their digests.
 type Described struct {
+	PlanID                    string
 	Plan                      plan.Plan
 	Machine                   work.Machine
 	PlanDigest, MachineDigest string
@@ -60,7 +61,7 @@ type Described struct {
 
 // EachDescribed calls with the named plans one by one, in no order, until it is done or with fails.
 func (s *Store) EachDescribed(ctx context.Context, planIDs []string, with func(Described) error) error {
-	rows, err := s.db.QueryxContext(ctx, `SELECT p.described AS plan, m.described AS machine, p.digest AS plan_digest, m.digest AS machine_digest
+	rows, err := s.db.QueryxContext(ctx, `SELECT p.id, p.described AS plan, m.described AS machine, p.digest AS plan_digest, m.digest AS machine_digest
 		FROM plan p JOIN machine m ON m.id = p.machine_id WHERE p.id = ANY ($1::uuid[])`, planIDs)
 	if err != nil {
 		return away(err)
@@ -68,6 +69,7 @@ func (s *Store) EachDescribed(ctx context.Context, planIDs []string, with func(D
 	defer func() { _ = rows.Close() }()
 	for rows.Next() {
 		var row struct {
+			ID            string                  `db:"id"`
 			Plan          described[plan.Plan]    `db:"plan"`
 			Machine       described[work.Machine] `db:"machine"`
 			PlanDigest    string                  `db:"plan_digest"`
@@ -76,7 +78,9 @@ func (s *Store) EachDescribed(ctx context.Context, planIDs []string, with func(D
 		if err := rows.StructScan(&row); err != nil {
 			return away(err)
 		}
-		if err := with(Described{row.Plan.V.Whole(), row.Machine.V.Whole(), row.PlanDigest, row.MachineDigest}); err != nil {
+		if err := with(Described{
+			PlanID: row.ID, Plan: row.Plan.V.Whole(), Machine: row.Machine.V.Whole(), PlanDigest: row.PlanDigest, MachineDigest: row.MachineDigest,
+		}); err != nil {
 			return err
 		}
 	}
