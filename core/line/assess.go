@@ -62,6 +62,10 @@ func Assess(in plan.Input) (Assessment, error) {
 	t := newTrain(s)
 	fares := t.fares()
 	strains := t.strains(fares)
+	settled := len(tainted(s)) == 0
+	if !settled {
+		unsettled(fares)
+	}
 	a := Assessment{
 		Findings: t.judge(in.Units), Reach: t.reach(), Coverage: t.coverage(), Drawing: t.drawing(), Units: units(in.Units),
 		JobsDone: countDone(fares), Entries: append([]q.FieldError{}, s.Entries...),
@@ -70,7 +74,7 @@ func Assess(in plan.Input) (Assessment, error) {
 	a.Jobs = make([]JobResult, 0, len(fares))
 	for i := range fares {
 		result := t.jobResult(i, fares[i], in.Units)
-		if !fares[i].outcome.done() && fares[i].outcome != cannotJudge {
+		if settled && !fares[i].outcome.done() && fares[i].outcome != cannotJudge {
 			result.Remedies = h.remedies(i)
 		}
 		a.Jobs = append(a.Jobs, result)
@@ -79,7 +83,10 @@ func Assess(in plan.Input) (Assessment, error) {
 	a.Findings = append(a.Findings, t.ratingFindings(strains, in.Units)...)
 	unusable := entryFindings(s)
 	a.Findings = append(unvouched(s, a.Findings), unusable...)
-	a.Fixes = h.fixes(a.Findings)
+	a.Fixes = map[string][]Remedy{}
+	if settled {
+		a.Fixes = h.fixes(a.Findings)
+	}
 	for i := range a.Findings {
 		a.Findings[i].Working = workingBehind(a.Findings[i])
 	}

@@ -57,9 +57,12 @@ var holds = map[control.Kind]string{
 
 // Controls tries every control that works with the plan's motor and supply: the plan's own, those on
 // the shelf, and one of each sort to be bought for it; the rest it refuses with the reason. The error is
-// quantity.FieldErrors when the input is past what is taken at once.
+// quantity.FieldErrors when an entry cannot be used or the input is past what is taken at once.
 func Controls(in plan.Input) (ControlsTried, error) {
 	s, err := plan.Resolve(in)
+	if err == nil {
+		err = sure(s)
+	}
 	if err != nil {
 		return ControlsTried{}, err
 	}

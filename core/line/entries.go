@@ -55,3 +55,33 @@ func unvouched(s plan.Stations, list []f.Finding) []f.Finding {
 	}
 	return kept
 }
+
+// tainted are the entries that cannot be used and may bear on every job: all but the jobs' own, which
+// keep only their job from being judged, and prices.
+func tainted(s plan.Stations) q.FieldErrors {
+	var out q.FieldErrors
+	for _, e := range s.Entries {
+		if _, ok := stationOf(e); ok && !strings.HasPrefix(e.Field, "machine.jobs[") {
+			out = append(out, e)
+		}
+	}
+	return out
+}
+
+// sure refuses to compare or search by what stands in for an entry that cannot be used: it may be kinder
+// than what was meant. The error is quantity.FieldErrors.
+func sure(s plan.Stations) error {
+	if t := tainted(s); len(t) > 0 {
+		return t
+	}
+	return nil
+}
+
+// unsettled takes back that jobs are done, where they were judged by what stands in for an entry.
+func unsettled(fares []fare) {
+	for i := range fares {
+		if fares[i].outcome.done() {
+			fares[i].outcome = cannotJudge
+		}
+	}
+}

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/finding"
+	"jiriki/core/plan"
 	"jiriki/core/work"
 )
 
@@ -31,11 +32,12 @@ func TestAnEntryThatCannotBeUsedMarksItselfAlone(t *testing.T) {
 	assert.Equal(t, "supply.cable", a.Entries[0].Field)
 	assert.Equal(t, without.Reach.Positions[0].Continuous, a.Reach.Positions[0].Continuous)
 	assert.Equal(t, without.Jobs[0].Margin, a.Jobs[0].Margin)
+	assert.Equal(t, cannotJudge, a.Jobs[0].Outcome, "and is called done on no figure that was not meant")
 	assert.NotEmpty(t, a.SpeedPlate.Positions)
 	assert.Equal(t, finding.Missing, station(a, finding.Supply).Mark)
 	assert.Equal(t, finding.Good, station(a, finding.Reduction).Mark)
 	assert.False(t, a.MayPower)
-	assert.Equal(t, "Does the job. One entry cannot be used. Do not power it yet.", a.Headline)
+	assert.Equal(t, "No job is called done. One entry cannot be used. Do not power it yet.", a.Headline)
 	b := built(t, in)
 	assert.Equal(t, "“25” cannot be used. "+found(a, "entry.supply.cable").Detail, b.Blocked)
 }
@@ -92,4 +94,36 @@ func TestAReductionThatCannotBeReadIsNotCoupledStraight(t *testing.T) {
 	a = assessed(t, in)
 	assert.Equal(t, "reduction.stages[0].centre", a.Entries[0].Field)
 	assert.NotEmpty(t, a.Reach.Positions, "its ratio is known all the same")
+}
+
+// What stands in for a mistyped figure may be kinder than the figure: no job is done by it, no change is
+// offered on it, and nothing is ranked, compared or searched by it.
+func TestNoJobIsDoneByWhatStandsInForAnEntry(t *testing.T) {
+	for _, mistype := range []func(*plan.Input){
+		func(in *plan.Input) { in.Plan.Motor.Plate.Amps = "three and a bit" },
+		func(in *plan.Input) { in.Plan.Control.LimitAmps = "a few" },
+		func(in *plan.Input) { in.Plan.Supply.Cable = "25" },
+		func(in *plan.Input) { in.Plan.Reduction.Stages[0].Centre = "1 mm" },
+		func(in *plan.Input) { in.Machine.Limits.Spindle = "600 rpn" },
+	} {
+		in := sound()
+		mistype(&in)
+		a := assessed(t, in)
+		require.Len(t, a.Entries, 1)
+		assert.Zero(t, a.JobsDone, a.Entries[0].Field)
+		assert.Contains(t, a.Headline, "No job is called done.")
+		assert.NotContains(t, a.Headline, "Does ")
+		assert.Empty(t, a.Fixes)
+		for _, j := range a.Jobs {
+			assert.NotContains(t, []outcome{doesIt, justDoes}, j.Outcome)
+			assert.Empty(t, j.Remedies)
+			assert.Nil(t, found(a, "work.job."+j.ID))
+		}
+		_, ranked := Rank(in)
+		_, compared := Controls(in)
+		_, searched := Search(SearchInput{Input: in}, nil)
+		for _, err := range []error{ranked, compared, searched} {
+			assert.ErrorContains(t, err, a.Entries[0].Field)
+		}
+	}
 }

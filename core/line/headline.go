@@ -31,6 +31,9 @@ func headline(a Assessment, t *train) string {
 		}
 		return notJudged(a)
 	}
+	if len(tainted(t.Stations)) > 0 {
+		return "No job is called done." + unusable(a) + advice(a)
+	}
 	open, unfilled := 0, 0
 	for i, job := range a.Jobs {
 		if job.Outcome == cannotJudge {

@@ -71,9 +71,12 @@ type Ranking struct {
 
 // Rank tries the plan's own motor and every motor on the shelf for the machine's jobs: on each
 // control that suits it and the supply, at the best single ratio. The error is
-// quantity.FieldErrors when the input is past what is taken at once.
+// quantity.FieldErrors when an entry cannot be used or the input is past what is taken at once.
 func Rank(in plan.Input) (Ranking, error) {
 	s, err := plan.Resolve(in)
+	if err == nil {
+		err = sure(s)
+	}
 	if err != nil {
 		return Ranking{}, err
 	}

@@ -51,10 +51,13 @@ type Progress func(share float64) bool
 
 // Search finds the best one- and two-stage reductions and cones for the plan's motor and the
 // machine's jobs: from the shelf and from standard sizes, exhaustively within the bounds. The error
-// is quantity.FieldErrors when a bound cannot be used or the input is past what is taken at once, or
+// is quantity.FieldErrors when an entry cannot be used or the input is past what is taken at once, or
 // [ErrStopped].
 func Search(in SearchInput, progress Progress) (SearchResult, error) {
 	s, err := plan.Resolve(in.Input)
+	if err == nil {
+		err = sure(s)
+	}
 	if err != nil {
 		return SearchResult{}, err
 	}

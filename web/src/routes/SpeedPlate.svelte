@@ -49,7 +49,7 @@
               <th scope="row">{j.name}</th>
               <td class="text-left!">{figure(j.lowRpm)}{j.highRpm > j.lowRpm ? `–${figure(j.highRpm)}` : ''} rpm</td>
               <td class="text-left!">{plate.positions.length > 1 ? j.position : ''}</td>
-              <td class="text-left!">{j.done ? '' : 'not done by this plan'}</td>
+              <td class="text-left!">{j.done ? '' : a.entries.length > 0 ? 'not called done' : 'not done by this plan'}</td>
             </tr>
           {/each}
         </tbody>
