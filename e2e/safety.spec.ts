@@ -272,7 +272,7 @@ test('equal and missing names blank nothing', async ({ page, workshop }) => {
   await station(page, 'Motor');
   await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
   const ranked = page.getByRole('region', { name: 'The shelf ranked' });
-  await expect(ranked.locator('[data-contender="Twin"]')).toHaveCount(2);
+  await expect(ranked.locator('[data-candidate="Twin"]')).toHaveCount(2);
   await expect(ranked.getByRole('img', { name: /All-day torque/ })).toBeVisible();
   await page.getByRole('button', { name: 'back to the plan' }).click();
   await station(page, 'Control');

@@ -124,7 +124,7 @@ test('a large workshop goes in and out with progress, and all of it opens', asyn
   await station(page, 'Motor');
   await expect(page.getByRole('button', { name: /swap from shelf \(5\d\d\)/ })).toBeVisible();
   await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
-  await expect(page.getByRole('region', { name: 'The shelf ranked' }).locator('[data-contender]').first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'The shelf ranked' }).locator('[data-candidate]').first()).toBeVisible();
   await page.getByRole('button', { name: 'wire and build' }).click();
   await expect(page.getByRole('region', { name: 'Wiring and building' }).getByRole('radio', { name: 'parts' })).toBeVisible();
   await page.goto(`${workshop.url}/#/shelf`);

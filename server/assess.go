@@ -6,11 +6,13 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"jiriki/core/line"
+	"jiriki/core/assess"
+	"jiriki/core/build"
 	"jiriki/core/plan"
+	"jiriki/core/rank"
 )
 
-type assessOutput struct{ Body line.Assessment }
+type assessOutput struct{ Body assess.Assessment }
 
 func (a *api) assess(h huma.API) {
 	huma.Register(h, huma.Operation{
@@ -22,7 +24,7 @@ func (a *api) assess(h huma.API) {
 		if err := a.stocked(ctx, &in.Body); err != nil {
 			return nil, a.fail(ctx, err)
 		}
-		out, err := line.Assess(in.Body)
+		out, err := assess.Assess(in.Body)
 		return &assessOutput{out}, a.fail(ctx, err)
 	})
 	huma.Register(h, inLane(long, huma.Operation{
@@ -39,26 +41,26 @@ func (a *api) assess(h huma.API) {
 	}), a.build)
 }
 
-func (a *api) controls(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body line.ControlsTried }, error) {
+func (a *api) controls(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body rank.ControlsTried }, error) {
 	if err := a.stocked(ctx, &in.Body); err != nil {
 		return nil, a.fail(ctx, err)
 	}
-	tried, err := line.Controls(in.Body)
-	return &struct{ Body line.ControlsTried }{tried}, a.fail(ctx, err)
+	tried, err := rank.Controls(in.Body)
+	return &struct{ Body rank.ControlsTried }{tried}, a.fail(ctx, err)
 }
 
-func (a *api) build(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body line.Build }, error) {
+func (a *api) build(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body build.Build }, error) {
 	if err := a.stocked(ctx, &in.Body); err != nil {
 		return nil, a.fail(ctx, err)
 	}
-	build, err := line.PlanBuild(in.Body)
-	return &struct{ Body line.Build }{build}, a.fail(ctx, err)
+	built, err := build.Plan(in.Body)
+	return &struct{ Body build.Build }{built}, a.fail(ctx, err)
 }
 
-func (a *api) rank(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body line.Ranking }, error) {
+func (a *api) rank(ctx context.Context, in *struct{ Body plan.Input }) (*struct{ Body rank.Ranking }, error) {
 	if err := a.stocked(ctx, &in.Body); err != nil {
 		return nil, a.fail(ctx, err)
 	}
-	ranking, err := line.Rank(in.Body)
-	return &struct{ Body line.Ranking }{ranking}, a.fail(ctx, err)
+	ranking, err := rank.Motors(in.Body)
+	return &struct{ Body rank.Ranking }{ranking}, a.fail(ctx, err)
 }

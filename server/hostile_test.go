@@ -18,8 +18,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"jiriki/core/line"
 	"jiriki/core/plan"
+	"jiriki/core/rank"
 	"jiriki/core/shelf"
 	"jiriki/server"
 	"jiriki/store/storetest"
@@ -145,26 +145,26 @@ func TestTheShelfIsReadWhereItLies(t *testing.T) {
 	_, sheet := s.withDemo()
 	assert.NotContains(t, text(t, sheet), `"shelf"`)
 	in := plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
-	rank := func(in plan.Input) (names []string) {
-		var r line.Ranking
+	named := func(in plan.Input) (names []string) {
+		var r rank.Ranking
 		require.Equal(t, 200, s.do("POST", "/api/rank", text(t, in), &r))
-		for _, c := range r.Contenders {
+		for _, c := range r.Candidates {
 			names = append(names, c.Name)
 		}
 		return names
 	}
-	assert.Len(t, rank(in), 10)
+	assert.Len(t, named(in), 10)
 	spare := shelf.Item{Motor: sheet.Plan.Motor}.Whole()
 	spare.Motor.Name = "Spare"
 	var made struct{ ID string }
 	require.Equal(t, 201, s.do("POST", "/api/shelf", text(t, spare), &made))
-	assert.Contains(t, rank(in), "Spare")
+	assert.Contains(t, named(in), "Spare")
 	require.Equal(t, 204, s.do("DELETE", "/api/shelf/"+made.ID, "", nil))
-	assert.NotContains(t, rank(in), "Spare")
+	assert.NotContains(t, named(in), "Spare")
 	in.Shelf = []shelf.Item{spare}
-	assert.Len(t, rank(in), 2, "parts that are brought along are all there are")
+	assert.Len(t, named(in), 2, "parts that are brought along are all there are")
 	body := fmt.Sprintf(`{"units":"metric","machine":%s,"plan":%s,"shelf":[]}`, text(t, sheet.Machine), text(t, sheet.Plan))
-	var r line.Ranking
+	var r rank.Ranking
 	require.Equal(t, 200, s.do("POST", "/api/rank", body, &r))
-	assert.Len(t, r.Contenders, 1, "and none, when none are")
+	assert.Len(t, r.Candidates, 1, "and none, when none are")
 }

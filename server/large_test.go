@@ -13,11 +13,11 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/openfile"
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
+	"jiriki/core/search"
 	"jiriki/core/shelf"
 	"jiriki/demo"
 	"jiriki/server"
@@ -125,7 +125,7 @@ func TestALargeWorkshopWorks(t *testing.T) {
 	} {
 		assert.Equal(t, 200, s.do("POST", path, text(t, body), nil), path)
 	}
-	events := s.stream(t.Context(), "/api/search", text(t, line.SearchInput{Input: in, Ask: line.SearchAsk{Kinds: []string{"v-A"}}}))
+	events := s.stream(t.Context(), "/api/search", text(t, search.Input{Input: in, Ask: search.Ask{Kinds: []string{"v-A"}}}))
 	assert.Equal(t, "result", events[len(events)-1].name, events[len(events)-1].data)
 	labels := s.get("/api/shelf?sort=motor")
 	assert.Less(t, len(labels), 512<<10)

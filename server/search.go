@@ -9,7 +9,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/sse"
 
-	"jiriki/core/line"
+	"jiriki/core/search"
 )
 
 // SearchProgress is how much of a search is done.
@@ -26,16 +26,16 @@ func (a *api) search(h huma.API) {
 		Description: "Streams progress, then the result, or the problem when an entry cannot be used. Closing the connection stops it.",
 		// The core checks every field itself and names it better than a schema does.
 		SkipValidateBody: true,
-	}), map[string]any{"progress": SearchProgress{}, "result": line.SearchResult{}, "problem": huma.ErrorModel{}}, a.runSearch)
+	}), map[string]any{"progress": SearchProgress{}, "result": search.Result{}, "problem": huma.ErrorModel{}}, a.runSearch)
 }
 
-func (a *api) runSearch(ctx context.Context, in *struct{ Body line.SearchInput }, send sse.Sender) {
+func (a *api) runSearch(ctx context.Context, in *struct{ Body search.Input }, send sse.Sender) {
 	told := time.Now()
 	if err := a.stocked(ctx, &in.Body.Input); err != nil {
 		a.sendProblem(ctx, err, send)
 		return
 	}
-	result, err := line.Search(in.Body, func(share float64) bool {
+	result, err := search.Search(in.Body, func(share float64) bool {
 		if time.Since(told) > progressEvery {
 			told = time.Now()
 			if send.Data(SearchProgress{share}) != nil {
@@ -44,7 +44,7 @@ func (a *api) runSearch(ctx context.Context, in *struct{ Body line.SearchInput }
 		}
 		return ctx.Err() == nil
 	})
-	if errors.Is(err, line.ErrStopped) {
+	if errors.Is(err, search.ErrStopped) {
 		return
 	}
 	if err != nil {

@@ -12,9 +12,11 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"jiriki/core/line"
+	"jiriki/core/build"
 	"jiriki/core/plan"
+	"jiriki/core/rank"
 	"jiriki/core/reduction"
+	"jiriki/core/search"
 	"jiriki/server"
 )
 
@@ -49,8 +51,8 @@ func (s shop) stream(ctx context.Context, path, body string) []event {
 	return out
 }
 
-func searchOf(sheet server.Sheet) line.SearchInput {
-	return line.SearchInput{Input: plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}, Ask: line.SearchAsk{Kinds: []string{"v-A"}, Cones: true}}
+func searchOf(sheet server.Sheet) search.Input {
+	return search.Input{Input: plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}, Ask: search.Ask{Kinds: []string{"v-A"}, Cones: true}}
 }
 
 func TestASearchStreamsItsResult(t *testing.T) {
@@ -60,7 +62,7 @@ func TestASearchStreamsItsResult(t *testing.T) {
 	require.NotEmpty(t, events)
 	last := events[len(events)-1]
 	require.Equal(t, "result", last.name)
-	var result line.SearchResult
+	var result search.Result
 	require.NoError(t, json.Unmarshal([]byte(last.data), &result))
 	assert.NotEmpty(t, result.Found)
 	assert.Positive(t, result.Tried)
@@ -96,11 +98,11 @@ func TestBuildAndControlsAnswer(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
 	in := plan.Input{Units: "inch", Machine: sheet.Machine, Plan: sheet.Plan}
-	var build line.Build
+	var build build.Build
 	require.Equal(t, 200, s.do("POST", "/api/build", text(t, in), &build))
 	assert.True(t, build.Wiring.Known)
 	assert.NotEmpty(t, build.PowerUp)
-	var tried line.ControlsTried
+	var tried rank.ControlsTried
 	require.Equal(t, 200, s.do("POST", "/api/controls", text(t, in), &tried))
 	assert.NotEmpty(t, tried.Tried)
 	in.Plan.Control.Ohms, in.Plan.Control.Kind = "much", "resistor"
@@ -114,7 +116,7 @@ func TestAFoundReductionIsSavedWithItsPlan(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
 	events := s.stream(t.Context(), "/api/search", text(t, searchOf(sheet)))
-	var result line.SearchResult
+	var result search.Result
 	require.NoError(t, json.Unmarshal([]byte(events[len(events)-1].data), &result))
 	changed := sheet.Plan
 	changed.Reduction = result.Found[0].Plan

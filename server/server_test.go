@@ -17,7 +17,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"jiriki/core/line"
+	"jiriki/core/assess"
 	"jiriki/core/openfile"
 	"jiriki/core/plan"
 	"jiriki/server"
@@ -111,7 +111,7 @@ func TestAssessSavesNothingAndNamesBadFields(t *testing.T) {
 	s := open(t)
 	_, sheet := s.withDemo()
 	in := plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
-	var a line.Assessment
+	var a assess.Assessment
 	require.Equal(t, 200, s.do("POST", "/api/assess", text(t, in), &a))
 	assert.NotEmpty(t, a.Headline)
 

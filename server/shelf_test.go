@@ -15,9 +15,9 @@ import (
 
 	"jiriki/core/finding"
 	"jiriki/core/identify"
-	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
+	"jiriki/core/rank"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 	"jiriki/server"
@@ -145,15 +145,15 @@ func TestTheCatalogueAndTheRanking(t *testing.T) {
 	assert.Equal(t, "phase-angle", string(c.Drives[motor.PermanentMagnetDC][0]))
 
 	in := plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
-	var r line.Ranking
+	var r rank.Ranking
 	require.Equal(t, 200, s.do("POST", "/api/rank", text(t, in), &r))
-	assert.Len(t, r.Contenders, 10, "nine from the shelf and the plan's own")
+	assert.Len(t, r.Candidates, 10, "nine from the shelf and the plan's own")
 	assert.NotEmpty(t, r.Why)
 	in.Machine.Jobs[0].Speed.From = "slowly"
 	jobs := len(in.Machine.Jobs)
 	require.Equal(t, 200, s.do("POST", "/api/rank", text(t, in), &r))
-	assert.Len(t, r.Contenders[0].Jobs, jobs)
-	assert.Less(t, r.Contenders[0].JobsDone, jobs, "a job that cannot be read is not done")
+	assert.Len(t, r.Candidates[0].Jobs, jobs)
+	assert.Less(t, r.Candidates[0].JobsDone, jobs, "a job that cannot be read is not done")
 }
 
 // A machine of a kind comes with such a machine's usual jobs.

@@ -5,8 +5,9 @@ import (
 	"runtime"
 	"sync"
 
+	"jiriki/core/assess"
+	"jiriki/core/drawing"
 	"jiriki/core/finding"
-	"jiriki/core/line"
 	"jiriki/core/plan"
 	"jiriki/core/quantity"
 	"jiriki/store"
@@ -20,10 +21,10 @@ type verdictKey struct {
 
 // Verdict is what a plan's row in the shed says.
 type Verdict struct {
-	Headline string         `json:"headline"`
-	Mark     finding.Level  `json:"mark" enum:"stop,missing,caution,good"`
-	Stations []line.Station `json:"stations" nullable:"false"`
-	Drawing  line.Drawing   `json:"drawing"`
+	Headline string           `json:"headline"`
+	Mark     finding.Level    `json:"mark" enum:"stop,missing,caution,good"`
+	Stations []assess.Station `json:"stations" nullable:"false"`
+	Drawing  drawing.Drawing  `json:"drawing"`
 
 	shelf string // digest of the shelf it follows from too; empty when it does not
 }
@@ -98,11 +99,11 @@ func workOut(
 
 // judged assesses a plan for its row.
 func judged(in plan.Input, shelf string) Verdict {
-	a, err := line.Assess(in)
+	a, err := assess.Assess(in)
 	if err != nil {
 		return Verdict{
-			Headline: "This plan holds more than can be worked out.", Mark: finding.Missing, Stations: []line.Station{},
-			Drawing: line.Drawing{Stages: []line.StageDrawing{}, SpeedsTop: []float64{}},
+			Headline: "This plan holds more than can be worked out.", Mark: finding.Missing, Stations: []assess.Station{},
+			Drawing: drawing.Drawing{Stages: []drawing.Stage{}, SpeedsTop: []float64{}},
 		}
 	}
 	v := Verdict{Headline: a.Headline, Mark: finding.Good, Stations: a.Stations, Drawing: a.Drawing}

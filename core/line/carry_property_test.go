@@ -9,9 +9,9 @@ import (
 	"pgregory.net/rapid"
 
 	"jiriki/core/plan"
+	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
-	"jiriki/core/supply"
 )
 
 // stageOfAnySort is a stage of any sort with wheels that stand apart.
@@ -38,7 +38,7 @@ func typedLengthOr(n int, unit string) q.Text { return q.Text(q.Figures(float64(
 // hold it, and stays finite, in order and above nothing.
 func TestTheReachNeverPassesWhatIsBorne(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		in := oneOf(t, "plan", sound(), inverted(), switched())
+		in := plantest.OneOf(t, "plan", plantest.Sound(), plantest.Inverted(), plantest.Switched())
 		in.Machine.Limits.Spindle = ""
 		in.Plan.Reduction.Stages = []reduction.DescribedStage{stageOfAnySort(t, "first")}
 		if rapid.Bool().Draw(t, "two") {
@@ -50,9 +50,9 @@ func TestTheReachNeverPassesWhatIsBorne(t *testing.T) {
 		}
 		s, err := plan.Resolve(in)
 		require.NoError(t, err)
-		tr := newTrain(s)
+		tr := New(s)
 		p := &tr.Reduction.Positions[0]
-		reach := tr.reach().Positions[0]
+		reach := tr.Reach().Positions[0]
 		for i, rpm := range reach.RPM {
 			omega := float64(rpm) * q.RPM
 			long, by := p.Carries(omega, 1)
@@ -62,9 +62,9 @@ func TestTheReachNeverPassesWhatIsBorne(t *testing.T) {
 			assert.LessOrEqual(t, b, long*(1+1e-3))
 			assert.LessOrEqual(t, k, brief*(1+1e-3))
 			assert.True(t, c >= 0 && c <= b*(1+1e-6) && !math.IsNaN(k) && !math.IsInf(k, 0))
-			if bare := tr.model.Steady(omega*p.Ratio, 1).Torque * p.Ratio * p.Keeps; bare > long*1.01 {
+			if bare := tr.Powered.Steady(omega*p.Ratio, 1).Torque * p.Ratio * p.Efficiency; bare > long*1.01 {
 				assert.NotEmpty(t, by)
-				assert.Equal(t, string(by), string(tr.steady(omega, 1, p).By))
+				assert.Equal(t, string(by), string(tr.Steady(omega, 1, p).By))
 			}
 		}
 	})
@@ -74,42 +74,19 @@ func TestTheReachNeverPassesWhatIsBorne(t *testing.T) {
 // ratio times efficiency, and power never grows.
 func TestNoStageMakesPower(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		in := oneOf(t, "plan", sound(), inverted())
+		in := plantest.OneOf(t, "plan", plantest.Sound(), plantest.Inverted())
 		in.Machine.Limits.Spindle = ""
 		in.Plan.Reduction.Stages = []reduction.DescribedStage{stageOfAnySort(t, "first"), stageOfAnySort(t, "second")}
 		s, err := plan.Resolve(in)
 		require.NoError(t, err)
-		tr := newTrain(s)
+		tr := New(s)
 		p := &tr.Reduction.Positions[0]
-		low, high := tr.span(p)
+		low, high := tr.Span(p)
 		omega := low + (high-low)*rapid.Float64Range(0, 1).Draw(t, "speed")
-		out := tr.steady(omega, 1, p).Torque * omega
-		into := tr.model.Steady(omega*p.Ratio, 1).Torque * omega * p.Ratio
+		out := tr.Steady(omega, 1, p).Torque * omega
+		into := tr.Powered.Steady(omega*p.Ratio, 1).Torque * omega * p.Ratio
 		assert.LessOrEqual(t, out, into*(1+1e-9))
-		assert.Greater(t, p.Keeps, 0.0)
-		assert.LessOrEqual(t, p.Keeps, 1.0)
+		assert.Greater(t, p.Efficiency, 0.0)
+		assert.LessOrEqual(t, p.Efficiency, 1.0)
 	})
-}
-
-// Every conductor the workings name carries the breaker named beside it, and heat and flow follow the watts.
-func TestTheCircuitHoldsTogether(t *testing.T) {
-	for name, in := range map[string]plan.Input{"dc": sound(), "inverter": inverted(), "switch": switched()} {
-		for _, code := range []supply.Code{supply.IEC, supply.NEC} {
-			in.Plan.Supply.Code = code
-			s, err := plan.Resolve(in)
-			require.NoError(t, err)
-			tr := newTrain(s)
-			c := tr.circuit()
-			assert.True(t, c.Fits, name)
-			assert.GreaterOrEqual(t, c.Wire.Carries(s.Supply.Code), c.WireFor, "%s %s", name, code)
-			assert.GreaterOrEqual(t, c.Breaker, tr.inputAmps(), "%s %s", name, code)
-			assert.GreaterOrEqual(t, c.Fuse, tr.inputAmps())
-			known := map[string]bool{}
-			for _, w := range assessed(t, in).Workings {
-				known[w.ID] = true
-			}
-			assert.True(t, known["supply.breaker"] && known["supply.conductor"], name)
-			assert.Equal(t, tr.Control.Converts(), known["supply.box"], name)
-		}
-	}
 }

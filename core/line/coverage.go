@@ -23,16 +23,16 @@ type Gap struct {
 
 type band struct{ low, high float64 } // rad/s
 
-// coverage lays the positions' bands against each other and the jobs'.
-func (t *train) coverage() Coverage {
+// Coverage lays the positions' bands against each other and the jobs'.
+func (t *Model) Coverage() Coverage {
 	c := Coverage{Holes: []Gap{}, Overlaps: []Gap{}}
-	if !t.runs {
+	if !t.Runs {
 		return c
 	}
 	var reached, wanted []band
 	for i := range t.Reduction.Positions {
-		low, high := t.span(&t.Reduction.Positions[i])
-		if high = math.Min(high, t.top); high > low {
+		low, high := t.Span(&t.Reduction.Positions[i])
+		if high = math.Min(high, t.TopSpeed); high > low {
 			reached = append(reached, band{low, high})
 		}
 	}
@@ -53,23 +53,23 @@ func (t *train) coverage() Coverage {
 		all += math.Log(w.high / w.low)
 		at := w.low
 		for _, r := range merged(reached) {
-			if r.low > at*(1+speedTolerance) && r.low < w.high {
+			if r.low > at*(1+SpeedTolerance) && r.low < w.high {
 				c.Holes, lost = append(c.Holes, gap(at, r.low)), lost+math.Log(r.low/at)
 			}
 			at = math.Max(at, math.Min(r.high, w.high))
 		}
-		if at < w.high*(1-speedTolerance) {
+		if at < w.high*(1-SpeedTolerance) {
 			c.Holes, lost = append(c.Holes, gap(at, w.high)), lost+math.Log(w.high/at)
 		}
 	}
 	if all > 0 {
-		c.Covered = tidy(1 - lost/all)
+		c.Covered = q.Rounded(1 - lost/all)
 	}
 	return c
 }
 
 func gap(from, to float64) Gap {
-	return Gap{tidy(from / q.RPM), tidy(to / q.RPM), tidy(to/from - 1)}
+	return Gap{q.Rounded(from / q.RPM), q.Rounded(to / q.RPM), q.Rounded(to/from - 1)}
 }
 
 // merged joins bands that touch.

@@ -35,41 +35,42 @@ type PlateJob struct {
 // in proportion.
 var knobSettings = []float64{0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1}
 
-func (t *train) speedPlate(fares []fare) SpeedPlate {
+// SpeedPlate is the plate of the plan, its jobs in the positions they are best done in.
+func (t *Model) SpeedPlate(results []Result) SpeedPlate {
 	plate := SpeedPlate{Knob: []float64{}, Positions: []PlatePosition{}, Jobs: []PlateJob{}}
-	if !t.runs || len(t.Reduction.Positions) == 0 {
+	if !t.Runs || len(t.Reduction.Positions) == 0 {
 		return plate
 	}
 	plate.Knob = knobSettings
-	if t.model.FixedSpeed() {
+	if t.Powered.FixedSpeed() {
 		plate.Knob = []float64{1}
 	}
 	fastest := 0.0
 	for i := range t.Reduction.Positions {
 		p := &t.Reduction.Positions[i]
-		low, high := t.span(p)
+		low, high := t.Span(p)
 		row := PlatePosition{Label: p.Label, Ratio: q.Ratio(p.Ratio), RPM: make([]float64, len(plate.Knob))}
 		for i, knob := range plate.Knob {
 			omega := high * knob
-			if t.model.FixedSpeed() {
+			if t.Powered.FixedSpeed() {
 				omega = low
 			}
-			if omega >= low*(1-1e-9) && omega <= t.top {
-				row.RPM[i] = tidy(omega / q.RPM)
+			if omega >= low*(1-1e-9) && omega <= t.TopSpeed {
+				row.RPM[i] = q.Rounded(omega / q.RPM)
 			}
 		}
 		fastest = math.Max(fastest, high)
 		plate.Positions = append(plate.Positions, row)
 	}
-	plate.Limited = t.top < fastest
-	plate.MaxRPM = tidy(math.Min(t.top, fastest) / q.RPM)
-	if !math.IsInf(t.top, 1) {
-		plate.Limited, plate.MaxRPM = true, tidy(t.top/q.RPM)
+	plate.Limited = t.TopSpeed < fastest
+	plate.MaxRPM = q.Rounded(math.Min(t.TopSpeed, fastest) / q.RPM)
+	if !math.IsInf(t.TopSpeed, 1) {
+		plate.Limited, plate.MaxRPM = true, q.Rounded(t.TopSpeed/q.RPM)
 	}
-	for i, f := range fares {
+	for i, f := range results {
 		job := t.Machine.Jobs[i]
 		if job.Missing == "" {
-			plate.Jobs = append(plate.Jobs, PlateJob{job.Name, tidy(job.Low / q.RPM), tidy(job.High / q.RPM), t.Reduction.Positions[f.position].Label, f.outcome.done()})
+			plate.Jobs = append(plate.Jobs, PlateJob{job.Name, q.Rounded(job.Low / q.RPM), q.Rounded(job.High / q.RPM), t.Reduction.Positions[f.Position].Label, f.Outcome.Done()})
 		}
 	}
 	return plate

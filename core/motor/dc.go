@@ -36,27 +36,27 @@ func (l *dcLaw) torque(amps float64) float64 {
 	return l.m.DC.Ke.Value*amps - l.m.DC.Friction.Value
 }
 
-func (l *dcLaw) steady(omega float64) (heat, cold Held) {
-	return l.m.heat(omega, &l.f, 1), Held{l.torque(l.f.Amps), DriveAmps}
+func (l *dcLaw) steady(omega float64) (heat, cold Limited) {
+	return l.m.heat(omega, &l.f, 1), Limited{l.torque(l.f.Amps), DriveAmps}
 }
 
-func (l *dcLaw) peak(omega float64) Held {
+func (l *dcLaw) peak(omega float64) Limited {
 	amps, by := l.f.peakAmps()
-	held := Held{l.torque(amps), by}
+	held := Limited{l.torque(amps), by}
 	if l.m.Kind.Magnets() {
-		held = least(held, Held{l.torque(3 * l.m.Amps.Value), Magnets})
+		held = least(held, Limited{l.torque(3 * l.m.Amps.Value), Magnets})
 	}
 	by = TopVolts
 	if l.f.Ohms > 0 {
 		by = ResistorTakes
 	}
-	return least(held, Held{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.ohms()), by})
+	return least(held, Limited{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.ohms()), by})
 }
 
 // ohms are the winding's and those of a resistor in series.
 func (l *dcLaw) ohms() float64 { return l.m.DC.Resistance.Value + l.f.Ohms }
 
-func (l *dcLaw) breakaway() Held { return l.peak(0) }
+func (l *dcLaw) breakaway() Limited { return l.peak(0) }
 
 func (l *dcLaw) amps(torque, _ float64) float64 {
 	return (torque + l.m.DC.Friction.Value) / l.m.DC.Ke.Value

@@ -76,11 +76,11 @@ type Body struct {
 
 // Gearbox is a reduction built onto the motor; the plan's own reduction comes after it.
 type Gearbox struct {
-	Sort    string `json:"sort" enum:"none,spur,planetary,worm," doc:"none when empty"`
-	Ratio   q.Text `json:"ratio" doc:"Motor turns to one of the output"`
-	Keeps   q.Text `json:"keeps" doc:"Efficiency; by sort when empty"`
-	Limit   q.Text `json:"limit" doc:"Most torque its output may carry"`
-	PlateOf string `json:"plateOf" enum:"motor,output," doc:"Whether the plate's speed is the motor's or the output's"`
+	Sort       string `json:"sort" enum:"none,spur,planetary,worm," doc:"none when empty"`
+	Ratio      q.Text `json:"ratio" doc:"Motor turns to one of the output"`
+	Efficiency q.Text `json:"keeps" doc:"Efficiency; by sort when empty"`
+	Limit      q.Text `json:"limit" doc:"Most torque its output may carry"`
+	PlateOf    string `json:"plateOf" enum:"motor,output," doc:"Whether the plate's speed is the motor's or the output's"`
 }
 
 // Clutch is a centrifugal clutch after the motor.

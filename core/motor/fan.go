@@ -32,15 +32,15 @@ func (l *fanLaw) span() (low, high float64) {
 	return high, high
 }
 
-func (l *fanLaw) at(omega float64) Held {
+func (l *fanLaw) at(omega float64) Limited {
 	share := omega / l.m.Speed.Value
-	return Held{l.m.Torque.Value * share * share, FanLoad}
+	return Limited{l.m.Torque.Value * share * share, FanLoad}
 }
 
-func (l *fanLaw) steady(omega float64) (heat, cold Held) { return l.at(omega), l.at(omega) }
-func (l *fanLaw) peak(omega float64) Held                { return l.at(omega) }
-func (l *fanLaw) breakaway() Held {
-	return Held{l.m.Induction.Start * l.m.Torque.Value, StartTorque}
+func (l *fanLaw) steady(omega float64) (heat, cold Limited) { return l.at(omega), l.at(omega) }
+func (l *fanLaw) peak(omega float64) Limited                { return l.at(omega) }
+func (l *fanLaw) breakaway() Limited {
+	return Limited{l.m.Induction.Start * l.m.Torque.Value, StartTorque}
 }
 func (l *fanLaw) amps(torque, omega float64) float64 { return l.m.inductionAmps(torque, 1) }
 func (l *fanLaw) stall() float64                     { return inrush * l.m.Amps.Value }

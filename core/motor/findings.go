@@ -164,9 +164,9 @@ func (v *verdict) builtOnFindings() {
 	g := v.Gear
 	if g.Sort != "none" && g.Ratio >= 5 && g.Limit == 0 {
 		v.add("gear-limit", f.Caution, "gearbox.limit", "What may the gearbox carry?",
-			fmt.Sprintf("At %s its output would make %s, and small gears strip before the motor stalls. Read its plate or go by the torque its old machine asked for.", q.Ratio(g.Ratio), v.show(v.Torque.Value*g.Ratio*g.Keeps, q.Torque)))
+			fmt.Sprintf("At %s its output would make %s, and small gears strip before the motor stalls. Read its plate or go by the torque its old machine asked for.", q.Ratio(g.Ratio), v.show(v.Torque.Value*g.Ratio*g.Efficiency, q.Torque)))
 	}
-	if g.Sort == "worm" && g.Keeps < 0.5 {
+	if g.Sort == "worm" && g.Efficiency < 0.5 {
 		v.add("worm-holds", f.Caution, "gearbox.sort", "A worm that loses this much holds its load", "It cannot be driven backwards: a heavy wheel behind it cannot coast, and stopping at once can strip it.")
 	}
 	if c := v.Clutch; c.Fitted {

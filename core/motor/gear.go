@@ -8,31 +8,31 @@ import (
 
 // Gear is what is built onto the motor; a plain motor has ratio and efficiency 1.
 type Gear struct {
-	Sort   string
-	Ratio  float64 // motor turns to one of the output
-	Keeps  float64
-	Limit  float64 // N·m at the output; 0 without one
-	Output bool    // the plate's speed is the output's
+	Sort       string
+	Ratio      float64 // motor turns to one of the output
+	Efficiency float64
+	Limit      float64 // N·m at the output; 0 without one
+	Output     bool    // the plate's speed is the output's
 }
 
-// gearKeeps is what a gearbox of a sort usually keeps [common practice].
-var gearKeeps = map[string]float64{"none": 1, "spur": 0.9, "planetary": 0.85, "worm": 0.65}
+// gearEfficiency is what a gearbox of a sort usually keeps [common practice].
+var gearEfficiency = map[string]float64{"none": 1, "spur": 0.9, "planetary": 0.85, "worm": 0.65}
 
 func readGear(d Gearbox, r *q.Reader) Gear {
-	g := Gear{Sort: r.Choice("sort", d.Sort, "none", "none", "spur", "planetary", "worm"), Ratio: 1, Keeps: 1}
+	g := Gear{Sort: r.Choice("sort", d.Sort, "none", "none", "spur", "planetary", "worm"), Ratio: 1, Efficiency: 1}
 	g.Output = r.Choice("plateOf", d.PlateOf, "motor", "motor", "output") == "output"
 	if g.Sort == "none" {
 		return g
 	}
 	g.Ratio = r.Read("ratio", d.Ratio, q.Number, q.Range{Min: 0.1, Max: 20000}).Or(1)
-	g.Keeps = r.Read("keeps", d.Keeps, q.Number, q.Range{Min: 0.1, Max: 1}).Or(gearKeeps[g.Sort])
+	g.Efficiency = r.Read("keeps", d.Efficiency, q.Number, q.Range{Min: 0.1, Max: 1}).Or(gearEfficiency[g.Sort])
 	g.Limit = r.Read("limit", d.Limit, q.Torque, q.Range{Min: 1e-4, Max: 1e5}).Or(0)
 	return g
 }
 
 // GearTorque is the rated torque as it comes out of the gearbox, within the gearbox's own rating; N·m.
 func (m *Resolved) GearTorque() float64 {
-	out := m.Torque.Value * m.Gear.Ratio * m.Gear.Keeps
+	out := m.Torque.Value * m.Gear.Ratio * m.Gear.Efficiency
 	if m.Gear.Limit > 0 {
 		out = math.Min(out, m.Gear.Limit)
 	}

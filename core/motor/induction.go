@@ -32,20 +32,20 @@ func (l *lineLaw) flux() float64 {
 	return l.f.Volts / l.f.Hertz / (l.m.Volts.Value / l.m.Hertz.Value)
 }
 
-func (l *lineLaw) steady(omega float64) (heat, cold Held) {
-	return l.m.heat(omega, &l.f, l.flux()), Held{math.Inf(1), DriveAmps}
+func (l *lineLaw) steady(omega float64) (heat, cold Limited) {
+	return l.m.heat(omega, &l.f, l.flux()), Limited{math.Inf(1), DriveAmps}
 }
 
-func (l *lineLaw) peak(omega float64) Held {
+func (l *lineLaw) peak(omega float64) Limited {
 	// The band's lower edge belongs to the band, whatever rounding brought omega there.
 	if low, _ := l.span(); omega < low*(1-1e-9) {
-		return Held{l.runUp(omega), StartTorque}
+		return Limited{l.runUp(omega), StartTorque}
 	}
 	flux := l.flux()
-	return Held{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / 1.1, BreakdownHeld}
+	return Limited{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / 1.1, BreakdownHeld}
 }
 
-func (l *lineLaw) breakaway() Held { return Held{l.runUp(0), StartTorque} }
+func (l *lineLaw) breakaway() Limited { return Limited{l.runUp(0), StartTorque} }
 
 func (l *lineLaw) amps(torque, _ float64) float64 {
 	return l.m.inductionAmps(torque, l.flux())
@@ -123,26 +123,26 @@ func (l *inverterLaw) torque(amps, flux float64) float64 {
 }
 
 // breakdown is the pull-out torque at a flux less a reserve; it goes with flux squared.
-func (l *inverterLaw) breakdown(flux, reserve float64) Held {
+func (l *inverterLaw) breakdown(flux, reserve float64) Limited {
 	by := BreakdownHeld
 	if flux < 0.98 {
 		by = WeakField
 	}
-	return Held{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / reserve, by}
+	return Limited{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / reserve, by}
 }
 
-func (l *inverterLaw) steady(omega float64) (heat, cold Held) {
+func (l *inverterLaw) steady(omega float64) (heat, cold Limited) {
 	flux := l.flux(omega)
-	return l.m.heat(omega, &l.f, flux), least(Held{l.torque(l.f.Amps, flux), DriveAmps}, l.breakdown(flux, 1.3))
+	return l.m.heat(omega, &l.f, flux), least(Limited{l.torque(l.f.Amps, flux), DriveAmps}, l.breakdown(flux, 1.3))
 }
 
-func (l *inverterLaw) peak(omega float64) Held {
+func (l *inverterLaw) peak(omega float64) Limited {
 	amps, by := l.f.peakAmps()
 	flux := l.flux(omega)
-	return least(Held{l.torque(amps, flux), by}, l.breakdown(flux, 1.1))
+	return least(Limited{l.torque(amps, flux), by}, l.breakdown(flux, 1.1))
 }
 
-func (l *inverterLaw) breakaway() Held {
+func (l *inverterLaw) breakaway() Limited {
 	low, _ := l.span()
 	return l.peak(low)
 }

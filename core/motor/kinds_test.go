@@ -97,7 +97,7 @@ func TestASeriesMotorSagsAndRunsAway(t *testing.T) {
 	assert.Greater(t, high, 1.5*low)
 	assert.InDelta(t, 0, line.Peak(high).Torque, 0.1*m.Torque.Value)
 	assert.Greater(t, line.RunUp(0.3*low), line.RunUp(low))
-	feed.Way, feed.Volts = DirectCurrent, 230
+	feed.Kind, feed.Volts = DirectCurrent, 230
 	dc, _ := m.On(feed).RotorSpan()
 	cut, _ := model.RotorSpan()
 	assert.GreaterOrEqual(t, dc, cut, "on direct current all the volts count")
@@ -106,14 +106,14 @@ func TestASeriesMotorSagsAndRunsAway(t *testing.T) {
 func TestGearboxAndClutch(t *testing.T) {
 	d, feed := specimen(PermanentMagnetDC)
 	bare := resolved(t, d)
-	d.Gearbox = Gearbox{Sort: "worm", Ratio: "30", Keeps: "70 %"}
+	d.Gearbox = Gearbox{Sort: "worm", Ratio: "30", Efficiency: "70 %"}
 	m := resolved(t, d)
 	omega := m.Speed.Value / 30
 	assert.InEpsilon(t, bare.On(feed).Steady(m.Speed.Value, 1).Torque*30*0.7, m.On(feed).Steady(omega, 1).Torque, 1e-9)
 	assert.True(t, has(m, "motor.gear-limit", f.Caution))
 	d.Gearbox.Limit = "10 N·m"
 	m = resolved(t, d)
-	assert.Equal(t, Held{10, GearRating}, m.On(feed).Steady(omega, 1))
+	assert.Equal(t, Limited{10, GearRating}, m.On(feed).Steady(omega, 1))
 	assert.Equal(t, GearRating, m.On(feed).Breakaway().By)
 	d.Gearbox.PlateOf, d.Plate.Speed = "output", "100 rpm"
 	assert.InEpsilon(t, 3000*q.RPM, resolved(t, d).Speed.Value, 1e-9, "a plate that gives the output's speed")

@@ -43,7 +43,7 @@ func TestAGearboxTradesSpeedForTorque(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		bare, feed, d := anySpecimen(t)
 		k, keeps := rapid.Float64Range(1.5, 80).Draw(t, "ratio"), rapid.Float64Range(0.4, 1).Draw(t, "keeps")
-		d.Gearbox = Gearbox{Sort: "spur", Ratio: q.Text(fmt.Sprintf("%.12g", k)), Keeps: q.Text(fmt.Sprintf("%.12g", keeps))}
+		d.Gearbox = Gearbox{Sort: "spur", Ratio: q.Text(fmt.Sprintf("%.12g", k)), Efficiency: q.Text(fmt.Sprintf("%.12g", keeps))}
 		m := Resolve(d, q.NewReader(""))
 		low, high := bare.On(feed).Span()
 		gearedLow, gearedHigh := m.On(feed).Span()
@@ -91,7 +91,7 @@ func TestDCBalance(t *testing.T) {
 		assert.InDelta(t, torque, law.torque(amps), 1e-9)
 		omega := (feed.Volts - amps*m.DC.Resistance.Value) / m.DC.Ke.Value
 		if omega > 0 {
-			unbound := Feed{Way: DirectCurrent, Volts: feed.Volts, FormFactor: 1, PeakAmps: math.Inf(1), LimitAmps: math.Inf(1)}
+			unbound := Feed{Kind: DirectCurrent, Volts: feed.Volts, FormFactor: 1, PeakAmps: math.Inf(1), LimitAmps: math.Inf(1)}
 			held := (&dcLaw{m, unbound}).peak(omega)
 			assert.LessOrEqual(t, held.Torque, torque+1e-9, "the volts cannot push more than balances there")
 		}

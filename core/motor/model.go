@@ -2,45 +2,45 @@ package motor
 
 import "math"
 
-// Bound names what holds a torque down.
-type Bound string
+// Limit names what holds a torque down.
+type Limit string
 
 // The limits that can bind, in the words shown.
 const (
-	NoBound       Bound = ""
-	MotorHeat     Bound = "motor heat"
-	FanSlowed     Bound = "motor heat, its fan slowed with the shaft"
-	Magnets       Bound = "3 × plate amps, to spare the magnets"
-	DriveAmps     Bound = "the drive's amps"
-	CurrentLimit  Bound = "the current limit"
-	TopVolts      Bound = "the volts the drive can give"
-	ResistorTakes Bound = "what the series resistor lets through"
-	LineVolts     Bound = "the volts of the line"
-	WeakField     Bound = "the weaker field above base hertz"
-	BreakdownHeld Bound = "breakdown torque"
-	StartTorque   Bound = "starting torque on the line"
-	PullOut       Bound = "the stepper's pull-out torque"
-	FanLoad       Bound = "the fan's own load at that speed"
-	GearRating    Bound = "the gearbox's rating"
-	ClutchSlip    Bound = "the clutch, which slips"
+	NoLimit       Limit = ""
+	MotorHeat     Limit = "motor heat"
+	FanSlowed     Limit = "motor heat, its fan slowed with the shaft"
+	Magnets       Limit = "3 × plate amps, to spare the magnets"
+	DriveAmps     Limit = "the drive's amps"
+	CurrentLimit  Limit = "the current limit"
+	TopVolts      Limit = "the volts the drive can give"
+	ResistorTakes Limit = "what the series resistor lets through"
+	LineVolts     Limit = "the volts of the line"
+	WeakField     Limit = "the weaker field above base hertz"
+	BreakdownHeld Limit = "breakdown torque"
+	StartTorque   Limit = "starting torque on the line"
+	PullOut       Limit = "the stepper's pull-out torque"
+	FanLoad       Limit = "the fan's own load at that speed"
+	GearRating    Limit = "the gearbox's rating"
+	ClutchSlip    Limit = "the clutch, which slips"
 )
 
-// Way is how a motor is fed.
-type Way string
+// FeedKind is how a motor is fed.
+type FeedKind string
 
 // The ways a control can feed a motor.
 const (
-	DirectCurrent Way = "dc"         // adjustable direct volts
-	CutSine       Way = "cut-sine"   // alternating volts cut by a phase-angle regulator
-	VariableHertz Way = "inverter"   // three phases of adjustable hertz and volts
-	OnTheLine     Way = "line"       // switched straight to the supply
-	Capacitors    Way = "capacitors" // on the line through a chosen run capacitor
-	Pulses        Way = "pulses"     // a stepper driver
+	DirectCurrent FeedKind = "dc"         // adjustable direct volts
+	CutSine       FeedKind = "cut-sine"   // alternating volts cut by a phase-angle regulator
+	VariableHertz FeedKind = "inverter"   // three phases of adjustable hertz and volts
+	OnTheLine     FeedKind = "line"       // switched straight to the supply
+	Capacitors    FeedKind = "capacitors" // on the line through a chosen run capacitor
+	Pulses        FeedKind = "pulses"     // a stepper driver
 )
 
 // Feed is what reaches the motor's terminals from control and supply together.
 type Feed struct {
-	Way        Way
+	Kind       FeedKind
 	Volts      float64 // the most there is: DC average, or AC rms between lines
 	Hertz      float64 // the line's, when on the line
 	BaseHertz  float64 // inverter: where full volts are reached
@@ -56,10 +56,10 @@ type Feed struct {
 	TopTrim    float64 // top speed as a share of plate speed
 }
 
-// Held is a torque and what binds there.
-type Held struct {
+// Limited is a torque and what binds there.
+type Limited struct {
 	Torque float64 // N·m, ≥ 0
-	By     Bound
+	By     Limit
 }
 
 // law is how a family of motors turns volts, amps and speed into torque on a feed. Speeds are
@@ -69,11 +69,11 @@ type law interface {
 	span() (low, high float64)
 	// steady is what limits steady work: the motor's heat, which a rest relieves, and what no rest
 	// relieves, such as the drive's amps.
-	steady(omega float64) (heat, cold Held)
+	steady(omega float64) (heat, cold Limited)
 	// peak is the torque for some seconds.
-	peak(omega float64) Held
+	peak(omega float64) Limited
 	// breakaway is the torque at standstill.
-	breakaway() Held
+	breakaway() Limited
 	// amps is the motor's current at a torque and speed.
 	amps(torque, omega float64) float64
 	// stall is the current with the rotor held and nothing limiting it.
@@ -96,7 +96,7 @@ type Model struct {
 // On returns the motor's model on a feed. The motor must be Ready and the feed one that suits
 // its family.
 func (m *Resolved) On(f Feed) *Model {
-	model := &Model{motor: m, fixed: f.Way == OnTheLine, ratio: m.Gear.Ratio, gain: m.Gear.Ratio * m.Gear.Keeps, holds: m.Clutch.Fitted || m.Gear.Limit > 0}
+	model := &Model{motor: m, fixed: f.Kind == OnTheLine, ratio: m.Gear.Ratio, gain: m.Gear.Ratio * m.Gear.Efficiency, holds: m.Clutch.Fitted || m.Gear.Limit > 0}
 	switch m.Kind.Family() {
 	case DCFamily:
 		model.law = &dcLaw{m, f}
@@ -105,7 +105,7 @@ func (m *Resolved) On(f Feed) *Model {
 	case StepperFamily:
 		model.law = &stepperLaw{m, f}
 	default:
-		switch f.Way {
+		switch f.Kind {
 		case VariableHertz:
 			model.law = &inverterLaw{m, f}
 		case Capacitors:
@@ -135,7 +135,7 @@ func (m *Model) Span() (low, high float64) {
 
 // Steady returns the torque held at output speed omega while the winding heats overload² times
 // as it does at rated load: 1 is for ever, more is for a part of the time.
-func (m *Model) Steady(omega, overload float64) Held {
+func (m *Model) Steady(omega, overload float64) Limited {
 	rotor := omega * m.ratio
 	heat, cold := m.steady(rotor)
 	heat.Torque *= overload
@@ -144,7 +144,7 @@ func (m *Model) Steady(omega, overload float64) Held {
 
 // Limits returns the three limits at output speed omega together: for ever, for part of the time
 // at an overload, and for some seconds. continuous ≤ intermittent ≤ peak.
-func (m *Model) Limits(omega, overload float64) (continuous, intermittent, peak Held) {
+func (m *Model) Limits(omega, overload float64) (continuous, intermittent, peak Limited) {
 	rotor := omega * m.ratio
 	top := m.peak(rotor)
 	heat, cold := m.steady(rotor)
@@ -154,14 +154,14 @@ func (m *Model) Limits(omega, overload float64) (continuous, intermittent, peak 
 }
 
 // Peak returns the torque for some seconds at output speed omega.
-func (m *Model) Peak(omega float64) Held {
+func (m *Model) Peak(omega float64) Limited {
 	rotor := omega * m.ratio
 	return m.out(floorZero(m.peak(rotor)), rotor)
 }
 
 // Breakaway returns the torque at standstill of the output, for starting under load. Behind a
 // clutch the motor is up to speed before the output moves.
-func (m *Model) Breakaway() Held {
+func (m *Model) Breakaway() Limited {
 	if m.motor.Clutch.Fitted {
 		_, high := m.span()
 		return m.out(floorZero(m.peak(high*0.9)), high)
@@ -172,7 +172,7 @@ func (m *Model) Breakaway() Held {
 // RunUp is the torque on the line at any output speed from rest, for drawing.
 func (m *Model) RunUp(omega float64) float64 {
 	rotor := omega * m.ratio
-	return m.out(floorZero(Held{m.runUp(rotor), NoBound}), rotor).Torque
+	return m.out(floorZero(Limited{m.runUp(rotor), NoLimit}), rotor).Torque
 }
 
 // AmpsFor returns the motor amps that torque (N·m) takes at speed omega, both at the output.
@@ -184,21 +184,21 @@ func (m *Model) AmpsFor(torque, omega float64) float64 {
 func (m *Model) StallAmps() float64 { return m.stall() }
 
 // out carries a rotor torque through clutch and gearbox.
-func (m *Model) out(h Held, rotor float64) Held {
+func (m *Model) out(h Limited, rotor float64) Limited {
 	if m.holds {
-		h = m.held(h, rotor)
+		h = m.limited(h, rotor)
 	}
 	h.Torque *= m.gain
 	return h
 }
 
-// held is a rotor torque within what clutch and gearbox carry.
-func (m *Model) held(h Held, rotor float64) Held {
+// limited is a rotor torque within what clutch and gearbox carry.
+func (m *Model) limited(h Limited, rotor float64) Limited {
 	if c := &m.motor.Clutch; c.Fitted {
-		h = least(h, Held{c.Carries(rotor), ClutchSlip})
+		h = least(h, Limited{c.Carries(rotor), ClutchSlip})
 	}
 	if limit := m.motor.Gear.Limit; limit > 0 {
-		h = least(h, Held{limit / m.gain, GearRating})
+		h = least(h, Limited{limit / m.gain, GearRating})
 	}
 	return h
 }
@@ -214,31 +214,31 @@ func Cooling(cooling string, speedShare float64) float64 {
 }
 
 // heat is the continuous torque against heat alone, flux a share of rated (1 for none to weaken).
-func (m *Resolved) heat(omega float64, f *Feed, flux float64) Held {
+func (m *Resolved) heat(omega float64, f *Feed, flux float64) Limited {
 	cooling := Cooling(m.Cooling, omega/m.Speed.Value)
 	by := MotorHeat
 	if cooling < 1 {
 		by = FanSlowed
 	}
-	return Held{m.Torque.Value * cooling * (1 - f.Lost) / f.FormFactor * math.Min(flux, 1), by}
+	return Limited{m.Torque.Value * cooling * (1 - f.Lost) / f.FormFactor * math.Min(flux, 1), by}
 }
 
 // peakAmps is the least of what the drive gives for some seconds and its limit as set.
-func (f Feed) peakAmps() (float64, Bound) {
+func (f Feed) peakAmps() (float64, Limit) {
 	if f.LimitAmps < f.PeakAmps {
 		return f.LimitAmps, CurrentLimit
 	}
 	return f.PeakAmps, DriveAmps
 }
 
-func least(a, b Held) Held {
+func least(a, b Limited) Limited {
 	if b.Torque < a.Torque {
 		return b
 	}
 	return a
 }
 
-func floorZero(h Held) Held {
+func floorZero(h Limited) Limited {
 	if h.Torque < 0 {
 		h.Torque = 0
 	}

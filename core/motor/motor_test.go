@@ -32,9 +32,9 @@ func sawMotor() Described {
 	return Described{Kind: CapacitorStart, ThermalSwitch: "wired", Plate: Plate{Power: "1/3 hp", Speed: "1425 rpm", Volts: "230 V", Amps: "2.6 A", Hertz: "50 Hz", PowerFactor: "0.65"}}
 }
 
-func free(way Way) Feed {
+func free(way FeedKind) Feed {
 	inf := math.Inf(1)
-	return Feed{Way: way, FormFactor: 1, Amps: inf, PeakAmps: inf, LimitAmps: inf, Slowest: 1. / 30, TopTrim: 1}
+	return Feed{Kind: way, FormFactor: 1, Amps: inf, PeakAmps: inf, LimitAmps: inf, Slowest: 1. / 30, TopTrim: 1}
 }
 
 func TestEachKindHoldsItsPlateAtItsPlatePoint(t *testing.T) {
@@ -101,7 +101,7 @@ func TestInverterWeakensFieldAboveBase(t *testing.T) {
 	feed := free(VariableHertz)
 	feed.Volts, feed.BaseVolts, feed.BaseHertz, feed.TopHertz = 230, 230, 50, 100
 	model := m.On(feed)
-	at := func(hertz float64) Held { return model.Steady(model.law.(*inverterLaw).omegaAt(hertz), 1) }
+	at := func(hertz float64) Limited { return model.Steady(model.law.(*inverterLaw).omegaAt(hertz), 1) }
 	assert.InEpsilon(t, at(50).Torque*50/75, at(75).Torque, 1e-9, "constant power above base")
 	assert.Equal(t, WeakField, at(100).By)
 	assert.Less(t, model.Peak(model.law.(*inverterLaw).omegaAt(100)).Torque, model.Peak(model.law.(*inverterLaw).omegaAt(50)).Torque/3.5, "breakdown falls with the square")
@@ -220,7 +220,7 @@ func TestWorkingsCarryTheNumbers(t *testing.T) {
 			ids[w.ID] = true
 			assert.NotEmpty(t, w.Source.Title, w.ID)
 			assert.NotEmpty(t, w.Formula, w.ID)
-			assert.NotEmpty(t, w.Put, w.ID)
+			assert.NotEmpty(t, w.Substituted, w.ID)
 		}
 		assert.True(t, ids["motor.torque"])
 	}

@@ -163,7 +163,7 @@ func TestThePowerGoingInCanBeWorkedOutFromItsWords(t *testing.T) {
 			var put string
 			for _, w := range m.Workings(q.Metric) {
 				if w.ID == "motor.power" {
-					put = w.Put
+					put = w.Substituted
 				}
 			}
 			require.NotEmpty(t, put, "%s %q", kind, claimed)

@@ -44,7 +44,7 @@ func TestSeriesCurveAgainstSciPy(t *testing.T) {
 	ref := scipy(t).Series
 	computed := func(v float64) Known { return Known{v, working.Computed} }
 	m := &Resolved{Kind: Universal, Speed: computed(1200), Torque: computed(0.37), PowerFactor: computed(1), Volts: computed(ref.Volts),
-		Series: Series{K: computed(ref.K), Resistance: computed(ref.R), Friction: computed(ref.Loss)}, Gear: Gear{Ratio: 1, Keeps: 1}}
+		Series: Series{K: computed(ref.K), Resistance: computed(ref.R), Friction: computed(ref.Loss)}, Gear: Gear{Ratio: 1, Efficiency: 1}}
 	feed := free(DirectCurrent)
 	feed.Volts = ref.Volts
 	law := &seriesLaw{m, feed}

@@ -27,7 +27,7 @@ type seriesLaw struct {
 }
 
 func (l *seriesLaw) volts() float64 {
-	if l.f.Way == DirectCurrent {
+	if l.f.Kind == DirectCurrent {
 		return l.f.Volts
 	}
 	return l.f.Volts * l.m.PowerFactor.Value
@@ -42,7 +42,7 @@ func (l *seriesLaw) free() float64 {
 
 func (l *seriesLaw) span() (low, high float64) {
 	free := math.Max(l.free(), 0)
-	if l.f.Way == OnTheLine {
+	if l.f.Kind == OnTheLine {
 		// From where it carries its rated torque, or as near as the volts allow.
 		s := l.m.Series
 		loaded := (l.volts()/l.m.ratedSeriesAmps() - l.ohms()) / s.K.Value
@@ -68,29 +68,29 @@ func (l *seriesLaw) torque(amps float64) float64 {
 }
 
 // most is the torque the volts can push at a speed.
-func (l *seriesLaw) most(omega float64) Held {
+func (l *seriesLaw) most(omega float64) Limited {
 	by := TopVolts
-	if l.f.Way == OnTheLine {
+	if l.f.Kind == OnTheLine {
 		by = LineVolts
 	}
 	if l.f.Ohms > 0 {
 		by = ResistorTakes
 	}
-	return Held{l.torque(l.volts() / (l.ohms() + l.m.Series.K.Value*omega)), by}
+	return Limited{l.torque(l.volts() / (l.ohms() + l.m.Series.K.Value*omega)), by}
 }
 
-func (l *seriesLaw) steady(omega float64) (heat, cold Held) {
-	return l.m.heat(omega, &l.f, 1), least(Held{l.torque(l.f.Amps), DriveAmps}, l.most(omega))
+func (l *seriesLaw) steady(omega float64) (heat, cold Limited) {
+	return l.m.heat(omega, &l.f, 1), least(Limited{l.torque(l.f.Amps), DriveAmps}, l.most(omega))
 }
 
-func (l *seriesLaw) peak(omega float64) Held {
+func (l *seriesLaw) peak(omega float64) Limited {
 	amps, by := l.f.peakAmps()
-	held := least(Held{l.torque(amps), by}, l.most(omega))
+	held := least(Limited{l.torque(amps), by}, l.most(omega))
 	// Commutation gives out long before the volts do at rest.
-	return least(held, Held{l.torque(3 * l.m.ratedSeriesAmps()), MotorHeat})
+	return least(held, Limited{l.torque(3 * l.m.ratedSeriesAmps()), MotorHeat})
 }
 
-func (l *seriesLaw) breakaway() Held { return l.peak(0) }
+func (l *seriesLaw) breakaway() Limited { return l.peak(0) }
 
 func (l *seriesLaw) amps(torque, _ float64) float64 {
 	return math.Sqrt(math.Max(torque+l.m.Series.Friction.Value, 0) / l.m.Series.K.Value)
@@ -102,7 +102,7 @@ func (l *seriesLaw) stall() float64 { return l.volts() / l.ohms() }
 func (l *seriesLaw) ohms() float64 { return l.m.Series.Resistance.Value + l.f.Ohms }
 
 func (l *seriesLaw) runUp(omega float64) float64 {
-	if l.f.Way != OnTheLine {
+	if l.f.Kind != OnTheLine {
 		return 0
 	}
 	return l.peak(omega).Torque

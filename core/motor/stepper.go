@@ -48,23 +48,23 @@ func (l *stepperLaw) span() (low, high float64) {
 	return math.Min(2*math.Pi/l.m.Steps.PerTurn, high), high
 }
 
-func (l *stepperLaw) pullOut(omega float64) Held {
+func (l *stepperLaw) pullOut(omega float64) Limited {
 	s := l.m.Steps
 	if len(s.Curve) > 0 {
-		return Held{joined(s.Curve, omega), PullOut}
+		return Limited{joined(s.Curve, omega), PullOut}
 	}
 	torque := s.Holding.Value * stepShare
 	if corner := l.corner(); omega > corner {
 		torque *= corner / omega
 	}
-	return Held{torque, PullOut}
+	return Limited{torque, PullOut}
 }
 
-func (l *stepperLaw) steady(omega float64) (heat, cold Held) {
+func (l *stepperLaw) steady(omega float64) (heat, cold Limited) {
 	return l.pullOut(omega), l.pullOut(omega)
 }
-func (l *stepperLaw) peak(omega float64) Held { return l.pullOut(omega) }
-func (l *stepperLaw) breakaway() Held {
+func (l *stepperLaw) peak(omega float64) Limited { return l.pullOut(omega) }
+func (l *stepperLaw) breakaway() Limited {
 	low, _ := l.span()
 	return l.pullOut(low)
 }

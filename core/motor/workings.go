@@ -22,7 +22,7 @@ func (w *workings) add(id, label string, k Known, d q.Dimension, formula, put st
 		return
 	}
 	w.list = append(w.list, working.Working{
-		ID: "motor." + id, Station: "motor", Label: label, Value: w.show(k.Value, d), Formula: formula, Put: put,
+		ID: "motor." + id, Station: "motor", Label: label, Value: w.show(k.Value, d), Formula: formula, Substituted: put,
 		Assumes: append([]string{}, assumes...), Source: source.Find(src), Standing: k.Standing,
 	})
 }
@@ -67,7 +67,7 @@ func (m *Resolved) commonWorkings(w *workings) {
 	if m.Efficiency.OK() && m.Kind != Stepper {
 		w.list = append(w.list, working.Working{
 			ID: "motor.efficiency", Station: "motor", Label: "Efficiency at full load", Value: q.Percent(m.Efficiency.Value),
-			Formula: "η = P_out / P_in", Put: fmt.Sprintf("%s ÷ %s", q.Show(m.Power.Value, q.Power, q.Metric), q.Show(m.Power.Value/m.Efficiency.Value, q.Power, q.Metric)),
+			Formula: "η = P_out / P_in", Substituted: fmt.Sprintf("%s ÷ %s", q.Show(m.Power.Value, q.Power, q.Metric), q.Show(m.Power.Value/m.Efficiency.Value, q.Power, q.Metric)),
 			Assumes: []string{}, Source: source.Find(source.Mechanics), Standing: m.Efficiency.Standing,
 		})
 	}
@@ -169,7 +169,7 @@ func (m *Resolved) fanWorkings(w *workings) {
 func (m *Resolved) outputWorkings(w *workings) {
 	if g := m.Gear; g.Sort != "none" && m.Torque.OK() {
 		w.add("gear-speed", "Speed at the gearbox", Known{m.Speed.Value / g.Ratio, working.Computed}, q.Speed, "n / i", fmt.Sprintf("%s ÷ %s", w.show(m.Speed.Value, q.Speed), q.Figures(g.Ratio, 4)), source.Mechanics)
-		put := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4), q.Percent(g.Keeps))
+		put := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4), q.Percent(g.Efficiency))
 		if m.GearTorque() == g.Limit {
 			put += ", held to its rating"
 		}
@@ -213,12 +213,12 @@ func (m *Resolved) inductionWorkings(w *workings) {
 	sync := synchronous(m.Hertz.Value, ind.Poles.Value)
 	w.list = append(w.list, working.Working{
 		ID: "motor.poles", Station: "motor", Label: "Poles", Value: q.Figures(ind.Poles.Value, 2), Formula: "p ≤ 120·f / n",
-		Put:     fmt.Sprintf("120 × %s ÷ %s, taken down to an even number", w.show(m.Hertz.Value, q.Frequency), w.show(m.Speed.Value, q.Speed)),
-		Assumes: []string{}, Source: source.Find(source.Synchronous), Standing: ind.Poles.Standing,
+		Substituted: fmt.Sprintf("120 × %s ÷ %s, taken down to an even number", w.show(m.Hertz.Value, q.Frequency), w.show(m.Speed.Value, q.Speed)),
+		Assumes:     []string{}, Source: source.Find(source.Synchronous), Standing: ind.Poles.Standing,
 	}, working.Working{
 		ID: "motor.slip", Station: "motor", Label: "Slip at full load", Value: q.Percent(ind.Slip), Formula: "s = 1 − n / n_sync",
-		Put:     fmt.Sprintf("1 − %s ÷ %s", w.show(m.Speed.Value, q.Speed), w.show(sync, q.Speed)),
-		Assumes: []string{}, Source: source.Find(source.Synchronous), Standing: working.Computed,
+		Substituted: fmt.Sprintf("1 − %s ÷ %s", w.show(m.Speed.Value, q.Speed), w.show(sync, q.Speed)),
+		Assumes:     []string{}, Source: source.Find(source.Synchronous), Standing: working.Computed,
 	})
 	w.add("synchronous", "Synchronous speed", Known{sync, working.Computed}, q.Speed, "n_sync = 120·f / p",
 		fmt.Sprintf("120 × %s ÷ %g", w.show(m.Hertz.Value, q.Frequency), ind.Poles.Value), source.Synchronous)

@@ -11,10 +11,10 @@ const Out = -1
 
 // Position is one setting of every stage.
 type Position struct {
-	Label string
-	Steps []int   // chosen step of each stage, or Out
-	Ratio float64 // motor speed over spindle speed
-	Keeps float64 // efficiency of the whole train
+	Label      string
+	Steps      []int   // chosen step of each stage, or Out
+	Ratio      float64 // motor speed over spindle speed
+	Efficiency float64 // efficiency of the whole train
 
 	links []link
 }
@@ -26,18 +26,18 @@ type link struct {
 	gain   float64 // spindle torque for one N·m here
 	pull   Pull
 	level  float64 // N·m here whatever the speed, for a shaft, a key or a rating; 0 for a belt
-	by     Weak
+	by     WeakLink
 }
 
-// Weak names what a stage is held by, in the words shown.
-type Weak string
+// WeakLink names what a stage is held by, in the words shown.
+type WeakLink string
 
 // Carries returns the most torque (N·m) the position's belts, chains, shafts and keys pass to the
 // spindle while it turns at omega (rad/s), and which of them holds it; +Inf and "" when nothing is
 // rated. overload is how far past its rating a belt may pull for the time in question; shafts and
 // keys are given no such grace.
-func (p *Position) Carries(omega, overload float64) (float64, Weak) {
-	most, by := math.Inf(1), Weak("")
+func (p *Position) Carries(omega, overload float64) (float64, WeakLink) {
+	most, by := math.Inf(1), WeakLink("")
 	for i := range p.links {
 		l := &p.links[i]
 		here := l.level
@@ -81,13 +81,13 @@ func Positions(stages []Stage) []Position {
 
 // At is the stages in one setting, a step of each or Out; it has no label.
 func At(stages []Stage, chosen []int) Position {
-	p := Position{Steps: chosen, Ratio: 1, Keeps: 1}
+	p := Position{Steps: chosen, Ratio: 1, Efficiency: 1}
 	for i, s := range stages {
 		if chosen[i] == Out {
 			continue
 		}
 		p.Ratio *= s.Steps[chosen[i]].Ratio
-		p.Keeps *= s.Keeps
+		p.Efficiency *= s.Efficiency
 	}
 	p.links = make([]link, 0, 2*len(stages))
 	speed, gain := 1.0, 1.0
@@ -103,7 +103,7 @@ func At(stages []Stage, chosen []int) Position {
 			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull, by: s.weak.belt})
 		}
 		speed *= step.Ratio
-		gain *= step.Ratio * s.Keeps
+		gain *= step.Ratio * s.Efficiency
 		p.hold(link{level: s.OnDriving.Bears(), gain: gain, by: s.weak.driving})
 	}
 	return p
@@ -125,7 +125,7 @@ func (p *Position) hold(l link) {
 }
 
 // weaknesses are what can hold a stage, in words.
-type weaknesses struct{ driving, driven, rated, belt Weak }
+type weaknesses struct{ driving, driven, rated, belt WeakLink }
 
 // name puts in words what can hold the stage, which is the nth of several.
 func (s *Stage) name(nth, of int) {
@@ -138,11 +138,11 @@ func (s *Stage) name(nth, of int) {
 		carrier = "chain"
 	}
 	s.weak = weaknesses{
-		driving: Weak("the driving shaft" + where), driven: Weak("the driven shaft" + where),
-		rated: Weak("the maker's rating" + where), belt: Weak("what the " + carrier + where + " carries"),
+		driving: WeakLink("the driving shaft" + where), driven: WeakLink("the driven shaft" + where),
+		rated: WeakLink("the maker's rating" + where), belt: WeakLink("what the " + carrier + where + " carries"),
 	}
 	if s.Kind == Spur {
-		s.weak.belt = Weak("what the gear teeth" + where + " carry")
+		s.weak.belt = WeakLink("what the gear teeth" + where + " carry")
 	}
 }
 

@@ -75,14 +75,14 @@ func TestChainLength(t *testing.T) {
 // Derived: without friction a worm loses nothing, and it holds itself about where the friction angle
 // passes the lead angle.
 func TestWormEfficiency(t *testing.T) {
-	assert.InDelta(t, 1, wormKeeps(0.2, 0, wormPressure), 1e-12)
+	assert.InDelta(t, 1, wormEfficiency(0.2, 0, wormPressure), 1e-12)
 	friction := math.Atan(wormFriction / math.Cos(wormPressure))
-	assert.InDelta(t, 0.5, WormKeeps(friction), 0.01)
-	assert.Less(t, WormKeeps(3*math.Pi/180), 0.5)
-	assert.Greater(t, WormKeeps(20*math.Pi/180), 0.75)
+	assert.InDelta(t, 0.5, WormEfficiency(friction), 0.01)
+	assert.Less(t, WormEfficiency(3*math.Pi/180), 0.5)
+	assert.Greater(t, WormEfficiency(20*math.Pi/180), 0.75)
 	// Shigley, table 13-6 [from memory]: with friction 0.05 at 20° a lead of 10° keeps 0.761, of 30° 0.892... within a hundredth.
-	assert.InDelta(t, 0.761, wormKeeps(10*math.Pi/180, 0.05, wormPressure), 0.01)
-	assert.InDelta(t, 0.888, wormKeeps(30*math.Pi/180, 0.05, wormPressure), 0.01)
+	assert.InDelta(t, 0.761, wormEfficiency(10*math.Pi/180, 0.05, wormPressure), 0.01)
+	assert.InDelta(t, 0.888, wormEfficiency(30*math.Pi/180, 0.05, wormPressure), 0.01)
 }
 
 // Source: the ASME code's shafting stresses, from memory. By hand, T = 41 MPa · π · 0.02³ / 16 = 64.4 N·m.

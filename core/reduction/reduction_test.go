@@ -34,7 +34,7 @@ func TestTwoBeltsMultiply(t *testing.T) {
 		DescribedStage{Kind: PolyV, Steps: pair("60 mm", "148 mm"), Centre: "281 mm"})
 	require.Len(t, r.Positions, 1)
 	assert.InEpsilon(t, 236./80*148/60/(0.985*0.99), r.Positions[0].Ratio, 1e-12)
-	assert.InEpsilon(t, 0.95*0.96, r.Positions[0].Keeps, 1e-12)
+	assert.InEpsilon(t, 0.95*0.96, r.Positions[0].Efficiency, 1e-12)
 	assert.Equal(t, "the only position", r.Positions[0].Label)
 }
 

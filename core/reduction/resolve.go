@@ -24,27 +24,27 @@ type Measured struct {
 
 // Stage is one pair of shafts, resolved. Lengths in metres.
 type Stage struct {
-	Kind      Kind
-	Section   string
-	Steps     []Step
-	Centre    float64 // 0 when neither centre nor belt is known
-	Belt      float64 // pitch length; 0 likewise
-	FromBelt  bool    // Centre was worked out from a belt length
-	TakeUp    float64 // how far the shafts can be moved apart; 0 when not known
-	Direction float64 // of the driven shaft from the driving one, rad
-	Pitch     float64 // of teeth, or module
-	Count     float64 // belts, ribs or strands
-	Width     float64 // of a flat or toothed belt, or a gear's face
-	Material  string  // of gears: steel, hardened, iron, bronze or nylon
-	Keeps     float64 // efficiency
-	Slip      float64 // share of speed lost
-	Rated     float64 // N·m at the driven shaft by its maker; 0 when not known
-	Assumed   string  // what the rating takes for granted, in words; empty when all was given
-	Bypass    bool
-	ScrewOn   bool
-	Guarded   bool
-	OnDriving Fit
-	OnDriven  Fit
+	Kind       Kind
+	Section    string
+	Steps      []Step
+	Centre     float64 // 0 when neither centre nor belt is known
+	Belt       float64 // pitch length; 0 likewise
+	FromBelt   bool    // Centre was worked out from a belt length
+	TakeUp     float64 // how far the shafts can be moved apart; 0 when not known
+	Direction  float64 // of the driven shaft from the driving one, rad
+	Pitch      float64 // of teeth, or module
+	Count      float64 // belts, ribs or strands
+	Width      float64 // of a flat or toothed belt, or a gear's face
+	Material   string  // of gears: steel, hardened, iron, bronze or nylon
+	Efficiency float64 // efficiency
+	Slip       float64 // share of speed lost
+	Rated      float64 // N·m at the driven shaft by its maker; 0 when not known
+	Assumed    string  // what the rating takes for granted, in words; empty when all was given
+	Bypass     bool
+	ScrewOn    bool
+	Guarded    bool
+	OnDriving  Fit
+	OnDriven   Fit
 
 	weak weaknesses
 }
@@ -140,7 +140,7 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 
 func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missing string) {
 	s.Kind = Kind(r.Choice("kind", string(d.Kind), string(VBelt), string(Direct), string(VBelt), string(LinkBelt), string(PolyV), string(Flat), string(Toothed), string(Chain), string(Spur), string(Worm)))
-	s.Keeps, s.Slip = stageFacts[s.Kind].keeps, stageFacts[s.Kind].slip
+	s.Efficiency, s.Slip = stageFacts[s.Kind].keeps, stageFacts[s.Kind].slip
 	s.ScrewOn, s.Guarded, s.Bypass = d.ScrewOn, d.Guarded, d.Bypass && s.Kind == Spur
 	s.Direction = r.Read("direction", d.Direction, q.Angle, q.Range{Min: -2 * math.Pi, Max: 2 * math.Pi}).Or(0)
 	s.fits(d, shaft, r)
@@ -175,7 +175,7 @@ func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missin
 	}
 	if s.Kind == Worm {
 		lead := r.Read("lead", d.Lead, q.Angle, q.Range{Min: math.Pi / 180, Max: math.Pi / 4})
-		s.Keeps = WormKeeps(lead.Or(wormLead(s.Steps[0].Counts[0])))
+		s.Efficiency = WormEfficiency(lead.Or(wormLead(s.Steps[0].Counts[0])))
 	}
 	s.place(d, centre, belt, r)
 	return s, ""

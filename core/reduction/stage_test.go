@@ -14,11 +14,11 @@ import (
 func TestAWormHasItsRatioAndEfficiency(t *testing.T) {
 	s := resolved(t, DescribedStage{Kind: Worm, Pitch: "2 mm", Lead: "10°", Steps: pair("2", "40")}).Stages[0]
 	assert.Equal(t, 20.0, s.Steps[0].Ratio)
-	assert.InEpsilon(t, WormKeeps(10*math.Pi/180), s.Keeps, 1e-9)
+	assert.InEpsilon(t, WormEfficiency(10*math.Pi/180), s.Efficiency, 1e-9)
 	assert.InEpsilon(t, (20e-3+80e-3)/2, s.Centre, 1e-9, "ten modules of worm, forty teeth of wheel")
 	assert.False(t, s.HoldsItself())
 	single := resolved(t, DescribedStage{Kind: Worm, Steps: pair("1", "40")}).Stages[0]
-	assert.InEpsilon(t, WormKeeps(math.Atan(0.1)), single.Keeps, 1e-9, "a lead of one in ten where none is given")
+	assert.InEpsilon(t, WormEfficiency(math.Atan(0.1)), single.Efficiency, 1e-9, "a lead of one in ten where none is given")
 	assert.NotEmpty(t, refusals(DescribedStage{Kind: Worm, Lead: "80°", Steps: pair("1", "40")}))
 }
 
@@ -40,7 +40,7 @@ func TestABackGearIsInOrOutAsOne(t *testing.T) {
 	assert.Equal(t, "direct", r.Positions[0].Label)
 	assert.Equal(t, "low", r.Positions[1].Label)
 	assert.InEpsilon(t, 9, r.Positions[1].Ratio/r.Positions[0].Ratio, 1e-9)
-	assert.InEpsilon(t, 0.98*0.98, r.Positions[1].Keeps/r.Positions[0].Keeps, 1e-9)
+	assert.InEpsilon(t, 0.98*0.98, r.Positions[1].Efficiency/r.Positions[0].Efficiency, 1e-9)
 	cone := DescribedStage{Kind: VBelt, Steps: []DescribedStep{{"75 mm", "200 mm"}, {"120 mm", "160 mm"}}, Centre: "400 mm"}
 	both := resolved(t, cone, gears)
 	require.Len(t, both.Positions, 4)

@@ -21,7 +21,7 @@ func (d *derivation) show(v float64, dim q.Dimension) string { return q.Show(v, 
 
 func (d *derivation) add(what, label, value, formula, put string, src source.ID, assumes ...string) {
 	d.list = append(d.list, working.Working{
-		ID: "job." + what + "." + d.ID, Station: "work", Label: d.Name + ": " + label, Value: value, Formula: formula, Put: put,
+		ID: "job." + what + "." + d.ID, Station: "work", Label: d.Name + ": " + label, Value: value, Formula: formula, Substituted: put,
 		Assumes: append([]string{}, assumes...), Source: source.Find(src), Standing: working.Computed,
 	})
 }

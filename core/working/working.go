@@ -17,13 +17,13 @@ const (
 
 // Working is the derivation behind one number, ready to be shown.
 type Working struct {
-	ID       string        `json:"id" doc:"Name of the figure, such as motor.torque"`
-	Station  string        `json:"station" doc:"supply, control, motor, reduction or work"`
-	Label    string        `json:"label"`
-	Value    string        `json:"value" doc:"The figure with its unit, as shown"`
-	Formula  string        `json:"formula" doc:"The relation in symbols"`
-	Put      string        `json:"put" doc:"The same with the person's numbers in it"`
-	Assumes  []string      `json:"assumes"`
-	Source   source.Source `json:"source"`
-	Standing Standing      `json:"standing"`
+	ID          string        `json:"id" doc:"Name of the figure, such as motor.torque"`
+	Station     string        `json:"station" doc:"supply, control, motor, reduction or work"`
+	Label       string        `json:"label"`
+	Value       string        `json:"value" doc:"The figure with its unit, as shown"`
+	Formula     string        `json:"formula" doc:"The relation in symbols"`
+	Substituted string        `json:"substituted" doc:"The same with the person's numbers in it"`
+	Assumes     []string      `json:"assumes"`
+	Source      source.Source `json:"source"`
+	Standing    Standing      `json:"standing"`
 }

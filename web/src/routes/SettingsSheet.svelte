@@ -20,7 +20,7 @@
               <td class="box">{done ? '☒' : '☐'} {i + 1}</td>
               <th scope="row">
                 {s.name}
-                <span class="note">{working?.formula ? `${working.formula}: ` : ''}{working?.put ?? ''}</span>
+                <span class="note">{working?.formula ? `${working.formula}: ` : ''}{working?.substituted ?? ''}</span>
                 {#if s.watch}<span class="note">{s.watch}</span>{/if}
                 {#if s.other}<span class="note"><em>Other school:</em> {s.other}</span>{/if}
               </th>

@@ -586,6 +586,174 @@ export interface components {
             /** @description Its first plan, when a machine was added */
             planId: string;
         };
+        AssessFigure: {
+            /** @description Number and unit */
+            text: string;
+            /** @description ID of the working, or empty */
+            working: string;
+        };
+        AssessJobResult: {
+            /** @description What the machine's old motor gave in each of its positions, where the job goes by it */
+            baseline: components["schemas"]["LineCurvePoint"][];
+            id: string;
+            limitedBy: string;
+            /**
+             * Format: double
+             * @description Least available ÷ needed over the band; 0 when not known
+             */
+            margin: number;
+            name: string;
+            /** @description N·m at each rpm */
+            needed: number[];
+            /** @enum {string} */
+            outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
+            /** @description The position it results best in */
+            position: string;
+            remedies: components["schemas"]["Remedy"][];
+            /** @description The band, rising */
+            rpm: number[];
+            /** @description The outcome in a few words, for the chart */
+            short: string;
+            /**
+             * Format: double
+             * @description Margin wanted
+             */
+            wanted: number;
+            /** @description Where the wanted margin comes from */
+            wantedBy: string;
+        };
+        AssessNext: {
+            /** @description Where it is answered; empty when nothing is left */
+            field: string;
+            text: string;
+        };
+        AssessStation: {
+            /** @description The note speaks of a shortfall */
+            bad: boolean;
+            figures: components["schemas"]["AssessFigure"][];
+            /**
+             * @description The most serious finding here
+             * @enum {string}
+             */
+            mark: "stop" | "missing" | "caution" | "good";
+            note: string;
+            /** @enum {string} */
+            station: "supply" | "control" | "motor" | "reduction" | "work";
+            title: string;
+            /** @description ID of the working behind the note, or empty */
+            working: string;
+        };
+        Assessment: {
+            /** @description What the motor's bench readings come to */
+            bench: components["schemas"]["MotorBenchView"];
+            coverage: components["schemas"]["LineCoverage"];
+            drawing: components["schemas"]["Drawing"];
+            /** @description Entries that cannot be used; the rest is worked out as if they were left empty */
+            entries: components["schemas"]["QuantityFieldError"][];
+            /** @description Most serious first */
+            findings: components["schemas"]["Finding"][];
+            /** @description Changes tried for findings that are not a job's, by finding ID */
+            fixes: {
+                [key: string]: components["schemas"]["Remedy"][] | null;
+            };
+            headline: string;
+            jobs: components["schemas"]["AssessJobResult"][];
+            /** Format: int64 */
+            jobsDone: number;
+            /** @description No stop is open, nothing needed is missing */
+            mayPower: boolean;
+            next: components["schemas"]["AssessNext"];
+            reach: components["schemas"]["LineReach"];
+            settings: components["schemas"]["SettingsSetting"][];
+            speedPlate: components["schemas"]["LineSpeedPlate"];
+            /** @description Supply to work */
+            stations: components["schemas"]["AssessStation"][];
+            units: components["schemas"]["QuantityUnits"];
+            workings: components["schemas"]["Working"][];
+        };
+        Build: {
+            approaches: components["schemas"]["BuildApproach"][];
+            /** @description Why it may not be powered yet; empty when it may */
+            blocked: string;
+            buy: components["schemas"]["BuildBill"];
+            /** @description Only for a drive that can be built at home */
+            homemade?: components["schemas"]["BuildHomemade"];
+            make: components["schemas"]["BuildMaking"][];
+            mayPower: boolean;
+            powerUp: components["schemas"]["BuildPowerUpStep"][];
+            /** @description From the shelf */
+            take: components["schemas"]["BuildBill"];
+            wiring: components["schemas"]["BuildWiring"];
+        };
+        BuildApproach: {
+            bill: components["schemas"]["BuildBill"];
+            id: string;
+            /** Format: int64 */
+            jobs: number;
+            /** Format: int64 */
+            jobsDone: number;
+            /** @description The shelf's best of that sort; empty when there is none */
+            motor: string;
+            name: string;
+            says: string;
+            tried: boolean;
+        };
+        BuildBill: {
+            /**
+             * Format: double
+             * @description Of the parts that have one
+             */
+            cost: number;
+            parts: components["schemas"]["BuildPart"][];
+            /**
+             * Format: int64
+             * @description How many have one
+             */
+            priced: number;
+        };
+        BuildHomemade: {
+            bought: components["schemas"]["BuildBill"];
+            parts: components["schemas"]["BuildBill"];
+            /** @description What the one gives that the other does not */
+            says: string;
+        };
+        BuildMaking: {
+            id: string;
+            what: string;
+            why: string;
+        };
+        BuildPart: {
+            /** Format: double */
+            cost: number;
+            /** @description A cost was typed */
+            costed: boolean;
+            id: string;
+            name: string;
+            /** @description Where it lies, for a part on the shelf */
+            place: string;
+            /** @description What it must be good for */
+            rating: string;
+            /** @description Where that comes from */
+            why: string;
+        };
+        BuildPowerUpStep: {
+            /** @description What it should read */
+            expect: string;
+            /** @description By which it is ticked off */
+            id: string;
+            /** @description The supply is on: not to be ticked while a stop is open */
+            live: boolean;
+            /** @description What is read, and where; empty when nothing is */
+            measure: string;
+            what: string;
+        };
+        BuildWiring: {
+            checks: components["schemas"]["WiringVerdict"][];
+            devices: components["schemas"]["WiringDevice"][];
+            /** @description Supply, control and motor are known and belong together */
+            known: boolean;
+            wires: components["schemas"]["WiringWire"][];
+        };
         Catalogue: {
             /** @description Which work with it too, but are not the usual choice */
             also: {
@@ -717,6 +885,93 @@ export interface components {
         DonorRegional: {
             holds: string[];
             region: string;
+        };
+        Drawing: {
+            control: string;
+            motor: components["schemas"]["DrawingMotor"];
+            /**
+             * Format: int64
+             * @description Waves out of the wall: 1 or 3, or 0 from a battery
+             */
+            phases: number;
+            /** @description Spindle's top speed per position, rpm */
+            speedsTop: number[];
+            stages: components["schemas"]["DrawingStage"][];
+            /** @description The machine's kind: what stands at the end of the line */
+            tool: string;
+            /**
+             * Format: double
+             * @description Largest diameter that turns; 0 when not known
+             */
+            toolMm: number;
+        };
+        DrawingMotor: {
+            clutch: boolean;
+            /** Format: double */
+            diameter: number;
+            family: string;
+            /** @description Sort of gearbox built on, or none */
+            gearbox: string;
+            guessed: boolean;
+            kind: string;
+            /** Format: double */
+            length: number;
+            /** Format: double */
+            shaft: number;
+        };
+        DrawingStage: {
+            /**
+             * Format: double
+             * @description Pitch length; 0 when not known
+             */
+            belt: number;
+            /**
+             * Format: double
+             * @description m/s at that speed on the first step
+             */
+            beltSpeed: number;
+            /** @description Can be put out of mesh */
+            bypass: boolean;
+            /**
+             * Format: double
+             * @description Shaft distance; a drawn guess when centreKnown is false
+             */
+            centre: number;
+            centreKnown: boolean;
+            /**
+             * Format: double
+             * @description Where the driven shaft lies from the driving one, degrees, up is positive
+             */
+            direction: number;
+            /**
+             * Format: double
+             * @description Fastest the driving shaft turns; 0 when not known
+             */
+            driverTopRpm: number;
+            guarded: boolean;
+            kind: string;
+            /** @description The wheels touch, so their sizes set the distance */
+            meshed: boolean;
+            section: string;
+            steps: components["schemas"]["DrawingStep"][];
+        };
+        DrawingStep: {
+            /** Format: double */
+            driven: number;
+            /** Format: double */
+            driver: number;
+            /**
+             * Format: double
+             * @description Belt this step needs; 0 when not known
+             */
+            length: number;
+            /** Format: double */
+            ratio: number;
+            /**
+             * Format: double
+             * @description On the small wheel; 180 when the centres are not known
+             */
+            wrapDeg: number;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -908,174 +1163,12 @@ export interface components {
             /** Format: int64 */
             plans: number;
         };
-        LineAssessment: {
-            /** @description What the motor's bench readings come to */
-            bench: components["schemas"]["MotorBenchView"];
-            coverage: components["schemas"]["LineCoverage"];
-            drawing: components["schemas"]["LineDrawing"];
-            /** @description Entries that cannot be used; the rest is worked out as if they were left empty */
-            entries: components["schemas"]["QuantityFieldError"][];
-            /** @description Most serious first */
-            findings: components["schemas"]["Finding"][];
-            /** @description Changes tried for findings that are not a job's, by finding ID */
-            fixes: {
-                [key: string]: components["schemas"]["LineRemedy"][] | null;
-            };
-            headline: string;
-            jobs: components["schemas"]["LineJobResult"][];
-            /** Format: int64 */
-            jobsDone: number;
-            /** @description No stop is open, nothing needed is missing */
-            mayPower: boolean;
-            next: components["schemas"]["LineNext"];
-            reach: components["schemas"]["LineReach"];
-            settings: components["schemas"]["LineSetting"][];
-            speedPlate: components["schemas"]["LineSpeedPlate"];
-            /** @description Supply to work */
-            stations: components["schemas"]["LineStation"][];
-            units: components["schemas"]["LineUnits"];
-            workings: components["schemas"]["Working"][];
-        };
-        LineBand: {
+        LineBinding: {
+            continuous: string;
             /** Format: double */
-            highRpm: number;
-            label: string;
-            /** Format: double */
-            lowRpm: number;
-        };
-        LineBill: {
-            /**
-             * Format: double
-             * @description Of the parts that have one
-             */
-            cost: number;
-            parts: components["schemas"]["LinePart"][];
-            /**
-             * Format: int64
-             * @description How many have one
-             */
-            priced: number;
-        };
-        LineBuild: {
-            /** @description Why it may not be powered yet; empty when it may */
-            blocked: string;
-            buy: components["schemas"]["LineBill"];
-            /** @description Only for a drive that can be built at home */
-            homemade?: components["schemas"]["LineHomemade"];
-            make: components["schemas"]["LineMaking"][];
-            mayPower: boolean;
-            powerUp: components["schemas"]["LinePowerUpStep"][];
-            schools: components["schemas"]["LineSchool"][];
-            /** @description From the shelf */
-            take: components["schemas"]["LineBill"];
-            wiring: components["schemas"]["LineWiring"];
-        };
-        LineContender: {
-            control: string;
-            /** @description The control in words, and where it comes from */
-            controlBy: string;
-            /**
-             * Format: double
-             * @description Motor and a control from the shelf, in the money they were typed in
-             */
-            cost: number;
-            /** @description Both have a cost */
-            costed: boolean;
-            /** @description What must be made, bought or found out */
-            effort: string[];
-            /**
-             * Format: double
-             * @description How much of what it can shed all day the hardest job asks, a share; 0 when not known
-             */
-            heat: number;
-            heldBy: string;
-            /** @description Of the part on the shelf; empty for the plan's own motor */
-            id: string;
-            jobs: components["schemas"]["LineContenderJob"][];
-            /** Format: int64 */
-            jobsDone: number;
-            kind: string;
-            kindName: string;
-            /**
-             * Format: double
-             * @description Its margin
-             */
-            margin: number;
-            /** @description What must be read or measured before it can be tried */
-            missing: string[];
-            motor: components["schemas"]["MotorDescribed"];
-            name: string;
-            ratio: string;
-            /**
-             * Format: double
-             * @description Motor output turns to one of the spindle
-             */
-            ratioOf: number;
-            /** @description All-day torque at the spindle through the plan's own ratio */
-            sameRatio: components["schemas"]["LineCurvePoint"][];
-            /** @description The same geared to reach the fastest job's speed and no more */
-            sameTop: components["schemas"]["LineCurvePoint"][];
-            /**
-             * Format: double
-             * @description How far off its torque may be, a share
-             */
-            spread: number;
-            /** @description False when it cannot be tried; missing says why */
-            tried: boolean;
-            /** @description The control it was tried on */
-            uses?: components["schemas"]["ControlDescribed"];
-            /** @description The job with least margin */
-            worst: string;
-        };
-        LineContenderJob: {
-            margin: string;
-            name: string;
-            /** @enum {string} */
-            outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
-        };
-        LineControlRefused: {
-            kind: string;
-            name: string;
-            /** @description Why not, and what does */
-            why: string;
-        };
-        LineControlTried: {
-            /** @description It works, but is not what one would choose */
-            also: boolean;
-            /** Format: double */
-            cost: number;
-            costed: boolean;
-            /** @description All-day torque at the spindle through the plan's first position */
-            curve: components["schemas"]["LineCurvePoint"][];
-            /**
-             * Format: double
-             * @description Form factor: how much more its current heats
-             */
-            form: number;
-            /** @description The plan's own, on the shelf, or to be bought */
-            from: string;
-            heldBy: string;
-            /** @description How the speed holds under load */
-            holds: string;
-            jobs: components["schemas"]["LineContenderJob"][];
-            /** Format: int64 */
-            jobsDone: number;
-            kind: string;
-            /** Format: double */
-            margin: number;
-            name: string;
-            /** @description Slowest steady and fastest at the spindle */
-            speeds: string;
-            uses: components["schemas"]["ControlDescribed"];
-            /** @description What it does with this motor */
-            why: string;
-            worst: string;
-        };
-        LineControlsTried: {
-            refused: components["schemas"]["LineControlRefused"][];
-            /** @description Those one would choose first, then by jobs done and worst margin */
-            tried: components["schemas"]["LineControlTried"][];
-            units: components["schemas"]["LineUnits"];
+            fromRpm: number;
+            intermittent: string;
+            peak: string;
         };
         LineCoverage: {
             /**
@@ -1097,68 +1190,6 @@ export interface components {
              */
             torque: number;
         };
-        LineDrawing: {
-            control: string;
-            motor: components["schemas"]["LineMotorDrawing"];
-            /**
-             * Format: int64
-             * @description Waves out of the wall: 1 or 3, or 0 from a battery
-             */
-            phases: number;
-            /** @description Spindle's top speed per position, rpm */
-            speedsTop: number[];
-            stages: components["schemas"]["LineStageDrawing"][];
-            /** @description The machine's kind: what stands at the end of the line */
-            tool: string;
-            /**
-             * Format: double
-             * @description Largest diameter that turns; 0 when not known
-             */
-            toolMm: number;
-        };
-        LineFigure: {
-            /** @description Number and unit */
-            text: string;
-            /** @description ID of the working, or empty */
-            working: string;
-        };
-        LineFound: {
-            /** @description Speeds at the spindle per position */
-            bands: components["schemas"]["LineBand"][];
-            /** @description What is not on the shelf */
-            buy: string[];
-            /**
-             * Format: int64
-             * @description Belt positions to move between
-             */
-            changes: number;
-            /** @description What it loses against the first answer, or lacks */
-            givesUp: string;
-            heldBy: string;
-            jobs: components["schemas"]["LineContenderJob"][];
-            /** Format: int64 */
-            jobsDone: number;
-            /** @description Ratios and stages, such as 11.2 : 1, two belts */
-            label: string;
-            /**
-             * Format: double
-             * @description Its margin
-             */
-            margin: number;
-            /** @description What is */
-            onHand: string[];
-            /** @description To put into the plan */
-            plan: components["schemas"]["ReductionDescribed"];
-            /** @description Per position */
-            ratios: string[];
-            stages: components["schemas"]["LineStageDrawing"][];
-            /** @description Fastest the spindle turns */
-            top: string;
-            /** @description Geared so that only a trim of the drive keeps the machine's limit */
-            trims: boolean;
-            /** @description The job with least margin */
-            worst: string;
-        };
         LineGap: {
             /** Format: double */
             fromRpm: number;
@@ -1170,86 +1201,11 @@ export interface components {
             /** Format: double */
             toRpm: number;
         };
-        LineHolding: {
-            continuous: string;
-            /** Format: double */
-            fromRpm: number;
-            intermittent: string;
-            peak: string;
-        };
-        LineHomemade: {
-            bought: components["schemas"]["LineBill"];
-            parts: components["schemas"]["LineBill"];
-            /** @description What the one gives that the other does not */
-            says: string;
-        };
-        LineJobResult: {
-            /** @description What the machine's old motor gave in each of its positions, where the job goes by it */
-            baseline: components["schemas"]["LineCurvePoint"][];
-            heldBy: string;
-            id: string;
-            /**
-             * Format: double
-             * @description Least available ÷ needed over the band; 0 when not known
-             */
-            margin: number;
+        LineJobOutcome: {
+            margin: string;
             name: string;
-            /** @description N·m at each rpm */
-            needed: number[];
             /** @enum {string} */
             outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
-            /** @description The position it fares best in */
-            position: string;
-            remedies: components["schemas"]["LineRemedy"][];
-            /** @description The band, rising */
-            rpm: number[];
-            /** @description The outcome in a few words, for the chart */
-            short: string;
-            /**
-             * Format: double
-             * @description Margin wanted
-             */
-            wanted: number;
-            /** @description Where the wanted margin comes from */
-            wantedBy: string;
-        };
-        LineMaking: {
-            id: string;
-            what: string;
-            why: string;
-        };
-        LineMotorDrawing: {
-            clutch: boolean;
-            /** Format: double */
-            diameter: number;
-            family: string;
-            /** @description Sort of gearbox built on, or none */
-            gearbox: string;
-            guessed: boolean;
-            kind: string;
-            /** Format: double */
-            length: number;
-            /** Format: double */
-            shaft: number;
-        };
-        LineNext: {
-            /** @description Where it is answered; empty when nothing is left */
-            field: string;
-            text: string;
-        };
-        LinePart: {
-            /** Format: double */
-            cost: number;
-            /** @description A cost was typed */
-            costed: boolean;
-            id: string;
-            name: string;
-            /** @description Where it lies, for a part on the shelf */
-            place: string;
-            /** @description What it must be good for */
-            rating: string;
-            /** @description Where that comes from */
-            why: string;
         };
         LinePlateJob: {
             done: boolean;
@@ -1269,17 +1225,17 @@ export interface components {
         LinePositionReach: {
             /** @description N·m for ever */
             continuous: number[];
+            /** Format: double */
+            efficiency: number;
             /** @description Runs near one speed only: the thin band from full load to no load */
             fixed: boolean;
-            /** @description What binds, over which speeds */
-            held: components["schemas"]["LineHolding"][];
             /** Format: double */
             highRpm: number;
             /** @description N·m for 5 minutes in 15 */
             intermittent: number[];
-            /** Format: double */
-            keeps: number;
             label: string;
+            /** @description What binds, over which speeds */
+            limits: components["schemas"]["LineBinding"][];
             /** Format: double */
             lowRpm: number;
             /** @description N·m for seconds */
@@ -1296,29 +1252,6 @@ export interface components {
              */
             spread: number;
         };
-        LinePowerUpStep: {
-            /** @description What it should read */
-            expect: string;
-            /** @description By which it is ticked off */
-            id: string;
-            /** @description The supply is on: not to be ticked while a stop is open */
-            live: boolean;
-            /** @description What is read, and where; empty when nothing is */
-            measure: string;
-            what: string;
-        };
-        LineRanking: {
-            contenders: components["schemas"]["LineContender"][];
-            planRatio: string;
-            /**
-             * Format: double
-             * @description Speed that sameTop is geared to
-             */
-            topRpm: number;
-            units: components["schemas"]["LineUnits"];
-            /** @description Why the top one, in at most two lines */
-            why: string[];
-        };
         LineReach: {
             positions: components["schemas"]["LinePositionReach"][];
             topLabel: string;
@@ -1327,108 +1260,6 @@ export interface components {
              * @description Fastest the machine allows; 0 without a limit
              */
             topRpm: number;
-        };
-        LineRemedy: {
-            control?: components["schemas"]["ControlDescribed"];
-            /** @description What was changed and what else it does */
-            detail: string;
-            /** @description The job is done with it */
-            does: boolean;
-            /** @description The machine's jobs with this one made into several */
-            jobs?: components["schemas"]["WorkJob"][] | null;
-            /** Format: int64 */
-            jobsDone: number;
-            /** @enum {string} */
-            kind: "split" | "ratio" | "belt" | "trim" | "limit" | "cooling" | "choke" | "motor";
-            /** @description What to try, short enough for a link */
-            label: string;
-            /** @description The job's margin is better than now */
-            lifts: boolean;
-            /** @description The job's margin with it, such as ×1.08 */
-            margin: string;
-            motor?: components["schemas"]["MotorDescribed"];
-            reduction?: components["schemas"]["ReductionDescribed"];
-        };
-        LineSchool: {
-            bill: components["schemas"]["LineBill"];
-            id: string;
-            /** Format: int64 */
-            jobs: number;
-            /** Format: int64 */
-            jobsDone: number;
-            /** @description The shelf's best of that sort; empty when there is none */
-            motor: string;
-            name: string;
-            says: string;
-            tried: boolean;
-        };
-        LineSearchAsk: {
-            /** @description Most distance between shafts; 700 mm when empty */
-            centreMax: string;
-            /** @description Least distance between shafts */
-            centreMin: string;
-            /** @description Look at cones of two and three steps too */
-            cones: boolean;
-            /** @description Only wheels that are on the shelf */
-            fromShelf: boolean;
-            /**
-             * Format: int64
-             * @description How many of the plan's stages at the spindle's end stay as they are
-             */
-            keep: number;
-            /** @description What may run between the wheels; V belts of section A when empty */
-            kinds: ("v-Z" | "v-A" | "v-B" | "poly-v-J" | "poly-v-K" | "toothed-5" | "chain-12.7")[];
-            /** @description Largest wheel there is room for; 400 mm when empty */
-            largest: string;
-            /**
-             * Format: int64
-             * @description Most stages to put in; 2 when 0
-             */
-            stages: number;
-        };
-        LineSearchInput: {
-            ask: components["schemas"]["LineSearchAsk"];
-            machine: components["schemas"]["WorkMachine"];
-            plan: components["schemas"]["Plan"];
-            /** @description Parts to try; left out for those of the workshop's shelf */
-            shelf?: components["schemas"]["ShelfItem"][];
-            /**
-             * @description Units the answer is written in; never changes what was typed
-             * @enum {string}
-             */
-            units: "metric" | "inch";
-        };
-        LineSearchResult: {
-            /** @description Best first; none is worse than another in every respect */
-            found: components["schemas"]["LineFound"][];
-            /**
-             * Format: int64
-             * @description Sizes of wheel that were not tried, being too many: those that lie closest to others
-             */
-            leftOut: number;
-            /** @description The plan's reduction as it stands */
-            now?: components["schemas"]["LineFound"];
-            /** @description The best with one stage less than the first, or coupled straight */
-            simpler?: components["schemas"]["LineFound"];
-            /**
-             * Format: int64
-             * @description How many reductions were looked at
-             */
-            tried: number;
-            units: components["schemas"]["LineUnits"];
-            /** @description Why not simpler */
-            why: string;
-            wide: components["schemas"]["LineWide"];
-        };
-        LineSetting: {
-            name: string;
-            /** @description What the other school does, where practice disagrees */
-            other: string;
-            value: string;
-            /** @description What to watch while setting it */
-            watch: string;
-            /** @description ID of its working, by which it is ticked off too */
-            working: string;
         };
         LineSpeedPlate: {
             jobs: components["schemas"]["LinePlateJob"][];
@@ -1442,116 +1273,6 @@ export interface components {
              */
             maxRpm: number;
             positions: components["schemas"]["LinePlatePosition"][];
-        };
-        LineStageDrawing: {
-            /**
-             * Format: double
-             * @description Pitch length; 0 when not known
-             */
-            belt: number;
-            /**
-             * Format: double
-             * @description m/s at that speed on the first step
-             */
-            beltSpeed: number;
-            /** @description Can be put out of mesh */
-            bypass: boolean;
-            /**
-             * Format: double
-             * @description Shaft distance; a drawn guess when centreKnown is false
-             */
-            centre: number;
-            centreKnown: boolean;
-            /**
-             * Format: double
-             * @description Where the driven shaft lies from the driving one, degrees, up is positive
-             */
-            direction: number;
-            /**
-             * Format: double
-             * @description Fastest the driving shaft turns; 0 when not known
-             */
-            driverTopRpm: number;
-            guarded: boolean;
-            kind: string;
-            /** @description The wheels touch, so their sizes set the distance */
-            meshed: boolean;
-            section: string;
-            steps: components["schemas"]["LineStepDrawing"][];
-        };
-        LineStation: {
-            /** @description The note speaks of a shortfall */
-            bad: boolean;
-            figures: components["schemas"]["LineFigure"][];
-            /**
-             * @description The most serious finding here
-             * @enum {string}
-             */
-            mark: "stop" | "missing" | "caution" | "good";
-            note: string;
-            /** @enum {string} */
-            station: "supply" | "control" | "motor" | "reduction" | "work";
-            title: string;
-            /** @description ID of the working behind the note, or empty */
-            working: string;
-        };
-        LineStepDrawing: {
-            /** Format: double */
-            driven: number;
-            /** Format: double */
-            driver: number;
-            /**
-             * Format: double
-             * @description Belt this step needs; 0 when not known
-             */
-            length: number;
-            /** Format: double */
-            ratio: number;
-            /**
-             * Format: double
-             * @description On the small wheel; 180 when the centres are not known
-             */
-            wrapDeg: number;
-        };
-        LineUnits: {
-            length: string;
-            /**
-             * Format: double
-             * @description mm in one shown unit
-             */
-            lengthMm: number;
-            power: string;
-            /**
-             * Format: double
-             * @description W in one shown unit
-             */
-            powerSi: number;
-            torque: string;
-            /**
-             * Format: double
-             * @description N·m in one shown unit
-             */
-            torqueSi: number;
-        };
-        LineWide: {
-            /** @description One ratio, all-day torque */
-            alone: components["schemas"]["LineCurvePoint"][];
-            /**
-             * Format: double
-             * @description Torque at the slowest job with gears, over that without
-             */
-            gain: number;
-            /** @description Two ratios, the faster first */
-            geared: (components["schemas"]["LineCurvePoint"][] | null)[];
-            /** @description Of the one, then of the two */
-            ratios: string[];
-        };
-        LineWiring: {
-            checks: components["schemas"]["WiringVerdict"][];
-            devices: components["schemas"]["WiringDevice"][];
-            /** @description Supply, control and motor are known and belong together */
-            known: boolean;
-            wires: components["schemas"]["WiringWire"][];
         };
         MotorBenchView: {
             constants: components["schemas"]["MotorConstant"][];
@@ -1787,6 +1508,140 @@ export interface components {
             /** @description What is wrong and what is allowed */
             message: string;
         };
+        QuantityUnits: {
+            length: string;
+            /**
+             * Format: double
+             * @description mm in one shown unit
+             */
+            lengthMm: number;
+            power: string;
+            /**
+             * Format: double
+             * @description W in one shown unit
+             */
+            powerSi: number;
+            torque: string;
+            /**
+             * Format: double
+             * @description N·m in one shown unit
+             */
+            torqueSi: number;
+        };
+        RankCandidate: {
+            ControlItem: components["schemas"]["ShelfItem"];
+            control: string;
+            /** @description The control in words, and where it comes from */
+            controlBy: string;
+            /**
+             * Format: double
+             * @description Motor and a control from the shelf, in the money they were typed in
+             */
+            cost: number;
+            /** @description Both have a cost */
+            costed: boolean;
+            /** @description What must be made, bought or found out */
+            effort: string[];
+            /**
+             * Format: double
+             * @description How much of what it can shed all day the hardest job asks, a share; 0 when not known
+             */
+            heat: number;
+            /** @description Of the part on the shelf; empty for the plan's own motor */
+            id: string;
+            jobs: components["schemas"]["LineJobOutcome"][];
+            /** Format: int64 */
+            jobsDone: number;
+            kind: string;
+            kindName: string;
+            limitedBy: string;
+            /**
+             * Format: double
+             * @description Its margin
+             */
+            margin: number;
+            /** @description What must be read or measured before it can be tried */
+            missing: string[];
+            motor: components["schemas"]["MotorDescribed"];
+            name: string;
+            ratio: string;
+            /**
+             * Format: double
+             * @description Motor output turns to one of the spindle
+             */
+            ratioOf: number;
+            /** @description All-day torque at the spindle through the plan's own ratio */
+            sameRatio: components["schemas"]["LineCurvePoint"][];
+            /** @description The same geared to reach the fastest job's speed and no more */
+            sameTop: components["schemas"]["LineCurvePoint"][];
+            /**
+             * Format: double
+             * @description How far off its torque may be, a share
+             */
+            spread: number;
+            /** @description False when it cannot be tried; missing says why */
+            tried: boolean;
+            /** @description The control it was tried on */
+            uses?: components["schemas"]["ControlDescribed"];
+            /** @description The job with least margin */
+            worst: string;
+        };
+        RankControlRefused: {
+            kind: string;
+            name: string;
+            /** @description Why not, and what does */
+            why: string;
+        };
+        RankControlTried: {
+            /** @description It works, but is not what one would choose */
+            also: boolean;
+            /** Format: double */
+            cost: number;
+            costed: boolean;
+            /** @description All-day torque at the spindle through the plan's first position */
+            curve: components["schemas"]["LineCurvePoint"][];
+            /**
+             * Format: double
+             * @description Form factor: how much more its current heats
+             */
+            form: number;
+            /** @description The plan's own, on the shelf, or to be bought */
+            from: string;
+            /** @description How the speed holds under load */
+            holds: string;
+            jobs: components["schemas"]["LineJobOutcome"][];
+            /** Format: int64 */
+            jobsDone: number;
+            kind: string;
+            limitedBy: string;
+            /** Format: double */
+            margin: number;
+            name: string;
+            /** @description Slowest steady and fastest at the spindle */
+            speeds: string;
+            uses: components["schemas"]["ControlDescribed"];
+            /** @description What it does with this motor */
+            why: string;
+            worst: string;
+        };
+        RankControlsTried: {
+            refused: components["schemas"]["RankControlRefused"][];
+            /** @description Those one would choose first, then by jobs done and worst margin */
+            tried: components["schemas"]["RankControlTried"][];
+            units: components["schemas"]["QuantityUnits"];
+        };
+        Ranking: {
+            candidates: components["schemas"]["RankCandidate"][];
+            planRatio: string;
+            /**
+             * Format: double
+             * @description Speed that sameTop is geared to
+             */
+            topRpm: number;
+            units: components["schemas"]["QuantityUnits"];
+            /** @description Why the top one, in at most two lines */
+            why: string[];
+        };
         ReductionDescribed: {
             name: string;
             /** @description Two speeds measured at once, to find what the ratio really is */
@@ -1867,6 +1722,27 @@ export interface components {
             position: number;
             spindle: string;
         };
+        Remedy: {
+            control?: components["schemas"]["ControlDescribed"];
+            /** @description What was changed and what else it does */
+            detail: string;
+            /** @description The job is done with it */
+            does: boolean;
+            /** @description The machine's jobs with this one made into several */
+            jobs?: components["schemas"]["WorkJob"][] | null;
+            /** Format: int64 */
+            jobsDone: number;
+            /** @enum {string} */
+            kind: "split" | "ratio" | "belt" | "trim" | "limit" | "cooling" | "choke" | "motor";
+            /** @description What to try, short enough for a link */
+            label: string;
+            /** @description The job's margin is better than now */
+            lifts: boolean;
+            /** @description The job's margin with it, such as ×1.08 */
+            margin: string;
+            motor?: components["schemas"]["MotorDescribed"];
+            reduction?: components["schemas"]["ReductionDescribed"];
+        };
         RenamedBody: {
             name: string;
         };
@@ -1881,12 +1757,137 @@ export interface components {
             /** Format: int64 */
             planVersion: number;
         };
+        SearchAsk: {
+            /** @description Most distance between shafts; 700 mm when empty */
+            centreMax: string;
+            /** @description Least distance between shafts */
+            centreMin: string;
+            /** @description Look at cones of two and three steps too */
+            cones: boolean;
+            /** @description Only wheels that are on the shelf */
+            fromShelf: boolean;
+            /**
+             * Format: int64
+             * @description How many of the plan's stages at the spindle's end stay as they are
+             */
+            keep: number;
+            /** @description What may run between the wheels; V belts of section A when empty */
+            kinds: ("v-Z" | "v-A" | "v-B" | "poly-v-J" | "poly-v-K" | "toothed-5" | "chain-12.7")[];
+            /** @description Largest wheel there is room for; 400 mm when empty */
+            largest: string;
+            /**
+             * Format: int64
+             * @description Most stages to put in; 2 when 0
+             */
+            stages: number;
+        };
+        SearchBand: {
+            /** Format: double */
+            highRpm: number;
+            label: string;
+            /** Format: double */
+            lowRpm: number;
+        };
+        SearchFound: {
+            /** @description Speeds at the spindle per position */
+            bands: components["schemas"]["SearchBand"][];
+            /** @description What is not on the shelf */
+            buy: string[];
+            /**
+             * Format: int64
+             * @description Belt positions to move between
+             */
+            changes: number;
+            /** @description What it loses against the first answer, or lacks */
+            givesUp: string;
+            jobs: components["schemas"]["LineJobOutcome"][];
+            /** Format: int64 */
+            jobsDone: number;
+            /** @description Ratios and stages, such as 11.2 : 1, two belts */
+            label: string;
+            limitedBy: string;
+            /**
+             * Format: double
+             * @description Its margin
+             */
+            margin: number;
+            /** @description What is */
+            onHand: string[];
+            /** @description To put into the plan */
+            plan: components["schemas"]["ReductionDescribed"];
+            /** @description Per position */
+            ratios: string[];
+            stages: components["schemas"]["DrawingStage"][];
+            /** @description Fastest the spindle turns */
+            top: string;
+            /** @description Geared so that only a trim of the drive keeps the machine's limit */
+            trims: boolean;
+            /** @description The job with least margin */
+            worst: string;
+        };
+        SearchInput: {
+            ask: components["schemas"]["SearchAsk"];
+            machine: components["schemas"]["WorkMachine"];
+            plan: components["schemas"]["Plan"];
+            /** @description Parts to try; left out for those of the workshop's shelf */
+            shelf?: components["schemas"]["ShelfItem"][];
+            /**
+             * @description Units the answer is written in; never changes what was typed
+             * @enum {string}
+             */
+            units: "metric" | "inch";
+        };
         SearchProgress: {
             /**
              * Format: double
              * @description From 0 to 1
              */
             share: number;
+        };
+        SearchResult: {
+            /** @description Best first; none is worse than another in every respect */
+            found: components["schemas"]["SearchFound"][];
+            /**
+             * Format: int64
+             * @description Sizes of wheel that were not tried, being too many: those that lie closest to others
+             */
+            leftOut: number;
+            /** @description The plan's reduction as it stands */
+            now?: components["schemas"]["SearchFound"];
+            /** @description The best with one stage less than the first, or coupled straight */
+            simpler?: components["schemas"]["SearchFound"];
+            /**
+             * Format: int64
+             * @description How many reductions were looked at
+             */
+            tried: number;
+            units: components["schemas"]["QuantityUnits"];
+            /** @description Why not simpler */
+            why: string;
+            wide: components["schemas"]["SearchWide"];
+        };
+        SearchWide: {
+            /** @description One ratio, all-day torque */
+            alone: components["schemas"]["LineCurvePoint"][];
+            /**
+             * Format: double
+             * @description Torque at the slowest job with gears, over that without
+             */
+            gain: number;
+            /** @description Two ratios, the faster first */
+            geared: (components["schemas"]["LineCurvePoint"][] | null)[];
+            /** @description Of the one, then of the two */
+            ratios: string[];
+        };
+        SettingsSetting: {
+            name: string;
+            /** @description What the other school does, where practice disagrees */
+            other: string;
+            value: string;
+            /** @description What to watch while setting it */
+            watch: string;
+            /** @description ID of its working, by which it is ticked off too */
+            working: string;
         };
         ShedMachine: {
             id: string;
@@ -1895,14 +1896,14 @@ export interface components {
             plans: components["schemas"]["ShedPlan"][];
         };
         ShedPlan: {
-            drawing: components["schemas"]["LineDrawing"];
+            drawing: components["schemas"]["Drawing"];
             headline: string;
             id: string;
             letter: string;
             /** @enum {string} */
             mark: "stop" | "missing" | "caution" | "good";
             name: string;
-            stations: components["schemas"]["LineStation"][];
+            stations: components["schemas"]["AssessStation"][];
         };
         Sheet: {
             letter: string;
@@ -2369,12 +2370,12 @@ export interface components {
             /** @description Name of the figure, such as motor.torque */
             id: string;
             label: string;
-            /** @description The same with the person's numbers in it */
-            put: string;
             source: components["schemas"]["Source"];
             standing: string;
             /** @description supply, control, motor, reduction or work */
             station: string;
+            /** @description The same with the person's numbers in it */
+            substituted: string;
             /** @description The figure with its unit, as shown */
             value: string;
         };
@@ -2411,7 +2412,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LineAssessment"];
+                    "application/json": components["schemas"]["Assessment"];
                 };
             };
             /** @description Error */
@@ -2444,7 +2445,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LineBuild"];
+                    "application/json": components["schemas"]["Build"];
                 };
             };
             /** @description Error */
@@ -2540,7 +2541,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LineControlsTried"];
+                    "application/json": components["schemas"]["RankControlsTried"];
                 };
             };
             /** @description Error */
@@ -3294,7 +3295,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LineRanking"];
+                    "application/json": components["schemas"]["Ranking"];
                 };
             };
             /** @description Error */
@@ -3317,7 +3318,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LineSearchInput"];
+                "application/json": components["schemas"]["SearchInput"];
             };
         };
         responses: {
@@ -3350,7 +3351,7 @@ export interface operations {
                         /** @description The retry time in milliseconds. */
                         retry?: number;
                     } | {
-                        data: components["schemas"]["LineSearchResult"];
+                        data: components["schemas"]["SearchResult"];
                         /**
                          * @description The event name.
                          * @constant

@@ -3,7 +3,7 @@
   import { openSheet } from '../form/context';
 
   /** Parts with what they are good for and what they cost; a price is typed where none is known. */
-  let { title, bill, ticked = false }: { title: string; bill: Schemas['LineBill']; ticked?: boolean } = $props();
+  let { title, bill, ticked = false }: { title: string; bill: Schemas['BuildBill']; ticked?: boolean } = $props();
 
   const sheet = openSheet();
   const bought = (id: string) => id.startsWith('buy.');

@@ -15,7 +15,7 @@
 
   let tab = $state<'wiring' | 'power' | 'parts' | 'ways'>('wiring');
 
-  const asked = new Ask<Schemas['LineBuild']>((signal) =>
+  const asked = new Ask<Schemas['Build']>((signal) =>
     call(() => api.POST('/api/build', { body: sheet.question, bodySerializer: filledOnly, signal }))
   );
   const build = $derived(asked.answer);

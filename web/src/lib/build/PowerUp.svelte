@@ -4,7 +4,7 @@
 
   /** The order of first power-up, dead checks first. A live step is not to be ticked while the plan has
    *  an open stop or the step before it is open. */
-  let { build }: { build: Schemas['LineBuild'] } = $props();
+  let { build }: { build: Schemas['Build'] } = $props();
 
   const sheet = openSheet();
   const steps = $derived(build.powerUp);

@@ -3,13 +3,13 @@
   import BillTable from './BillTable.svelte';
 
   /** Other ways to the same end: a drive built at home, and the usual schools side by side. */
-  let { build }: { build: Schemas['LineBuild'] } = $props();
+  let { build }: { build: Schemas['Build'] } = $props();
 </script>
 
 <h2 class="caption mt-4">Three schools</h2>
 <div class="mt-1 grid gap-x-8 gap-y-4 lg:grid-cols-3">
-  {#each build.schools as s (s.id)}
-    <div data-school={s.id}>
+  {#each build.approaches as s (s.id)}
+    <div data-approach={s.id}>
       <h3 class="text-[1.15rem]">{s.name}</h3>
       <p class="text-[0.94rem] text-soft">{s.says}</p>
       <p class="mt-1">

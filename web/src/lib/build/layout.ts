@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 
-export type Wiring = Schemas['LineWiring'];
+export type Wiring = Schemas['BuildWiring'];
 export type Device = Wiring['devices'][number];
 export type Wire = Wiring['wires'][number];
 

@@ -14,7 +14,7 @@
   /** By their places in the list: two may have one name. */
   let picked = $state.raw<number[]>([]);
 
-  const asked = new Ask<Schemas['LineControlsTried']>(
+  const asked = new Ask<Schemas['RankControlsTried']>(
     (signal) => call(() => api.POST('/api/controls', { body: sheet.question, bodySerializer: filledOnly, signal })),
     ({ data }) => {
       if (data) picked = [...data.tried.slice(0, most).keys()];
@@ -28,9 +28,9 @@
   });
   $effect(() => () => asked.stop());
 
-  const judged = (c: Schemas['LineControlTried']) => c.jobs.filter((j) => j.outcome !== 'cannot-tell');
+  const judged = (c: Schemas['RankControlTried']) => c.jobs.filter((j) => j.outcome !== 'cannot-tell');
   const pick = (k: number) => (picked = picked.includes(k) ? picked.filter((p) => p !== k) : [...picked, k].slice(-most));
-  const use = (c: Schemas['LineControlTried']) => {
+  const use = (c: Schemas['RankControlTried']) => {
     sheet.change(({ plan }) => (plan.control = structuredClone($state.snapshot(c.uses))));
     sheet.panel = '';
     sheet.station = 'control';
@@ -59,7 +59,7 @@
               <p class="text-[0.94rem] text-soft">{c.why}</p>
               <p class="text-[0.94rem]">
                 {c.speeds} at the spindle. Under load the speed {c.holds}.
-                {#if c.worst}Tightest: {c.worst}, ×{figure(c.margin)}, held by {c.heldBy}.{/if}
+                {#if c.worst}Tightest: {c.worst}, ×{figure(c.margin)}, held by {c.limitedBy}.{/if}
                 {#if c.form > 1.02}Its current heats as ×{figure(c.form)}.{/if}
                 {#if c.costed}Costs {c.cost}.{/if}
               </p>

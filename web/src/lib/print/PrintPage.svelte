@@ -6,7 +6,7 @@
     sheet: Plan;
     a: A;
     /** Only where the whole was asked for. */
-    build: S['LineBuild'] | undefined;
+    build: S['Build'] | undefined;
   }
 </script>
 

@@ -14,11 +14,11 @@
   let picked = $state.raw<string[]>([]);
   let geared = $state<'top' | 'same'>('top');
 
-  const asked = new Ask<Schemas['LineRanking']>(
+  const asked = new Ask<Schemas['Ranking']>(
     (signal) => call(() => api.POST('/api/rank', { body: sheet.question, bodySerializer: filledOnly, signal })),
     ({ data }) => {
       if (!data) return;
-      const tried = data.contenders.filter((c) => c.tried);
+      const tried = data.candidates.filter((c) => c.tried);
       picked = tried.slice(0, 3).map((c) => c.id);
     }
   );
@@ -30,11 +30,11 @@
   });
   $effect(() => () => asked.stop());
 
-  const shown = $derived((ranking?.contenders ?? []).filter((c) => c.tried && picked.includes(c.id)));
+  const shown = $derived((ranking?.candidates ?? []).filter((c) => c.tried && picked.includes(c.id)));
   const pick = (id: string) => {
     picked = picked.includes(id) ? picked.filter((p) => p !== id) : [...picked, id].slice(-most);
   };
-  const use = (c: Schemas['LineContender']) => {
+  const use = (c: Schemas['RankCandidate']) => {
     sheet.change(({ plan }) => {
       plan.motor = structuredClone($state.snapshot(c.motor));
       // Another control comes with nothing said yet of its fuse and box: the verdict asks.
@@ -43,7 +43,7 @@
     sheet.panel = '';
     sheet.station = 'motor';
   };
-  const level = (c: Schemas['LineContender']) => {
+  const level = (c: Schemas['RankCandidate']) => {
     if (!c.tried) return 'missing';
     if (c.jobsDone < c.jobs.length) return 'stop';
     return c.jobs.every((j) => j.outcome === 'does') ? 'good' : 'caution';
@@ -67,8 +67,8 @@
         </div>
       {/if}
       <ol class="mt-3">
-        {#each ranking.contenders as c, i (c.id)}
-          <li class="border-b border-rule py-3" data-contender={c.name}>
+        {#each ranking.candidates as c, i (c.id)}
+          <li class="border-b border-rule py-3" data-candidate={c.name}>
             <div class="flex items-start gap-3">
               <Mark level={level(c)} size={22} />
               <div class="min-w-0 flex-1">
@@ -80,7 +80,7 @@
                 {#if c.tried}
                   <p class="text-[0.94rem]">
                     Best at {c.ratio}. {c.controlBy}.
-                    {#if c.worst}Tightest: {c.worst}, ×{c.margin.toPrecision(3)}, held by {c.heldBy}.{/if}
+                    {#if c.worst}Tightest: {c.worst}, ×{c.margin.toPrecision(3)}, held by {c.limitedBy}.{/if}
                     {#if c.heat > 0}Work that never stops takes {Math.max(Math.round(c.heat * 100), 1)} % of what its heat allows.{/if}
                     {#if c.costed && c.cost > 0}Costs {c.cost}.{/if}
                   </p>

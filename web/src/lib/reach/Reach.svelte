@@ -5,7 +5,7 @@
   import { openSheet } from '../form/context';
   import Axes from './Axes.svelte';
   import { apart } from './labels';
-  import { figure, heldAt, nearest, scales, shown, speedDomain, type Curve, type View } from './scale';
+  import { figure, limitAt, nearest, scales, shown, speedDomain, type Curve, type View } from './scale';
 
   let { a }: { a: Assessment } = $props();
 
@@ -110,7 +110,7 @@
       c: p.continuous[i] ?? 0,
       b: p.intermittent[i] ?? 0,
       k: p.peak[i] ?? 0,
-      held: heldAt(p, p.rpm[i] ?? at)
+      limit: limitAt(p, p.rpm[i] ?? at)
     };
   });
 
@@ -130,7 +130,7 @@
   const read = (nm: number, rpm: number) =>
     `${figure(shown('torque', a.units, nm, rpm))} ${a.units.torque}, ${figure(shown('power', a.units, nm, rpm))} ${a.units.power}`;
   const spoken = $derived(
-    readout?.p ? `${figure(readout.rpm)} rpm: all day ${read(readout.c, readout.rpm)}, held by ${readout.held?.continuous}` : ''
+    readout?.p ? `${figure(readout.rpm)} rpm: all day ${read(readout.c, readout.rpm)}, held by ${readout.limit?.continuous}` : ''
   );
   /** Where along a curve its caption sits clear of the jobs. */
   const caption = (p: Position, curve: Curve, share: number) => points(p, curve)[Math.round((p.rpm.length - 1) * share)] ?? { x: 0, y: 0 };
@@ -208,8 +208,8 @@
               <text x={c.x + 6} y={Math.min(c.y + 34, h - 22)} class="says iron"
                 >all day{p.spread > 0 ? `, give or take ${figure(p.spread * 100)} %` : ''}</text
               >
-              {#if p.held[0]?.continuous && w > 500}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
-                  >held by {p.held[0].continuous}</text
+              {#if p.limits[0]?.continuous && w > 500}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
+                  >held by {p.limits[0].continuous}</text
                 >{/if}
               <text x={Math.min(b.x, w) - 4} y={Math.max(b.y - 7, 10)} class="says iron" text-anchor="end">five minutes in fifteen</text>
             {/if}
@@ -251,11 +251,11 @@
       <div class="readout" class:left={s.x(readout.rpm) > w / 2} aria-hidden="true">
         <p class="font-semibold">{figure(readout.rpm)} rpm{several ? `, ${readout.p.label}` : ''}</p>
         <p>all day {read(readout.c, readout.rpm)}</p>
-        <p class="text-soft">held by {readout.held?.continuous}</p>
+        <p class="text-soft">held by {readout.limit?.continuous}</p>
         <p>5 in 15 min {read(readout.b, readout.rpm)}</p>
-        <p class="text-soft">held by {readout.held?.intermittent}</p>
+        <p class="text-soft">held by {readout.limit?.intermittent}</p>
         <p>seconds {read(readout.k, readout.rpm)}</p>
-        <p class="text-soft">held by {readout.held?.peak}</p>
+        <p class="text-soft">held by {readout.limit?.peak}</p>
       </div>
     {/if}
   </div>

@@ -67,8 +67,8 @@ export function nearest(p: Position, rpm: number): number | undefined {
 }
 
 /** What binds at a speed. */
-export function heldAt(p: Position, rpm: number) {
-  return p.held.findLast((h) => h.fromRpm <= rpm * 1.001) ?? p.held[0];
+export function limitAt(p: Position, rpm: number) {
+  return p.limits.findLast((h) => h.fromRpm <= rpm * 1.001) ?? p.limits[0];
 }
 
 /** Three significant figures, thousands apart, true minus: as the core writes numbers. */

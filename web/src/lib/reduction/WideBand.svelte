@@ -3,7 +3,7 @@
   import SideBySide from '../rank/SideBySide.svelte';
 
   /** Electronics alone over one ratio, against two ratios with electronics between. */
-  let { a, wide }: { a: Assessment; wide: Schemas['LineWide'] | undefined } = $props();
+  let { a, wide }: { a: Assessment; wide: Schemas['SearchWide'] | undefined } = $props();
 
   const curves = $derived(
     wide && wide.alone.length > 0

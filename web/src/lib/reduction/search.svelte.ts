@@ -3,8 +3,8 @@ import { fieldsOf, filledOnly, sayProblem, type Problem, type Schemas } from '..
 import { prefs } from '../prefs.svelte';
 import type { SheetState } from '../sheet/sheet.svelte';
 
-export type Found = Schemas['LineFound'];
-type Ask = Schemas['LineSearchAsk'];
+export type Found = Schemas['SearchFound'];
+type Ask = Schemas['SearchAsk'];
 
 /** What may run between the wheels, as it is asked for. */
 export const families = [
@@ -25,7 +25,7 @@ const SETTLE = 250;
  *  from changes while it is shown. */
 export class SearchState {
   ask = $state<Ask>({ kinds: ['v-A'], stages: 2, cones: true, keep: 0, centreMin: '', centreMax: '', largest: '', fromShelf: false });
-  result = $state.raw<Schemas['LineSearchResult']>();
+  result = $state.raw<Schemas['SearchResult']>();
   errors = $state.raw<Record<string, string>>({});
   problem = $state('');
   running = $state(false);
@@ -87,7 +87,7 @@ export class SearchState {
         if (next.value.event === 'progress') {
           if (performance.now() - began > PATIENCE) this.share = (data as Schemas['SearchProgress']).share;
         } else if (next.value.event === 'result') {
-          this.result = data as Schemas['LineSearchResult'];
+          this.result = data as Schemas['SearchResult'];
           this.seconds = (performance.now() - began) / 1000;
           this.looked = undefined;
           this.problem = '';

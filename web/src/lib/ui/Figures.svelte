@@ -18,7 +18,7 @@
         <dd class="col-span-2 text-[0.92rem] text-soft">
           {#if standing[w.standing]}<span class="mr-1.5 border border-current px-1 text-[0.78rem]" class:italic={w.standing === 'assumed'}
               >{standing[w.standing]}</span
-            >{/if}{w.put}
+            >{/if}{w.substituted}
         </dd>
       </div>
     {/each}

@@ -18,7 +18,7 @@
         <p class="caption">{working.label}</p>
         <p class="text-lg font-semibold">{working.value}</p>
         <p class="mt-2 font-medium">{working.formula}</p>
-        <p>{working.put}</p>
+        <p>{working.substituted}</p>
         {#each working.assumes as line, i (i)}<p class="mt-1 text-sm text-soft">{line}.</p>{/each}
         <p class="mt-2 border-t border-rule pt-2 text-sm text-soft">
           {working.source.title}. <em>{working.source.status}</em>; this figure is {working.standing}.

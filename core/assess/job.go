@@ -1,0 +1,73 @@
+package assess
+
+import (
+	"math"
+
+	"jiriki/core/line"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/remedy"
+	"jiriki/core/work"
+)
+
+// JobResult is how one job results, with what would lift it.
+type JobResult struct {
+	ID        string            `json:"id"`
+	Name      string            `json:"name"`
+	Outcome   line.Outcome      `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
+	Margin    float64           `json:"margin" doc:"Least available ÷ needed over the band; 0 when not known"`
+	Wanted    float64           `json:"wanted" doc:"Margin wanted"`
+	WantedBy  string            `json:"wantedBy" doc:"Where the wanted margin comes from"`
+	Short     string            `json:"short" doc:"The outcome in a few words, for the chart"`
+	Position  string            `json:"position" doc:"The position it results best in"`
+	LimitedBy motor.Limit       `json:"limitedBy"`
+	RPM       []float64         `json:"rpm" nullable:"false" doc:"The band, rising"`
+	Needed    []float64         `json:"needed" nullable:"false" doc:"N·m at each rpm"`
+	Baseline  []line.CurvePoint `json:"baseline" nullable:"false" doc:"What the machine's old motor gave in each of its positions, where the job goes by it"`
+	Remedies  []remedy.Remedy   `json:"remedies" nullable:"false"`
+}
+
+func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult {
+	job := &t.Machine.Jobs[i]
+	r := JobResult{
+		ID: job.ID, Name: job.Name, Outcome: result.Outcome, Margin: q.Rounded(result.Margin), Wanted: job.Margin, WantedBy: job.MarginBy,
+		LimitedBy: result.Available.By, Short: shortText(job, result), RPM: []float64{}, Needed: []float64{}, Baseline: []line.CurvePoint{}, Remedies: []remedy.Remedy{},
+	}
+	if result.Outcome != line.CannotTell && len(t.Reduction.Positions) > 1 {
+		r.Position = t.Reduction.Positions[result.Position].Label
+	}
+	if job.Missing != "" {
+		return r
+	}
+	if job.Method == work.ByReplaced {
+		for _, p := range job.Points {
+			r.Baseline = append(r.Baseline, line.CurvePoint{RPM: q.Rounded(p.Omega / q.RPM), Torque: q.Rounded(p.Torque)})
+		}
+	}
+	points := 2
+	if job.Shape != work.SameTorque {
+		points = 16
+	}
+	for k := range points {
+		omega := job.Low * math.Pow(job.High/job.Low, float64(k)/float64(points-1))
+		r.RPM, r.Needed = append(r.RPM, q.Rounded(omega/q.RPM)), append(r.Needed, q.Rounded(job.TorqueAt(omega)))
+	}
+	return r
+}
+
+// shortText is what the chart writes beside a job.
+func shortText(job *work.Need, result line.Result) string {
+	switch result.Outcome {
+	case line.Does:
+		return "×" + q.Figures(result.Margin, 2) + " to spare"
+	case line.JustDoes:
+		return "just, ×" + q.Figures(result.Margin, 3)
+	case line.FallsShort:
+		return "short by " + q.Percent(1-result.Margin)
+	case line.TooSlow:
+		return "not fast enough"
+	case line.TooFast:
+		return "not slow enough"
+	}
+	return "not judged yet"
+}

@@ -1,0 +1,180 @@
+package assess_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/assess/assesstest"
+	"jiriki/core/control"
+	"jiriki/core/line"
+	"jiriki/core/motor"
+	"jiriki/core/plan"
+	"jiriki/core/plan/plantest"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/work"
+)
+
+func TestReachSaysWhatBindsAlongTheWay(t *testing.T) {
+	a := assesstest.Of(t, plantest.Sound())
+	require.Len(t, a.Reach.Positions, 1)
+	p := &a.Reach.Positions[0]
+	require.Len(t, p.RPM, 200)
+	assert.Equal(t, motor.FanSlowed, p.Limits[0].Continuous, "slowly, the fan is too slow")
+	last := p.Limits[len(p.Limits)-1]
+	assert.Equal(t, motor.MotorHeat, last.Continuous, "at plate speed, heat")
+	assert.Equal(t, motor.CurrentLimit, p.Limits[0].Peak, "and a jam is held by the limit")
+	// By hand: 372.85 W / 183.26 rad/s ÷ 1.15, times 3.5 / 0.985 and 0.95, is 5.97 N·m at the top.
+	assert.InEpsilon(t, 5.97, p.Continuous[199], 2e-3)
+	// 1750 rpm over 3.5 / 0.985 is 492.5 rpm, and 1/30 of it the slowest.
+	assert.InEpsilon(t, 492.5, p.HighRPM, 1e-3)
+	assert.InEpsilon(t, 16.42, p.LowRPM, 1e-3)
+	assert.Equal(t, 600.0, a.Reach.TopRPM)
+	assert.Equal(t, "spindle limit", a.Reach.TopLabel)
+}
+
+func TestFixedSpeedReachIsAThinBandWithItsRunUp(t *testing.T) {
+	p := assesstest.Of(t, plantest.Switched()).Reach.Positions[0]
+	assert.True(t, p.Fixed)
+	assert.InEpsilon(t, 1425/3.5*0.985, p.LowRPM, 1e-3)
+	assert.InEpsilon(t, 1500/3.5*0.985, p.HighRPM, 1e-3)
+	require.NotEmpty(t, p.RunUp)
+	assert.InDelta(t, 0, p.RunUp[len(p.RunUp)-1], 1e-3, "nothing is left at synchronous speed")
+	assert.Greater(t, p.RunUp[0], p.Continuous[0]*2, "a capacitor start is strong")
+}
+
+func TestManyPositionsShareThePoints(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine.Limits.Spindle = ""
+	step := func(a, b string) reduction.DescribedStep {
+		return reduction.DescribedStep{Driver: q.Text(a), Driven: q.Text(b)}
+	}
+	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{step("80 mm", "280 mm"), step("120 mm", "250 mm"), step("150 mm", "220 mm")}
+	in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, in.Plan.Reduction.Stages[0])
+	a := assesstest.Of(t, in)
+	require.Len(t, a.Reach.Positions, 9)
+	assert.Len(t, a.Reach.Positions[0].RPM, 800/9)
+	assert.Len(t, a.Drawing.SpeedsTop, 9)
+}
+
+func TestMarkedSpeedCapsBeforeTheSpindle(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine.Limits.Marked = "550 rpm"
+	a := assesstest.Of(t, in)
+	assert.Equal(t, 550.0, a.Reach.TopRPM)
+	assert.Equal(t, "marked limit", a.Reach.TopLabel)
+	in.Machine.Limits = work.Limits{}
+	assert.Zero(t, assesstest.Of(t, in).Reach.TopRPM)
+}
+
+func TestDrawingIsToScaleAndSizesWhatIsNotMeasured(t *testing.T) {
+	in := plantest.Sound()
+	d := assesstest.Of(t, in).Drawing
+	assert.True(t, d.Motor.Guessed)
+	assert.Greater(t, d.Motor.Diameter, 60.0)
+	require.Len(t, d.Stages, 1)
+	assert.Equal(t, 400.0, d.Stages[0].Centre)
+	assert.Equal(t, 80.0, d.Stages[0].Steps[0].Driver)
+	assert.InEpsilon(t, 1750, d.Stages[0].DriverTopRPM, 1e-6)
+	assert.InEpsilon(t, 7.33, d.Stages[0].BeltSpeed, 1e-3, "40 mm × 183.3 rad/s")
+
+	in.Plan.Motor.Body = motor.Body{Diameter: "102 mm", Length: "215 mm", Shaft: `5/8"`}
+	d = assesstest.Of(t, in).Drawing
+	assert.False(t, d.Motor.Guessed)
+	assert.InEpsilon(t, 15.875, d.Motor.Shaft, 1e-9)
+
+	in.Plan.Reduction.Stages[0].Centre = ""
+	d = assesstest.Of(t, in).Drawing
+	assert.False(t, d.Stages[0].CentreKnown)
+	assert.Positive(t, d.Stages[0].Centre, "drawn somewhere all the same")
+	in.Plan.Supply.Phases = "3"
+	assert.Equal(t, 3, assesstest.Of(t, in).Drawing.Phases)
+}
+
+func TestStationsAreTitledByWhatTheyHold(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Control.Name, in.Plan.Motor.Name = "", ""
+	titles := func(in plan.Input) (out []string) {
+		for _, s := range assesstest.Of(t, in).Stations {
+			out = append(out, s.Title)
+		}
+		return out
+	}
+	assert.Equal(t, []string{"Supply", "Phase-angle drive", "Direct current, permanent magnet", "One belt", "Wheel"}, titles(in))
+	belt := in.Plan.Reduction.Stages[0]
+	other := belt
+	other.Kind, other.Section = reduction.PolyV, "J"
+	gears := reduction.DescribedStage{Kind: reduction.Spur, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "40"}}}
+	for _, c := range []struct {
+		stages []reduction.DescribedStage
+		want   string
+	}{
+		{nil, "Coupled straight"},
+		{[]reduction.DescribedStage{belt, belt}, "Two belts"},
+		{[]reduction.DescribedStage{belt, other}, "Two belts"},
+		{[]reduction.DescribedStage{belt, gears}, "Two stages"},
+		{[]reduction.DescribedStage{gears, gears}, "Two gear pairs"},
+	} {
+		in.Plan.Reduction.Stages = c.stages
+		assert.Equal(t, c.want, titles(in)[3])
+	}
+}
+
+func TestSpeedPlate(t *testing.T) {
+	plate := assesstest.Of(t, plantest.Sound()).SpeedPlate
+	require.Len(t, plate.Knob, 10)
+	assert.Equal(t, 600.0, plate.MaxRPM)
+	assert.True(t, plate.Limited)
+	assert.InEpsilon(t, 246.25, plate.Positions[0].RPM[4], 1e-3, "half the knob, half of 492.5")
+	assert.Equal(t, []line.PlateJob{{Name: "Slow", LowRPM: 60, HighRPM: 120, Position: "the only position", Done: true}}, plate.Jobs)
+
+	over := plantest.Sound()
+	over.Machine.Limits.Marked = "300 rpm"
+	plate = assesstest.Of(t, over).SpeedPlate
+	assert.Equal(t, 300.0, plate.MaxRPM)
+	assert.Zero(t, plate.Positions[0].RPM[9], "no speed over the marking is printed")
+	assert.Positive(t, plate.Positions[0].RPM[5])
+
+	in := plantest.Switched()
+	in.Machine.Limits.Spindle = ""
+	plate = assesstest.Of(t, in).SpeedPlate
+	assert.Equal(t, []float64{1}, plate.Knob)
+	assert.False(t, plate.Limited)
+	assert.Empty(t, assesstest.Of(t, plan.Input{Units: "metric"}).SpeedPlate.Positions)
+}
+
+// By hand for class B: 55 °C leaves 75 of 90 K, √(75/90) is 0.913, and 1500 m a twentieth less of it; the
+// drive gives 1 − 15 × 2 % less the same twentieth.
+func TestHotThinAirTakesFromTheReach(t *testing.T) {
+	in := plantest.Sound()
+	before := assesstest.Of(t, in).Reach.Positions[0].Continuous
+	in.Machine.Place = work.Place{Hot: "yes", Hottest: "55 °C", Altitude: "1500 m"}
+	a := assesstest.Of(t, in)
+	for i, torque := range a.Reach.Positions[0].Continuous {
+		assert.InEpsilon(t, 0.9129*0.95*before[i], torque, 1e-3, "all day, at every speed")
+	}
+	air := assesstest.Finding(a, "work.air")
+	require.NotNil(t, air)
+	assert.Contains(t, air.Detail, "87\u202f% of its torque all day, and the drive gives 66\u202f% of its amps")
+	assert.Equal(t, "work.air", air.Working)
+	in.Machine.Place = work.Place{Hot: "no", Hottest: "55 °C", Altitude: "900 m"}
+	assert.Equal(t, before, assesstest.Of(t, in).Reach.Positions[0].Continuous, "what is not asked is not read, and 900 m is nothing")
+	in.Machine.Place = work.Place{Hot: "yes", Hottest: "25 °C"}
+	assert.Contains(t, assesstest.Of(t, in).Entries[0].Error(), "machine.place.hottest: must lie between 40\u202f°C and 90\u202f°C")
+	in.Machine.Place = work.Place{Altitude: "1500"}
+	assert.Contains(t, assesstest.Of(t, in).Entries[0].Error(), "machine.place.altitude: must lie between 10\u202fm and 6000\u202fm; without a unit it is read in mm")
+}
+
+// A stepper's reach is its pull-out, which hot air does not move: nothing else is claimed.
+func TestHotAirIsNotClaimedToShowInAStepper(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH"}}
+	in.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A", Fused: true}
+	before := assesstest.Of(t, in).Reach.Positions[0].Continuous
+	in.Machine.Place.Hot = "yes"
+	a := assesstest.Of(t, in)
+	assert.Equal(t, before, a.Reach.Positions[0].Continuous)
+	assert.Contains(t, assesstest.Finding(a, "work.air").Detail, "does not show")
+}

@@ -1,0 +1,124 @@
+package build
+
+import (
+	"fmt"
+	"math"
+
+	"jiriki/core/control"
+	"jiriki/core/line"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/supply"
+	"jiriki/core/wiring"
+)
+
+// electrical are the small parts between wall and motor.
+func (b *builder) electrical() {
+	c := b.Circuit()
+	volts := b.show(b.Supply.Volts, q.Voltage)
+	if b.Control.Fused {
+		b.need("fuse", "Fuse and holder, line", b.show(c.Fuse, q.Current)+", "+volts, "time-delay, next above what it draws")
+		if b.Control.DCDrive() && b.Motor.Kind.Family() == motor.DCFamily {
+			b.need("fuse-dc", "Fuse and holder, armature", b.show(supply.ArmatureFuse(b.Supply.Code, b.Motor.Amps.Value), q.Current)+", direct-current rated for "+b.show(b.Motor.Volts.Value, q.Voltage), "next above 1.25 × plate amps")
+		}
+	}
+	if b.NeedsSupplyUnit() {
+		b.need("unit", "Direct-current supply unit, isolated", fmt.Sprintf("%s, %s or more", b.show(b.Feed.Volts, q.Voltage), b.show(math.Min(b.Feed.PeakAmps, 1.5*b.Motor.Amps.Value), q.Current)), "the drive's volts, and amps to start with")
+	}
+	if b.Control.NoVolt {
+		b.need("contactor", "Contactor, no-volt release, stop and start buttons", b.show(math.Max(b.InputAmps(), b.Motor.Amps.Value), q.Current)+" motor duty, coil for "+volts, "drops out when the power fails and stays out")
+	}
+	if b.HasOverloadRelay() {
+		b.need("overload", "Overload relay", "set to "+b.show(b.Circuit().Overload, q.Current), "1.0 to 1.15 × plate amps by the code; put back by hand")
+	}
+	if spec, ok := b.spec(); ok && spec.Knob {
+		b.need("knob", "Potentiometer, knob and screened cable", "5 or 10 kΩ linear", "as the drive's maker allows")
+	}
+	if b.Control.Choke && b.Control.Kind == control.PhaseAngle {
+		b.buy = append(b.buy, b.chokePart("choke", "Choke in the armature lead"))
+	}
+	if b.Control.BrakeOhms > 0 {
+		b.need("brake", "Brake resistor", b.show(b.Control.BrakeOhms, q.Resistance), "guarded")
+	}
+	if b.Control.Reverse == "switch" {
+		b.need("reverse", "Reversing switch, centre off, with an extra contact", b.show(b.Motor.Amps.Value, q.Current), "the extra contact opens the enable")
+	}
+	if b.Control.Lamp {
+		b.need("lamp", "Indicator lamp", volts, "")
+	}
+	if b.Control.Fan {
+		b.need("fan", "Fan with its own supply", volts, "")
+	}
+	if c.Fits && b.Supply.Cable > 0 {
+		b.need("cable", "Cable with earth", fmt.Sprintf("%s, %s", c.Wire.Name, q.Run(b.Supply.Cable, b.in.Units)), "starting value: local code and a licensed electrician decide")
+	}
+	if b.Control.Converts() && !b.Supply.Battery {
+		watts := b.InputWatts() * (1 - b.DriveEfficiency())
+		b.need("box", "Steel box, earth bar, strain reliefs", fmt.Sprintf("%s\u202fm² of free side, or a fan of %s\u202fm³/h", q.Figures(supply.BoxArea(watts), 2), q.Figures(supply.FanFlow(watts)*3600, 2)), "to shed "+b.show(watts, q.Power))
+	}
+}
+
+// chokePart is the choke in the armature lead: as typed, or what smooths the current as far as a choke
+// is counted on for.
+func (b *builder) chokePart(id, name string) Part {
+	rating, why := b.show(b.Motor.Amps.Value, q.Current), "smoother current heats the motor less"
+	if henries, ok := line.SmoothingChoke(b.Stations); b.Control.Henries > 0 {
+		rating += ", " + b.show(b.Control.Henries, q.Inductance)
+	} else if ok && henries > 0 {
+		rating += ", " + q.Figures(henries*1000, 2) + "\u202fmH"
+		why = fmt.Sprintf("brings the form factor to %s at plate amps and a quarter of plate speed", q.Figures(control.ChokedForm, 3))
+		if b.Motor.DC.Henries == 0 {
+			why += "; less by the armature's own, which is not measured"
+		}
+	}
+	return b.part(id, name, rating, why)
+}
+
+// spec is what the plan wires; false while supply, control and motor do not make a whole.
+func (b *builder) spec() (wiring.Spec, bool) {
+	c, m := b.Control, b.Motor
+	s := wiring.Spec{
+		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: b.HasKnob(),
+		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
+		Unit: b.NeedsSupplyUnit(), Overload: b.HasOverloadRelay(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.Supply.Earthed,
+	}
+	switch {
+	case b.Supply.Battery:
+		s.Phases = wiring.Battery
+	case b.Supply.Three:
+		s.Phases = wiring.ThreePhase
+	}
+	known := false
+	if s.Control, known = wiringControls[c.Kind]; !known {
+		return s, false
+	}
+	if s.Motor, known = wiringMotors[m.Kind]; !known {
+		return s, false
+	}
+	// A drive for one phase on a three-phase supply takes two of its lines.
+	if s.Phases == wiring.ThreePhase && s.Control != wiring.Inverter && (s.Control != wiring.Switch || m.Kind != motor.ThreePhase) {
+		s.Phases = wiring.OnePhase
+	}
+	return s, b.Runs
+}
+
+var wiringControls = map[control.Kind]wiring.Control{
+	control.PhaseAngle: wiring.DCDrive, control.Chopper: wiring.DCDrive, control.Inverter: wiring.Inverter, control.SinglePhaseInverter: wiring.OneOut,
+	control.BrushlessDrive: wiring.Brushless, control.StepperDriver: wiring.Stepper, control.Contactor: wiring.Switch, control.CapacitorSet: wiring.Switch,
+	control.VariableTransformer: wiring.Transformer, control.SeriesResistor: wiring.Resistor,
+}
+
+var wiringMotors = map[motor.Kind]wiring.Motor{
+	motor.PermanentMagnetDC: wiring.Armature, motor.WoundDC: wiring.WithField, motor.Universal: wiring.Series, motor.ThreePhase: wiring.ThreeLeads,
+	motor.SplitPhase: wiring.TwoWindings, motor.CapacitorStart: wiring.TwoWindings, motor.CapacitorRun: wiring.TwoWindings, motor.PermanentSplit: wiring.TwoWindings,
+	motor.ShadedPole: wiring.OneWinding, motor.TwoSpeed: wiring.TwoSpeeds, motor.Brushless: wiring.HallMotor, motor.Servo: wiring.HallMotor, motor.Stepper: wiring.StepperMotor,
+}
+
+func (b *builder) wiring() Wiring {
+	spec, ok := b.spec()
+	if !ok {
+		return Wiring{Diagram: wiring.Diagram{Devices: []wiring.Device{}, Wires: []wiring.Wire{}}, Checks: []wiring.Verdict{}}
+	}
+	d := wiring.Draw(spec)
+	return Wiring{d, d.Check(), true}
+}

@@ -1,0 +1,50 @@
+package build_test
+
+import (
+	"encoding/json"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"jiriki/core/build"
+	"jiriki/core/control"
+	"jiriki/core/plan/plantest"
+	q "jiriki/core/quantity"
+	"jiriki/core/rank"
+)
+
+// Whatever can be assessed can be built and its controls compared, in words and figures fit to print.
+func TestAnyPlanIsBuilt(t *testing.T) {
+	wired := 0
+	rapid.Check(t, func(t *rapid.T) {
+		in := plantest.AnyInput(t)
+		if drives := slices.Concat(control.Drives(string(in.Plan.Motor.Kind)), control.Also(string(in.Plan.Motor.Kind))); len(drives) > 0 {
+			in.Plan.Control.Kind = plantest.OneOf(t, "suited", drives...)
+		}
+		b, err := build.Plan(in)
+		tried, errTried := rank.Controls(in)
+		require.NoError(t, err)
+		var refused q.FieldErrors
+		if errTried != nil {
+			require.ErrorAs(t, errTried, &refused)
+		}
+		if b.Wiring.Known {
+			wired++
+		}
+		for _, said := range []any{b, tried} {
+			text, err := json.Marshal(said)
+			require.NoError(t, err)
+			// A dash is how a figure that is none is shown; "%!" is a sum written wrong.
+			assert.NotRegexp(t, `—|%!|NaN|\bInf`, string(text))
+		}
+		for _, w := range b.Wiring.Wires {
+			for _, end := range []string{w.From, w.To} {
+				assert.Regexp(t, `^[A-Z]+\d*:.`, end)
+			}
+		}
+	})
+	assert.Greater(t, wired, 20, "the draw must reach plans that are wired")
+}

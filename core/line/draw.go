@@ -1,0 +1,105 @@
+package line
+
+import (
+	"math"
+
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	"jiriki/core/source"
+	"jiriki/core/supply"
+)
+
+// Circuit is what the plan's input amps ask of conductor, fuse and breaker.
+func (t *Model) Circuit() supply.Circuit {
+	return supply.On(t.Supply.Code, t.InputAmps(), t.Supply.Breaker, t.Motor.Amps.Value, t.Control.Adjusts())
+}
+
+// CircuitSource is where a code's rules for conductor and breaker come from.
+func CircuitSource(code supply.Code) source.ID {
+	if code == supply.NEC {
+		return source.NECCircuit
+	}
+	return source.IECCircuit
+}
+
+// NeedsSupplyUnit reports whether the control takes a few volts of direct current, so that on the mains it needs a
+// supply unit.
+func (t *Model) NeedsSupplyUnit() bool {
+	switch t.Control.Kind {
+	case control.StepperDriver:
+		return !t.Supply.Battery
+	case control.Chopper, control.BrushlessDrive:
+		return !t.Supply.Battery && t.Feed.Volts <= extraLowDirect
+	}
+	return false
+}
+
+// HasKnob reports whether a potentiometer tells the drive how fast.
+func (t *Model) HasKnob() bool {
+	return t.Control.Knob == "pot" && (t.Control.DCDrive() || t.Control.SetsHertz())
+}
+
+// HasOverloadRelay reports whether a relay watches the amps: with no drive to do it, in the contactor's release.
+func (t *Model) HasOverloadRelay() bool {
+	return t.Control.Kind == control.Contactor && t.Control.NoVolt && !t.Supply.Battery
+}
+
+// extraLowDirect is the same for smooth direct current [IEC 61140, from memory].
+const extraLowDirect = 60
+
+// Power factor and efficiency on the input side [common practice].
+const (
+	driveEfficiency = 0.95
+	drivePF         = 0.7
+	inverterPF      = 0.62
+)
+
+// FullShare is the most the feed lets the motor give all day, as a share of its plate's power:
+// short of volts it cannot reach its speed, and with volts and hertz past the plate's it gives more.
+func (t *Model) FullShare() float64 {
+	switch volts := t.Motor.Volts.Value; {
+	case !(volts > 0):
+	case t.Feed.Kind == motor.VariableHertz:
+		return t.Feed.BaseVolts / volts * math.Min(1, t.Feed.TopHertz/t.Feed.BaseHertz)
+	case t.Feed.Kind == motor.DirectCurrent:
+		return math.Min(1, t.Feed.Volts/volts)
+	}
+	return 1
+}
+
+// InputAmps is the supply current at the most the motor gives all day: that, and what it loses at
+// its rated amps, which a lower speed does not spare.
+func (t *Model) InputAmps() float64 {
+	if t.Feed.Kind == motor.CutSine {
+		return t.Motor.Amps.Value // in series with the line, at full load all of it
+	}
+	factor, root := drivePF, 1.0
+	switch {
+	case t.Supply.Battery:
+		factor = 1
+	case t.Control.SetsHertz():
+		factor = inverterPF
+		if t.Supply.Three && t.Control.Kind == control.Inverter {
+			root = math.Sqrt(3)
+		}
+	case !t.Control.Converts():
+		factor = t.Motor.PowerFactor.Value
+		if t.Motor.Kind == motor.ThreePhase {
+			root = math.Sqrt(3)
+		}
+	}
+	return t.InputWatts() / (t.Supply.Sagged(t.Motor.Amps.Value) * factor * root)
+}
+
+// InputWatts is the power drawn from the supply then.
+func (t *Model) InputWatts() float64 {
+	return t.Motor.Power.Value * (t.FullShare() + 1/t.Motor.Efficiency.Value - 1) / t.DriveEfficiency()
+}
+
+// DriveEfficiency is the control's own efficiency.
+func (t *Model) DriveEfficiency() float64 {
+	if t.Control.Converts() {
+		return driveEfficiency
+	}
+	return 1
+}

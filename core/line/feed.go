@@ -1,0 +1,136 @@
+package line
+
+import (
+	"math"
+
+	"jiriki/core/air"
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	"jiriki/core/plan"
+	"jiriki/core/work"
+)
+
+// ThinsAir reports whether the air there is hotter or thinner than plates mean.
+func ThinsAir(m work.Resolved) bool { return m.Air > air.Rated || m.Altitude > air.RatedHeight }
+
+// Suits reports whether control, motor and supply belong together, and why.
+func Suits(s plan.Stations) (bool, string) {
+	if s.Supply.Battery {
+		return control.SuitsBattery(s.Control.Kind, string(s.Motor.Kind))
+	}
+	return control.Suits(s.Control.Kind, string(s.Motor.Kind))
+}
+
+// feed is what supply and control together bring to the motor's terminals.
+func feed(s plan.Stations) motor.Feed {
+	c, family := s.Control, s.Motor.Kind.Family()
+	// A battery sags under the motor's rated amps.
+	volts := s.Supply.Sagged(s.Motor.Amps.Value)
+	f := motor.Feed{
+		Kind: motor.OnTheLine, Volts: c.OutputVolts(volts, s.Supply.Battery), Hertz: s.Supply.Hertz, FormFactor: c.FormFactor,
+		Amps: math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
+		Lost: 1 - AirShare(s),
+	}
+	switch {
+	case c.Kind == control.Contactor && s.Supply.Battery:
+		f.Kind = motor.DirectCurrent
+		f.Slowest = 1
+	case c.Kind == control.CapacitorSet:
+		f.Kind = motor.Capacitors
+	}
+	switch {
+	case c.Kind != control.VariableTransformer && c.Kind != control.SeriesResistor:
+	case family == motor.SeriesFamily && !s.Supply.Battery:
+		f.Kind, f.Volts, f.Slowest = motor.CutSine, c.CutSineVolts(s.Supply.Volts), c.SeriesSlowest
+	case family == motor.InductionFamily:
+		// A fan on fewer volts: by trial; worked out at full volts only.
+		f.Volts, f.Slowest, f.FormFactor = volts, 1, 1
+	default:
+		f.Kind = motor.DirectCurrent
+	}
+	f.Ohms = c.Ohms
+	if family == motor.SeriesFamily {
+		// Its torque goes with amps squared as its heat does, so rough current costs it nothing.
+		f.FormFactor = 1
+	}
+	if c.Kind == control.VariableTransformer && c.Amps > 0 {
+		f.Amps, f.PeakAmps = c.Amps, control.PeakShare*c.Amps
+	}
+	if !c.Limits() {
+		return f
+	}
+	// An unrated drive is taken to be rated for the motor; the verdict asks for its plate.
+	rated := RatedAmps(s)
+	if rated == 0 {
+		rated = s.Motor.Amps.Value
+	}
+	f.Amps, f.PeakAmps = rated, control.PeakShare*rated
+	if c.LimitAmps > 0 {
+		f.LimitAmps = c.LimitAmps
+	}
+	switch {
+	case c.Kind == control.StepperDriver:
+		f.Kind = motor.Pulses
+		if f.Volts == 0 {
+			f.Volts = s.Motor.Volts.Value
+		}
+		return f
+	case c.Kind == control.PhaseAngle && family == motor.SeriesFamily && !s.Supply.Battery:
+		f.Kind, f.Volts, f.Slowest = motor.CutSine, c.CutSineVolts(s.Supply.Volts), c.SeriesSlowest
+		return f
+	case c.DCDrive():
+		f.Kind = motor.DirectCurrent
+		if wave, ok := ArmatureWave(s, f); ok {
+			f.FormFactor = math.Max(wave.FormFactor, 1)
+		}
+		if family == motor.SeriesFamily {
+			f.Slowest = c.SeriesSlowest
+		}
+		return f
+	}
+	f.Kind = motor.VariableHertz
+	f.BaseHertz, f.BaseVolts, f.TopHertz = inverterHertz(s, f.Volts)
+	f.Slowest = math.Max(f.Slowest, c.LowHertz/f.BaseHertz)
+	if c.Kind == control.SinglePhaseInverter && s.Motor.Kind.HasStartSwitch() {
+		f.Slowest = math.Max(f.Slowest, StartSwitchFloor)
+	}
+	return f
+}
+
+// onOnePhase is the share of its rating that an inverter made for three phases gives on one
+// [common practice: size it twice over].
+const onOnePhase = 0.5
+
+// RatedAmps is what the control may give for ever as it is fed, in the air there; 0 when not known.
+func RatedAmps(s plan.Stations) float64 {
+	rated := s.Control.Amps * air.Drive(s.Machine.Air, s.Machine.Altitude)
+	if s.Control.ThreeIn && !s.Supply.Three {
+		rated *= onOnePhase
+	}
+	return rated
+}
+
+// AirShare is the share of its torque the motor holds all day in the air there.
+func AirShare(s plan.Stations) float64 {
+	return air.Winding(air.Limit[s.Motor.Insulation], s.Machine.Air, s.Machine.Altitude)
+}
+
+// StartSwitchFloor is the share of plate speed below which a start switch may close again
+// [common practice].
+const StartSwitchFloor = 0.8
+
+// inverterHertz are base hertz, volts there, and top hertz: as set, or the plate's, moved down
+// when the inverter cannot reach the plate's volts.
+func inverterHertz(s plan.Stations, volts float64) (base, baseVolts, top float64) {
+	m, c := s.Motor, s.Control
+	base = c.BaseHertz
+	if base == 0 {
+		base = m.Hertz.Value * math.Min(1, volts/m.Volts.Value)
+	}
+	baseVolts = math.Min(volts, m.Volts.Value/m.Hertz.Value*base)
+	top = c.TopHertz
+	if top == 0 {
+		top = m.Hertz.Value * c.TopTrim
+	}
+	return base, baseVolts, top
+}

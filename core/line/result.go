@@ -1,0 +1,247 @@
+package line
+
+import (
+	"math"
+
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/work"
+)
+
+// Worth is a result's margin against the one wanted; a band not reached counts by how near it comes.
+func (f Result) Worth(wanted float64) float64 {
+	switch f.Outcome {
+	case TooSlow, TooFast:
+		return 0.01 * math.Min(f.Margin/wanted, 1)
+	}
+	return f.Margin / wanted
+}
+
+// Withhold takes back that jobs are done, where they were judged by what stands in for an entry.
+func Withhold(results []Result) {
+	for i := range results {
+		if results[i].Outcome.Done() {
+			results[i].Outcome = CannotTell
+		}
+	}
+}
+
+// Outcome says how a job results.
+type Outcome string
+
+const (
+	Does       Outcome = "does"        // at or above the wanted margin
+	JustDoes   Outcome = "just"        // from 1 up to the wanted margin
+	FallsShort Outcome = "short"       // under 1
+	TooSlow    Outcome = "too-slow"    // the spindle cannot turn fast enough
+	TooFast    Outcome = "too-fast"    // the spindle cannot turn slowly enough
+	CannotTell Outcome = "cannot-tell" // something is missing
+)
+
+// Done reports whether the job is done at all.
+func (o Outcome) Done() bool { return o == Does || o == JustDoes }
+
+// Reached reports whether the spindle turns at the speeds the job asks for.
+func (o Outcome) Reached() bool { return o != TooSlow && o != TooFast }
+
+// Result is how a job results in one position.
+type Result struct {
+	Outcome   Outcome
+	Margin    float64 // least available ÷ needed over the part of the band that is reached
+	Omega     float64 // where it is least, rad/s at the spindle
+	Needed    float64 // N·m there
+	Available motor.Limited
+	Position  int
+	Low       float64 // part of the band that is reached, rad/s
+	High      float64
+	Starting  bool    // the least is at standstill, against the breakaway pull
+	near      float64 // how much of the band is reached, as a natural logarithm; negative by how far off it lies
+}
+
+// SpeedTolerance forgives what no tachometer would show.
+const SpeedTolerance = 0.01
+
+// How many speeds of a band are tried. What is to be had, over what is needed, rises then falls
+// with speed for every motor and load shape here, so the least sits at an end of the band and
+// the middle only guards; the best single speed may lie anywhere within.
+const (
+	bandSamples = 3
+	anySamples  = 13
+)
+
+// Results is how every job results in its best position.
+func (t *Model) Results() []Result {
+	out := make([]Result, len(t.Machine.Jobs))
+	for i := range t.Machine.Jobs {
+		out[i] = t.Best(&t.Machine.Jobs[i], t.Reduction.Positions)
+	}
+	return out
+}
+
+// CountDone is how many of the jobs are done.
+func CountDone(results []Result) int {
+	n := 0
+	for _, f := range results {
+		if f.Outcome.Done() {
+			n++
+		}
+	}
+	return n
+}
+
+// Best is how a job results in its best position.
+func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
+	if !t.Runs || job.Missing != "" || len(positions) == 0 {
+		return Result{Outcome: CannotTell}
+	}
+	found := Result{Outcome: CannotTell}
+	for i := range positions {
+		p := &positions[i]
+		f := t.resultIn(job, p)
+		f.Position = i
+		if found.Outcome == CannotTell || Better(f, found) {
+			found = f
+		}
+	}
+	return found
+}
+
+// Better prefers a reached band, then the larger margin; of two that are not reached, the one that
+// reaches more of it or comes nearer to it.
+func Better(a, b Result) bool {
+	aReached, bReached := a.Outcome.Reached(), b.Outcome.Reached()
+	switch {
+	case aReached != bReached:
+		return aReached
+	case !aReached && math.Abs(a.near-b.near) > 1e-9:
+		return a.near > b.near
+	}
+	return a.Margin > b.Margin
+}
+
+func (t *Model) resultIn(job *work.Need, p *reduction.Position) Result {
+	low, high := t.Span(p)
+	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
+	high = math.Min(high, t.TopSpeed)
+	f := Result{Low: math.Max(job.Low, low), High: math.Min(job.High, high)}
+	f.near = math.Log(f.High / f.Low)
+	if f.Low > f.High {
+		// No overlap: the answer is the speed, shown at the nearer end.
+		if job.Low > high {
+			f.Outcome, f.Low, f.High = TooSlow, high, high
+		} else {
+			f.Outcome, f.Low, f.High = TooFast, low, low
+		}
+		// A hair's breadth away is reached, but only where that reaches all that is wanted.
+		nearLow, nearHigh := job.Low, job.High
+		if !job.AnySpeed {
+			nearLow, nearHigh = job.High, job.Low
+		}
+		if f.High >= nearLow*(1-SpeedTolerance) && f.Low <= nearHigh*(1+SpeedTolerance) {
+			f.Outcome = ""
+		}
+	} else if !job.AnySpeed {
+		switch {
+		case f.High < job.High*(1-SpeedTolerance):
+			f.Outcome = TooSlow
+		case f.Low > job.Low*(1+SpeedTolerance):
+			f.Outcome = TooFast
+		}
+	}
+	t.scan(job, p, &f)
+	if f.Outcome == "" {
+		f.Outcome = grade(f.Margin, job.Margin)
+	}
+	return f
+}
+
+func grade(margin, wanted float64) Outcome {
+	switch {
+	case margin >= wanted:
+		return Does
+	case margin >= 1:
+		return JustDoes
+	}
+	return FallsShort
+}
+
+// scan finds the least margin over the reached band, or the best single speed when any will do.
+func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result) {
+	overload := DutyOverload(job.Duty)
+	samples := bandSamples
+	if job.AnySpeed {
+		samples = anySamples
+	}
+	if f.Low == f.High {
+		samples = 1
+	}
+	f.Margin = math.Inf(1)
+	if job.AnySpeed {
+		f.Margin = math.Inf(-1)
+	}
+	try := func(omega float64) {
+		held := t.AvailableFor(job, omega, overload, p)
+		needed := job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
+		margin := held.Torque / needed
+		if job.AnySpeed && margin > f.Margin || !job.AnySpeed && margin < f.Margin {
+			f.Margin, f.Omega, f.Needed, f.Available = margin, omega, needed, held
+		}
+	}
+	step := math.Pow(f.High/f.Low, 1/float64(max(samples-1, 1)))
+	omega := f.Low
+	for i := range samples {
+		if i == samples-1 {
+			omega = f.High
+		}
+		try(omega)
+		omega *= step
+	}
+	// A load joined from points may peak at any of them.
+	for _, point := range job.Points {
+		if job.Shape == work.PointsJoin && point.Omega >= f.Low && point.Omega <= f.High {
+			try(point.Omega)
+		}
+	}
+	if job.Breakaway > 0 {
+		if held := t.Breakaway(p); held.Torque/job.Breakaway < f.Margin {
+			f.Margin, f.Omega, f.Needed, f.Available, f.Starting = held.Torque/job.Breakaway, f.Low, job.Breakaway, held, true
+		}
+	}
+}
+
+// AvailableFor is the torque a job may count on, by its duty.
+func (t *Model) AvailableFor(job *work.Need, omega, overload float64, p *reduction.Position) motor.Limited {
+	if job.Duty.Kind == "seconds" {
+		return t.Peak(omega, p)
+	}
+	return t.Steady(omega, overload, p)
+}
+
+// DutyOverload is how far above continuous torque a job's on and off times let the motor work.
+func DutyOverload(d work.Duration) float64 {
+	if d.Kind == "cycle" {
+		return motor.Overload(d.On, d.Off)
+	}
+	return 1
+}
+
+// JobOutcome is how one job results with a candidate.
+type JobOutcome struct {
+	Name    string  `json:"name"`
+	Outcome Outcome `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
+	Margin  string  `json:"margin"`
+}
+
+// MarginText writes how a job results in a few characters.
+func (f Result) MarginText() string {
+	switch f.Outcome {
+	case CannotTell:
+		return "not known"
+	case TooSlow:
+		return "not fast enough"
+	case TooFast:
+		return "not slow enough"
+	}
+	return "×" + q.Figures(f.Margin, 3)
+}

@@ -1,0 +1,62 @@
+package line
+
+import (
+	"math"
+
+	"jiriki/core/motor"
+	"jiriki/core/work"
+)
+
+// Stretch is the part of a job's band that one position takes, up to a speed.
+type Stretch struct {
+	Position string
+	To       float64 // rad/s
+}
+
+// Together are the fewest positions that reach all of a job's band between them, slowest first; nil
+// where some of it is left out.
+func (t *Model) Together(job *work.Need) []Stretch {
+	var stretches []Stretch
+	for at := job.Low; at < job.High*(1-SpeedTolerance); {
+		furthest, name := at, ""
+		for i := range t.Reduction.Positions {
+			p := &t.Reduction.Positions[i]
+			low, high := t.Span(p)
+			if high = math.Min(high, t.TopSpeed); low <= at*(1+SpeedTolerance) && high > furthest {
+				furthest, name = high, p.Label
+			}
+		}
+		if name == "" {
+			return nil
+		}
+		at, stretches = furthest, append(stretches, Stretch{name, math.Min(furthest, job.High)})
+	}
+	return stretches
+}
+
+// Overspeeds reports whether the plan can pass the machine's limit or what the rotor bears.
+func (t *Model) Overspeeds() bool {
+	for i := range t.Reduction.Positions {
+		p := &t.Reduction.Positions[i]
+		if _, high := t.Span(p); high > t.TopSpeed*(1+SpeedTolerance) {
+			return true
+		}
+	}
+	_, high := t.Powered.RotorSpan()
+	return t.Motor.Kind.Family() == motor.InductionFamily && high > RotorAllowance(t.Motor)*t.Motor.Speed.Value*1.005
+}
+
+// RotorAllowance is how far past plate speed an induction rotor may be spun [common practice].
+func RotorAllowance(m motor.Resolved) float64 {
+	if m.Induction.Poles.Value == 2 {
+		return 1.5
+	}
+	return 2
+}
+
+// SlowSpeed is a quarter of the motor's top speed, or the slowest it runs: where the low end of
+// an adjustable motor is judged.
+func (t *Model) SlowSpeed() float64 {
+	low, high := t.Powered.Span()
+	return math.Max(low, high/4)
+}

@@ -1,0 +1,41 @@
+package quantity
+
+import (
+	"fmt"
+	"math"
+	"strconv"
+)
+
+// Run shows a run of cable in metres or feet.
+func Run(m float64, sys System) string {
+	if sys == Inch {
+		return Figures(m/0.3048, 3) + ThinSpace + "ft"
+	}
+	return Figures(m, 3) + ThinSpace + "m"
+}
+
+// Rounded keeps five significant figures, which is finer than any reading; what is not finite is 0.
+func Rounded(v float64) float64 {
+	if v == 0 || math.IsNaN(v) || math.IsInf(v, 0) {
+		return 0
+	}
+	scale := math.Pow10(4 - int(math.Floor(math.Log10(math.Abs(v)))))
+	return math.Round(v*scale) / scale
+}
+
+// Written writes a figure as a person would type it: three figures, and never an exponent.
+func Written(v float64, unit string) Text {
+	rounded, _ := strconv.ParseFloat(strconv.FormatFloat(v, 'e', 2, 64), 64)
+	return Text(strconv.FormatFloat(rounded, 'f', -1, 64) + " " + unit)
+}
+
+// SpeedRange shows two speeds (rad/s), or one where they are close.
+func SpeedRange(low, high float64, sys System) string {
+	if high < low*1.1 {
+		return Show(low, Speed, sys)
+	}
+	return Figures(low/RPM, 3) + "–" + Show(high, Speed, sys)
+}
+
+// WrittenLength writes a length in millimetres as a person would, to a tenth.
+func WrittenLength(mm float64) Text { return Text(fmt.Sprintf("%g mm", math.Round(mm*10)/10)) }

@@ -1,0 +1,376 @@
+// Package remedy tries changes to a plan and says what each gives: another ratio, trim, limit or motor for a
+// job that falls short, and what mends a finding that is unsafe in itself.
+package remedy
+
+import (
+	"math"
+	"reflect"
+	"slices"
+	"strconv"
+	"strings"
+
+	"jiriki/core/control"
+	"jiriki/core/finding"
+	"jiriki/core/line"
+	"jiriki/core/motor"
+	"jiriki/core/plan"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/shelf"
+	"jiriki/core/work"
+)
+
+// Remedy is a change that was tried: what it gives one job and the others. Whichever of the
+// stations is set replaces the plan's when the person takes it.
+type Remedy struct {
+	Kind      string               `json:"kind" enum:"split,ratio,belt,trim,limit,cooling,choke,motor"`
+	Label     string               `json:"label" doc:"What to try, short enough for a link"`
+	Detail    string               `json:"detail" doc:"What was changed and what else it does"`
+	Margin    string               `json:"margin" doc:"The job's margin with it, such as ×1.08"`
+	Does      bool                 `json:"does" doc:"The job is done with it"`
+	Lifts     bool                 `json:"lifts" doc:"The job's margin is better than now"`
+	JobsDone  int                  `json:"jobsDone"`
+	Control   *control.Described   `json:"control,omitempty"`
+	Motor     *motor.Described     `json:"motor,omitempty"`
+	Reduction *reduction.Described `json:"reduction,omitempty"`
+	Jobs      []work.Job           `json:"jobs,omitempty" doc:"The machine's jobs with this one made into several"`
+
+	resolved *motor.Resolved // the motor, where it was resolved already
+}
+
+// attempt is a changed plan, truly assessed for every job.
+type attempt struct {
+	Remedy
+	model   *line.Model
+	results []line.Result
+}
+
+// Finder tries changes to a plan. Each is tried once, whichever job asks for it.
+type Finder struct {
+	in      plan.Input
+	now     *line.Model
+	results []line.Result // as the plan stands
+
+	wheelChanges            []wheelChange // single-wheel swaps, screened for all jobs
+	trims, motors           []attempt
+	cooled, choked          []attempt
+	limited                 []attempt
+	belted                  []attempt       // one belt put in where there was none
+	triedChanges            map[int]attempt // by index into swaps
+	madeChanges, ShelfTried bool
+}
+
+// NewFinder tries changes to a plan whose model and results are known.
+func NewFinder(in plan.Input, now *line.Model, results []line.Result) *Finder {
+	return &Finder{in: in, now: now, results: results, triedChanges: map[int]attempt{}}
+}
+
+// ForJob are the changes worth showing for a job: another ratio, another trim, another motor
+// from the shelf, and whatever lifts the limit that binds.
+func (h *Finder) ForJob(job int) []Remedy {
+	h.tryAll()
+	by := h.results[job].Available.By
+	out := []Remedy{}
+	add := func(options []attempt) {
+		if best := bestFor(job, options); best != nil {
+			out = append(out, h.remedy(job, *best))
+		}
+	}
+	if !h.results[job].Outcome.Reached() {
+		for _, o := range h.splitJob(job) {
+			out = append(out, o.splitRemedy(job, len(o.results)-len(h.results)+1))
+		}
+	}
+	add(h.ratio(job))
+	add(h.stronger(job))
+	add(h.trims)
+	if by == motor.CurrentLimit {
+		add(h.limited)
+	}
+	if by == motor.FanSlowed {
+		add(h.cooled)
+	}
+	if by == motor.MotorHeat || by == motor.FanSlowed {
+		add(h.choked)
+	}
+	add(h.motors)
+	return out
+}
+
+// stronger is the belt or chain that holds a job made to carry what it wants.
+func (h *Finder) stronger(job int) []attempt {
+	f := h.results[job]
+	if f.Margin <= 0 || !f.Outcome.Reached() {
+		return nil
+	}
+	changed := h.in.Plan.Reduction
+	stages, label, detail, ok := h.now.Reduction.Stronger(changed.Stages, reduction.WeakLink(f.Available.By), h.now.Machine.Jobs[job].Margin/f.Margin)
+	if !ok {
+		return nil
+	}
+	changed.Stages = stages
+	o, ok := h.try(Remedy{Kind: "belt", Label: label, Detail: detail, Reduction: &changed})
+	// Where another stage's belt is as weak, one alone is no help.
+	if !ok || o.results[job].Margin < 1.01*f.Margin {
+		return nil
+	}
+	return []attempt{o}
+}
+
+// remedy says what an option gives a job.
+func (h *Finder) remedy(job int, o attempt) Remedy {
+	was, now := h.results[job], o.results[job]
+	r := o.Remedy
+	r.Margin, r.Does = now.MarginText(), now.Outcome.Done()
+	r.Lifts = r.Does && !was.Outcome.Done() || now.Outcome.Reached() && now.Margin > was.Margin*1.01
+	return r
+}
+
+// bestFor prefers the job done, then more jobs done, then the job's margin.
+func bestFor(job int, options []attempt) *attempt {
+	var best *attempt
+	for i := range options {
+		o := &options[i]
+		if best == nil || beatsFor(job, *o, *best) {
+			best = o
+		}
+	}
+	return best
+}
+
+func beatsFor(job int, a, b attempt) bool {
+	aDone, bDone := a.results[job].Outcome.Done(), b.results[job].Outcome.Done()
+	switch {
+	case aDone != bDone:
+		return aDone
+	case a.JobsDone != b.JobsDone:
+		return a.JobsDone > b.JobsDone
+	}
+	return a.results[job].Margin > b.results[job].Margin
+}
+
+// ForFindings are the changes to offer for what is unsafe in itself: a spindle that can pass its limit,
+// a motor with nothing to hold its current.
+func (h *Finder) ForFindings(findings []finding.Finding) map[string][]Remedy {
+	out := map[string][]Remedy{}
+	for _, f := range findings {
+		var options []attempt
+		switch f.ID {
+		case "work.top-speed":
+			options = append(h.trimUnderLimit(), h.changeUnderLimit()...)
+		case "control.rotor-speed":
+			options = h.slowerRotor()
+		case "control.no-limit", "control.limit-high", "control.amps-short":
+			h.tryAll()
+			options = h.limitFor()
+		default:
+			if n, ok := strings.CutPrefix(f.ID, "reduction.cone."); ok {
+				options = h.turnedCone(n)
+			}
+		}
+		for _, o := range options {
+			out[f.ID] = append(out[f.ID], o.Remedy)
+		}
+	}
+	return out
+}
+
+// turnedCone turns the driven steps of a cone to the diameters at which the first step's belt fits
+// them all. n is the stage, in words.
+func (h *Finder) turnedCone(n string) []attempt {
+	i, err := strconv.Atoi(n)
+	if err != nil || i >= len(h.now.Reduction.Stages) {
+		return nil
+	}
+	stage := h.now.Reduction.Stages[i]
+	length := stage.Steps[0].Length
+	changed := h.withStages()
+	var turned []string
+	for k := 1; k < len(stage.Steps); k++ {
+		size, ok := reduction.DrivenFor(stage.Steps[k].Driver, stage.Centre, length)
+		if !ok {
+			return nil
+		}
+		text := h.asMeasured(i, size)
+		changed.Stages[i].Steps[k].Driven = text
+		turned = append(turned, string(text))
+	}
+	r := Remedy{Kind: "ratio", Label: "Turn the driven steps to fit one belt", Detail: "step 2 on: " + strings.Join(turned, ", "), Reduction: &changed}
+	o, ok := h.try(r)
+	if !ok {
+		return nil
+	}
+	return []attempt{o}
+}
+
+// limitFor sets the current limit the motor and drive ask for.
+func (h *Finder) limitFor() []attempt {
+	c := h.in.Plan.Control
+	c.LimitAmps = q.Written(math.Min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps), "A")
+	o, ok := h.try(Remedy{Kind: "limit", Label: "Set the limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, within what the drive gives for a minute", Control: &c})
+	if !ok {
+		return nil
+	}
+	return []attempt{o}
+}
+
+// slowerRotor lowers the top hertz to what the rotor was built for. Slip stays, so hertz in
+// proportion lands just under.
+func (h *Finder) slowerRotor() []attempt {
+	_, high := h.now.Powered.RotorSpan()
+	allowed := line.RotorAllowance(h.now.Motor) * h.now.Motor.Speed.Value
+	c := h.in.Plan.Control
+	c.TopHertz = q.Written(math.Floor(h.now.Feed.TopHertz*allowed/high), "Hz")
+	o, ok := h.try(Remedy{Kind: "trim", Label: "Top at " + string(c.TopHertz), Detail: "keeps the rotor within what it was built for", Control: &c})
+	if !ok {
+		return nil
+	}
+	return []attempt{o}
+}
+
+// trimUnderLimit lowers the top speed by the control until the machine's limit is kept.
+func (h *Finder) trimUnderLimit() []attempt {
+	fastest := 0.0
+	for i := range h.now.Reduction.Positions {
+		p := &h.now.Reduction.Positions[i]
+		_, high := h.now.Span(p)
+		fastest = math.Max(fastest, high)
+	}
+	c, share := h.in.Plan.Control, h.now.TopSpeed/fastest
+	r := Remedy{Kind: "trim", Detail: "keeps the spindle under its limit in every position", Control: &c}
+	switch {
+	case h.now.Control.DCDrive():
+		// Against the top speed there is, not the trim: a drive short of volts turns slower than it.
+		_, high := h.now.Powered.RotorSpan()
+		c.TopTrim = q.Written(math.Floor(100*share*high/h.now.Motor.Speed.Value), "%")
+		r.Label = "Trim to " + string(c.TopTrim)
+	case h.now.Control.SetsHertz():
+		c.TopHertz = q.Written(math.Floor(10*h.now.Feed.TopHertz*share)/10, "Hz")
+		r.Label = "Top at " + string(c.TopHertz)
+	default:
+		return nil
+	}
+	o, ok := h.try(r)
+	if !ok {
+		return nil
+	}
+	return []attempt{o}
+}
+
+// try assesses the plan with the remedy's stations in place of its own. It fails when they
+// cannot be used together or would spin something past what it bears.
+func (h *Finder) try(r Remedy) (attempt, bool) {
+	s := h.now.Stations
+	reader := q.NewReader("")
+	if r.Control != nil {
+		s.Control = control.Resolve(*r.Control, reader)
+	}
+	switch {
+	case r.resolved != nil:
+		s.Motor = *r.resolved
+	case r.Motor != nil:
+		s.Motor = motor.Resolve(*r.Motor, reader)
+	}
+	if r.Reduction != nil {
+		s.Reduction = reduction.Resolve(*r.Reduction, s.Motor.Body.Shaft, reader)
+	}
+	o := attempt{Remedy: r, model: line.New(s)}
+	if reader.Err() != nil || !o.model.Runs {
+		return o, false
+	}
+	o.results = o.model.Results()
+	o.JobsDone = line.CountDone(o.results)
+	// A change that leaves the top speed alone is shown even where that speed is still too high.
+	return o, slices.Contains([]string{"limit", "cooling", "choke", "belt"}, r.Kind) || !o.model.Overspeeds()
+}
+
+// tryAll tries everything but the ratios.
+func (h *Finder) tryAll() {
+	if h.ShelfTried {
+		return
+	}
+	h.ShelfTried = true
+	collect := func(list *[]attempt, r Remedy) {
+		if o, ok := h.try(r); ok {
+			*list = append(*list, o)
+		}
+	}
+	for _, r := range h.trimRemedies() {
+		collect(&h.trims, r)
+	}
+	for _, r := range h.motorRemedies() {
+		collect(&h.motors, r)
+	}
+	if amps := math.Min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps); amps > h.now.Feed.LimitAmps {
+		c := h.in.Plan.Control
+		c.LimitAmps = q.Written(amps, "A")
+		collect(&h.limited, Remedy{Kind: "limit", Label: "Current limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, as far as the drive allows", Control: &c})
+	}
+	if h.now.Motor.Cooling == "own-fan" {
+		m := h.in.Plan.Motor
+		m.Plate.Cooling = "blown"
+		collect(&h.cooled, Remedy{Kind: "cooling", Label: "Fit a fan with its own supply", Detail: "the motor then keeps its rated torque down to a crawl", Motor: &m})
+	}
+	if h.now.Feed.FormFactor > 1 && h.now.Control.Kind == control.PhaseAngle && !h.now.Control.Choke {
+		c := h.in.Plan.Control
+		c.Choke = true
+		collect(&h.choked, Remedy{Kind: "choke", Label: "Add a choke", Detail: "in the armature lead; smoother current heats the motor less", Control: &c})
+	}
+}
+
+// trimRemedies are other top speeds: trims of the plate for a DC drive, top hertz for an inverter.
+func (h *Finder) trimRemedies() []Remedy {
+	var out []Remedy
+	switch c := h.now.Control; {
+	case c.DCDrive():
+		for _, share := range []float64{0.65, 0.8, 1} {
+			if math.Abs(share-c.TopTrim) < 0.005 {
+				continue
+			}
+			changed := h.in.Plan.Control
+			changed.TopTrim = q.Written(share*100, "%")
+			out = append(out, Remedy{Kind: "trim", Label: "Trim to " + string(changed.TopTrim), Detail: "of plate speed; torque stays, top speed moves", Control: &changed})
+		}
+	case c.Kind == control.Inverter: // one phase out never goes above plate hertz
+		for _, hertz := range []float64{40, 50, 60, 75, 87, 100} {
+			if math.Abs(hertz-h.now.Feed.TopHertz) < 0.5 || hertz < 0.6*h.now.Motor.Hertz.Value {
+				continue
+			}
+			changed := h.in.Plan.Control
+			changed.TopHertz = q.Written(hertz, "Hz")
+			out = append(out, Remedy{Kind: "trim", Label: "Top at " + string(changed.TopHertz), Control: &changed,
+				Detail: "in place of " + q.Show(h.now.Feed.TopHertz, q.Frequency, h.in.Units) + "; above base hertz torque falls off"})
+		}
+	}
+	return out
+}
+
+// motorRemedies are the shelf's motors on the same pulleys, with a set current limit moved to
+// suit each.
+func (h *Finder) motorRemedies() []Remedy {
+	var out []Remedy
+	motors := h.in.Motors
+	if motors == nil {
+		motors = shelf.Motors(h.in.Shelf)
+	}
+	for i := range h.in.Shelf {
+		item := &h.in.Shelf[i]
+		m := &item.Motor
+		if !item.Is(shelf.Motor) || item.State == "for-parts" || m.Name == h.in.Plan.Motor.Name && reflect.DeepEqual(*m, h.in.Plan.Motor) {
+			continue
+		}
+		resolved := &motors[i]
+		r := Remedy{Kind: "motor", Label: "Use " + item.Called(), Detail: "from the shelf, on the same pulleys", Motor: m, resolved: resolved}
+		amps := resolved.Amps.Value
+		if h.now.Control.LimitAmps > 0 && amps > 0 {
+			c := h.in.Plan.Control
+			c.LimitAmps = q.Written(1.5*amps, "A")
+			r.Control = &c
+		}
+		if drive := h.now.Control.Amps; drive > 0 && drive < amps {
+			r.Detail += "; it would like a " + q.Show(amps, q.Current, h.in.Units) + " drive"
+		}
+		out = append(out, r)
+	}
+	return out
+}

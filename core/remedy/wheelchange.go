@@ -1,0 +1,280 @@
+package remedy
+
+import (
+	"fmt"
+	"math"
+
+	"jiriki/core/line"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// wheelChange is one wheel changed for another, with how every job results.
+type wheelChange struct {
+	stage, step int
+	driven      bool
+	size        float64 // mm, or teeth
+	results     []line.Result
+	done        int
+}
+
+// ratio is the best swap of one wheel for another standard size: most jobs done first, then
+// this one, then its margin.
+func (h *Finder) ratio(job int) []attempt {
+	if len(h.now.Reduction.Stages) == 0 {
+		return h.belts()
+	}
+	if !h.madeChanges {
+		h.madeChanges, h.wheelChanges = true, h.screenChanges()
+	}
+	best := -1
+	for i := range h.wheelChanges {
+		if best < 0 || changeBeats(h.wheelChanges[i], h.wheelChanges[best], job) {
+			best = i
+		}
+	}
+	if best < 0 {
+		return nil
+	}
+	o, ok := h.triedChanges[best]
+	if !ok {
+		s := h.wheelChanges[best]
+		changed := h.withChange(s)
+		if o, ok = h.try(Remedy{Kind: "ratio", Reduction: &changed}); !ok {
+			return nil
+		}
+		h.triedChanges[best] = o
+	}
+	p := &o.model.Reduction.Positions[o.results[job].Position]
+	_, high := o.model.Span(p)
+	o.Label = "Try " + q.Ratio(p.Ratio)
+	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.changeText(h.wheelChanges[best]), q.Show(math.Min(high, o.model.TopSpeed), q.Speed, h.in.Units))
+	return []attempt{o}
+}
+
+// belts are what one V belt would do where motor and spindle are coupled straight: the smallest
+// pulley its section bends round on the motor, every standard size on the spindle.
+func (h *Finder) belts() []attempt {
+	if h.madeChanges {
+		return h.belted
+	}
+	h.madeChanges = true
+	const driver = 80.0
+	for _, driven := range reduction.PulleySizes {
+		if driven == driver {
+			continue
+		}
+		r := reduction.Described{Stages: []reduction.DescribedStage{{
+			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: q.Written(driver, "mm"), Driven: q.Written(driven, "mm")}},
+		}}}
+		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
+			p := &o.model.Reduction.Positions[0]
+			_, high := o.model.Span(p)
+			o.Label = "Put in a belt, " + q.Ratio(p.Ratio)
+			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle; then it tops out at %s",
+				q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units), q.Show(math.Min(high, o.model.TopSpeed), q.Speed, h.in.Units))
+			h.belted = append(h.belted, o)
+		}
+	}
+	return h.belted
+}
+
+// changeUnderLimit is the swap that keeps the machine's limit and does most jobs.
+func (h *Finder) changeUnderLimit() []attempt {
+	if len(h.now.Reduction.Stages) == 0 {
+		var best *attempt
+		for i, o := range h.belts() {
+			if best == nil || o.JobsDone > best.JobsDone {
+				best = &h.belted[i]
+			}
+		}
+		if best == nil {
+			return nil
+		}
+		return []attempt{*best}
+	}
+	if !h.madeChanges {
+		h.madeChanges, h.wheelChanges = true, h.screenChanges()
+	}
+	best := -1
+	for i, s := range h.wheelChanges {
+		if best < 0 || s.done > h.wheelChanges[best].done {
+			best = i
+		}
+	}
+	if best < 0 {
+		return nil
+	}
+	changed := h.withChange(h.wheelChanges[best])
+	o, ok := h.try(Remedy{Kind: "ratio", Reduction: &changed, Detail: h.changeText(h.wheelChanges[best])})
+	if !ok {
+		return nil
+	}
+	o.Label = "Gear it to " + q.Ratio(o.model.Reduction.Positions[0].Ratio)
+	return []attempt{o}
+}
+
+func changeBeats(a, b wheelChange, job int) bool {
+	if a.done != b.done {
+		return a.done > b.done
+	}
+	if aDone, bDone := a.results[job].Outcome.Done(), b.results[job].Outcome.Done(); aDone != bDone {
+		return aDone
+	}
+	return a.results[job].Margin > b.results[job].Margin
+}
+
+// screenChanges works out every legal change of one wheel. Only the positions that use the wheel
+// change, so how the jobs result in the others is worked out once.
+func (h *Finder) screenChanges() []wheelChange {
+	var out []wheelChange
+	for i, stage := range h.now.Reduction.Stages {
+		if stage.Kind == reduction.Direct || stage.Kind == reduction.Worm {
+			continue
+		}
+		sizes := reduction.PulleySizes
+		if stage.Steps[0].Teeth {
+			sizes = reduction.ToothCounts
+		}
+		for k, step := range stage.Steps {
+			touched, rest := h.split(i, k)
+			elsewhere := h.resultsOver(rest)
+			stages := append([]reduction.Stage(nil), h.now.Reduction.Stages...)
+			for _, driven := range []bool{false, true} {
+				for _, size := range sizes {
+					driver, on, ok := h.legal(i, step, driven, size)
+					if !ok || h.wouldOverspeed(touched, on/driver/(step.Driven/step.Driver)) {
+						continue
+					}
+					stages[i] = stage.Resized(k, driver, on)
+					s := wheelChange{stage: i, step: k, driven: driven, size: size, results: h.resultsChanged(stages, touched, elsewhere)}
+					s.done = line.CountDone(s.results)
+					out = append(out, s)
+				}
+			}
+		}
+	}
+	return out
+}
+
+// split parts the positions into those that use a stage's step and the others.
+func (h *Finder) split(stage, step int) (touched, rest []reduction.Position) {
+	for _, p := range h.now.Reduction.Positions {
+		if p.Steps[stage] == step {
+			touched = append(touched, p)
+		} else {
+			rest = append(rest, p)
+		}
+	}
+	return touched, rest
+}
+
+func (h *Finder) resultsOver(positions []reduction.Position) []line.Result {
+	out := make([]line.Result, len(h.now.Machine.Jobs))
+	for n := range h.now.Machine.Jobs {
+		out[n] = h.now.Best(&h.now.Machine.Jobs[n], positions)
+	}
+	return out
+}
+
+// wouldOverspeed reports whether positions with their ratios scaled would pass the machine's limit.
+func (h *Finder) wouldOverspeed(positions []reduction.Position, scale float64) bool {
+	for n := range positions {
+		if _, high := h.now.Span(&positions[n]); high/scale > h.now.TopSpeed*(1+line.SpeedTolerance) {
+			return true
+		}
+	}
+	return false
+}
+
+// resultsChanged is how the jobs result with the touched positions on changed stages.
+func (h *Finder) resultsChanged(stages []reduction.Stage, touched []reduction.Position, elsewhere []line.Result) []line.Result {
+	changed := make([]reduction.Position, len(touched))
+	for n := range touched {
+		changed[n] = reduction.At(stages, touched[n].Steps)
+	}
+	out := h.resultsOver(changed)
+	for n := range out {
+		if out[n].Outcome == line.CannotTell || elsewhere[n].Outcome != line.CannotTell && line.Better(elsewhere[n], out[n]) {
+			out[n] = elsewhere[n]
+		}
+	}
+	return out
+}
+
+// legal looks at one swap: the diameters with it made, and false when the belt would bend too tight
+// or slip, the wheels touch, or nothing change.
+func (h *Finder) legal(i int, step reduction.Step, onDriven bool, size float64) (driver, driven float64, ok bool) {
+	stage := h.now.Reduction.Stages[i]
+	diameter := size / 1000
+	if step.Teeth {
+		diameter = stage.PitchDiameter(size)
+	}
+	driver, driven = step.Driver, step.Driven
+	was := step.Driver
+	if onDriven {
+		driven, was = diameter, step.Driven
+	} else {
+		driver = diameter
+	}
+	small, large := math.Min(driver, driven), math.Max(driver, driven)
+	if small < reduction.Smallest(stage.Section)*0.995 || math.Abs(diameter/was-1) < 0.005 {
+		return 0, 0, false
+	}
+	if stage.Centre > 0 && !stage.Meshed() &&
+		(stage.Centre <= (small+large)/2*1.02 || stage.Belted() && reduction.Wrap(small, large, stage.Centre) < reduction.LeastWrap) {
+		return 0, 0, false
+	}
+	return driver, driven, true
+}
+
+// withStages is the described reduction, its stages and steps free to be changed.
+func (h *Finder) withStages() reduction.Described {
+	d := h.in.Plan.Reduction
+	d.Stages = append([]reduction.DescribedStage(nil), d.Stages...)
+	for i := range d.Stages {
+		d.Stages[i].Steps = append([]reduction.DescribedStep(nil), d.Stages[i].Steps...)
+	}
+	return d
+}
+
+// asMeasured writes a pitch diameter (m) as the stage's diameters are typed, over the rim or not.
+func (h *Finder) asMeasured(stage int, size float64) q.Text {
+	if h.in.Plan.Reduction.Stages[stage].Measured == "outside" {
+		size += 2 * reduction.PitchOffset(h.now.Reduction.Stages[stage].Section)
+	}
+	return q.WrittenLength(size * 1000)
+}
+
+// withChange is the described reduction with one wheel changed. A belt length no longer holds on
+// the old centres, so the centre distance is kept and the belt left to be worked out.
+func (h *Finder) withChange(s wheelChange) reduction.Described {
+	d := h.withStages()
+	stage, resolved := &d.Stages[s.stage], h.now.Reduction.Stages[s.stage]
+	text := q.Text(fmt.Sprintf("%g", s.size))
+	if !resolved.Steps[s.step].Teeth {
+		text = h.asMeasured(s.stage, s.size/1000)
+	}
+	if s.driven {
+		stage.Steps[s.step].Driven = text
+	} else {
+		stage.Steps[s.step].Driver = text
+	}
+	if resolved.FromBelt {
+		stage.Belt = ""
+		stage.Centre = q.Text(fmt.Sprintf("%.0f mm", resolved.Centre*1000))
+	}
+	return d
+}
+
+func (h *Finder) changeText(s wheelChange) string {
+	was := h.in.Plan.Reduction.Stages[s.stage].Steps[s.step]
+	from := was.Driver
+	if s.driven {
+		from = was.Driven
+	}
+	if h.now.Reduction.Stages[s.stage].Steps[s.step].Teeth {
+		return fmt.Sprintf("%g teeth in place of %s", s.size, from)
+	}
+	return fmt.Sprintf("a %s pulley in place of %s", q.Show(s.size/1000, q.Length, h.in.Units), from)
+}

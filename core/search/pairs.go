@@ -1,0 +1,197 @@
+package search
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/shelf"
+)
+
+// pair is two wheels a search may run a belt or chain over, at the centres it would be built to.
+type pair struct {
+	family *shelf.Family
+	driver *shelf.FamilyWheel
+	driven *shelf.FamilyWheel
+	log    float64 // ln of its ratio
+	centre float64 // m
+	belt   *shelf.Item
+
+	stage *reduction.Stage // worked out when first asked for
+}
+
+// How near wheels may come, and the least centre distance against the difference of diameters at
+// which the belt still wraps 120° [common practice].
+const (
+	wheelGap     = 10e-3
+	wrapDistance = 1.02
+)
+
+// mostPairRatio is what one stage is taken to reach either way [common practice].
+const mostPairRatio = 8.0
+
+// pairs are all the pairs of a family's wheels that are legal by themselves, those that take least
+// room first.
+func (l *searcher) pairs(f *shelf.Family) []*pair {
+	var out []*pair
+	for i := range f.Wheels {
+		for k := range f.Wheels {
+			if p := l.pair(f, &f.Wheels[i], &f.Wheels[k]); p != nil {
+				out = append(out, p)
+			}
+		}
+	}
+	slices.SortStableFunc(out, func(a, b *pair) int { return cmp.Compare(a.centre, b.centre) })
+	return out
+}
+
+// pair is two wheels placed: on a belt from the shelf where one fits, else on centres of about the
+// larger wheel's diameter; nil when they cannot stand together within the bounds.
+func (l *searcher) pair(f *shelf.Family, driver, driven *shelf.FamilyWheel) *pair {
+	ratio := driven.Size / driver.Size
+	if ratio > mostPairRatio || ratio < 1/mostPairRatio {
+		return nil
+	}
+	least := l.leastCentre(driver.Size, driven.Size)
+	if least > l.centreMax {
+		return nil
+	}
+	p := &pair{family: f, driver: driver, driven: driven, log: math.Log(ratio / (1 - f.Blank.Slip))}
+	if f.Stage.Kind.Toothed() {
+		p.log = math.Log(reduction.Teeth(driven.Text) / reduction.Teeth(driver.Text))
+	}
+	p.centre = math.Min(math.Max(least, math.Max(driver.Size, driven.Size)), l.centreMax)
+	for _, item := range f.Belts {
+		length, err := q.Parse(item.Length, q.Length)
+		if err != nil {
+			continue
+		}
+		if c, ok := reduction.CentreFor(driver.Size, driven.Size, length); ok && c >= least && c <= l.centreMax {
+			p.centre, p.belt = c, item
+			break
+		}
+	}
+	return p
+}
+
+// leastCentre is the least distance at which two wheels clear each other and the belt wraps enough.
+func (l *searcher) leastCentre(a, b float64) float64 {
+	return math.Max(l.centreMin, math.Max((a+b)/2+wheelGap, wrapDistance*math.Abs(a-b)))
+}
+
+// resolved is the pair as a stage of the reduction.
+func (p *pair) resolved() *reduction.Stage {
+	if p.stage == nil {
+		s := p.family.Blank
+		s.Centre = p.centre
+		s = s.Resized(0, p.driver.Size, p.driven.Size)
+		p.stage = &s
+	}
+	return p.stage
+}
+
+// partsOf counts what must be bought for stages together: a part on hand serves once, and the two
+// wheels of a cone are made.
+func partsOf(stages [][]*pair) int {
+	buy := 0
+	var used []*shelf.Item
+	need := func(item *shelf.Item) {
+		if item == nil || slices.Contains(used, item) {
+			buy++
+			return
+		}
+		used = append(used, item)
+	}
+	for _, steps := range stages {
+		if len(steps) > 1 {
+			buy += 2
+		} else {
+			need(steps[0].driver.Item)
+			need(steps[0].driven.Item)
+		}
+		need(steps[0].belt)
+	}
+	return buy
+}
+
+// onHandOnly reports whether every wheel is on the shelf, each used once.
+func onHandOnly(stages [][]*pair) bool {
+	var used []*shelf.Item
+	for _, steps := range stages {
+		for _, p := range steps {
+			for _, w := range []*shelf.FamilyWheel{p.driver, p.driven} {
+				if w.Item == nil || slices.Contains(used, w.Item) {
+					return false
+				}
+				used = append(used, w.Item)
+			}
+		}
+	}
+	return true
+}
+
+// described is the stage the pairs make as a plan holds it: one belt moved from step to step.
+func described(steps []*pair) reduction.DescribedStage {
+	first := steps[0]
+	d := first.family.Stage
+	d.Centre = q.WrittenLength(first.centre * 1000)
+	if first.belt != nil {
+		d.Centre, d.Belt = "", first.belt.Length
+	}
+	d.Steps = nil
+	for _, p := range steps {
+		d.Steps = append(d.Steps, reduction.DescribedStep{Driver: p.driver.Text, Driven: p.driven.Text})
+	}
+	return d
+}
+
+// fastBelt is the belt speed past which a search does not go [common practice].
+const fastBelt = reduction.FastBelt
+
+// carriedBy reports whether stages together carry every job done, at its wanted margin, or what the
+// motor gives where that is less, whether no belt runs too fast, and whether all wheels are on hand
+// where they must be.
+func (l *searcher) carriedBy(done uint64, stages [][]*pair) bool {
+	if l.fromShelf && !onHandOnly(stages) {
+		return false
+	}
+	resolved := make([]reduction.Stage, 0, len(stages)+len(l.kept))
+	omega := l.fastest
+	for _, steps := range stages {
+		s := *steps[0].resolved()
+		for _, p := range steps[1:] {
+			s.Steps = append(s.Steps[:len(s.Steps):len(s.Steps)], p.resolved().Steps[0])
+		}
+		slowest := math.Inf(1)
+		for _, step := range s.Steps {
+			if reduction.BeltSpeed(step.Driver, omega) > fastBelt {
+				return false
+			}
+			slowest = math.Min(slowest, step.Ratio)
+		}
+		omega /= slowest
+		resolved = append(resolved, s)
+	}
+	resolved = append(resolved, l.kept...)
+	positions := reduction.Positions(resolved)
+	for j := range l.Machine.Jobs {
+		if done&(1<<j) == 0 {
+			continue
+		}
+		job := &l.Machine.Jobs[j]
+		f := l.Best(job, positions)
+		if f.Margin >= job.Margin {
+			continue
+		}
+		bare := make([]reduction.Position, len(positions))
+		for i, p := range positions {
+			bare[i] = reduction.Position{Ratio: p.Ratio, Efficiency: p.Efficiency}
+		}
+		if f.Margin < l.Best(job, bare).Margin*(1-1e-9) {
+			return false
+		}
+	}
+	return true
+}

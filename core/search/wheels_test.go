@@ -1,0 +1,77 @@
+package search
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/line"
+	"jiriki/core/plan"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/shelf"
+)
+
+// A belt from the shelf sets the centres where it fits between them, and counts as on hand.
+func TestAShelfBeltSetsTheCentres(t *testing.T) {
+	in := searching()
+	s, err := plan.Resolve(in.Input)
+	require.NoError(t, err)
+	l := &searcher{Model: line.New(s), bounds: bounds{centreMax: 0.5}}
+	f, ok := shelf.NewFamily("v-A", []shelf.Item{{ID: "b", Sort: shelf.Belt, Length: "1080 mm", Wheel: shelf.Wheel{Section: "A"}}}, 0.4, false)
+	require.True(t, ok)
+	small, large := &shelf.FamilyWheel{Size: 0.080, Text: "80 mm"}, &shelf.FamilyWheel{Size: 0.236, Text: "236 mm"}
+	p := l.pair(&f, small, large)
+	require.NotNil(t, p)
+	require.NotNil(t, p.belt)
+	assert.InDelta(t, 1.080, reduction.OpenBelt(0.080, 0.236, p.centre), 1e-9)
+	assert.Equal(t, 2, partsOf([][]*pair{{p}}), "both wheels, not the belt")
+	assert.Equal(t, 5, partsOf([][]*pair{{p}, {p}}), "the belt serves once")
+	l.centreMax = 0.2
+	near := l.pair(&f, small, large)
+	require.NotNil(t, near)
+	assert.Nil(t, near.belt, "too long for the room there is")
+	l.centreMax = 0.1
+	assert.Nil(t, l.pair(&f, small, large), "they would touch")
+	assert.Nil(t, l.pair(&f, &shelf.FamilyWheel{Size: 0.04}, &shelf.FamilyWheel{Size: 0.4}), "past what one stage reaches")
+}
+
+func TestTheFrontKeepsWhatNothingBeats(t *testing.T) {
+	p := &pair{}
+	one, two := [][]*pair{{p}}, [][]*pair{{p}, {p}}
+	f := newFront()
+	f.offer(candidate{stages: two, done: 0b111, worst: 3, buy: 4, size: 0.6})
+	f.offer(candidate{stages: two, done: 0b111, worst: 3, buy: 4, size: 0.5}) // the same in less room
+	f.offer(candidate{stages: two, done: 0b011, worst: 3, buy: 4, size: 0.4}) // does less for as much
+	f.offer(candidate{stages: one, done: 0b011, worst: 1, buy: 2, size: 0.3}) // simpler
+	f.offer(candidate{stages: two, done: 0b111, worst: 9, buy: 6, size: 0.5}) // more to spare for more parts
+	f.offer(candidate{stages: two, done: 0b111, worst: 9, buy: 6, trim: true, size: 0.1})
+	best := f.best()
+	require.Len(t, best, 3)
+	assert.Equal(t, int8(9), best[0].worst)
+	assert.False(t, best[0].trim)
+	assert.Equal(t, 0.5, best[1].size)
+	assert.Len(t, best[2].stages, 1)
+	does := f.doneWithoutChange()
+	assert.True(t, does(0b101))
+	assert.False(t, does(0b1000))
+}
+
+// A shelf of hundreds of pulleys is searched, and says that it was thinned.
+func TestAShelfOfManyPulleysIsSearched(t *testing.T) {
+	in := searching()
+	for i := range 600 {
+		in.Shelf = append(in.Shelf, shelf.Item{Sort: shelf.Pulley, ID: fmt.Sprint(i), Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%g mm", 60+0.5*float64(i))), Section: "A"}})
+	}
+	in.Ask.Cones = false
+	out, err := Search(in, nil)
+	require.NoError(t, err)
+	assert.NotEmpty(t, out.Found)
+	assert.Greater(t, out.LeftOut, 450)
+	in.Ask.FromShelf = true
+	out, err = Search(in, nil)
+	require.NoError(t, err)
+	assert.NotEmpty(t, out.Found)
+}

@@ -1,0 +1,192 @@
+// Package settings is what to dial in on a plan's control, in the order it is set, each with its working.
+package settings
+
+import (
+	"fmt"
+	"math"
+
+	"jiriki/core/control"
+	"jiriki/core/line"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/source"
+	"jiriki/core/work"
+	"jiriki/core/working"
+)
+
+// Setting is one thing to dial in on the control, with its working.
+type Setting struct {
+	Name    string `json:"name"`
+	Value   string `json:"value"`
+	Watch   string `json:"watch" doc:"What to watch while setting it"`
+	Other   string `json:"other" doc:"What the other school does, where practice disagrees"`
+	Working string `json:"working" doc:"ID of its working, by which it is ticked off too"`
+}
+
+// Sheet gathers settings and their workings together.
+type Sheet struct {
+	*line.Model
+	sys      q.System
+	Settings []Setting
+	Workings []working.Working
+	spin     spinUp
+}
+
+// dial is a setting as it is written down: what, how much, by which relation, with what to watch.
+type dial struct {
+	id, name, value, formula, substituted, watch, other string
+	from                                                source.ID
+}
+
+func (s *Sheet) add(d dial) {
+	id := "setting." + d.id
+	s.Settings = append(s.Settings, Setting{d.name, d.value, d.watch, d.other, id})
+	s.Workings = append(s.Workings, working.Working{
+		ID: id, Station: "control", Label: d.name, Value: d.value, Formula: d.formula, Substituted: d.substituted,
+		Assumes: []string{}, Source: source.Find(d.from), Standing: working.Computed,
+	})
+}
+
+// For is the control's settings in the order one sets them.
+func For(t *line.Model, sys q.System) Sheet {
+	s := Sheet{Model: t, sys: sys, Settings: make([]Setting, 0, 16), Workings: make([]working.Working, 0, 16)}
+	if !t.Runs {
+		return s
+	}
+	s.spin = s.leastRamp()
+	switch {
+	case t.Control.DCDrive():
+		s.byVolts()
+	case t.Control.SetsHertz():
+		s.inverter()
+	case t.Control.Kind == control.StepperDriver:
+		s.stepper()
+	case t.Control.Kind == control.VariableTransformer && t.Feed.Kind != motor.OnTheLine:
+		s.transformer()
+	case t.Control.Kind == control.SeriesResistor:
+		s.resistor()
+	case t.Control.Kind == control.CapacitorSet:
+		s.capacitors()
+	default:
+		s.onTheLine()
+	}
+	return s
+}
+
+func (s *Sheet) show(v float64, d q.Dimension) string { return q.Show(v, d, s.sys) }
+
+// trimChoice is the top-speed trim to set and what the other school would do.
+type trimChoice struct {
+	share float64
+	other string
+}
+
+// topTrim is the trim as set, or the full plate, with what the other school would do.
+func (s *Sheet) topTrim() trimChoice {
+	forHours := "65 % of plate speed for a motor that works for hours: heat and commutator wear climb above it."
+	if s.Control.Trimmed {
+		if s.Control.TopTrim > 0.7 {
+			return trimChoice{s.Control.TopTrim, forHours}
+		}
+		return trimChoice{s.Control.TopTrim, "Full plate speed: the plate is what the maker stands by."}
+	}
+	return trimChoice{1, forHours}
+}
+
+// Ramps [common practice]: usual, and how much longer than the least one takes.
+const (
+	usualRamp  = 2.5 // s
+	rampMargin = 1.25
+)
+
+// spinUp is what a job of inertia tells of starting and stopping: seconds to speed with the torque
+// there is for some seconds, the energy in what turns then (J), and seconds to coast down on friction
+// alone, 0 where nothing rubs.
+type spinUp struct{ seconds, energy, coast float64 }
+
+// leastRamp is the longest of the jobs of inertia; zero where none tells it.
+func (s *Sheet) leastRamp() (out spinUp) {
+	for i := range s.Machine.Jobs {
+		job := &s.Machine.Jobs[i]
+		if job.Method != work.ByInertia || job.Missing != "" || len(s.Reduction.Positions) == 0 {
+			continue
+		}
+		p := &s.Reduction.Positions[s.Best(job, s.Reduction.Positions).Position]
+		_, high := s.Span(p)
+		top := math.Min(job.High, high)
+		if took := s.TimeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p); !math.IsInf(took, 0) {
+			out.seconds = math.Max(out.seconds, took)
+		}
+		out.energy = math.Max(out.energy, job.Spinning.Inertia*top*top/2)
+		if rubs := job.Spinning.Friction + s.Motor.DC.Friction.Value*p.Ratio; rubs > 0 {
+			out.coast = math.Max(out.coast, job.Spinning.Inertia*top/rubs)
+		}
+	}
+	return out
+}
+
+// ramps are acceleration and deceleration, from the inertia where a job tells it.
+func (s *Sheet) ramps() {
+	spin, least := s.spin, s.spin.seconds
+	seconds, formula, put := usualRamp, "2–3 s is usual", "no job tells the inertia"
+	if s.Control.Accel > 0 {
+		seconds, put = s.Control.Accel, "as put in"
+	}
+	if least > 0 {
+		formula, put = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more", fmt.Sprintf("%s at the torque there is for some seconds", s.show(least, q.Duration))
+		if s.Control.Accel == 0 {
+			seconds = math.Max(usualRamp, rampMargin*least)
+		}
+	}
+	s.add(dial{"accel", "Acceleration", s.show(seconds, q.Duration), formula, put, "Longer if the current limit acts during the run-up.", "", source.RampTimes})
+	watch := "Longer with a heavy wheel: braking hard can undo a thread or trip the drive."
+	if spin.energy > 0 {
+		put = fmt.Sprintf("%s turns in it at full speed; %s", joules(spin.energy), put)
+	}
+	if spin.coast > 0 {
+		put += fmt.Sprintf("; left alone it coasts for %s, J·ω / T_friction", s.show(spin.coast, q.Duration))
+	}
+	s.add(dial{"decel", "Deceleration", s.show(seconds, q.Duration), "not shorter than it took to get there", put, watch, "", source.RampTimes})
+}
+
+// joules writes an energy in motion, which watt-hours would make too small to read.
+func joules(v float64) string {
+	if v >= 1000 {
+		return q.Figures(v/1000, 3) + q.ThinSpace + "kJ"
+	}
+	return q.Figures(v, 3) + q.ThinSpace + "J"
+}
+
+// currentLimit is the plan's own where it is within 1.5 × the plate's amps and what drive and magnets bear;
+// else that.
+func (s *Sheet) currentLimit() {
+	amps := s.Motor.Amps.Value
+	limit := math.Min(1.5*amps, s.Feed.PeakAmps)
+	put := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.Feed.PeakAmps, q.Current))
+	// A dial is not read to a hundredth.
+	if chosen := s.Control.LimitAmps; chosen > 0 && chosen < 1.02*limit {
+		if chosen < 0.98*limit {
+			put += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current), s.show(chosen, q.Current))
+		}
+		limit = chosen
+	}
+	s.add(dial{"limit", "Current limit", s.show(limit, q.Current), "I_limit ≤ 1.5·I_plate, within 1.5·I_drive", put,
+		"Set it before the motor ever drives the machine; lower where a jam must let go sooner.", "", source.CurrentLimit})
+}
+
+// knobs says what tells the drive how fast, and what starts it.
+func (s *Sheet) knobs() {
+	value := map[string]string{
+		"pot": "5 or 10 kΩ, linear", "0-5": "0–5 V in", "0-10": "0–10 V in", "4-20": "4–20 mA in", "pwm": "pulses in", "panel": "its own panel",
+	}[s.Control.Knob]
+	watch := "Wiper in the middle. Ends swapped is full speed at nothing: turn it with the motor off and meter it first."
+	if s.Control.Knob != "pot" {
+		watch = "Screened lead, the screen earthed at the drive only."
+	}
+	s.add(dial{"knob", "Speed command", value, "as the drive's maker allows", "a knob, or a signal", watch, "", source.KnobWiring})
+	start := "a switch that stays, on its enable"
+	if s.Control.Momentary {
+		start = "two buttons, start and stop, on its enable"
+	}
+	s.add(dial{"enable", "Start and stop", start, "enable, not mains", "mains switching skips the ramps and locks it out for seconds", "The thermal switch and the stop sit in the same loop.", "", source.KnobWiring})
+}

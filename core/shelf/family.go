@@ -1,0 +1,184 @@
+package shelf
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// SoldAs names a stage's wheels and what runs over them.
+func SoldAs(s reduction.Stage) (wheel, belt string) {
+	switch s.Kind {
+	case reduction.Chain:
+		return "sprocket", "chain"
+	case reduction.Toothed:
+		return "toothed pulley", "toothed belt"
+	case reduction.PolyV:
+		return "poly-V pulley", "poly-V " + s.Section + " belt"
+	case reduction.Flat:
+		return "flat pulley", "flat belt"
+	case reduction.LinkBelt:
+		return "pulley", s.Section + " link belt"
+	}
+	return "pulley", s.Section + " belt"
+}
+
+// FamilyWheel is a pulley or sprocket that a search may put in.
+type FamilyWheel struct {
+	Size float64 // pitch diameter, m
+	Text q.Text  // as a plan writes it
+	Item *Item
+}
+
+// Family is one sort of belt or chain with the wheels and lengths there are for it.
+type Family struct {
+	Stage  reduction.DescribedStage // without wheels
+	Blank  reduction.Stage
+	Wheels []FamilyWheel
+	Belts  []*Item
+}
+
+// familyStages are the sorts a search can be asked for.
+var familyStages = map[string]reduction.DescribedStage{
+	"v-Z": {Kind: reduction.VBelt, Section: "Z"}, "v-A": {Kind: reduction.VBelt, Section: "A"}, "v-B": {Kind: reduction.VBelt, Section: "B"},
+	"poly-v-J": {Kind: reduction.PolyV, Section: "J"}, "poly-v-K": {Kind: reduction.PolyV, Section: "K"},
+	"toothed-5": {Kind: reduction.Toothed, Pitch: "5 mm"}, "chain-12.7": {Kind: reduction.Chain, Pitch: "12.7 mm"},
+}
+
+// FamilyNames are the families there are, in order.
+func FamilyNames() []string {
+	var out []string
+	for name := range familyStages {
+		out = append(out, name)
+	}
+	slices.Sort(out)
+	return out
+}
+
+// NewFamily gathers the wheels of a family no larger than largest (m): standard sizes, unless only
+// what is on hand will do, and the shelf's.
+func NewFamily(name string, stock []Item, largest float64, onHandOnly bool) (Family, bool) {
+	described, ok := familyStages[name]
+	if !ok {
+		return Family{}, false
+	}
+	// Nobody has guarded it yet: the verdict asks.
+	described.Measured = "pitch"
+	f := Family{Stage: described}
+	sample := described
+	sample.Steps = []reduction.DescribedStep{{Driver: "20", Driven: "20"}}
+	if !described.Kind.Toothed() {
+		sample.Steps = []reduction.DescribedStep{{Driver: "200 mm", Driven: "200 mm"}}
+	}
+	f.Blank = reduction.Resolve(reduction.Described{Stages: []reduction.DescribedStage{sample}}, 0, q.NewReader("")).Stages[0]
+	if !onHandOnly {
+		f.standard()
+	}
+	for i := range stock {
+		f.Take(&stock[i])
+	}
+	least := reduction.Smallest(f.Blank.Section) * 0.995
+	f.Wheels = slices.DeleteFunc(f.Wheels, func(w FamilyWheel) bool { return w.Size > largest || w.Size < least })
+	slices.SortStableFunc(f.Wheels, func(a, b FamilyWheel) int { return int(math.Copysign(1, a.Size-b.Size)) })
+	return f, true
+}
+
+// onHandWorth is how much closer to its neighbours a wheel on hand may lie than one to buy before it is
+// left out.
+const onHandWorth = 4
+
+// Thin leaves the family at most so many wheels, those furthest apart in ratio, and returns how many
+// sizes it left out; of wheels alike one stands for all. The smallest and the largest stay.
+func (f *Family) Thin(most int) (leftOut int) {
+	for len(f.Wheels) > most {
+		drop, least := 0, math.Inf(1)
+		for i := 1; i+1 < len(f.Wheels); i++ {
+			gap := math.Log(f.Wheels[i+1].Size / f.Wheels[i-1].Size)
+			if f.Wheels[i].Item != nil {
+				gap *= onHandWorth
+			}
+			if gap < least {
+				drop, least = i, gap
+			}
+		}
+		if least > 0 {
+			leftOut++
+		}
+		f.Wheels = slices.Delete(f.Wheels, drop, drop+1)
+	}
+	return leftOut
+}
+
+func (f *Family) standard() {
+	if f.Stage.Kind.Toothed() {
+		for _, n := range reduction.ToothCounts {
+			f.Wheels = append(f.Wheels, FamilyWheel{Size: f.Blank.PitchDiameter(n), Text: q.Text(fmt.Sprintf("%g", n))})
+		}
+		return
+	}
+	for _, mm := range reduction.PulleySizes {
+		f.Wheels = append(f.Wheels, FamilyWheel{Size: mm / 1000, Text: q.WrittenLength(mm)})
+	}
+}
+
+// Take adds a part from the shelf where it is of the family: in place of the standard wheel of its
+// size, or as one more.
+func (f *Family) Take(item *Item) {
+	if item.State == "for-parts" || !f.Owns(item.Wheel.Section) {
+		return
+	}
+	if item.Is(Belt) {
+		f.Belts = append(f.Belts, item)
+		return
+	}
+	if !item.Is(Pulley) {
+		return
+	}
+	w := FamilyWheel{Item: item}
+	if f.Stage.Kind.Toothed() {
+		n := reduction.Teeth(item.Wheel.Teeth)
+		if n < 5 {
+			return
+		}
+		w.Size, w.Text = f.Blank.PitchDiameter(n), q.Text(fmt.Sprintf("%g", n))
+	} else {
+		d, err := q.Parse(item.Wheel.Diameter, q.Length)
+		if err != nil || d <= 0 {
+			return
+		}
+		if item.Wheel.Measured == "outside" {
+			d -= 2 * reduction.PitchOffset(f.Blank.Section)
+		}
+		w.Size, w.Text = d, q.WrittenLength(d*1000)
+	}
+	for i := range f.Wheels {
+		if f.Wheels[i].Item == nil && math.Abs(f.Wheels[i].Size/w.Size-1) < 1e-3 {
+			f.Wheels[i] = w
+			return
+		}
+	}
+	f.Wheels = append(f.Wheels, w)
+}
+
+// Owns reports whether a section as written on a shelf part is the family's: "A", "A 13 mm" or
+// "section A" for a V belt, "PJ" or "J" for poly-V, a pitch in millimetres for teeth.
+func (f *Family) Owns(section string) bool {
+	words := strings.FieldsFunc(strings.ToUpper(section), func(r rune) bool { return !(r >= 'A' && r <= 'Z' || r >= '0' && r <= '9' || r == '.') })
+	for _, w := range words {
+		w = strings.TrimSuffix(w, "M")
+		if f.Stage.Kind.Toothed() {
+			if w == strings.TrimSuffix(string(f.Stage.Pitch), " mm") {
+				return true
+			}
+			continue
+		}
+		if w == f.Blank.Section || f.Stage.Kind == reduction.PolyV && w == "P"+f.Blank.Section {
+			return true
+		}
+	}
+	return false
+}

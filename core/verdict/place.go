@@ -1,0 +1,49 @@
+package verdict
+
+import (
+	"fmt"
+
+	"jiriki/core/air"
+	f "jiriki/core/finding"
+	"jiriki/core/line"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+)
+
+// placeFindings are what wet, dust and heat ask of motor and drive [common practice].
+func (v *verdict) placeFindings() {
+	place, open := v.Machine.Place, v.Motor.Cooling == "own-fan"
+	if place.Wet == "yes" {
+		v.add(f.Work, "wet", f.Caution, "machine.place.wet", "It gets wet here",
+			"Motor, drive and switch need enclosures made for splashing, a residual-current device ahead of them, and cable entries from below. Local code and a licensed electrician decide.")
+	}
+	if place.Dust == "yes" && open {
+		detail := "A fan-blown open motor fills with it and cooks. Use a closed motor, or blow it out often with the plug pulled."
+		if v.Motor.Kind.Brushed() {
+			detail = "Brushes spark, and fine dust burns. Use a closed motor, best one without brushes, and keep the dust swept up."
+		}
+		v.add(f.Work, "dust", f.Caution, "machine.place.dust", "Dust round the motor", detail)
+	}
+	v.airFinding()
+}
+
+// airFinding says what hot or thin air takes, which the reach has already given up.
+func (v *verdict) airFinding() {
+	m := v.Machine
+	field, title := "machine.place.hot", "The air is hotter than motors are rated for"
+	if m.Air <= air.Rated {
+		field, title = "machine.place.altitude", "The air is thinner than motors are rated for"
+	}
+	if !line.ThinsAir(m) {
+		return
+	}
+	drive := ""
+	if v.Control.Limits() {
+		drive = fmt.Sprintf(", and the drive gives %s of its amps", q.Percent(air.Drive(m.Air, m.Altitude)))
+	}
+	motorIs := fmt.Sprintf("the motor holds %s of its torque all day%s; the reach shows it", q.Percent(line.AirShare(v.Stations)), drive)
+	if v.Feed.Kind == motor.Pulses || v.Feed.Kind == motor.Capacitors {
+		motorIs = "the winding sheds less heat, which the reach of this motor does not show: feel it after the first hour"
+	}
+	v.add(f.Work, "air", f.Caution, field, title, fmt.Sprintf("Plates mean air up to %s and 1000 m above the sea. Here %s.", v.show(air.Rated, q.Temperature), motorIs))
+}

@@ -1,0 +1,94 @@
+package verdict
+
+import (
+	"fmt"
+	"math"
+
+	f "jiriki/core/finding"
+	"jiriki/core/line"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/words"
+)
+
+// closeToRating is from where a belt's share of its rating is worth a caution.
+const closeToRating = 0.9
+
+// RatingFindings say how hard the jobs work the belts and chains.
+func RatingFindings(t *line.Model, loads []line.BeltLoad, sys q.System) []f.Finding {
+	v := &verdict{Model: t, sys: sys}
+	for i, s := range loads {
+		if s.Count == 0 || s.Share < closeToRating {
+			continue
+		}
+		stage := t.Reduction.Stages[i]
+		what, more := "belt", "A larger pulley on this stage, a second belt, or a wider section carries more."
+		switch stage.Kind {
+		case reduction.Chain:
+			what, more = "chain", "A larger pitch or a second strand carries more."
+		case reduction.Spur:
+			what, more = "pair of gears", "Wider or coarser gears, or a harder metal, carry more; a key made to shear saves the teeth in a jam."
+		}
+		title := fmt.Sprintf("%s works the %s%s to %s of its rating", s.Job, what, t.OfStage(i), q.Percent(s.Share))
+		long := "for ever"
+		if s.Brief {
+			long = "for some seconds"
+		}
+		v.add(f.Reduction, fmt.Sprintf("rating.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), words.Capital(title),
+			fmt.Sprintf("%s of pull at %s, %s is what it carries %s. %s", v.show(s.Pull, q.Force), v.show(s.Speed, q.SurfaceSpeed), v.show(s.Rated, q.Force), long, more))
+	}
+	return v.list
+}
+
+// ratioOff is how far a measured ratio may lie from the worked-out one before a diameter is doubted:
+// more than belts slip under load.
+const ratioOff = 0.03
+
+func (v *verdict) measuredFinding() {
+	m, ok := v.MeasuredRatio()
+	if !ok {
+		return
+	}
+	if math.Abs(m.Off) <= ratioOff {
+		v.add(f.Reduction, "measured", f.Good, "reduction.speeds.spindle", "Measured ratio agrees",
+			fmt.Sprintf("%s measured, %s worked out: %s of slip.", q.Ratio(m.Measured), q.Ratio(m.Expected), q.Percent(math.Max(m.Slip, 0))))
+		return
+	}
+	field, words := v.suspect(m)
+	v.add(f.Reduction, "measured", f.Caution, field, "Measured ratio is "+q.Percent(math.Abs(m.Off))+" off",
+		fmt.Sprintf("%s measured, %s worked out: more than belts slip. %s", q.Ratio(m.Measured), q.Ratio(m.Expected), words))
+}
+
+// suspect names the wheel that explains a measured ratio with the least change to its size, or the
+// outside diameters taken for pitch.
+func (v *verdict) suspect(m line.RatioCheck) (field, words string) {
+	p := &v.Reduction.Positions[v.Reduction.Measured.Position]
+	least := math.Inf(1)
+	for i, s := range v.Reduction.Stages {
+		if p.Steps[i] == reduction.Out || s.Kind == reduction.Direct {
+			continue
+		}
+		step := s.Steps[p.Steps[i]]
+		if offset := 2 * reduction.PitchOffset(s.Section); offset != 0 && !step.Teeth {
+			as := (step.Driven - offset) / (step.Driver - offset) / (step.Driven / step.Driver)
+			if math.Abs(m.Expected*as/m.Measured-1) < 0.01 {
+				return fmt.Sprintf("reduction.stages[%d].measured", i), "It agrees if the diameters" + v.OfStage(i) + " are outside, over the rim, not pitch."
+			}
+		}
+		for _, w := range []struct {
+			at, name string
+			is, then float64
+		}{{"driver", "driving", step.Driver, step.Driver * m.Expected / m.Measured}, {"driven", "driven", step.Driven, step.Driven * m.Measured / m.Expected}} {
+			change := math.Abs(w.then - w.is)
+			if change >= least {
+				continue
+			}
+			least, field = change, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, p.Steps[i], w.at)
+			words = fmt.Sprintf("The least that explains it: the %s wheel%s is %s, not %s. Measure it again; or the belt slips badly.", w.name, v.OfStage(i), v.show(w.then, q.Length), v.show(w.is, q.Length))
+			if step.Teeth {
+				words = fmt.Sprintf("Count the teeth of the %s wheel%s again: it can hardly slip.", w.name, v.OfStage(i))
+			}
+		}
+	}
+	return field, words
+}

@@ -1,0 +1,138 @@
+package verdict
+
+import (
+	"fmt"
+	"math"
+
+	f "jiriki/core/finding"
+	"jiriki/core/line"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// reductionFindings looks at every stage's wrap, bend, belt speed, cone lengths and guard.
+func reductionFindings(t *line.Model, sys q.System) []f.Finding {
+	v := &verdict{Model: t, sys: sys}
+	if t.Reduction.Missing != "" {
+		if field := "reduction." + t.Reduction.Missing; !t.Refuses(field) {
+			v.add(f.Reduction, "missing", f.Missing, field, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
+		}
+		return v.list
+	}
+	if len(t.Reduction.Stages) == 0 {
+		v.add(f.Reduction, "direct", f.Good, "reduction.stages", "Coupled straight", "The spindle turns with the motor. Add a stage to gear it down.")
+	}
+	sound := true
+	for i, s := range t.Reduction.Stages {
+		before := len(v.list)
+		v.stageFindings(i, s)
+		sound = sound && len(v.list) == before
+	}
+	v.shaftFindings()
+	v.measuredFinding()
+	if sound && len(t.Reduction.Stages) > 0 {
+		v.add(f.Reduction, "good", f.Good, "reduction.stages", "Reduction", soundReduction(t, sys))
+	}
+	return v.list
+}
+
+// soundReduction says in figures why the stages are sound.
+func soundReduction(t *line.Model, sys q.System) string {
+	wrap := math.Pi
+	for _, s := range t.Reduction.Stages {
+		for _, step := range s.Steps {
+			wrap = math.Min(wrap, step.Wrap)
+		}
+	}
+	return fmt.Sprintf("Least wrap %s, keeps %s.", q.Show(wrap, q.Angle, sys), q.Percent(t.Reduction.Positions[0].Efficiency))
+}
+
+func (v *verdict) stageFindings(i int, s reduction.Stage) {
+	field := func(part string) string { return fmt.Sprintf("reduction.stages[%d].%s", i, part) }
+	nth := v.OfStage(i)
+	id := func(name string) string { return fmt.Sprintf("%s.%d", name, i) }
+	if s.Kind == reduction.Direct {
+		return
+	}
+	if !s.Meshed() && s.Centre == 0 {
+		v.add(f.Reduction, id("centre"), f.Missing, field("centre"), "Distance between shafts"+nth, "Measure centre to centre, or put in the belt's length; wrap follows from it.")
+	}
+	if !s.Guarded {
+		v.add(f.Reduction, id("guard"), f.Caution, field("guarded"), "Guard the moving parts"+nth, "Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
+	}
+	if !s.Belted() {
+		return
+	}
+	v.wrapFinding(i, s, nth)
+	v.bendFinding(i, s, nth)
+	v.coneFinding(i, s, nth)
+	if v.Runs {
+		v.beltSpeedFinding(i, s, nth)
+	}
+}
+
+// wrapFinding speaks of the step where the belt has least to hold on to.
+func (v *verdict) wrapFinding(i int, s reduction.Stage, nth string) {
+	tightest := tightestStep(s.Steps, func(step reduction.Step) float64 { return step.Wrap })
+	if wrap := s.Steps[tightest].Wrap; s.Centre > 0 && wrap < reduction.LeastWrap {
+		v.add(f.Reduction, fmt.Sprintf("wrap.%d.%d", i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].centre", i), fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
+			"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.")
+	}
+}
+
+// tightestStep is the step of least measure.
+func tightestStep(steps []reduction.Step, measure func(reduction.Step) float64) int {
+	tightest := 0
+	for k, step := range steps {
+		if measure(step) < measure(steps[tightest]) {
+			tightest = k
+		}
+	}
+	return tightest
+}
+
+// bendFinding speaks of the smallest pulley of a stage, where it is too small for the belt.
+func (v *verdict) bendFinding(i int, s reduction.Stage, nth string) {
+	small := func(step reduction.Step) float64 { return math.Min(step.Driver, step.Driven) }
+	tightest := tightestStep(s.Steps, small)
+	step := s.Steps[tightest]
+	least := reduction.Smallest(s.Section)
+	if step.Teeth || small(step) >= least*0.995 {
+		return
+	}
+	end := "driver"
+	if step.Driven < step.Driver {
+		end = "driven"
+	}
+	v.add(f.Reduction, fmt.Sprintf("bend.%d.%d", i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, tightest, end), "Pulley small for its belt"+nth,
+		fmt.Sprintf("⌀ %s, and section %s should not bend round less than %s. It flexes, heats and cracks; a lighter section or poly-V bends further.", v.show(small(step), q.Length), s.Section, v.show(least, q.Length)))
+}
+
+func (v *verdict) coneFinding(i int, s reduction.Stage, nth string) {
+	shortest, longest := math.Inf(1), 0.0
+	for _, step := range s.Steps {
+		if step.Length > 0 {
+			shortest, longest = math.Min(shortest, step.Length), math.Max(longest, step.Length)
+		}
+	}
+	if longest > shortest*(1+reduction.ConeMismatch) {
+		v.add(f.Reduction, fmt.Sprintf("cone.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), "One belt does not fit every step"+nth,
+			fmt.Sprintf("The steps need belts from %s to %s on these centres. The motor must slide, or the steps be turned to match.", v.show(shortest, q.Length), v.show(longest, q.Length)))
+	}
+}
+
+func (v *verdict) beltSpeedFinding(i int, s reduction.Stage, nth string) {
+	fastest := 0.0
+	for _, step := range s.Steps {
+		fastest = math.Max(fastest, reduction.BeltSpeed(step.Driver, v.FastestDriver(i)))
+	}
+	field := fmt.Sprintf("reduction.stages[%d].steps[0].driver", i)
+	switch {
+	case fastest > reduction.BurstingBelt:
+		v.add(f.Reduction, fmt.Sprintf("belt-speed.%d", i), f.Stop, field, "Belt faster than a cast-iron rim allows"+nth,
+			fmt.Sprintf("%s; the rim can burst over %s. Use a smaller pulley on the faster shaft.", v.show(fastest, q.SurfaceSpeed), v.show(reduction.BurstingBelt, q.SurfaceSpeed)))
+	case fastest > reduction.FastBelt:
+		v.add(f.Reduction, fmt.Sprintf("belt-speed.%d", i), f.Caution, field, "Fast belt"+nth,
+			fmt.Sprintf("%s: check balance and the rim's rating.", v.show(fastest, q.SurfaceSpeed)))
+	}
+}

@@ -1,0 +1,94 @@
+package verdict
+
+import (
+	"fmt"
+	"math"
+
+	f "jiriki/core/finding"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// greaseLimit is the mean diameter times speed a bearing bears in grease, in the middle of 200 000
+// to 300 000 mm·rpm [common practice].
+const greaseLimit = 250e3
+
+// shaftFindings look at what twists: shafts, keys, set screws and worms, and at the spindle's own
+// bearings.
+func (v *verdict) shaftFindings() {
+	v.bearingFinding()
+	v.frameFinding()
+	if !v.Runs {
+		return
+	}
+	for i, s := range v.Reduction.Stages {
+		nth := v.OfStage(i)
+		driving, driven := v.Twist(i)
+		v.fitFinding(fmt.Sprintf("driving.%d", i), fmt.Sprintf("reduction.stages[%d].onDriving", i), "Driving shaft"+nth, s.OnDriving, driving)
+		v.fitFinding(fmt.Sprintf("driven.%d", i), fmt.Sprintf("reduction.stages[%d].onDriven", i), "Driven shaft"+nth, s.OnDriven, driven)
+		if s.Rated > 0 && driven > s.Rated*1.001 {
+			v.add(f.Reduction, fmt.Sprintf("rated.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].rated", i), "A jam can pass what it is rated for"+nth,
+				fmt.Sprintf("%s reaches it, %s is its maker's rating. Set the current limit lower.", v.show(driven, q.Torque), v.show(s.Rated, q.Torque)))
+		}
+		if s.HoldsItself() {
+			v.add(f.Reduction, fmt.Sprintf("worm.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].lead", i), "The worm holds itself"+nth,
+				"Its wheel cannot drive it back: the spindle does not coast or turn by hand, and a heavy wheel stopped short loads the teeth. Ramp it down.")
+		}
+	}
+}
+
+// fitFinding weighs what reaches a wheel's shaft against the shaft, its key or its set screw.
+func (v *verdict) fitFinding(id, field, what string, fit reduction.Fit, torque float64) {
+	if fit.Held == "screw" && torque > reduction.ScrewHolds {
+		v.add(f.Reduction, "screw."+id, f.Caution, field+".held", what+": a set screw alone will not hold",
+			fmt.Sprintf("%s can reach it. Over about %s a set screw slips and chews the shaft: file a flat, or cut a keyway.", v.show(torque, q.Torque), v.show(reduction.ScrewHolds, q.Torque)))
+	}
+	if bears := fit.Bears(); bears > 0 && torque > bears {
+		part := "the shaft"
+		if fit.KeyBinds() {
+			part = "its key"
+		}
+		v.add(f.Reduction, "twist."+id, f.Caution, field+".shaft", what+" is the weak link",
+			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
+	}
+}
+
+// bearingFinding weighs the spindle's bearings in grease against its top speed.
+func (v *verdict) bearingFinding() {
+	d := v.Machine.Bearing * 1000
+	if d == 0 || !v.Runs {
+		return
+	}
+	fastest := 0.0
+	for i := range v.Reduction.Positions {
+		_, high := v.Span(&v.Reduction.Positions[i])
+		fastest = math.Max(fastest, math.Min(high, v.TopSpeed)/q.RPM)
+	}
+	if d*fastest > greaseLimit {
+		v.add(f.Work, "bearing", f.Caution, "machine.limits.bearing", "Spindle bearings fast for grease",
+			fmt.Sprintf("%s mean diameter at %s is past 250 000 mm·rpm, to about %s. Overfilled they run hot sooner: fill a third, and feel them after the first hour.",
+				v.show(v.Machine.Bearing, q.Length), v.show(fastest*q.RPM, q.Speed), v.show(greaseLimit/d*q.RPM, q.Speed)))
+	}
+}
+
+// frameFinding says what to make where the motor's frame is not the one the bracket was drilled for.
+func (v *verdict) frameFinding() {
+	hertz := v.Supply.Hertz
+	have, knownMotor := motor.FindFrame(v.Motor.Frame, hertz)
+	want, knownBracket := motor.FindFrame(v.Machine.Frame, hertz)
+	if !knownMotor || !knownBracket {
+		return
+	}
+	if have.Name == want.Name {
+		v.add(f.Motor, "frame-good", f.Good, "motor.plate.frame", "Bolts onto the old bracket", "Both are frame "+have.Name+".")
+		return
+	}
+	mm := func(v float64) string { return q.Show(v/1000, q.Length, q.Metric) }
+	height := fmt.Sprintf("pack it up by %s", mm(want.Height-have.Height))
+	if have.Height > want.Height {
+		height = fmt.Sprintf("its shaft stands %s higher: lower the bracket, or take it up at the belt", mm(have.Height-want.Height))
+	}
+	v.add(f.Motor, "frame", f.Caution, "motor.plate.frame", "Frame "+have.Name+" on a bracket for "+want.Name,
+		fmt.Sprintf("Bolt holes %s by %s against %s by %s: slot them or make a plate. Shaft height %s against %s: %s.", mm(have.Across), mm(have.Along), mm(want.Across), mm(want.Along), mm(have.Height), mm(want.Height), height))
+}

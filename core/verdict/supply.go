@@ -1,0 +1,117 @@
+package verdict
+
+import (
+	"fmt"
+	"math"
+
+	f "jiriki/core/finding"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+)
+
+// How much of the volts may be lost in the cable [IEC 60364-5-52 annex G and NEC 210.19, from memory],
+// and at the start of a motor on the line [common practice].
+const (
+	mostDrop      = 0.05
+	mostStartDrop = 0.15
+)
+
+// circuitFindings weigh the cable against the breaker before it, and its drop against the volts.
+func (v *verdict) circuitFindings() {
+	s := v.Supply
+	if s.Wire.Area == 0 {
+		return
+	}
+	carries := s.Wire.Carries(s.Code)
+	if carries == 0 {
+		v.add(f.Supply, "cable", f.Stop, "supply.wire", "Cable too thin for any circuit",
+			s.Wire.Name+" is thinner than the thinnest that is laid for power. A licensed electrician fits what the breaker asks for.")
+	} else if s.Breaker > carries {
+		v.add(f.Supply, "cable", f.Stop, "supply.wire", "The breaker does not protect this cable",
+			fmt.Sprintf("%s carries %s, the breaker lets %s through: the cable burns first. A smaller breaker, or a thicker cable; a licensed electrician fits either.", s.Wire.Name, v.show(carries, q.Current), v.show(s.Breaker, q.Current)))
+	}
+	if s.Cable == 0 {
+		return
+	}
+	amps := v.InputAmps()
+	share := s.Wire.Drop(amps, s.Cable, s.Three) / s.Volts
+	start := 0.0
+	if v.Powered.FixedSpeed() {
+		start = s.Wire.Drop(v.Powered.StallAmps(), s.Cable, s.Three) / s.Volts
+	}
+	switch {
+	case share > mostDrop:
+		v.add(f.Supply, "drop", f.Caution, "supply.cable", "The cable loses "+q.Percent(share)+" of the volts",
+			fmt.Sprintf("%s over %s of %s at full load. Over %s a motor is noticeably weaker: a thicker or shorter cable.", v.show(share*s.Volts, q.Voltage), q.Run(s.Cable, v.sys), s.Wire.Name, q.Percent(mostDrop)))
+	case start > mostStartDrop:
+		v.add(f.Supply, "drop", f.Caution, "supply.cable", "Volts sag by "+q.Percent(start)+" at the start",
+			fmt.Sprintf("Starting torque falls with the square, to %s of what it was. A thicker or shorter cable.", q.Percent((1-start)*(1-start))))
+	default:
+		v.add(f.Supply, "drop-good", f.Good, "supply.cable", "Cable loses little", fmt.Sprintf("%s of the volts at full load over %s of %s.", q.Percent(share), q.Run(s.Cable, v.sys), s.Wire.Name))
+	}
+}
+
+func (v *verdict) supplyFindings() {
+	s := v.Supply
+	if s.Volts == 0 {
+		v.add(f.Supply, "volts", f.Missing, "supply.volts", "Volts at the socket", "Read the meter or the distribution board: 120 V, 230 V, 400 V three-phase.")
+		return
+	}
+	if s.AssumedHertz {
+		v.add(f.Supply, "hertz", f.Missing, "supply.hertz", "Hertz of the supply", v.show(s.Hertz, q.Frequency)+" is assumed from the volts.")
+	}
+	if s.Volts > ExtraLowVolts && !s.Earthed {
+		v.add(f.Supply, "earth", f.Stop, "supply.earthed", "Frame not earthed",
+			"Earth the machine's frame, the motor and the drive box before power goes near it. Local code and a licensed electrician decide how.")
+	}
+	if !v.Runs {
+		return
+	}
+	amps := v.InputAmps()
+	if sagged := s.Sagged(v.Motor.Amps.Value); s.Battery && sagged < 0.9*s.Volts {
+		v.add(f.Supply, "sag", f.Caution, "supply.inside", "The battery sags under load",
+			fmt.Sprintf("%s left of %s at the motor's rated amps, so it is slower then. Shorter, thicker leads, or a larger battery.", v.show(sagged, q.Voltage), v.show(s.Volts, q.Voltage)))
+	}
+	switch {
+	case s.Breaker == 0:
+		v.add(f.Supply, "breaker", f.Missing, "supply.breaker", "Breaker of the circuit", fmt.Sprintf("The plan draws %s at full load. Read the rating off the breaker or fuse.", v.show(amps, q.Current)))
+	case amps > s.Breaker:
+		v.add(f.Supply, "overload", f.Stop, "supply.breaker", "Draws more than the breaker carries",
+			fmt.Sprintf("%s at full load on a %s breaker. Never fit a larger one to the same wire: use another circuit, or less motor.", v.show(amps, q.Current), v.show(s.Breaker, q.Current)))
+	case amps > 0.8*s.Breaker:
+		v.add(f.Supply, "near-breaker", f.Caution, "supply.breaker", "Close to what the breaker carries",
+			fmt.Sprintf("%s at full load on %s. It may trip after a while.", v.show(amps, q.Current), v.show(s.Breaker, q.Current)))
+	default:
+		v.add(f.Supply, "breaker-good", f.Good, "supply.breaker", "Breaker has room", fmt.Sprintf("Draws %s at full load, breaker %s.", v.show(amps, q.Current), v.show(s.Breaker, q.Current)))
+	}
+	v.circuitFindings()
+	if inrush := v.Powered.StallAmps(); v.Powered.FixedSpeed() && s.Breaker > 0 && inrush > 3*s.Breaker {
+		v.add(f.Supply, "inrush", f.Caution, "supply.breaker", "May trip at the start",
+			fmt.Sprintf("Switched straight on it draws about %s for a moment. A slow (C or D type, time-delay) breaker of the same rating is meant for motors; a licensed electrician fits it.", v.show(inrush, q.Current)))
+	}
+}
+
+func (v *verdict) lineVoltsFindings(share float64) {
+	m, hertz := v.Motor, v.Supply.Hertz
+	if v.Supply.Battery {
+		return
+	}
+	if math.Abs(share-1) > 0.1 {
+		level := f.Caution
+		if math.Abs(share-1) > 0.25 {
+			level = f.Stop
+		}
+		v.add(f.Supply, "line-volts", level, "supply.volts", "Plate volts and socket volts differ",
+			fmt.Sprintf("%s at the socket, %s on the plate. Torque goes with the square; too much burns, too little stalls.", v.show(v.Supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+	}
+	if m.Kind.Family() != motor.InductionFamily {
+		return
+	}
+	if turns := hertz / m.Hertz.Value; math.Abs(turns-1) > 0.05 {
+		detail := fmt.Sprintf("A %s plate on %s turns %s as fast: about %s for its %s.", v.show(m.Hertz.Value, q.Frequency), v.show(hertz, q.Frequency), q.Percent(turns), v.show(turns*m.Speed.Value, q.Speed), v.show(m.Speed.Value, q.Speed))
+		if turns < 1 {
+			detail += fmt.Sprintf(" It also wants its volts lower by as much, %s in place of %s, or it runs hot.", v.show(turns*m.Volts.Value, q.Voltage), v.show(m.Volts.Value, q.Voltage))
+		}
+		v.add(f.Supply, "line-hertz", f.Caution, "supply.hertz", "Plate hertz and supply hertz differ", detail)
+	}
+}

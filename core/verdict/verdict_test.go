@@ -1,0 +1,483 @@
+package verdict_test
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/assess"
+	"jiriki/core/assess/assesstest"
+	"jiriki/core/control"
+	"jiriki/core/finding"
+	"jiriki/core/line"
+	"jiriki/core/motor"
+	"jiriki/core/plan"
+	"jiriki/core/plan/plantest"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/supply"
+	"jiriki/core/work"
+)
+
+func TestSoundPlansHaveNoStop(t *testing.T) {
+	for name, in := range map[string]plan.Input{"phase-angle": plantest.Sound(), "inverter": plantest.Inverted(), "switch": plantest.Switched()} {
+		a := assesstest.Of(t, in)
+		for _, f := range a.Findings {
+			assert.NotEqual(t, finding.Stop, f.Level, "%s: %s", name, f.Title)
+			assert.NotEqual(t, finding.Missing, f.Level, "%s: %s", name, f.Title)
+		}
+		assert.True(t, a.MayPower, name)
+		assert.Equal(t, 1, a.JobsDone, "%s: %s", name, a.Headline)
+		assert.Equal(t, "Does the job.", a.Headline, name)
+	}
+}
+
+// Every dangerous plan has its own stop, at a field, and may not be powered.
+func TestDangerousPlansAreStopped(t *testing.T) {
+	for _, c := range []struct {
+		id     string
+		from   plan.Input
+		change func(*plan.Input)
+	}{
+		{"supply.earth", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Earthed = false }},
+		{"supply.overload", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Breaker = "2 A" }},
+		{"control.suits", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Contactor }},
+		{"control.suits", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Inverter }},
+		{"control.suits", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Kind = control.Chopper }},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.Inverter }},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.PhaseAngle }},
+		{"control.suits", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Phases = "dc" }},
+		{"control.phases", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Kind = control.Contactor }},
+		{"control.bare-mains", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
+		{"control.bare-mains", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
+		{"control.amps-short", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", "" }},
+		{"control.rotor-speed", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", "" }},
+		{"control.reverse-screwed", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse, in.Machine.Limits.ScrewedOn = "switch", true }},
+		{"control.reverse-screwed", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse, in.Plan.Reduction.Stages[0].ScrewOn = "drive", true }},
+		{"motor.thermal-left-out", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "left-out" }},
+		{"work.top-speed", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.Marked = "200 rpm" }},
+		{"work.top-speed", plantest.Switched(), func(in *plan.Input) { in.Machine.Limits.Spindle = "350 rpm" }},
+		{"supply.line-volts", plantest.Switched(), func(in *plan.Input) { in.Plan.Supply.Volts = "400 V" }},
+		{"work.no-marking", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "grinder" }},
+		{"motor.capacitor-volts", plantest.Switched(), func(in *plan.Input) {
+			in.Plan.Motor.Kind, in.Plan.Motor.Plate.CapacitorVolts = motor.PermanentSplit, "250 V"
+		}},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Motor.Kind = motor.Brushless }},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.CapacitorSet }},
+		{"reduction.belt-speed.0", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Limits.Spindle = ""
+			in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "500 mm", Driven: "250 mm"}}
+		}},
+		{"supply.cable", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "1 mm²", "16 A" }},
+		{"supply.cable", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Breaker, in.Plan.Supply.Code = "14 AWG", "20 A", "nec"
+		}},
+		{"control.start-switch", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.LowHertz = "" }},
+		{"control.start-switch", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.LowHertz = "20 Hz" }},
+		{"control.over-plate-hertz", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.TopHertz = "60 Hz" }},
+		{"control.amps-short", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fed, in.Plan.Control.LimitAmps = "3", "" }},
+		{"control.resistor-burns", plantest.Resisted(), func(in *plan.Input) { in.Plan.Control.Watts = "50 W" }},
+		{"control.bare-mains", plantest.Resisted(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
+		{"control.bare-mains", plantest.Transformed(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
+		{"control.suits", plantest.Transformed(), func(in *plan.Input) { in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "48 V" }},
+		{"control.suits", plantest.OneOut(), func(in *plan.Input) { in.Plan.Motor.Kind = motor.SplitPhase }},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.SeriesResistor }},
+	} {
+		in := c.from
+		before := assesstest.Of(t, in)
+		if f := assesstest.Finding(before, c.id); f != nil {
+			require.NotEqual(t, finding.Stop, f.Level, "%s must not be there before", c.id)
+		}
+		c.change(&in)
+		a := assesstest.Of(t, in)
+		f := assesstest.Finding(a, c.id)
+		require.NotNil(t, f, c.id)
+		assert.Equal(t, finding.Stop, f.Level, c.id)
+		assert.NotEmpty(t, f.Field, c.id)
+		assert.False(t, a.MayPower, c.id)
+		assert.Equal(t, finding.Stop, a.Findings[0].Level, "stops come first")
+	}
+}
+
+// Two dozen sound plans have no stop at all, whatever small things they lack.
+func TestSoundPlansAreNotStopped(t *testing.T) {
+	plans := map[string]plan.Input{"sound": plantest.Sound(), "inverted": plantest.Inverted(), "switched": plantest.Switched(), "one phase out": plantest.OneOut(), "resisted": plantest.Resisted(), "transformed": plantest.Transformed()}
+	with := func(name string, in plan.Input, change func(*plan.Input)) {
+		change(&in)
+		plans[name] = in
+	}
+	with("a thinner cable on a smaller breaker", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "10 m" })
+	with("a long thin cable", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1.5 mm²", "60 m" })
+	with("NEC", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Supply.Volts, in.Plan.Supply.Hertz, in.Plan.Supply.Breaker, in.Plan.Supply.Wire = "240 V", "60 Hz", "15 A", "14 AWG"
+	})
+	with("trimmed", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.TopTrim = "65 %" })
+	with("without a choke", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Choke = false })
+	with("chopper", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Chopper })
+	with("no limit set", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "" })
+	with("armature inductance known", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.Plate.Inductance = "40 mH" })
+	with("reversing at standstill", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" })
+	with("keyed shafts", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Motor.Body.Shaft = "16 mm"
+		in.Plan.Reduction.Stages[0].OnDriving.Held, in.Plan.Reduction.Stages[0].OnDriven = "key", reduction.DescribedFit{Shaft: "20 mm", Held: "key", Hub: "30 mm"}
+	})
+	with("two belts", plantest.Sound(), func(in *plan.Input) {
+		in.Machine.Limits.Spindle = ""
+		in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.PolyV, Steps: []reduction.DescribedStep{{Driver: "60 mm", Driven: "120 mm"}}, Centre: "200 mm", Guarded: true})
+		in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60", To: "120"}
+	})
+	for _, stage := range []reduction.DescribedStage{
+		{Kind: reduction.LinkBelt, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}}, Centre: "400 mm"},
+		{Kind: reduction.Flat, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}}, Centre: "500 mm", Width: "40 mm"},
+		{Kind: reduction.Toothed, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}, Centre: "200 mm", Width: "15 mm"},
+		{Kind: reduction.Chain, Steps: []reduction.DescribedStep{{Driver: "15", Driven: "54"}}, Centre: "300 mm"},
+		{Kind: reduction.Spur, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}},
+		{Kind: reduction.Worm, Steps: []reduction.DescribedStep{{Driver: "2", Driven: "20"}}},
+	} {
+		stage.Guarded = true
+		with("by "+string(stage.Kind), plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages = []reduction.DescribedStage{stage} })
+	}
+	with("three phases in and out", plantest.Inverted(), func(in *plan.Input) {
+		in.Plan.Supply.Phases, in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "3", "5 A"
+	})
+	with("three phases in, fed by one, twice the size", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "8 A" })
+	with("vector", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Mode = "vector" })
+	with("straight on three phases", plantest.Inverted(), func(in *plan.Input) {
+		in.Plan.Supply.Phases, in.Plan.Control.Kind, in.Machine.Jobs[0].Speed = "3", control.Contactor, work.SpeedBand{From: "300", To: "500", Cover: "any"}
+	})
+	with("battery", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc", Breaker: "30 A", Cable: "1 m", Wire: "6 mm²"}
+		in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A", LimitAmps: "15 A", Fused: true, ZeroStart: true}
+		in.Plan.Motor.Plate = motor.Plate{Power: "180 W", Speed: "2600 rpm", Volts: "24 V", Amps: "10 A"}
+		in.Machine.Limits.Spindle = ""
+	})
+	require.GreaterOrEqual(t, len(plans), 24)
+	for name, in := range plans {
+		for _, f := range assesstest.Of(t, in).Findings {
+			assert.False(t, f.Level == finding.Stop && !f.Short, "%s: %s %s", name, f.Title, f.Detail)
+		}
+	}
+}
+
+func TestCautionsStandWhereTheyBelong(t *testing.T) {
+	for _, c := range []struct {
+		id     string
+		from   plan.Input
+		change func(*plan.Input)
+	}{
+		{"control.no-limit", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "" }},
+		{"control.limit-high", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "9 A" }},
+		{"control.limit-low", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "2 A" }},
+		{"control.form-factor", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Choke = false }},
+		{"control.zero-start", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.ZeroStart = false }},
+		{"control.no-volt", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.NoVolt = false }},
+		{"control.volts-low", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Volts = "90 V" }},
+		{"control.volts-low", plantest.Inverted(), func(in *plan.Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" }},
+		{"control.over-plate", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.TopTrim = "110 %" }},
+		{"control.reverse", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" }},
+		{"control.reverse-wanted", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.NeedsReversed = true }},
+		{"supply.near-breaker", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Breaker = "3.5 A" }},
+		{"supply.line-hertz", plantest.Switched(), func(in *plan.Input) { in.Plan.Supply.Hertz = "60 Hz" }},
+		{"motor.thermal-unknown", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "" }},
+		{"reduction.guard.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Guarded = false }},
+		{"reduction.wrap.0.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Centre = "185 mm" }},
+		{"reduction.bend.0.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Section = "B" }},
+		{"reduction.rating.0", plantest.Sound(), func(in *plan.Input) { in.Machine.Jobs[0].Load.Torque = "40 N·m" }},
+		{"reduction.worm.0", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Stages[0] = reduction.DescribedStage{Kind: reduction.Worm, Lead: "4°", Guarded: true, Steps: []reduction.DescribedStep{{Driver: "1", Driven: "10"}}}
+			in.Machine.Limits.Spindle = ""
+		}},
+		{"reduction.rated.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Rated = "3 N·m" }},
+		{"reduction.screw.driven.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Held: "screw"} }},
+		{"reduction.twist.driven.0", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Shaft: "8 mm", Held: "key"}
+		}},
+		{"reduction.measured", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Speeds = reduction.MeasuredSpeeds{Motor: "1500", Spindle: "380"}
+		}},
+		{"work.bearing", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.Bearing = "800 mm" }},
+		{"motor.frame", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.Frame, in.Plan.Motor.Plate.Frame = "80", "71" }},
+		{"supply.drop", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "120 m" }},
+		{"supply.drop", plantest.Switched(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "80 m" }},
+		{"control.one-phase-in", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fed = "3" }},
+		{"control.reverse", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.Reverse = "drive" }},
+		{"reduction.cone.0", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Stages[0].Steps = append(in.Plan.Reduction.Stages[0].Steps, reduction.DescribedStep{Driver: "80 mm", Driven: "140 mm"})
+			in.Machine.Limits.Spindle = ""
+		}},
+		{"work.no-marking", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "lathe" }},
+		{"work.wet", plantest.Sound(), func(in *plan.Input) { in.Machine.Place.Wet = "yes" }},
+		{"work.dust", plantest.Sound(), func(in *plan.Input) { in.Machine.Place.Dust = "yes" }},
+		{"work.air", plantest.Sound(), func(in *plan.Input) { in.Machine.Place.Hot = "yes" }},
+		{"work.doubt.slow.0", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{Torque: "10 N·m", Power: "10 W"}
+			in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60"}
+		}},
+		{"work.stacked.slow", plantest.Sound(), func(in *plan.Input) { in.Machine.Jobs[0].Load.From, in.Machine.Jobs[0].Margin = "comparable", "1.5" }},
+		{"work.feed.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true}}
+		}},
+		{"work.feed-geared.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true, Geared: true}}
+		}},
+		{"work.guess.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Motor.Plate.Speed, in.Plan.Motor.Body.Diameter, in.Machine.Jobs[0].Load.Torque = "", "102 mm", "2.1 N·m"
+			in.Plan.Control.LimitAmps = ""
+		}},
+		{"motor.cannot-reverse", plantest.Switched(), func(in *plan.Input) { in.Plan.Motor.Kind, in.Machine.Limits.NeedsReversed = motor.ShadedPole, true }},
+		{"work.danger-0", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "drill" }},
+		{"work.tangent.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Angle: "50°", Running: []q.Text{"2 kg"}}}
+		}},
+		{"control.supply-unit", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Kind, in.Plan.Control.Volts = control.Chopper, "24 V"
+		}},
+		{"control.battery-start", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Supply = supply.Described{Volts: "180 V", Phases: "dc", Breaker: "20 A"}
+			in.Plan.Control = control.Described{Kind: control.Contactor, Fused: true}
+		}},
+		{"work.spread.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Running: []q.Text{"1 kg", "2 kg"}}}
+		}},
+	} {
+		require.Nil(t, assesstest.Finding(assesstest.Of(t, c.from), c.id), "%s must not be there before", c.id)
+		in := c.from
+		c.change(&in)
+		f := assesstest.Finding(assesstest.Of(t, in), c.id)
+		require.NotNil(t, f, c.id)
+		assert.Equal(t, finding.Caution, f.Level, c.id)
+	}
+}
+
+func TestVoltsShortOfThePlateCutSpeedNotTorque(t *testing.T) {
+	// Common practice, no source: a 130 V motor on a 90 V drive reaches 69 % of its speed.
+	in := plantest.Sound()
+	in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps, in.Plan.Control.Volts = "130 V", "4 A", "90 V"
+	f := assesstest.Finding(assesstest.Of(t, in), "control.volts-low")
+	require.NotNil(t, f)
+	assert.Contains(t, f.Title, "69")
+}
+
+func TestMissingThingsAreAskedForWorkingBackFromTheWork(t *testing.T) {
+	in := plan.Input{Units: "metric"}
+	steps := []struct {
+		field string
+		fill  func()
+	}{
+		{"machine.jobs", func() { in.Machine.Jobs = []work.Job{{ID: "slow", Name: "Slow"}} }},
+		{"machine.jobs[0].speed.from", func() { in.Machine.Jobs[0].Speed.From = "60" }},
+		{"machine.jobs[0].load.torque", func() { in.Machine.Jobs[0].Load.Torque = "2 N·m" }},
+		{"motor.kind", func() { in.Plan.Motor.Kind = motor.PermanentMagnetDC }},
+		{"motor.plate.volts", func() { in.Plan.Motor.Plate.Volts = "180 V" }},
+		{"motor.plate.amps", func() { in.Plan.Motor.Plate.Amps = "2.8 A" }},
+		{"motor.plate.speed", func() { in.Plan.Motor.Plate.Speed = "1750" }},
+		{"control.kind", func() { in.Plan.Control.Kind = control.PhaseAngle }},
+		{"supply.volts", func() { in.Plan.Supply.Volts, in.Plan.Supply.Hertz = "230 V", "50 Hz" }},
+		{"control.amps", func() { in.Plan.Control.Amps = "5 A" }},
+		{"supply.breaker", func() { in.Plan.Supply.Breaker = "10 A" }},
+	}
+	for _, s := range steps {
+		a := assesstest.Of(t, in)
+		assert.Equal(t, s.field, a.Next.Field, a.Next.Text)
+		assert.NotEmpty(t, a.Headline)
+		s.fill()
+	}
+	assert.NotEmpty(t, assesstest.Of(t, in).Reach.Positions)
+}
+
+func TestFixedSpeedIsItsOwnAnswer(t *testing.T) {
+	in := plantest.Switched()
+	in.Machine.Jobs[0].Speed.Cover = "all"
+	a := assesstest.Of(t, in)
+	assert.Equal(t, line.TooSlow, a.Jobs[0].Outcome)
+	f := assesstest.Finding(a, "work.job.slow")
+	require.NotNil(t, f)
+	assert.True(t, f.Short)
+	assert.Equal(t, "machine.jobs[0].speed.cover", f.Field)
+	assert.True(t, a.MayPower, "falling short harms nobody")
+
+	in.Machine.Jobs[0].Speed = work.SpeedBand{From: "30", To: "40", Cover: "any"}
+	assert.Equal(t, line.TooFast, assesstest.Of(t, in).Jobs[0].Outcome)
+}
+
+func TestBreakawayIsWeighedAgainstStartingTorque(t *testing.T) {
+	in := plantest.Switched()
+	in.Plan.Reduction.Stages[0].Count = "3"
+	in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Running: []q.Text{"1 kg"}, Breakaway: []q.Text{"30 kg"}}}
+	f := assesstest.Finding(assesstest.Of(t, in), "work.job.slow")
+	require.NotNil(t, f)
+	assert.Contains(t, f.Title, "break it away")
+	assert.Contains(t, f.Detail, string(motor.StartTorque))
+}
+
+func TestInchFiguresNeverChangeTheAnswer(t *testing.T) {
+	for _, in := range plantest.Demo(t) {
+		metric := assesstest.Of(t, in)
+		in.Units = "inch"
+		inch := assesstest.Of(t, in)
+		for i := range metric.Jobs {
+			assert.Equal(t, metric.Jobs[i].Margin, inch.Jobs[i].Margin)
+		}
+		assert.Equal(t, metric.Reach, inch.Reach)
+		assert.Equal(t, "lbf·ft", inch.Units.Torque)
+		assert.NotEqual(t, metric.Stations, inch.Stations)
+	}
+}
+
+func TestUnusableEntriesAreRefusedByField(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Motor.Plate.Power = "half a horse"
+	in.Machine.Jobs[0].Speed.To = "10"
+	a := assesstest.Of(t, in)
+	assert.Equal(t, []string{"motor.plate.power", "machine.jobs[0].speed.to"}, []string{a.Entries[0].Field, a.Entries[1].Field})
+	in.Units = "cubits"
+	_, err := assess.Assess(in)
+	assert.ErrorContains(t, err, "units")
+}
+
+// No figure without its working: every ID a station, a finding or a setting points to is there.
+func TestEveryWorkingPointedToIsThere(t *testing.T) {
+	inputs := append(plantest.Demo(t), plantest.Sound(), plantest.Inverted(), plantest.Switched())
+	slack := plantest.Sound()
+	slack.Plan.Control.LimitAmps, slack.Plan.Control.Volts, slack.Plan.Reduction.Stages[0].Centre = "", "90 V", "185 mm"
+	lying := plantest.Inverted()
+	lying.Plan.Motor.Plate.Speed, lying.Plan.Motor.Plate.Power = "1250 rpm", "3 kW"
+	for _, in := range append(inputs, slack, lying) {
+		a := assesstest.Of(t, in)
+		known := map[string]bool{"": true}
+		for _, w := range a.Workings {
+			assert.False(t, known[w.ID], "%s twice", w.ID)
+			known[w.ID] = true
+			assert.NotEmpty(t, w.Source.Title, w.ID)
+		}
+		for _, f := range a.Findings {
+			assert.True(t, known[f.Working], "%s points to %s", f.ID, f.Working)
+		}
+		for _, s := range a.Stations {
+			assert.True(t, known[s.Working], "%s points to %s", s.Station, s.Working)
+			for _, figure := range s.Figures {
+				assert.True(t, known[figure.Working], "%s points to %s", s.Station, figure.Working)
+			}
+		}
+		for _, s := range a.Settings {
+			assert.True(t, known[s.Working], s.Name)
+		}
+	}
+}
+
+func TestTheHeadlineCountsWhatIsNotFilledInYet(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: "open", Name: "Open"})
+	assert.Equal(t, "Does one of two jobs. One not filled in yet.", assesstest.Of(t, in).Headline)
+	in.Machine.Jobs = in.Machine.Jobs[1:]
+	assert.Equal(t, "Not enough known yet to judge it.", assesstest.Of(t, in).Headline)
+}
+
+// A series motor's torque and heat both go with amps squared, and its amps are the line's.
+func TestAUniversalMotorOnItsRegulator(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Motor = motor.Described{Kind: motor.Universal, ThermalSwitch: "none", Plate: motor.Plate{Power: "430 W", Speed: "11000 rpm", Volts: "230 V", Amps: "3.6 A", Cooling: "closed"}}
+	in.Plan.Control.Volts, in.Plan.Control.Choke, in.Plan.Control.LimitAmps = "230 V", false, "5 A"
+	s, err := plan.Resolve(in)
+	require.NoError(t, err)
+	tr := line.New(s)
+	require.True(t, tr.Runs)
+	assert.Equal(t, 1.0, tr.Feed.FormFactor)
+	assert.InEpsilon(t, 3.6, tr.InputAmps(), 1e-9)
+	low, high := tr.Powered.Span()
+	assert.InEpsilon(t, 5, high/low, 1e-9, "a fifth of full speed without a tachometer")
+	in.Plan.Control.Feedback = "tacho"
+	s, err = plan.Resolve(in)
+	require.NoError(t, err)
+	low, high = line.New(s).Powered.Span()
+	assert.InEpsilon(t, 20, high/low, 1e-9)
+}
+
+// Worked by hand: 750 W at 75.07 % (230 V, 3.3 A, 0.76) or 74.97 % (400 V, 1.9 A) of three phases, a
+// drive that keeps 95 % with power factor 0.62, or 0.7 for direct current.
+func TestInputAmpsFollowWhatTheFeedLetsTheMotorGive(t *testing.T) {
+	cases := []struct {
+		name   string
+		in     plan.Input
+		change func(*plan.Input)
+		amps   float64
+	}{
+		{"at its plate", plantest.Inverted(), func(*plan.Input) {}, 999.1 / (0.95 * 230 * 0.62)},
+		{"short of volts", plantest.Inverted(), func(in *plan.Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" },
+			750 * (0.575 + 1/0.7497 - 1) / (0.95 * 230 * 0.62)},
+		{"volts and hertz past the plate's", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Supply.Volts, in.Plan.Supply.Phases = "400 V", "3"
+			in.Plan.Control.Volts, in.Plan.Control.BaseHertz, in.Plan.Control.TopHertz = "400 V", "87 Hz", "87 Hz"
+		}, 750 * (400.0/230 + 1/0.7507 - 1) / (0.95 * 400 * 0.62 * 1.7321)},
+		{"half the volts", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Volts = "90 V" },
+			372.85 * (0.5 + 504/372.85 - 1) / (0.95 * 230 * 0.7)},
+		{"a battery that sags by 2.4 V at 10 A", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc", Inside: "0.24 Ω"}
+			in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A"}
+			in.Plan.Motor.Plate = motor.Plate{Power: "180 W", Speed: "4600", Volts: "24 V", Amps: "10 A"}
+		}, 180 * (0.9 + 240.0/180 - 1) / (0.95 * 21.6)},
+	}
+	for _, c := range cases {
+		t.Run(c.name, func(t *testing.T) {
+			c.change(&c.in)
+			s, err := plan.Resolve(c.in)
+			require.NoError(t, err)
+			assert.InEpsilon(t, c.amps, line.New(s).InputAmps(), 0.002)
+		})
+	}
+}
+
+// The measured ratio names the wheel that explains it with the least change, or the rim taken for pitch.
+func TestTheSuspectDiameterIsNamed(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Reduction.Speeds = reduction.MeasuredSpeeds{Motor: "1500 rpm", Spindle: "422 rpm"}
+	f := assesstest.Finding(assesstest.Of(t, in), "reduction.measured")
+	require.NotNil(t, f)
+	assert.Equal(t, finding.Good, f.Level, "3.55 measured, 3.55 worked out")
+	// Outside 80 and 280 mm are pitch 73.4 and 273.4: 3.725 and slip make 3.78.
+	in.Plan.Reduction.Speeds.Spindle = "397 rpm"
+	f = assesstest.Finding(assesstest.Of(t, in), "reduction.measured")
+	require.NotNil(t, f)
+	assert.Equal(t, "reduction.stages[0].measured", f.Field)
+	// 12 % off: a driving pulley 9 mm smaller explains it, the driven one would be 35 mm larger.
+	in.Plan.Reduction.Speeds.Spindle = "375 rpm"
+	f = assesstest.Finding(assesstest.Of(t, in), "reduction.measured")
+	require.NotNil(t, f)
+	assert.Equal(t, "reduction.stages[0].steps[0].driver", f.Field)
+	assert.Contains(t, f.Detail, "71")
+}
+
+// Holes and overlap between a cone's two bands: by hand, 1425 to 1500 rpm through 3 : 1 and 2 : 1.
+func TestCoverageTellsHolesAndOverlap(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine.Limits.Spindle = ""
+	in.Plan.Control.Feedback, in.Plan.Control.Choke = "none", true // 1/15 of full speed
+	in.Machine.Jobs[0].Speed = work.SpeedBand{From: "20", To: "900"}
+	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "100 mm", Driven: "500 mm"}, {Driver: "100 mm", Driven: "250 mm"}}
+	in.Plan.Reduction.Stages[0].Centre = "600 mm"
+	c := assesstest.Of(t, in).Coverage
+	require.Len(t, c.Overlaps, 1)
+	// The slow band ends at 1750/5 · 0.985, the fast begins at 1750/2.5/15 · 0.985.
+	assert.InEpsilon(t, 1750.0/2.5/15*0.985, c.Overlaps[0].FromRPM, 1e-3)
+	assert.InEpsilon(t, 1750.0/5*0.985, c.Overlaps[0].ToRPM, 1e-3)
+	require.Len(t, c.Holes, 2)
+	assert.InEpsilon(t, 20, c.Holes[0].FromRPM, 1e-9)
+	assert.InEpsilon(t, 900, c.Holes[1].ToRPM, 1e-9)
+	assert.InDelta(t, math.Log(1750/2.5*0.985/(1750.0/5/15*0.985))/math.Log(900.0/20), c.Covered, 1e-3)
+}
+
+// Source: common practice, no source: an inverter made for three phases in is sized twice over on one.
+func TestThreePhaseInverterOnOnePhaseIsSizedTwice(t *testing.T) {
+	in := plantest.Inverted()
+	in.Plan.Control.Fed, in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "3", "6.5 A", ""
+	short := assesstest.Finding(assesstest.Of(t, in), "control.amps-short")
+	require.NotNil(t, short)
+	assert.Equal(t, finding.Stop, short.Level, "6.5 A gives 3.25 A for a 3.3 A motor")
+	in.Plan.Control.Amps = "6.6 A"
+	assert.Nil(t, assesstest.Finding(assesstest.Of(t, in), "control.amps-short"))
+	in.Plan.Supply.Phases = "3"
+	in.Plan.Control.Amps = "3.3 A"
+	assert.Nil(t, assesstest.Finding(assesstest.Of(t, in), "control.amps-short"))
+}

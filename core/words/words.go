@@ -1,0 +1,65 @@
+// Package words puts names and numbers into sentences.
+package words
+
+import (
+	"fmt"
+	"strings"
+	"unicode"
+	"unicode/utf8"
+)
+
+var counts = []string{"no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"}
+
+// Count writes a small number as a word: "three"; past ten in figures.
+func Count(n int) string {
+	if n < len(counts) {
+		return counts[n]
+	}
+	return fmt.Sprint(n)
+}
+
+// Capital begins a sentence: its first letter large.
+func Capital(s string) string {
+	first, n := utf8.DecodeRuneInString(s)
+	return string(unicode.ToUpper(first)) + s[n:]
+}
+
+// Sentence ends a title that does not end itself.
+func Sentence(title string) string {
+	if strings.HasSuffix(title, "?") {
+		return title
+	}
+	return title + "."
+}
+
+// LowerFirst puts what began a sentence inside one.
+func LowerFirst(s string) string { return strings.ToLower(s[:1]) + s[1:] }
+
+// Jobs says how many of the jobs are done.
+func Jobs(done, jobs int) string {
+	switch {
+	case jobs == 1 && done == 1:
+		return "the job"
+	case done == jobs && jobs == 2:
+		return "both jobs"
+	case done == jobs:
+		return "all " + Count(jobs) + " jobs"
+	}
+	return Count(done) + " of " + Count(jobs) + " jobs"
+}
+
+// Noun puts a name inside a sentence: its first letter small, unless it is an abbreviation.
+func Noun(name string) string {
+	if len(name) > 1 && name[1] >= 'A' && name[1] <= 'Z' {
+		return name
+	}
+	return LowerFirst(name)
+}
+
+// Named is a name, or what stands in for one that is blank.
+func Named(name, fallback string) string {
+	if strings.TrimSpace(name) != "" {
+		return name
+	}
+	return fallback
+}
