@@ -15,8 +15,9 @@ import (
 // Stations do not import each other; plan resolves them together, line joins them into one model, and of
 // what asks the model (verdict, remedy, search, rank, settings) none uses another.
 var rooms = map[string]string{
-	"quantity": "", "words": "", "finding": "", "source": "", "air": "", "shaft": "", "bounds": "", "wiring": "",
+	"quantity": "", "words": "", "source": "", "air": "", "shaft": "", "bounds": "", "wiring": "",
 	"working":   "source",
+	"finding":   "working",
 	"work":      "air quantity source working",
 	"motor":     "finding quantity shaft source working",
 	"control":   "quantity",
@@ -27,15 +28,15 @@ var rooms = map[string]string{
 	"identify":  "donor finding motor quantity",
 	"plan":      "control finding motor quantity reduction shelf supply work",
 	"openfile":  "bounds plan quantity shelf work",
-	"line":      "air control motor plan quantity reduction source supply work",
+	"line":      "air control motor plan quantity reduction source supply wiring work",
 	"drawing":   "control line quantity reduction",
-	"verdict":   "air control finding line motor plan quantity reduction words work working",
+	"verdict":   "air control finding line motor plan quantity reduction wiring words work working",
 	"remedy":    "control finding line motor plan quantity reduction shelf work",
 	"search":    "drawing line motor plan quantity reduction shelf words work",
 	"rank":      "control line motor plan quantity reduction shelf words",
 	"settings":  "control line motor quantity source work working",
 	"assess":    "air control drawing finding line motor plan quantity reduction remedy settings source supply verdict words work working",
-	"build":     "assess control line motor plan quantity rank reduction shelf supply wiring words",
+	"build":     "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
 	// What tests share.
 	"plan/plantest":     "control motor plan quantity reduction shelf supply work",
 	"assess/assesstest": "assess finding plan settings working",

@@ -2,8 +2,6 @@
 package assess
 
 import (
-	"sort"
-
 	"jiriki/core/drawing"
 	f "jiriki/core/finding"
 	"jiriki/core/line"
@@ -19,24 +17,24 @@ import (
 // Assessment is the answer to a plan: can it do the jobs, what holds it, what to set and what
 // to watch.
 type Assessment struct {
-	Headline   string                     `json:"headline"`
-	MayPower   bool                       `json:"mayPower" doc:"No stop is open, nothing needed is missing"`
-	JobsDone   int                        `json:"jobsDone"`
-	Jobs       []JobResult                `json:"jobs" nullable:"false"`
-	Findings   []f.Finding                `json:"findings" nullable:"false" doc:"Most serious first"`
-	Fixes      map[string][]remedy.Remedy `json:"fixes" doc:"Changes tried for findings that are not a job's, by finding ID"`
-	Next       Next                       `json:"next"`
-	Reach      line.Reach                 `json:"reach"`
-	Stations   []Station                  `json:"stations" nullable:"false" doc:"Supply to work"`
-	Coverage   line.Coverage              `json:"coverage"`
-	Drawing    drawing.Drawing            `json:"drawing"`
-	Settings   []settings.Setting         `json:"settings" nullable:"false"`
-	SpeedPlate line.SpeedPlate            `json:"speedPlate"`
-	Workings   []working.Working          `json:"workings" nullable:"false"`
-	Bench      motor.BenchView            `json:"bench" doc:"What the motor's bench readings come to"`
-	Units      q.Units                    `json:"units"`
-	Entries    []q.FieldError             `json:"entries" nullable:"false" doc:"Entries that cannot be used; the rest is worked out as if they were left empty"`
-	ShelfTried bool                       `json:"-"` // the answer depends on the shelf
+	Headline   string                   `json:"headline"`
+	MayPower   bool                     `json:"mayPower" doc:"No stop is open, nothing needed is missing"`
+	JobsDone   int                      `json:"jobsDone"`
+	Jobs       []JobResult              `json:"jobs" nullable:"false"`
+	Findings   []f.Finding              `json:"findings" nullable:"false" doc:"Most serious first"`
+	Fixes      map[f.ID][]remedy.Remedy `json:"fixes" doc:"Changes tried for findings that are not a job's, by finding ID"`
+	Next       Next                     `json:"next"`
+	Reach      line.Reach               `json:"reach"`
+	Stations   []Station                `json:"stations" nullable:"false" doc:"Supply to work"`
+	Coverage   line.Coverage            `json:"coverage"`
+	Drawing    drawing.Drawing          `json:"drawing"`
+	Settings   []settings.Setting       `json:"settings" nullable:"false"`
+	SpeedPlate line.SpeedPlate          `json:"speedPlate"`
+	Workings   []working.Working        `json:"workings" nullable:"false"`
+	Bench      motor.BenchView          `json:"bench" doc:"What the motor's bench readings come to"`
+	Units      q.Units                  `json:"units"`
+	Entries    []q.FieldError           `json:"entries" nullable:"false" doc:"Entries that cannot be used; the rest is worked out as if they were left empty"`
+	ShelfTried bool                     `json:"-"` // the answer depends on the shelf
 }
 
 // Next is the next unanswered question, working back from the work.
@@ -61,7 +59,7 @@ func Assess(in plan.Input) (Assessment, error) {
 		line.Withhold(results)
 	}
 	a := Assessment{
-		Findings: verdict.Judge(t, in.Units), Reach: t.Reach(), Coverage: t.Coverage(), Drawing: drawing.Of(t), Units: q.UnitsOf(in.Units),
+		Findings: verdict.Findings(t, results, loads, in.Units), Reach: t.Reach(), Coverage: t.Coverage(), Drawing: drawing.Of(t), Units: q.UnitsOf(in.Units),
 		JobsDone: line.CountDone(results), Entries: append([]q.FieldError{}, s.Entries...),
 	}
 	h := remedy.NewFinder(in, t, results)
@@ -72,35 +70,13 @@ func Assess(in plan.Input) (Assessment, error) {
 			result.Remedies = h.ForJob(i)
 		}
 		a.Jobs = append(a.Jobs, result)
-		a.Findings = append(a.Findings, verdict.JobFindings(t, i, results[i], in.Units)...)
 	}
-	a.Findings = append(a.Findings, verdict.RatingFindings(t, loads, in.Units)...)
-	unusable := verdict.EntryFindings(s)
-	a.Findings = append(verdict.Unvouched(s, a.Findings), unusable...)
-	a.Fixes = map[string][]remedy.Remedy{}
+	a.Fixes = map[f.ID][]remedy.Remedy{}
 	if settled {
 		a.Fixes = h.ForFindings(a.Findings)
 	}
-	for i := range a.Findings {
-		a.Findings[i].Working = verdict.WorkingBehind(a.Findings[i])
-	}
-	// What is missing is asked for working back from the work; what is always said comes after the
-	// cautions of this plan.
-	sort.SliceStable(a.Findings, func(i, j int) bool {
-		x, y := a.Findings[i], a.Findings[j]
-		if x.Level != y.Level {
-			return x.Level.Rank() < y.Level.Rank()
-		}
-		if x.Entry != y.Entry {
-			return x.Entry
-		}
-		if x.Level == f.Missing {
-			return verdict.Asked[x.Station] < verdict.Asked[y.Station]
-		}
-		return !x.Always && y.Always
-	})
 	a.ShelfTried = h.ShelfTried
-	a.MayPower = len(unusable) == 0 && verdict.MayPower(a.Findings, t.Runs)
+	a.MayPower = verdict.MayPower(t, a.Findings)
 	a.Headline = headline(a, t)
 	a.Next = next(a)
 	a.Stations = summaries(t, in, a)

@@ -11,6 +11,7 @@ import (
 	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
 	"jiriki/core/supply"
+	"jiriki/core/working"
 )
 
 // Every conductor the workings name carries the breaker named beside it, and heat and flow follow the watts.
@@ -26,7 +27,7 @@ func TestTheCircuitHoldsTogether(t *testing.T) {
 			assert.GreaterOrEqual(t, c.Wire.Carries(s.Supply.Code), c.WireFor, "%s %s", name, code)
 			assert.GreaterOrEqual(t, c.Breaker, tr.InputAmps(), "%s %s", name, code)
 			assert.GreaterOrEqual(t, c.Fuse, tr.InputAmps())
-			known := map[string]bool{}
+			known := map[working.ID]bool{}
 			for _, w := range assesstest.Of(t, in).Workings {
 				known[w.ID] = true
 			}

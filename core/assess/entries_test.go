@@ -125,7 +125,7 @@ func TestNoJobIsDoneByWhatStandsInForAnEntry(t *testing.T) {
 		for _, j := range a.Jobs {
 			assert.NotContains(t, []line.Outcome{line.Does, line.JustDoes}, j.Outcome)
 			assert.Empty(t, j.Remedies)
-			assert.Nil(t, assesstest.Finding(a, "work.job."+j.ID))
+			assert.Nil(t, assesstest.Finding(a, finding.WorkJob.Of(j.ID)))
 		}
 		_, ranked := rank.Motors(in)
 		_, compared := rank.Controls(in)

@@ -17,6 +17,7 @@ import (
 	"jiriki/core/reduction"
 	"jiriki/core/supply"
 	"jiriki/core/work"
+	"jiriki/core/working"
 )
 
 // plateOf is a plausible plate of each kind, for a plan that should run.
@@ -84,7 +85,7 @@ func TestEveryKindRunsOnEveryControlThatSuitsIt(t *testing.T) {
 	assert.GreaterOrEqual(t, tried, 18)
 }
 
-func hasWorking(a assess.Assessment, id string) bool {
+func hasWorking(a assess.Assessment, id working.ID) bool {
 	for _, w := range a.Workings {
 		if w.ID == id {
 			return true
@@ -105,7 +106,7 @@ func TestEveryKindOfMachineStartsSoundly(t *testing.T) {
 			_, err := json.Marshal(a)
 			require.NoError(t, err)
 			assert.Len(t, a.Jobs, len(k.Jobs), k.ID)
-			ids := map[string]bool{}
+			ids := map[working.ID]bool{}
 			for _, w := range a.Workings {
 				assert.False(t, ids[w.ID], "%s: working %s twice", k.ID, w.ID)
 				ids[w.ID] = true

@@ -15,6 +15,7 @@ import (
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/work"
+	"jiriki/core/working"
 )
 
 func TestReachSaysWhatBindsAlongTheWay(t *testing.T) {
@@ -158,7 +159,7 @@ func TestHotThinAirTakesFromTheReach(t *testing.T) {
 	air := assesstest.Finding(a, "work.air")
 	require.NotNil(t, air)
 	assert.Contains(t, air.Detail, "87\u202f% of its torque all day, and the drive gives 66\u202f% of its amps")
-	assert.Equal(t, "work.air", air.Working)
+	assert.Equal(t, working.WorkAir, air.Working)
 	in.Machine.Place = work.Place{Hot: "no", Hottest: "55 °C", Altitude: "900 m"}
 	assert.Equal(t, before, assesstest.Of(t, in).Reach.Positions[0].Continuous, "what is not asked is not read, and 900 m is nothing")
 	in.Machine.Place = work.Place{Hot: "yes", Hottest: "25 °C"}

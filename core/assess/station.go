@@ -18,19 +18,19 @@ import (
 
 // Station is a station as the line shows it: a title, its mark, live figures and a note.
 type Station struct {
-	Station f.Station `json:"station" enum:"supply,control,motor,reduction,work"`
-	Title   string    `json:"title"`
-	Mark    f.Level   `json:"mark" enum:"stop,missing,caution,good" doc:"The most serious finding here"`
-	Figures []Figure  `json:"figures" nullable:"false"`
-	Note    string    `json:"note"`
-	Working string    `json:"working" doc:"ID of the working behind the note, or empty"`
-	Bad     bool      `json:"bad" doc:"The note speaks of a shortfall"`
+	Station f.Station  `json:"station" enum:"supply,control,motor,reduction,work"`
+	Title   string     `json:"title"`
+	Mark    f.Level    `json:"mark" enum:"stop,missing,caution,good" doc:"The most serious finding here"`
+	Figures []Figure   `json:"figures" nullable:"false"`
+	Note    string     `json:"note"`
+	Working working.ID `json:"working" doc:"ID of the working behind the note, or empty"`
+	Bad     bool       `json:"bad" doc:"The note speaks of a shortfall"`
 }
 
 // Figure is a number with its unit, leading to its working.
 type Figure struct {
-	Text    string `json:"text" doc:"Number and unit"`
-	Working string `json:"working" doc:"ID of the working, or empty"`
+	Text    string     `json:"text" doc:"Number and unit"`
+	Working working.ID `json:"working" doc:"ID of the working, or empty"`
 }
 
 func summaries(t *line.Model, in plan.Input, a Assessment) []Station {
@@ -62,7 +62,7 @@ func supplyStation(t *line.Model, in plan.Input) Station {
 		}
 	}
 	if t.Runs {
-		s.Note, s.Working = "draws "+q.Show(t.InputAmps(), q.Current, in.Units)+" at full load", "supply.input"
+		s.Note, s.Working = "draws "+q.Show(t.InputAmps(), q.Current, in.Units)+" at full load", working.SupplyInput
 	}
 	return s
 }
@@ -76,9 +76,9 @@ func controlStation(t *line.Model, in plan.Input) Station {
 	show := func(v float64, d q.Dimension) string { return q.Show(v, d, in.Units) }
 	switch t.Feed.Kind {
 	case motor.DirectCurrent, motor.CutSine:
-		s.Figures = []Figure{{"0–" + show(math.Min(t.Feed.Volts, t.Motor.Volts.Value*math.Max(c.TopTrim, 1)), q.Voltage), "control.volts"}}
+		s.Figures = []Figure{{"0–" + show(math.Min(t.Feed.Volts, t.Motor.Volts.Value*math.Max(c.TopTrim, 1)), q.Voltage), working.ControlVolts}}
 	case motor.VariableHertz:
-		s.Figures = []Figure{{"0–" + show(t.Feed.TopHertz, q.Frequency), "control.base"}}
+		s.Figures = []Figure{{"0–" + show(t.Feed.TopHertz, q.Frequency), working.ControlBase}}
 	case motor.Pulses:
 		s.Figures = []Figure{{show(t.Feed.Volts, q.Voltage), ""}}
 	case motor.Capacitors:
@@ -105,23 +105,23 @@ func motorStation(t *line.Model, in plan.Input) Station {
 	switch {
 	case geared:
 		// What counts is what comes out of its gearbox.
-		s.Figures = append(s.Figures, Figure{q.Show(m.GearTorque(), q.Torque, in.Units), "motor.gear-torque"}, Figure{q.Show(m.Speed.Value/m.Gear.Ratio, q.Speed, in.Units), "motor.gear-speed"})
+		s.Figures = append(s.Figures, Figure{q.Show(m.GearTorque(), q.Torque, in.Units), working.MotorGearTorque}, Figure{q.Show(m.Speed.Value/m.Gear.Ratio, q.Speed, in.Units), working.MotorGearSpeed})
 	case m.Torque.OK():
-		s.Figures = append(s.Figures, Figure{q.Show(m.Torque.Value, q.Torque, in.Units), "motor.torque"})
+		s.Figures = append(s.Figures, Figure{q.Show(m.Torque.Value, q.Torque, in.Units), working.MotorTorque})
 	}
 	if m.Speed.OK() && !geared && m.Kind != motor.Stepper {
 		figure := Figure{Text: q.Show(m.Speed.Value, q.Speed, in.Units)}
 		if m.Speed.Standing != working.Read {
-			figure.Working = "motor.speed"
+			figure.Working = working.MotorSpeed
 		}
 		s.Figures = append(s.Figures, figure)
 	}
 	if t.Runs && !t.Powered.FixedSpeed() {
 		slow := t.SlowSpeed()
-		s.Working = "motor.slow"
+		s.Working = working.MotorSlow
 		s.Note = fmt.Sprintf("%s all day at %s", q.Show(t.Powered.Steady(slow, 1).Torque, q.Torque, in.Units), q.Show(slow, q.Speed, in.Units))
 	} else if t.Runs {
-		s.Working = "motor.start"
+		s.Working = working.MotorStart
 		s.Note = fmt.Sprintf("starts with %s", q.Show(t.Powered.Breakaway().Torque, q.Torque, in.Units))
 	}
 	return s
@@ -133,7 +133,7 @@ func reductionStation(t *line.Model, in plan.Input) Station {
 		return s
 	}
 	p := &t.Reduction.Positions[0]
-	s.Figures = []Figure{{q.Ratio(p.Ratio), "reduction.ratio.0"}, {"keeps " + q.Percent(p.Efficiency), "reduction.keeps"}}
+	s.Figures = []Figure{{q.Ratio(p.Ratio), working.ReductionRatio.Of(0)}, {"keeps " + q.Percent(p.Efficiency), working.ReductionKeeps}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
 		if len(st.Steps) > 0 && st.Kind != reduction.Direct {
@@ -158,11 +158,11 @@ func workStation(t *line.Model, in plan.Input, a Assessment) Station {
 			most = math.Max(most, t.Steady(h*0.9, 1, p).Torque)
 			most = math.Max(most, t.Steady(math.Max(l, h/2), 1, p).Torque)
 		}
-		s.Figures = []Figure{{q.Show(most, q.Torque, in.Units), "reach.torque"}, {q.SpeedRange(low, high, in.Units), "reach.speed"}}
+		s.Figures = []Figure{{q.Show(most, q.Torque, in.Units), working.ReachTorque}, {q.SpeedRange(low, high, in.Units), working.ReachSpeed}}
 	}
 	for _, job := range a.Jobs {
 		if job.Outcome == line.FallsShort || job.Outcome == line.TooSlow || job.Outcome == line.TooFast {
-			s.Note, s.Bad, s.Working = job.Name+" "+job.Short, true, "job.margin."+job.ID
+			s.Note, s.Bad, s.Working = job.Name+" "+job.Short, true, working.JobMargin.Of(job.ID)
 			return s
 		}
 	}

@@ -8,6 +8,7 @@ import (
 
 	"jiriki/core/assess"
 	"jiriki/core/control"
+	"jiriki/core/finding"
 	"jiriki/core/line"
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
@@ -74,12 +75,10 @@ func Plan(in plan.Input) (Build, error) {
 	for _, p := range in.Plan.Prices {
 		b.prices[p.Part] = shelf.Item{Cost: p.Cost}.Price()
 	}
-	out := Build{MayPower: a.MayPower, Make: []Making{}, Approaches: []Approach{}, PowerUp: []PowerUpStep{}}
+	out := Build{MayPower: a.MayPower, Blocked: blocked(a), Make: []Making{}, Approaches: []Approach{}, PowerUp: []PowerUpStep{}}
 	b.parts()
 	out.Take, out.Buy, out.Make = bill(b.take), bill(b.buy), append(out.Make, b.made...)
 	out.Wiring = b.wiring()
-	out.Blocked = blocked(a, out.Wiring)
-	out.MayPower = out.Blocked == ""
 	if b.Runs {
 		out.PowerUp = b.powerUp(in.Units)
 		out.Homemade = b.homemade()
@@ -88,22 +87,17 @@ func Plan(in plan.Input) (Build, error) {
 	return out, nil
 }
 
-// blocked says why a plan may not be powered: an open stop, something missing, or a fault in its wiring.
-func blocked(a assess.Assessment, w Wiring) string {
-	if !a.MayPower {
-		for _, f := range a.Findings {
-			if f.Level.Rank() == 0 && !f.Short {
-				return f.Title
-			}
-		}
-		return a.Next.Text
+// blocked says why a plan may not be powered, as the assessment has it.
+func blocked(a assess.Assessment) string {
+	if a.MayPower {
+		return ""
 	}
-	for _, c := range w.Checks {
-		if !c.OK {
-			return c.Title + ": " + c.Detail
+	for _, f := range a.Findings {
+		if f.Level == finding.Stop && !f.Short {
+			return f.Title
 		}
 	}
-	return ""
+	return a.Next.Text
 }
 
 func bill(parts []Part) Bill {

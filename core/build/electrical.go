@@ -31,7 +31,7 @@ func (b *builder) electrical() {
 	if b.HasOverloadRelay() {
 		b.need("overload", "Overload relay", "set to "+b.show(b.Circuit().Overload, q.Current), "1.0 to 1.15 × plate amps by the code; put back by hand")
 	}
-	if spec, ok := b.spec(); ok && spec.Knob {
+	if spec, ok := b.Wiring(); ok && spec.Knob {
 		b.need("knob", "Potentiometer, knob and screened cable", "5 or 10 kΩ linear", "as the drive's maker allows")
 	}
 	if b.Control.Choke && b.Control.Kind == control.PhaseAngle {
@@ -74,51 +74,11 @@ func (b *builder) chokePart(id, name string) Part {
 	return b.part(id, name, rating, why)
 }
 
-// spec is what the plan wires; false while supply, control and motor do not make a whole.
-func (b *builder) spec() (wiring.Spec, bool) {
-	c, m := b.Control, b.Motor
-	s := wiring.Spec{
-		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: b.HasKnob(),
-		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
-		Unit: b.NeedsSupplyUnit(), Overload: b.HasOverloadRelay(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: b.Supply.Earthed,
-	}
-	switch {
-	case b.Supply.Battery:
-		s.Phases = wiring.Battery
-	case b.Supply.Three:
-		s.Phases = wiring.ThreePhase
-	}
-	known := false
-	if s.Control, known = wiringControls[c.Kind]; !known {
-		return s, false
-	}
-	if s.Motor, known = wiringMotors[m.Kind]; !known {
-		return s, false
-	}
-	// A drive for one phase on a three-phase supply takes two of its lines.
-	if s.Phases == wiring.ThreePhase && s.Control != wiring.Inverter && (s.Control != wiring.Switch || m.Kind != motor.ThreePhase) {
-		s.Phases = wiring.OnePhase
-	}
-	return s, b.Runs
-}
-
-var wiringControls = map[control.Kind]wiring.Control{
-	control.PhaseAngle: wiring.DCDrive, control.Chopper: wiring.DCDrive, control.Inverter: wiring.Inverter, control.SinglePhaseInverter: wiring.OneOut,
-	control.BrushlessDrive: wiring.Brushless, control.StepperDriver: wiring.Stepper, control.Contactor: wiring.Switch, control.CapacitorSet: wiring.Switch,
-	control.VariableTransformer: wiring.Transformer, control.SeriesResistor: wiring.Resistor,
-}
-
-var wiringMotors = map[motor.Kind]wiring.Motor{
-	motor.PermanentMagnetDC: wiring.Armature, motor.WoundDC: wiring.WithField, motor.Universal: wiring.Series, motor.ThreePhase: wiring.ThreeLeads,
-	motor.SplitPhase: wiring.TwoWindings, motor.CapacitorStart: wiring.TwoWindings, motor.CapacitorRun: wiring.TwoWindings, motor.PermanentSplit: wiring.TwoWindings,
-	motor.ShadedPole: wiring.OneWinding, motor.TwoSpeed: wiring.TwoSpeeds, motor.Brushless: wiring.HallMotor, motor.Servo: wiring.HallMotor, motor.Stepper: wiring.StepperMotor,
-}
-
 func (b *builder) wiring() Wiring {
-	spec, ok := b.spec()
+	spec, ok := b.Wiring()
 	if !ok {
 		return Wiring{Diagram: wiring.Diagram{Devices: []wiring.Device{}, Wires: []wiring.Wire{}}, Checks: []wiring.Verdict{}}
 	}
-	d := wiring.Draw(spec)
-	return Wiring{d, d.Check(), true}
+	d, checks := wiring.Looked(spec)
+	return Wiring{Diagram: d, Checks: checks, Known: true}
 }

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"jiriki/core/assess/assesstest"
 	"jiriki/core/build"
 	"jiriki/core/control"
 	"jiriki/core/plan/plantest"
@@ -30,6 +31,12 @@ func TestAnyPlanIsBuilt(t *testing.T) {
 		var refused q.FieldErrors
 		if errTried != nil {
 			require.ErrorAs(t, errTried, &refused)
+		}
+		a := assesstest.Of(t, in)
+		assert.Equal(t, a.MayPower, b.MayPower)
+		assert.Equal(t, a.MayPower, b.Blocked == "")
+		for _, c := range b.Wiring.Checks {
+			assert.True(t, c.OK || !a.MayPower, "may be powered with its wiring unsound: %s", c.ID)
 		}
 		if b.Wiring.Known {
 			wired++

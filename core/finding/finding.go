@@ -1,6 +1,8 @@
 // Package finding is one sentence of a verdict: how serious, where on the line, what and why.
 package finding
 
+import "jiriki/core/working"
+
 // Level is how serious a finding is.
 type Level string
 
@@ -39,15 +41,34 @@ const (
 
 // Finding is one line of the verdict.
 type Finding struct {
-	ID      string  `json:"id" doc:"Stable name, such as motor.fan-cooling"`
-	Level   Level   `json:"level" enum:"stop,missing,caution,good"`
-	Station Station `json:"station" enum:"supply,control,motor,reduction,work"`
-	Title   string  `json:"title"`
-	Detail  string  `json:"detail"`
-	Field   string  `json:"field" doc:"Path of the field that causes it, such as control.currentLimit; may be empty"`
-	Working string  `json:"working" doc:"ID of the working behind its figures, or empty"`
-	Job     string  `json:"job,omitempty" doc:"The job it speaks of, if one"`
-	Always  bool    `json:"always,omitempty" doc:"Said of every plan of this sort, whatever is filled in"`
-	Entry   bool    `json:"entry,omitempty" doc:"An entry that was typed and cannot be used"`
-	Short   bool    `json:"short,omitempty" doc:"A stop for the job only: it falls short, which harms nobody"`
+	ID      ID         `json:"id" doc:"Stable name, such as motor.fan-cooling"`
+	Level   Level      `json:"level" enum:"stop,missing,caution,good"`
+	Station Station    `json:"station" enum:"supply,control,motor,reduction,work"`
+	Title   string     `json:"title"`
+	Detail  string     `json:"detail"`
+	Field   string     `json:"field" doc:"Path of the field that causes it, such as control.currentLimit; may be empty"`
+	Working working.ID `json:"working" doc:"ID of the working behind its figures, or empty"`
+	Job     string     `json:"job,omitempty" doc:"The job it speaks of, if one"`
+	Always  bool       `json:"always,omitempty" doc:"Said of every plan of this sort, whatever is filled in"`
+	Entry   bool       `json:"entry,omitempty" doc:"An entry that was typed and cannot be used"`
+	Fix     Fix        `json:"-"`
+	Short   bool       `json:"short,omitempty" doc:"A stop for the job only: it falls short, which harms nobody"`
 }
+
+// Fix is a sort of change that can be tried for what is unsafe in itself.
+type Fix struct {
+	Sort  FixSort
+	Stage int // of the reduction, where it is one stage's
+}
+
+// FixSort is what is to be brought down, or to fit.
+type FixSort int
+
+// The sorts of change; none for most findings.
+const (
+	NoFix        FixSort = iota
+	TopSpeed             // the spindle can pass its limit
+	RotorSpeed           // the rotor is spun past what it was built for
+	CurrentLimit         // nothing, or too much, holds the motor's current
+	ConeToFit            // one belt does not fit every step of a cone
+)

@@ -37,12 +37,12 @@ func Capacitor(c CapacitorCheck) ([]f.Finding, error) {
 		return nil, err
 	}
 	out := []f.Finding{}
-	say := func(id string, level f.Level, title, detail string) {
-		out = append(out, f.Finding{ID: "capacitor." + id, Level: level, Station: f.Motor, Title: title, Detail: detail})
+	say := func(id f.ID, level f.Level, title, detail string) {
+		out = append(out, f.Finding{ID: id, Level: level, Station: f.Motor, Title: title, Detail: detail})
 	}
-	say("discharge", f.Caution, "Discharge it first", "Unplug, then a resistor of some kilohms across it for some seconds, insulated, before meter or finger. Measure that it is gone.")
+	say(f.CapacitorDischarge, f.Caution, "Discharge it first", "Unplug, then a resistor of some kilohms across it for some seconds, insulated, before meter or finger. Measure that it is gone.")
 	if c.Bulged {
-		say("bulged", f.Stop, "Do not use it again", "Bulged, cracked or leaking it can burst. Replace it whatever it reads.")
+		say(f.CapacitorBulged, f.Stop, "Do not use it again", "Bulged, cracked or leaking it can burst. Replace it whatever it reads.")
 	}
 	if marked.Known && measured.Known {
 		share := measured.SI / marked.SI
@@ -52,30 +52,30 @@ func Capacitor(c CapacitorCheck) ([]f.Finding, error) {
 		}
 		switch {
 		case share < least:
-			say("weak", f.Caution, fmt.Sprintf("Weak: %s of its mark", q.Percent(share)), "The motor starts slowly or hums. Replace it with the same microfarads and at least the same volts.")
+			say(f.CapacitorWeak, f.Caution, fmt.Sprintf("Weak: %s of its mark", q.Percent(share)), "The motor starts slowly or hums. Replace it with the same microfarads and at least the same volts.")
 		case share > most:
-			say("odd", f.Caution, fmt.Sprintf("Reads %s of its mark", q.Percent(share)), "Leaky, or not the capacitor marked. Replace it.")
+			say(f.CapacitorOdd, f.Caution, fmt.Sprintf("Reads %s of its mark", q.Percent(share)), "Leaky, or not the capacitor marked. Replace it.")
 		default:
-			say("sound", f.Good, "Holds what it is marked for", fmt.Sprintf("%s against %s marked.", q.Show(measured.SI, q.Capacitance, q.Metric), q.Show(marked.SI, q.Capacitance, q.Metric)))
+			say(f.CapacitorSound, f.Good, "Holds what it is marked for", fmt.Sprintf("%s against %s marked.", q.Show(measured.SI, q.Capacitance, q.Metric), q.Show(marked.SI, q.Capacitance, q.Metric)))
 		}
 	}
 	if use == "run" && made == "electrolytic" {
-		say("electrolytic", f.Stop, "An electrolytic must not stay in circuit", "It boils and bursts within minutes. A run capacitor is a film or oil type.")
+		say(f.CapacitorElectrolytic, f.Stop, "An electrolytic must not stay in circuit", "It boils and bursts within minutes. A run capacitor is a film or oil type.")
 	}
 	if use == "run" && volts.Known && line.Known && volts.SI < 1.8*line.SI {
-		say("volts", f.Stop, "Marked for too few volts", fmt.Sprintf("A run capacitor sees about twice the line: %s AC or more on %s.", q.Show(math.Ceil(1.8*line.SI/10)*10, q.Voltage, q.Metric), q.Show(line.SI, q.Voltage, q.Metric)))
+		say(f.CapacitorVolts, f.Stop, "Marked for too few volts", fmt.Sprintf("A run capacitor sees about twice the line: %s AC or more on %s.", q.Show(math.Ceil(1.8*line.SI/10)*10, q.Voltage, q.Metric), q.Show(line.SI, q.Voltage, q.Metric)))
 	}
 	switchFindings(rest, clicks, say)
 	return out, nil
 }
 
-func switchFindings(rest, clicks string, say func(id string, level f.Level, title, detail string)) {
+func switchFindings(rest, clicks string, say func(id f.ID, level f.Level, title, detail string)) {
 	switch {
 	case rest == "open":
-		say("switch-open", f.Caution, "Start switch open at rest", "Then it hums and will not start. Clean its contacts, free its weights; blow out the dust.")
+		say(f.CapacitorSwitchOpen, f.Caution, "Start switch open at rest", "Then it hums and will not start. Clean its contacts, free its weights; blow out the dust.")
 	case rest == "closed" && clicks == "no":
-		say("switch-stuck", f.Stop, "Start switch may not open", "Closed at rest and no click: left in, the start winding burns and the capacitor bursts. Free the weights and watch that it opens before it runs loaded.")
+		say(f.CapacitorSwitchStuck, f.Stop, "Start switch may not open", "Closed at rest and no click: left in, the start winding burns and the capacitor bursts. Free the weights and watch that it opens before it runs loaded.")
 	case rest == "closed" && clicks == "yes":
-		say("switch-sound", f.Good, "Start switch works", "Closed at rest and clicks as it slows.")
+		say(f.CapacitorSwitchSound, f.Good, "Start switch works", "Closed at rest and clicks as it slows.")
 	}
 }

@@ -170,14 +170,14 @@ func (n *network) sorted() Sorted {
 		switch {
 		case len(g) == 1:
 			s.add(n.words(g), "alone: nothing reads to it; earth lead, or an open winding", nil)
-			s.say("lone-lead", f.Caution, "A lead with continuity to nothing", n.names[g[0]]+" may be the earth. If it is not, its winding is open and the motor is not worth the bench.")
+			s.say(f.LeadsLoneLead, f.Caution, "A lead with continuity to nothing", n.names[g[0]]+" may be the earth. If it is not, its winding is open and the motor is not worth the bench.")
 		case len(g) == 2 && n.isThermal(g):
 			s.Thermal = strings.Join(n.words(g), " and ")
 			s.add(n.words(g), "thermal switch: next to nothing while cool", nil)
-			s.say("thermal-switch", f.Caution, s.Thermal+": a thermal switch", "Never bin it. Wire it into the enable or the control feed, so that a hot motor stops itself. Some throw it away: a small motor has one because it needs it.")
+			s.say(f.LeadsThermalSwitch, f.Caution, s.Thermal+": a thermal switch", "Never bin it. Wire it into the enable or the control feed, so that a hot motor stops itself. Some throw it away: a small motor has one because it needs it.")
 		case len(g) == 2 && n.allThin(g):
 			s.add(n.words(g), "thin pair: a thermistor or tachometer", nil)
-			s.say("thin-pair", f.Caution, "A thin pair that is no winding", fmt.Sprintf("%s reads %s. A tachometer gives volts when the shaft is spun; a thermistor changes as it is warmed. Keep it for the drive.", strings.Join(n.words(g), " and "), q.Show(n.between(g[0], g[1]), q.Resistance, q.Metric)))
+			s.say(f.LeadsThinPair, f.Caution, "A thin pair that is no winding", fmt.Sprintf("%s reads %s. A tachometer gives volts when the shaft is spun; a thermistor changes as it is warmed. Keep it for the drive.", strings.Join(n.words(g), " and "), q.Show(n.between(g[0], g[1]), q.Resistance, q.Metric)))
 		case len(g) == 2:
 			pairs = append(pairs, g)
 		default:
@@ -219,8 +219,8 @@ func (s *Sorted) add(leads []string, is string, roles []string) {
 	s.Windings = append(s.Windings, Winding{leads, is, roles})
 }
 
-func (s *Sorted) say(id string, level f.Level, title, detail string) {
-	s.Findings = append(s.Findings, f.Finding{ID: "leads." + id, Level: level, Station: f.Motor, Title: title, Detail: detail})
+func (s *Sorted) say(id f.ID, level f.Level, title, detail string) {
+	s.Findings = append(s.Findings, f.Finding{ID: id, Level: level, Station: f.Motor, Title: title, Detail: detail})
 }
 
 func alike(values ...float64) bool {
@@ -242,7 +242,7 @@ func (n *network) three(s *Sorted, g []int) {
 	switch {
 	case math.IsNaN(ab) || math.IsNaN(bc) || math.IsNaN(ac):
 		s.add(names, "three leads, one pair not read", nil)
-		s.say("pair-missing", f.Missing, "Read all three pairs", "Each of "+strings.Join(names, ", ")+" against each other: three readings tell it.")
+		s.say(f.LeadsPairMissing, f.Missing, "Read all three pairs", "Each of "+strings.Join(names, ", ")+" against each other: three readings tell it.")
 	case alike(ab, bc, ac):
 		s.add(names, "three windings alike, joined in star or delta", []string{"phase", "phase", "phase"})
 		s.Verdict = "Three alike: a three-phase motor, or a brushless one if it cogs by hand."
@@ -280,14 +280,14 @@ func (n *network) singlePhase(s *Sorted, g []int, ab, bc, ac float64) {
 	if off > sumWithin {
 		s.add(names, "three leads whose readings do not fit start and run", nil)
 		s.Verdict = "Not common, start and run: the highest reading should be the other two together."
-		s.say("sum-off", f.Caution, "Readings do not add up", fmt.Sprintf("%s against %s for the other two together. Read again with the leads off everything, capacitor too; if it stays so, these leads are something else: speeds of a fan, or a fault.",
+		s.say(f.LeadsSumOff, f.Caution, "Readings do not add up", fmt.Sprintf("%s against %s for the other two together. Read again with the leads off everything, capacitor too; if it stays so, these leads are something else: speeds of a fan, or a fault.",
 			q.Show(highest.ohms, q.Resistance, q.Metric), q.Show(low+high, q.Resistance, q.Metric)))
 		return
 	}
 	s.add(names, "a single-phase motor's run and start windings, joined at one lead", []string{"common", "run, the lower reading", "start, the higher reading"})
 	s.Verdict = fmt.Sprintf("%s is common, %s is run, %s is start.", names[0], names[1], names[2])
 	if alike(low, high) {
-		s.say("both-ways", f.Good, "Run and start are alike", "A motor made to turn either way: swap which of the two has the capacitor.")
+		s.say(f.LeadsBothWays, f.Good, "Run and start are alike", "A motor made to turn either way: swap which of the two has the capacitor.")
 	}
 }
 

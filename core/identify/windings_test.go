@@ -32,11 +32,11 @@ func TestThreeLeadsOfASinglePhaseMotor(t *testing.T) {
 
 	s = leads(t, nil, "1", "2", "30", "2", "3", "10", "1", "3", "8")
 	assert.Contains(t, s.Verdict, "Not common")
-	assert.Equal(t, "leads.sum-off", s.Findings[0].ID)
+	assert.Equal(t, f.LeadsSumOff, s.Findings[0].ID)
 	s = leads(t, nil, "1", "2", "30.1", "2", "3", "15", "1", "3", "15.2")
-	assert.Equal(t, "leads.both-ways", s.Findings[0].ID, "run and start alike: made to turn either way")
+	assert.Equal(t, f.LeadsBothWays, s.Findings[0].ID, "run and start alike: made to turn either way")
 	s = leads(t, nil, "1", "2", "30", "2", "3", "15")
-	assert.Equal(t, "leads.pair-missing", s.Findings[0].ID)
+	assert.Equal(t, f.LeadsPairMissing, s.Findings[0].ID)
 }
 
 func TestLeadsOfOtherMotors(t *testing.T) {
@@ -53,7 +53,7 @@ func TestLeadsOfOtherMotors(t *testing.T) {
 	assert.Contains(t, leads(t, nil, "1", "2", "7", "2", "3", "9", "3", "4", "11").Verdict, "Many leads")
 	assert.NotEmpty(t, leads(t, nil).Verdict)
 	lone := leads(t, nil, "1", "2", "7", "1", "pe", "open")
-	assert.Equal(t, "leads.lone-lead", lone.Findings[0].ID)
+	assert.Equal(t, f.LeadsLoneLead, lone.Findings[0].ID)
 }
 
 // A thin pair that reads next to nothing is a thermal switch, wherever it stands; one that reads
@@ -65,7 +65,7 @@ func TestAThermalSwitchIsFoundAndKept(t *testing.T) {
 	assert.Contains(t, s.Verdict, "One winding", "the rest is still sorted")
 	s = leads(t, []string{"white", "yellow"}, "red", "black", "7.6", "white", "yellow", "1.8 kΩ")
 	assert.Empty(t, s.Thermal)
-	assert.Equal(t, "leads.thin-pair", s.Findings[0].ID)
+	assert.Equal(t, f.LeadsThinPair, s.Findings[0].ID)
 	assert.Empty(t, leads(t, nil, "red", "black", "0.4").Thermal, "a strong motor's winding")
 	assert.Equal(t, "p and q", leads(t, nil, "u", "v", "4.1", "v", "w", "4.2", "u", "w", "4.15", "p", "q", "0.1").Thermal)
 }
@@ -81,11 +81,11 @@ func TestBadLeadsAreRefusedAtTheirPlace(t *testing.T) {
 	}
 }
 
-func checked(t *testing.T, c CapacitorCheck) map[string]f.Level {
+func checked(t *testing.T, c CapacitorCheck) map[f.ID]f.Level {
 	t.Helper()
 	list, err := Capacitor(c)
 	require.NoError(t, err)
-	out := map[string]f.Level{}
+	out := map[f.ID]f.Level{}
 	for _, one := range list {
 		out[one.ID] = one.Level
 	}
@@ -93,20 +93,20 @@ func checked(t *testing.T, c CapacitorCheck) map[string]f.Level {
 }
 
 func TestCapacitorAndSwitchCheck(t *testing.T) {
-	assert.Contains(t, checked(t, CapacitorCheck{}), "capacitor.discharge")
-	assert.Equal(t, f.Good, checked(t, CapacitorCheck{Use: "start", Marked: "100 µF", Measured: "112 µF"})["capacitor.sound"])
-	assert.Equal(t, f.Caution, checked(t, CapacitorCheck{Use: "run", Marked: "20", Measured: "16"})["capacitor.weak"])
-	assert.Equal(t, f.Caution, checked(t, CapacitorCheck{Use: "run", Marked: "20", Measured: "24"})["capacitor.odd"])
-	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{Bulged: true})["capacitor.bulged"])
-	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{Use: "run", Made: "electrolytic"})["capacitor.electrolytic"])
+	assert.Contains(t, checked(t, CapacitorCheck{}), f.CapacitorDischarge)
+	assert.Equal(t, f.Good, checked(t, CapacitorCheck{Use: "start", Marked: "100 µF", Measured: "112 µF"})[f.CapacitorSound])
+	assert.Equal(t, f.Caution, checked(t, CapacitorCheck{Use: "run", Marked: "20", Measured: "16"})[f.CapacitorWeak])
+	assert.Equal(t, f.Caution, checked(t, CapacitorCheck{Use: "run", Marked: "20", Measured: "24"})[f.CapacitorOdd])
+	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{Bulged: true})[f.CapacitorBulged])
+	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{Use: "run", Made: "electrolytic"})[f.CapacitorElectrolytic])
 	// Common practice, no source: 250 V for 120 V, 440 V for 240 V.
 	for volts, line := range map[q.Text]q.Text{"250 V": "120 V", "440 V": "240 V"} {
-		assert.NotContains(t, checked(t, CapacitorCheck{Use: "run", Volts: volts, Line: line}), "capacitor.volts")
+		assert.NotContains(t, checked(t, CapacitorCheck{Use: "run", Volts: volts, Line: line}), f.CapacitorVolts)
 	}
-	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{Use: "run", Volts: "250 V", Line: "240 V"})["capacitor.volts"])
-	assert.Equal(t, f.Caution, checked(t, CapacitorCheck{AtRest: "open"})["capacitor.switch-open"])
-	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{AtRest: "closed", Clicks: "no"})["capacitor.switch-stuck"])
-	assert.Equal(t, f.Good, checked(t, CapacitorCheck{AtRest: "closed", Clicks: "yes"})["capacitor.switch-sound"])
+	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{Use: "run", Volts: "250 V", Line: "240 V"})[f.CapacitorVolts])
+	assert.Equal(t, f.Caution, checked(t, CapacitorCheck{AtRest: "open"})[f.CapacitorSwitchOpen])
+	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{AtRest: "closed", Clicks: "no"})[f.CapacitorSwitchStuck])
+	assert.Equal(t, f.Good, checked(t, CapacitorCheck{AtRest: "closed", Clicks: "yes"})[f.CapacitorSwitchSound])
 	_, err := Capacitor(CapacitorCheck{Marked: "a lot"})
 	assert.Error(t, err)
 }

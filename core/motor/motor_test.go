@@ -147,7 +147,7 @@ func TestAPlateThatLies(t *testing.T) {
 	assert.True(t, has(resolved(t, odd), "motor.slip", f.Caution), "17 % slip")
 }
 
-func has(m *Resolved, id string, level f.Level) bool {
+func has(m *Resolved, id f.ID, level f.Level) bool {
 	for _, one := range m.Findings(q.Metric) {
 		if one.ID == id && one.Level == level {
 			return true
@@ -214,7 +214,7 @@ func TestThermalSwitchLeftOutIsAStop(t *testing.T) {
 func TestWorkingsCarryTheNumbers(t *testing.T) {
 	for _, d := range []Described{scrubber(), conveyor(), sawMotor()} {
 		m := resolved(t, d)
-		ids := map[string]bool{}
+		ids := map[working.ID]bool{}
 		for _, w := range m.Workings(q.Metric) {
 			assert.False(t, ids[w.ID], "%s twice", w.ID)
 			ids[w.ID] = true

@@ -43,13 +43,13 @@ func TestPlatesThatLie(t *testing.T) {
 		}, f.Caution},
 	} {
 		d := c.sound()
-		assert.False(t, has(resolved(t, d), "motor."+id, c.level), "%s on a sound plate", id)
+		assert.False(t, has(resolved(t, d), f.ID("motor."+id), c.level), "%s on a sound plate", id)
 		c.lie(&d)
-		assert.True(t, has(resolved(t, d), "motor."+id, c.level), id)
+		assert.True(t, has(resolved(t, d), f.ID("motor."+id), c.level), id)
 	}
 	for kind, id := range map[Kind]string{WoundDC: "field-loss", CapacitorStart: "start-circuit", SplitPhase: "start-circuit", PermanentSplit: "stored-charge"} {
 		d, _ := specimen(kind)
-		assert.True(t, has(resolved(t, d), "motor."+id, f.Caution), id)
+		assert.True(t, has(resolved(t, d), f.ID("motor."+id), f.Caution), id)
 	}
 }
 

@@ -6,7 +6,6 @@ import (
 	"math"
 	"reflect"
 	"slices"
-	"strconv"
 	"strings"
 
 	"jiriki/core/control"
@@ -151,22 +150,20 @@ func beatsFor(job int, a, b attempt) bool {
 
 // ForFindings are the changes to offer for what is unsafe in itself: a spindle that can pass its limit,
 // a motor with nothing to hold its current.
-func (h *Finder) ForFindings(findings []finding.Finding) map[string][]Remedy {
-	out := map[string][]Remedy{}
+func (h *Finder) ForFindings(findings []finding.Finding) map[finding.ID][]Remedy {
+	out := map[finding.ID][]Remedy{}
 	for _, f := range findings {
 		var options []attempt
-		switch f.ID {
-		case "work.top-speed":
+		switch f.Fix.Sort {
+		case finding.TopSpeed:
 			options = append(h.trimUnderLimit(), h.changeUnderLimit()...)
-		case "control.rotor-speed":
+		case finding.RotorSpeed:
 			options = h.slowerRotor()
-		case "control.no-limit", "control.limit-high", "control.amps-short":
+		case finding.CurrentLimit:
 			h.tryAll()
 			options = h.limitFor()
-		default:
-			if n, ok := strings.CutPrefix(f.ID, "reduction.cone."); ok {
-				options = h.turnedCone(n)
-			}
+		case finding.ConeToFit:
+			options = h.turnedCone(f.Fix.Stage)
 		}
 		for _, o := range options {
 			out[f.ID] = append(out[f.ID], o.Remedy)
@@ -176,12 +173,8 @@ func (h *Finder) ForFindings(findings []finding.Finding) map[string][]Remedy {
 }
 
 // turnedCone turns the driven steps of a cone to the diameters at which the first step's belt fits
-// them all. n is the stage, in words.
-func (h *Finder) turnedCone(n string) []attempt {
-	i, err := strconv.Atoi(n)
-	if err != nil || i >= len(h.now.Reduction.Stages) {
-		return nil
-	}
+// them all.
+func (h *Finder) turnedCone(i int) []attempt {
 	stage := h.now.Reduction.Stages[i]
 	length := stage.Steps[0].Length
 	changed := h.withStages()

@@ -16,11 +16,11 @@ import (
 
 // Setting is one thing to dial in on the control, with its working.
 type Setting struct {
-	Name    string `json:"name"`
-	Value   string `json:"value"`
-	Watch   string `json:"watch" doc:"What to watch while setting it"`
-	Other   string `json:"other" doc:"What the other school does, where practice disagrees"`
-	Working string `json:"working" doc:"ID of its working, by which it is ticked off too"`
+	Name    string     `json:"name"`
+	Value   string     `json:"value"`
+	Watch   string     `json:"watch" doc:"What to watch while setting it"`
+	Other   string     `json:"other" doc:"What the other school does, where practice disagrees"`
+	Working working.ID `json:"working" doc:"ID of its working, by which it is ticked off too"`
 }
 
 // Sheet gathers settings and their workings together.
@@ -34,15 +34,15 @@ type Sheet struct {
 
 // dial is a setting as it is written down: what, how much, by which relation, with what to watch.
 type dial struct {
-	id, name, value, formula, substituted, watch, other string
-	from                                                source.ID
+	id                                              working.ID
+	name, value, formula, substituted, watch, other string
+	from                                            source.ID
 }
 
 func (s *Sheet) add(d dial) {
-	id := "setting." + d.id
-	s.Settings = append(s.Settings, Setting{d.name, d.value, d.watch, d.other, id})
+	s.Settings = append(s.Settings, Setting{Name: d.name, Value: d.value, Watch: d.watch, Other: d.other, Working: d.id})
 	s.Workings = append(s.Workings, working.Working{
-		ID: id, Station: "control", Label: d.name, Value: d.value, Formula: d.formula, Substituted: d.substituted,
+		ID: d.id, Station: d.id.Station(), Label: d.name, Value: d.value, Formula: d.formula, Substituted: d.substituted,
 		Assumes: []string{}, Source: source.Find(d.from), Standing: working.Computed,
 	})
 }
@@ -138,7 +138,15 @@ func (s *Sheet) ramps() {
 			seconds = math.Max(usualRamp, rampMargin*least)
 		}
 	}
-	s.add(dial{"accel", "Acceleration", s.show(seconds, q.Duration), formula, put, "Longer if the current limit acts during the run-up.", "", source.RampTimes})
+	s.add(dial{
+		id:          working.SettingAccel,
+		name:        "Acceleration",
+		value:       s.show(seconds, q.Duration),
+		formula:     formula,
+		substituted: put,
+		watch:       "Longer if the current limit acts during the run-up.",
+		from:        source.RampTimes,
+	})
 	watch := "Longer with a heavy wheel: braking hard can undo a thread or trip the drive."
 	if spin.energy > 0 {
 		put = fmt.Sprintf("%s turns in it at full speed; %s", joules(spin.energy), put)
@@ -146,7 +154,15 @@ func (s *Sheet) ramps() {
 	if spin.coast > 0 {
 		put += fmt.Sprintf("; left alone it coasts for %s, J·ω / T_friction", s.show(spin.coast, q.Duration))
 	}
-	s.add(dial{"decel", "Deceleration", s.show(seconds, q.Duration), "not shorter than it took to get there", put, watch, "", source.RampTimes})
+	s.add(dial{
+		id:          working.SettingDecel,
+		name:        "Deceleration",
+		value:       s.show(seconds, q.Duration),
+		formula:     "not shorter than it took to get there",
+		substituted: put,
+		watch:       watch,
+		from:        source.RampTimes,
+	})
 }
 
 // joules writes an energy in motion, which watt-hours would make too small to read.
@@ -170,8 +186,15 @@ func (s *Sheet) currentLimit() {
 		}
 		limit = chosen
 	}
-	s.add(dial{"limit", "Current limit", s.show(limit, q.Current), "I_limit ≤ 1.5·I_plate, within 1.5·I_drive", put,
-		"Set it before the motor ever drives the machine; lower where a jam must let go sooner.", "", source.CurrentLimit})
+	s.add(dial{
+		id:          working.SettingLimit,
+		name:        "Current limit",
+		value:       s.show(limit, q.Current),
+		formula:     "I_limit ≤ 1.5·I_plate, within 1.5·I_drive",
+		substituted: put,
+		watch:       "Set it before the motor ever drives the machine; lower where a jam must let go sooner.",
+		from:        source.CurrentLimit,
+	})
 }
 
 // knobs says what tells the drive how fast, and what starts it.
@@ -183,10 +206,26 @@ func (s *Sheet) knobs() {
 	if s.Control.Knob != "pot" {
 		watch = "Screened lead, the screen earthed at the drive only."
 	}
-	s.add(dial{"knob", "Speed command", value, "as the drive's maker allows", "a knob, or a signal", watch, "", source.KnobWiring})
+	s.add(dial{
+		id:          working.SettingKnob,
+		name:        "Speed command",
+		value:       value,
+		formula:     "as the drive's maker allows",
+		substituted: "a knob, or a signal",
+		watch:       watch,
+		from:        source.KnobWiring,
+	})
 	start := "a switch that stays, on its enable"
 	if s.Control.Momentary {
 		start = "two buttons, start and stop, on its enable"
 	}
-	s.add(dial{"enable", "Start and stop", start, "enable, not mains", "mains switching skips the ramps and locks it out for seconds", "The thermal switch and the stop sit in the same loop.", "", source.KnobWiring})
+	s.add(dial{
+		id:          working.SettingEnable,
+		name:        "Start and stop",
+		value:       start,
+		formula:     "enable, not mains",
+		substituted: "mains switching skips the ramps and locks it out for seconds",
+		watch:       "The thermal switch and the stop sit in the same loop.",
+		from:        source.KnobWiring,
+	})
 }

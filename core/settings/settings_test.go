@@ -15,6 +15,7 @@ import (
 	q "jiriki/core/quantity"
 	"jiriki/core/supply"
 	"jiriki/core/work"
+	"jiriki/core/working"
 )
 
 func setting(t *testing.T, in plan.Input, name string) Setting {
@@ -125,7 +126,7 @@ func TestEveryControlHasItsSettings(t *testing.T) {
 	for name, in := range map[string]plan.Input{"phase-angle": plantest.Sound(), "inverter": plantest.Inverted(), "switch": plantest.Switched(), "stepper": stepping, "brushless": brushless, "variac": old, "resistor": wasteful, "one phase out": single} {
 		settings := settingsOf(t, in)
 		require.NotEmpty(t, settings, name)
-		seen := map[string]bool{}
+		seen := map[working.ID]bool{}
 		for _, s := range settings {
 			assert.False(t, seen[s.Working], "%s: %s twice", name, s.Name)
 			seen[s.Working] = true

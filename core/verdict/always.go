@@ -1,8 +1,6 @@
 package verdict
 
 import (
-	"fmt"
-
 	f "jiriki/core/finding"
 	"jiriki/core/work"
 )
@@ -15,22 +13,20 @@ func (v *verdict) alwaysFindings() {
 	if !v.Runs {
 		return
 	}
-	say := func(station f.Station, id, field, title, detail string) {
-		v.list = append(v.list, f.Finding{ID: string(station) + "." + id, Level: f.Caution, Station: station, Title: title, Detail: detail, Field: field, Always: true})
-	}
+	say := func(id f.ID, field, title, detail string) { v.add(id, f.Caution, field, title, detail).Always = true }
 	how := "knob at zero, through the current limit or a lamp in series"
 	if v.Powered.FixedSpeed() {
 		how = "with a stop in reach"
 	}
-	say(f.Motor, "first-power", "motor.plate.power", "The first power-up", "Motor clamped, belt off, "+how+". One hand only, and stand aside of the plane it turns in.")
-	say(f.Work, "hands", "machine.kind", "Hands, hair and sleeves", "No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of where you stand.")
+	say(f.MotorFirstPower, "motor.plate.power", "The first power-up", "Motor clamped, belt off, "+how+". One hand only, and stand aside of the plane it turns in.")
+	say(f.WorkHands, "machine.kind", "Hands, hair and sleeves", "No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of where you stand.")
 	for i, d := range work.FindKind(v.Machine.Kind).Dangers {
-		say(f.Work, fmt.Sprintf("danger-%d", i), "machine.kind", d.Title, d.Words)
+		say(f.WorkDanger.Of(i), "machine.kind", d.Title, d.Words)
 	}
 	if what := work.FindKind(v.Machine.Kind).Throws; what != "" {
-		say(f.Control, "chips", "control.enclosed", "Keep "+what+" off the drive", "What gets in shorts terminals and blocks its cooling. Mount it away from the spray and from vibration.")
+		say(f.ControlChips, "control.enclosed", "Keep "+what+" off the drive", "What gets in shorts terminals and blocks its cooling. Mount it away from the spray and from vibration.")
 	}
 	if sparks[v.Machine.Kind] && v.Motor.Kind.Brushed() {
-		say(f.Motor, "sparks", "motor.plate.cooling", "Brushes spark", "Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor without brushes.")
+		say(f.MotorSparks, "motor.plate.cooling", "Brushes spark", "Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor without brushes.")
 	}
 }

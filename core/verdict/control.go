@@ -8,26 +8,27 @@ import (
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/working"
 )
 
 func (v *verdict) controlFindings() {
 	c, m := v.Control, v.Motor
 	if c.Kind == "" {
-		v.add(f.Control, "kind", f.Missing, "control.kind", "What will control it?", "Choose a drive or a plain switch that suits this motor.")
+		v.add(f.ControlKind, f.Missing, "control.kind", "What will control it?", "Choose a drive or a plain switch that suits this motor.")
 		return
 	}
 	ok, why := line.Suits(v.Stations)
 	if !ok {
-		v.add(f.Control, "suits", f.Stop, "control.kind", "This control does not suit the motor", why)
+		v.add(f.ControlSuits, f.Stop, "control.kind", "This control does not suit the motor", why)
 		return
 	}
 	if c.Kind == control.Contactor && m.Kind == motor.ThreePhase && !v.Supply.Three && v.Supply.Volts > 0 {
-		v.add(f.Control, "phases", f.Stop, "control.kind", "Three-phase motor on a single-phase switch",
+		v.add(f.ControlPhases, f.Stop, "control.kind", "Three-phase motor on a single-phase switch",
 			"On one phase it hums, will not start, and burns. Use a single-phase-input inverter.")
 		return
 	}
 	if v.Runs {
-		v.add(f.Control, "suits-good", f.Good, "control.kind", "Control suits the motor", why)
+		v.add(f.ControlSuitsGood, f.Good, "control.kind", "Control suits the motor", why)
 		v.voltsFindings()
 		v.ampsFindings()
 		v.speedFindings()
@@ -43,24 +44,24 @@ func (v *verdict) voltsFindings() {
 	case motor.DirectCurrent, motor.CutSine:
 		switch {
 		case share < 0.97:
-			v.add(f.Control, "volts-low", f.Caution, "control.volts", "Reaches "+q.Percent(share)+" of plate speed",
-				fmt.Sprintf("%s at most out of this drive for a %s motor. Torque is untouched; top speed is lower.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+			v.add(f.ControlVoltsLow, f.Caution, "control.volts", "Reaches "+q.Percent(share)+" of plate speed",
+				fmt.Sprintf("%s at most out of this drive for a %s motor. Torque is untouched; top speed is lower.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage))).Working = working.ControlVolts
 		case share > 1.15 && !c.Trimmed:
 			field := "control.topTrim"
 			if !c.DCDrive() {
 				field = "control.kind"
 			}
-			v.add(f.Control, "volts-high", f.Caution, field, "Drive can give more than the motor's volts",
-				fmt.Sprintf("%s out for a %s motor. %s", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.keepsVoltsDown()))
+			v.add(f.ControlVoltsHigh, f.Caution, field, "Drive can give more than the motor's volts",
+				fmt.Sprintf("%s out for a %s motor. %s", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.keepsVoltsDown())).Working = working.ControlVolts
 		}
 	case motor.VariableHertz:
 		if share < 0.9 {
-			v.add(f.Control, "volts-low", f.Caution, "motor.plate.volts", "Motor wired for more volts than the inverter has",
+			v.add(f.ControlVoltsLow, f.Caution, "motor.plate.volts", "Motor wired for more volts than the inverter has",
 				fmt.Sprintf("%s out for %s windings: torque weakens from %s up. If the plate shows two voltages, set the links for the lower one.",
-					v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.show(v.Feed.BaseHertz, q.Frequency)))
+					v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.show(v.Feed.BaseHertz, q.Frequency))).Working = working.ControlVolts
 		}
 		if rated := m.Volts.Value / m.Hertz.Value; c.BaseHertz > 0 && v.Feed.Volts/c.BaseHertz > 1.1*rated && c.BaseHertz < 0.9*m.Hertz.Value*share {
-			v.add(f.Control, "overflux", f.Caution, "control.baseHertz", "Base hertz set low for these volts",
+			v.add(f.ControlOverflux, f.Caution, "control.baseHertz", "Base hertz set low for these volts",
 				"The iron saturates and the motor heats. Set it to the plate's hertz.")
 		}
 	case motor.OnTheLine:

@@ -8,13 +8,14 @@ import (
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/working"
 )
 
 // placeFindings are what wet, dust and heat ask of motor and drive [common practice].
 func (v *verdict) placeFindings() {
 	place, open := v.Machine.Place, v.Motor.Cooling == "own-fan"
 	if place.Wet == "yes" {
-		v.add(f.Work, "wet", f.Caution, "machine.place.wet", "It gets wet here",
+		v.add(f.WorkWet, f.Caution, "machine.place.wet", "It gets wet here",
 			"Motor, drive and switch need enclosures made for splashing, a residual-current device ahead of them, and cable entries from below. Local code and a licensed electrician decide.")
 	}
 	if place.Dust == "yes" && open {
@@ -22,7 +23,7 @@ func (v *verdict) placeFindings() {
 		if v.Motor.Kind.Brushed() {
 			detail = "Brushes spark, and fine dust burns. Use a closed motor, best one without brushes, and keep the dust swept up."
 		}
-		v.add(f.Work, "dust", f.Caution, "machine.place.dust", "Dust round the motor", detail)
+		v.add(f.WorkDust, f.Caution, "machine.place.dust", "Dust round the motor", detail)
 	}
 	v.airFinding()
 }
@@ -45,5 +46,5 @@ func (v *verdict) airFinding() {
 	if v.Feed.Kind == motor.Pulses || v.Feed.Kind == motor.Capacitors {
 		motorIs = "the winding sheds less heat, which the reach of this motor does not show: feel it after the first hour"
 	}
-	v.add(f.Work, "air", f.Caution, field, title, fmt.Sprintf("Plates mean air up to %s and 1000 m above the sea. Here %s.", v.show(air.Rated, q.Temperature), motorIs))
+	v.add(f.WorkAir, f.Caution, field, title, fmt.Sprintf("Plates mean air up to %s and 1000 m above the sea. Here %s.", v.show(air.Rated, q.Temperature), motorIs)).Working = working.WorkAir
 }

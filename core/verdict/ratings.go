@@ -9,19 +9,19 @@ import (
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/words"
+	"jiriki/core/working"
 )
 
 // closeToRating is from where a belt's share of its rating is worth a caution.
 const closeToRating = 0.9
 
-// RatingFindings say how hard the jobs work the belts and chains.
-func RatingFindings(t *line.Model, loads []line.BeltLoad, sys q.System) []f.Finding {
-	v := &verdict{Model: t, sys: sys}
+// ratingFindings say how hard the jobs work the belts and chains.
+func (v *verdict) ratingFindings(loads []line.BeltLoad) {
 	for i, s := range loads {
 		if s.Count == 0 || s.Share < closeToRating {
 			continue
 		}
-		stage := t.Reduction.Stages[i]
+		stage := v.Reduction.Stages[i]
 		what, more := "belt", "A larger pulley on this stage, a second belt, or a wider section carries more."
 		switch stage.Kind {
 		case reduction.Chain:
@@ -29,15 +29,14 @@ func RatingFindings(t *line.Model, loads []line.BeltLoad, sys q.System) []f.Find
 		case reduction.Spur:
 			what, more = "pair of gears", "Wider or coarser gears, or a harder metal, carry more; a key made to shear saves the teeth in a jam."
 		}
-		title := fmt.Sprintf("%s works the %s%s to %s of its rating", s.Job, what, t.OfStage(i), q.Percent(s.Share))
+		title := fmt.Sprintf("%s works the %s%s to %s of its rating", s.Job, what, v.OfStage(i), q.Percent(s.Share))
 		long := "for ever"
 		if s.Brief {
 			long = "for some seconds"
 		}
-		v.add(f.Reduction, fmt.Sprintf("rating.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), words.Capital(title),
-			fmt.Sprintf("%s of pull at %s, %s is what it carries %s. %s", v.show(s.Pull, q.Force), v.show(s.Speed, q.SurfaceSpeed), v.show(s.Rated, q.Force), long, more))
+		v.add(f.ReductionRating.Of(i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), words.Capital(title),
+			fmt.Sprintf("%s of pull at %s, %s is what it carries %s. %s", v.show(s.Pull, q.Force), v.show(s.Speed, q.SurfaceSpeed), v.show(s.Rated, q.Force), long, more)).Working = working.ReductionRating.Of(i)
 	}
-	return v.list
 }
 
 // ratioOff is how far a measured ratio may lie from the worked-out one before a diameter is doubted:
@@ -50,13 +49,13 @@ func (v *verdict) measuredFinding() {
 		return
 	}
 	if math.Abs(m.Off) <= ratioOff {
-		v.add(f.Reduction, "measured", f.Good, "reduction.speeds.spindle", "Measured ratio agrees",
-			fmt.Sprintf("%s measured, %s worked out: %s of slip.", q.Ratio(m.Measured), q.Ratio(m.Expected), q.Percent(math.Max(m.Slip, 0))))
+		v.add(f.ReductionMeasured, f.Good, "reduction.speeds.spindle", "Measured ratio agrees",
+			fmt.Sprintf("%s measured, %s worked out: %s of slip.", q.Ratio(m.Measured), q.Ratio(m.Expected), q.Percent(math.Max(m.Slip, 0)))).Working = working.ReductionMeasured
 		return
 	}
 	field, words := v.suspect(m)
-	v.add(f.Reduction, "measured", f.Caution, field, "Measured ratio is "+q.Percent(math.Abs(m.Off))+" off",
-		fmt.Sprintf("%s measured, %s worked out: more than belts slip. %s", q.Ratio(m.Measured), q.Ratio(m.Expected), words))
+	v.add(f.ReductionMeasured, f.Caution, field, "Measured ratio is "+q.Percent(math.Abs(m.Off))+" off",
+		fmt.Sprintf("%s measured, %s worked out: more than belts slip. %s", q.Ratio(m.Measured), q.Ratio(m.Expected), words)).Working = working.ReductionMeasured
 }
 
 // suspect names the wheel that explains a measured ratio with the least change to its size, or the

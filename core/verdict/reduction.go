@@ -5,60 +5,57 @@ import (
 	"math"
 
 	f "jiriki/core/finding"
-	"jiriki/core/line"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/working"
 )
 
 // reductionFindings looks at every stage's wrap, bend, belt speed, cone lengths and guard.
-func reductionFindings(t *line.Model, sys q.System) []f.Finding {
-	v := &verdict{Model: t, sys: sys}
-	if t.Reduction.Missing != "" {
-		if field := "reduction." + t.Reduction.Missing; !t.Refuses(field) {
-			v.add(f.Reduction, "missing", f.Missing, field, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
+func (v *verdict) reductionFindings() {
+	if v.Reduction.Missing != "" {
+		if field := "reduction." + v.Reduction.Missing; !v.Refuses(field) {
+			v.add(f.ReductionMissing, f.Missing, field, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
 		}
-		return v.list
+		return
 	}
-	if len(t.Reduction.Stages) == 0 {
-		v.add(f.Reduction, "direct", f.Good, "reduction.stages", "Coupled straight", "The spindle turns with the motor. Add a stage to gear it down.")
+	if len(v.Reduction.Stages) == 0 {
+		v.add(f.ReductionDirect, f.Good, "reduction.stages", "Coupled straight", "The spindle turns with the motor. Add a stage to gear it down.")
 	}
 	sound := true
-	for i, s := range t.Reduction.Stages {
+	for i, s := range v.Reduction.Stages {
 		before := len(v.list)
 		v.stageFindings(i, s)
 		sound = sound && len(v.list) == before
 	}
 	v.shaftFindings()
 	v.measuredFinding()
-	if sound && len(t.Reduction.Stages) > 0 {
-		v.add(f.Reduction, "good", f.Good, "reduction.stages", "Reduction", soundReduction(t, sys))
+	if sound && len(v.Reduction.Stages) > 0 {
+		v.add(f.ReductionGood, f.Good, "reduction.stages", "Reduction", v.soundReduction()).Working = working.ReductionKeeps
 	}
-	return v.list
 }
 
 // soundReduction says in figures why the stages are sound.
-func soundReduction(t *line.Model, sys q.System) string {
+func (v *verdict) soundReduction() string {
 	wrap := math.Pi
-	for _, s := range t.Reduction.Stages {
+	for _, s := range v.Reduction.Stages {
 		for _, step := range s.Steps {
 			wrap = math.Min(wrap, step.Wrap)
 		}
 	}
-	return fmt.Sprintf("Least wrap %s, keeps %s.", q.Show(wrap, q.Angle, sys), q.Percent(t.Reduction.Positions[0].Efficiency))
+	return fmt.Sprintf("Least wrap %s, keeps %s.", v.show(wrap, q.Angle), q.Percent(v.Reduction.Positions[0].Efficiency))
 }
 
 func (v *verdict) stageFindings(i int, s reduction.Stage) {
 	field := func(part string) string { return fmt.Sprintf("reduction.stages[%d].%s", i, part) }
 	nth := v.OfStage(i)
-	id := func(name string) string { return fmt.Sprintf("%s.%d", name, i) }
 	if s.Kind == reduction.Direct {
 		return
 	}
 	if !s.Meshed() && s.Centre == 0 {
-		v.add(f.Reduction, id("centre"), f.Missing, field("centre"), "Distance between shafts"+nth, "Measure centre to centre, or put in the belt's length; wrap follows from it.")
+		v.add(f.ReductionCentre.Of(i), f.Missing, field("centre"), "Distance between shafts"+nth, "Measure centre to centre, or put in the belt's length; wrap follows from it.")
 	}
 	if !s.Guarded {
-		v.add(f.Reduction, id("guard"), f.Caution, field("guarded"), "Guard the moving parts"+nth, "Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
+		v.add(f.ReductionGuard.Of(i), f.Caution, field("guarded"), "Guard the moving parts"+nth, "Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
 	}
 	if !s.Belted() {
 		return
@@ -75,8 +72,8 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 func (v *verdict) wrapFinding(i int, s reduction.Stage, nth string) {
 	tightest := tightestStep(s.Steps, func(step reduction.Step) float64 { return step.Wrap })
 	if wrap := s.Steps[tightest].Wrap; s.Centre > 0 && wrap < reduction.LeastWrap {
-		v.add(f.Reduction, fmt.Sprintf("wrap.%d.%d", i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].centre", i), fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
-			"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.")
+		v.add(f.ReductionWrap.Of(i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].centre", i), fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
+			"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.").Working = working.ReductionWrap.Of(i, tightest)
 	}
 }
 
@@ -104,7 +101,7 @@ func (v *verdict) bendFinding(i int, s reduction.Stage, nth string) {
 	if step.Driven < step.Driver {
 		end = "driven"
 	}
-	v.add(f.Reduction, fmt.Sprintf("bend.%d.%d", i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, tightest, end), "Pulley small for its belt"+nth,
+	v.add(f.ReductionBend.Of(i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, tightest, end), "Pulley small for its belt"+nth,
 		fmt.Sprintf("⌀ %s, and section %s should not bend round less than %s. It flexes, heats and cracks; a lighter section or poly-V bends further.", v.show(small(step), q.Length), s.Section, v.show(least, q.Length)))
 }
 
@@ -116,8 +113,9 @@ func (v *verdict) coneFinding(i int, s reduction.Stage, nth string) {
 		}
 	}
 	if longest > shortest*(1+reduction.ConeMismatch) {
-		v.add(f.Reduction, fmt.Sprintf("cone.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), "One belt does not fit every step"+nth,
+		one := v.add(f.ReductionCone.Of(i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), "One belt does not fit every step"+nth,
 			fmt.Sprintf("The steps need belts from %s to %s on these centres. The motor must slide, or the steps be turned to match.", v.show(shortest, q.Length), v.show(longest, q.Length)))
+		one.Working, one.Fix = working.ReductionBelt.Of(i, 0), f.Fix{Sort: f.ConeToFit, Stage: i}
 	}
 }
 
@@ -129,10 +127,10 @@ func (v *verdict) beltSpeedFinding(i int, s reduction.Stage, nth string) {
 	field := fmt.Sprintf("reduction.stages[%d].steps[0].driver", i)
 	switch {
 	case fastest > reduction.BurstingBelt:
-		v.add(f.Reduction, fmt.Sprintf("belt-speed.%d", i), f.Stop, field, "Belt faster than a cast-iron rim allows"+nth,
-			fmt.Sprintf("%s; the rim can burst over %s. Use a smaller pulley on the faster shaft.", v.show(fastest, q.SurfaceSpeed), v.show(reduction.BurstingBelt, q.SurfaceSpeed)))
+		v.add(f.ReductionBeltSpeed.Of(i), f.Stop, field, "Belt faster than a cast-iron rim allows"+nth,
+			fmt.Sprintf("%s; the rim can burst over %s. Use a smaller pulley on the faster shaft.", v.show(fastest, q.SurfaceSpeed), v.show(reduction.BurstingBelt, q.SurfaceSpeed))).Working = working.ReductionSpeed.Of(i, 0)
 	case fastest > reduction.FastBelt:
-		v.add(f.Reduction, fmt.Sprintf("belt-speed.%d", i), f.Caution, field, "Fast belt"+nth,
-			fmt.Sprintf("%s: check balance and the rim's rating.", v.show(fastest, q.SurfaceSpeed)))
+		v.add(f.ReductionBeltSpeed.Of(i), f.Caution, field, "Fast belt"+nth,
+			fmt.Sprintf("%s: check balance and the rim's rating.", v.show(fastest, q.SurfaceSpeed))).Working = working.ReductionSpeed.Of(i, 0)
 	}
 }

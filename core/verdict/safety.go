@@ -13,37 +13,37 @@ func (v *verdict) safetyFindings() {
 	c := v.Control
 	mains := v.Supply.Volts > ExtraLowVolts
 	if mains && v.NeedsSupplyUnit() {
-		v.add(f.Control, "supply-unit", f.Caution, "control.volts", "Needs a supply unit between it and the mains",
+		v.add(f.ControlSupplyUnit, f.Caution, "control.volts", "Needs a supply unit between it and the mains",
 			fmt.Sprintf("The drive takes %s. The unit must keep mains and output apart; its mains side is lethal, and its capacitors hold a charge. Local code and a licensed electrician decide.", v.show(v.Feed.Volts, q.Voltage)))
 	} else if mains && (c.DCDrive() || c.Direct() && v.Motor.Kind.Brushed()) {
 		where := "leads"
 		if v.Motor.Kind.Brushed() {
 			where = "brushes"
 		}
-		v.add(f.Motor, "lethal", f.Caution, "control.enclosed", "Lethal voltage on the "+where,
+		v.add(f.MotorLethal, f.Caution, "control.enclosed", "Lethal voltage on the "+where,
 			"Rectified or cut mains. Unplug, wait, and measure before touching. Fuse, earth, cover every terminal. Local code and a licensed electrician decide.")
 		if !c.Fused || !c.Enclosed {
 			field, what := "control.fused", "no fuse"
 			if c.Fused {
 				field, what = "control.enclosed", "no enclosure"
 			}
-			v.add(f.Control, "bare-mains", f.Stop, field, "Mains-fed direct current with "+what+" noted",
+			v.add(f.ControlBareMains, f.Stop, field, "Mains-fed direct current with "+what+" noted",
 				"Fuse both the line and the armature; put the drive in an earthed, closed box with strain relief.")
 		}
 	}
 	if c.SetsHertz() && mains {
-		v.add(f.Control, "stored-charge", f.Caution, "control.enclosed", "Drive stays live after unplugging",
+		v.add(f.ControlStoredCharge, f.Caution, "control.enclosed", "Drive stays live after unplugging",
 			"Its capacitors hold a lethal charge. Unplug, wait the time on its label, and measure before touching. Local code and a licensed electrician decide.")
 	}
 	if c.Kind == control.VariableTransformer {
-		v.add(f.Control, "from-nothing", f.Caution, "control.kind", "Switch on only from nothing", "A variable transformer left turned up starts the motor at full speed, and nothing holds its current. Turn it right down each time, and fuse what comes out of it.")
+		v.add(f.ControlFromNothing, f.Caution, "control.kind", "Switch on only from nothing", "A variable transformer left turned up starts the motor at full speed, and nothing holds its current. Turn it right down each time, and fuse what comes out of it.")
 	}
 	if c.DCDrive() && !c.ZeroStart {
-		v.add(f.Control, "zero-start", f.Caution, "control.zeroStart", "Can start at full speed",
+		v.add(f.ControlZeroStart, f.Caution, "control.zeroStart", "Can start at full speed",
 			"Without a zero-start interlock it comes on wherever the knob was left. Keep the interlock; people resent it until the day it matters.")
 	}
 	if mains && !c.NoVolt {
-		v.add(f.Control, "no-volt", f.Caution, "control.noVolt", "Restarts by itself after a power cut",
+		v.add(f.ControlNoVolt, f.Caution, "control.noVolt", "Restarts by itself after a power cut",
 			"Fit a no-volt release, and a stop within reach of where you stand.")
 	}
 	v.reverseFindings()
@@ -60,15 +60,15 @@ func (v *verdict) reverseFindings() {
 	reverses := v.Control.Reverse != "none"
 	switch {
 	case reverses && screwed:
-		v.add(f.Control, "reverse-screwed", f.Stop, field, "Reverse with a screwed-on chuck or pulley",
+		v.add(f.ControlReverseScrewed, f.Stop, field, "Reverse with a screwed-on chuck or pulley",
 			"Reversing, or braking hard, unscrews it at speed. Pin or clamp it, or take the reverse out.")
 	case reverses:
-		v.add(f.Control, "reverse", f.Caution, "control.reverse", "Reverse only at standstill",
+		v.add(f.ControlReverse, f.Caution, "control.reverse", "Reverse only at standstill",
 			"Drive off, shaft still, then the switch. Reversed while turning it draws about twice its stall current.")
 	case v.Machine.Reversed && v.Motor.Kind == motor.ShadedPole:
-		v.add(f.Motor, "cannot-reverse", f.Caution, "machine.limits.needsReversed", "A shaded-pole motor cannot be reversed",
+		v.add(f.MotorCannotReverse, f.Caution, "machine.limits.needsReversed", "A shaded-pole motor cannot be reversed",
 			"Its copper bands set the way it turns. Use another motor, or turn it end for end in its frame.")
 	case v.Machine.Reversed:
-		v.add(f.Control, "reverse-wanted", f.Caution, "control.reverse", "The machine must run both ways", "No reverse is planned on the control.")
+		v.add(f.ControlReverseWanted, f.Caution, "control.reverse", "The machine must run both ways", "No reverse is planned on the control.")
 	}
 }

@@ -25,23 +25,23 @@ func (v *verdict) shaftFindings() {
 	for i, s := range v.Reduction.Stages {
 		nth := v.OfStage(i)
 		driving, driven := v.Twist(i)
-		v.fitFinding(fmt.Sprintf("driving.%d", i), fmt.Sprintf("reduction.stages[%d].onDriving", i), "Driving shaft"+nth, s.OnDriving, driving)
-		v.fitFinding(fmt.Sprintf("driven.%d", i), fmt.Sprintf("reduction.stages[%d].onDriven", i), "Driven shaft"+nth, s.OnDriven, driven)
+		v.fitFinding("driving", i, fmt.Sprintf("reduction.stages[%d].onDriving", i), "Driving shaft"+nth, s.OnDriving, driving)
+		v.fitFinding("driven", i, fmt.Sprintf("reduction.stages[%d].onDriven", i), "Driven shaft"+nth, s.OnDriven, driven)
 		if s.Rated > 0 && driven > s.Rated*1.001 {
-			v.add(f.Reduction, fmt.Sprintf("rated.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].rated", i), "A jam can pass what it is rated for"+nth,
+			v.add(f.ReductionRated.Of(i), f.Caution, fmt.Sprintf("reduction.stages[%d].rated", i), "A jam can pass what it is rated for"+nth,
 				fmt.Sprintf("%s reaches it, %s is its maker's rating. Set the current limit lower.", v.show(driven, q.Torque), v.show(s.Rated, q.Torque)))
 		}
 		if s.HoldsItself() {
-			v.add(f.Reduction, fmt.Sprintf("worm.%d", i), f.Caution, fmt.Sprintf("reduction.stages[%d].lead", i), "The worm holds itself"+nth,
+			v.add(f.ReductionWorm.Of(i), f.Caution, fmt.Sprintf("reduction.stages[%d].lead", i), "The worm holds itself"+nth,
 				"Its wheel cannot drive it back: the spindle does not coast or turn by hand, and a heavy wheel stopped short loads the teeth. Ramp it down.")
 		}
 	}
 }
 
 // fitFinding weighs what reaches a wheel's shaft against the shaft, its key or its set screw.
-func (v *verdict) fitFinding(id, field, what string, fit reduction.Fit, torque float64) {
+func (v *verdict) fitFinding(end string, stage int, field, what string, fit reduction.Fit, torque float64) {
 	if fit.Held == "screw" && torque > reduction.ScrewHolds {
-		v.add(f.Reduction, "screw."+id, f.Caution, field+".held", what+": a set screw alone will not hold",
+		v.add(f.ReductionScrew.Of(end, stage), f.Caution, field+".held", what+": a set screw alone will not hold",
 			fmt.Sprintf("%s can reach it. Over about %s a set screw slips and chews the shaft: file a flat, or cut a keyway.", v.show(torque, q.Torque), v.show(reduction.ScrewHolds, q.Torque)))
 	}
 	if bears := fit.Bears(); bears > 0 && torque > bears {
@@ -49,7 +49,7 @@ func (v *verdict) fitFinding(id, field, what string, fit reduction.Fit, torque f
 		if fit.KeyBinds() {
 			part = "its key"
 		}
-		v.add(f.Reduction, "twist."+id, f.Caution, field+".shaft", what+" is the weak link",
+		v.add(f.ReductionTwist.Of(end, stage), f.Caution, field+".shaft", what+" is the weak link",
 			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
 	}
 }
@@ -66,7 +66,7 @@ func (v *verdict) bearingFinding() {
 		fastest = math.Max(fastest, math.Min(high, v.TopSpeed)/q.RPM)
 	}
 	if d*fastest > greaseLimit {
-		v.add(f.Work, "bearing", f.Caution, "machine.limits.bearing", "Spindle bearings fast for grease",
+		v.add(f.WorkBearing, f.Caution, "machine.limits.bearing", "Spindle bearings fast for grease",
 			fmt.Sprintf("%s mean diameter at %s is past 250 000 mm·rpm, to about %s. Overfilled they run hot sooner: fill a third, and feel them after the first hour.",
 				v.show(v.Machine.Bearing, q.Length), v.show(fastest*q.RPM, q.Speed), v.show(greaseLimit/d*q.RPM, q.Speed)))
 	}
@@ -81,7 +81,7 @@ func (v *verdict) frameFinding() {
 		return
 	}
 	if have.Name == want.Name {
-		v.add(f.Motor, "frame-good", f.Good, "motor.plate.frame", "Bolts onto the old bracket", "Both are frame "+have.Name+".")
+		v.add(f.MotorFrameGood, f.Good, "motor.plate.frame", "Bolts onto the old bracket", "Both are frame "+have.Name+".")
 		return
 	}
 	mm := func(v float64) string { return q.Show(v/1000, q.Length, q.Metric) }
@@ -89,6 +89,6 @@ func (v *verdict) frameFinding() {
 	if have.Height > want.Height {
 		height = fmt.Sprintf("its shaft stands %s higher: lower the bracket, or take it up at the belt", mm(have.Height-want.Height))
 	}
-	v.add(f.Motor, "frame", f.Caution, "motor.plate.frame", "Frame "+have.Name+" on a bracket for "+want.Name,
+	v.add(f.MotorFrame, f.Caution, "motor.plate.frame", "Frame "+have.Name+" on a bracket for "+want.Name,
 		fmt.Sprintf("Bolt holes %s by %s against %s by %s: slot them or make a plate. Shaft height %s against %s: %s.", mm(have.Across), mm(have.Along), mm(want.Across), mm(want.Along), mm(have.Height), mm(want.Height), height))
 }

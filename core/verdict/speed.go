@@ -9,24 +9,26 @@ import (
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/working"
 )
 
 func (v *verdict) speedFindings() {
 	m := v.Motor
 	if m.Cooling == "own-fan" && (v.Control.DCDrive() || v.Control.SetsHertz()) && v.worksSlowly() {
-		v.add(f.Motor, "fan-cooling", f.Caution, "motor.plate.cooling", "Self-cooled fan",
-			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed)))
+		v.add(f.MotorFanCooling, f.Caution, "motor.plate.cooling", "Self-cooled fan",
+			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed))).Working = working.MotorSlow
 	}
 	if v.Control.DCDrive() && v.Control.TopTrim > 1.005 {
-		v.add(f.Control, "over-plate", f.Caution, "control.topTrim", "Trimmed over plate speed",
+		v.add(f.ControlOverPlate, f.Caution, "control.topTrim", "Trimmed over plate speed",
 			"Bearings, balance and brushes were judged at plate speed. Ask the maker, or stay at 100 %.")
 	}
 	if v.Feed.Kind == motor.VariableHertz {
 		_, high := v.Powered.RotorSpan()
 		allowed := line.RotorAllowance(m)
 		if over := high / m.Speed.Value; over > allowed*1.005 {
-			v.add(f.Control, "rotor-speed", f.Stop, "control.topHertz", "Rotor spun past what it was built for",
+			one := v.add(f.ControlRotorSpeed, f.Stop, "control.topHertz", "Rotor spun past what it was built for",
 				fmt.Sprintf("%s is %s × plate speed. Bearings, balance and rotor bars set %g × for this motor unless its maker allows more.", v.show(high, q.Speed), q.Figures(over, 2), allowed))
+			one.Working, one.Fix = working.ControlTop, f.Fix{Sort: f.RotorSpeed}
 		}
 	}
 }
@@ -56,7 +58,7 @@ func (v *verdict) topSpeedFindings() {
 		fastest = math.Max(fastest, high)
 	}
 	if fastest <= limit*(1+line.SpeedTolerance) {
-		v.add(f.Work, "top-speed-good", f.Good, field, "Stays under the machine's limit", fmt.Sprintf("Tops out at %s, limit %s.", v.show(fastest, q.Speed), v.show(limit, q.Speed)))
+		v.add(f.WorkTopSpeedGood, f.Good, field, "Stays under the machine's limit", fmt.Sprintf("Tops out at %s, limit %s.", v.show(fastest, q.Speed), v.show(limit, q.Speed))).Working = working.ReachSpeed
 		return
 	}
 	what := "the spindle's limit"
@@ -78,6 +80,7 @@ func (v *verdict) topSpeedFindings() {
 			fix, where = "Gear it down or lower the top hertz to "+v.show(v.Feed.TopHertz*limit/fastest, q.Frequency)+".", "control.topHertz"
 		}
 	}
-	v.add(f.Work, "top-speed", f.Stop, where, "Can turn faster than "+what,
+	one := v.add(f.WorkTopSpeed, f.Stop, where, "Can turn faster than "+what,
 		fmt.Sprintf("%s against %s. Bursting stress goes with the square of speed. %s", v.show(fastest, q.Speed), v.show(limit, q.Speed), fix))
+	one.Working, one.Fix = working.ReachSpeed, f.Fix{Sort: f.TopSpeed}
 }

@@ -3,22 +3,69 @@
 package verdict
 
 import (
+	"cmp"
+	"slices"
+
 	f "jiriki/core/finding"
 	"jiriki/core/line"
 	q "jiriki/core/quantity"
 )
 
-// Asked is the order in which what is missing is asked for.
-var Asked = map[f.Station]int{f.Work: 0, f.Motor: 1, f.Control: 2, f.Reduction: 3, f.Supply: 4}
-
-// MayPower reports whether no stop but a job's own shortfall is open, and the plan runs.
-func MayPower(findings []f.Finding, runs bool) bool {
-	for _, one := range findings {
-		if one.Level == f.Stop && !one.Short {
-			return false
-		}
+// Findings is everything there is to say of a plan, most serious first. results are how its jobs come out and
+// loads what they ask of its belts.
+func Findings(m *line.Model, results []line.Result, loads []line.BeltLoad, sys q.System) []f.Finding {
+	v := &verdict{Model: m, sys: sys, list: make([]f.Finding, 0, 40)}
+	v.supplyFindings()
+	v.controlFindings()
+	v.list = append(v.list, m.Motor.Findings(sys)...)
+	v.reductionFindings()
+	v.ratingFindings(loads)
+	v.workFindings()
+	v.wiringFindings()
+	v.alwaysFindings()
+	for i, result := range results {
+		v.jobFindings(i, result)
 	}
-	return runs
+	v.list = unvouched(&m.Stations, v.list)
+	v.entryFindings()
+	inOrder(v.list)
+	return v.list
+}
+
+// MayPower reports whether the plan runs, no stop is open but a job's own shortfall, which harms nobody, and
+// every entry could be used.
+func MayPower(m *line.Model, findings []f.Finding) bool {
+	return m.Runs && !slices.ContainsFunc(findings, func(one f.Finding) bool {
+		return one.Entry || one.Level == f.Stop && !one.Short
+	})
+}
+
+// asked is the order in which what is missing is asked for: working back from the work.
+var asked = map[f.Station]int{f.Work: 0, f.Motor: 1, f.Control: 2, f.Reduction: 3, f.Supply: 4}
+
+// inOrder puts findings in order: the most serious first, entries to mend before what else is missing, what
+// is always said after the cautions of this plan.
+func inOrder(findings []f.Finding) {
+	slices.SortStableFunc(findings, func(a, b f.Finding) int {
+		first := cmp.Or(cmp.Compare(a.Level.Rank(), b.Level.Rank()), before(b.Entry, a.Entry))
+		if first == 0 && a.Level == f.Missing {
+			first = cmp.Compare(asked[a.Station], asked[b.Station])
+		} else if first == 0 {
+			first = before(a.Always, b.Always)
+		}
+		return first
+	})
+}
+
+// before puts false before true.
+func before(a, b bool) int {
+	switch {
+	case a == b:
+		return 0
+	case b:
+		return -1
+	}
+	return 1
 }
 
 // verdict gathers findings in one system of units.
@@ -30,21 +77,11 @@ type verdict struct {
 
 func (v *verdict) show(value float64, d q.Dimension) string { return q.Show(value, d, v.sys) }
 
-func (v *verdict) add(station f.Station, id string, level f.Level, field, title, detail string) {
-	v.list = append(v.list, f.Finding{ID: string(station) + "." + id, Level: level, Station: station, Title: title, Detail: detail, Field: field})
+// add says one thing more, and returns it for what else there is to it: a working, a fix.
+func (v *verdict) add(id f.ID, level f.Level, field, title, detail string) *f.Finding {
+	v.list = append(v.list, f.Finding{ID: id, Level: level, Station: id.Station(), Title: title, Detail: detail, Field: field})
+	return &v.list[len(v.list)-1]
 }
 
 // Voltages [common practice]: above extra-low voltage a touch can kill.
 const ExtraLowVolts = 50
-
-// Judge gathers everything there is to say about the plan except how its jobs result.
-func Judge(t *line.Model, sys q.System) []f.Finding {
-	v := &verdict{Model: t, sys: sys, list: make([]f.Finding, 0, 40)}
-	v.supplyFindings()
-	v.controlFindings()
-	v.list = append(v.list, t.Motor.Findings(sys)...)
-	v.list = append(v.list, reductionFindings(t, sys)...)
-	v.workFindings()
-	v.alwaysFindings()
-	return v.list
-}

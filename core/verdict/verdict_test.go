@@ -19,6 +19,7 @@ import (
 	"jiriki/core/reduction"
 	"jiriki/core/supply"
 	"jiriki/core/work"
+	"jiriki/core/working"
 )
 
 func TestSoundPlansHaveNoStop(t *testing.T) {
@@ -37,7 +38,7 @@ func TestSoundPlansHaveNoStop(t *testing.T) {
 // Every dangerous plan has its own stop, at a field, and may not be powered.
 func TestDangerousPlansAreStopped(t *testing.T) {
 	for _, c := range []struct {
-		id     string
+		id     finding.ID
 		from   plan.Input
 		change func(*plan.Input)
 	}{
@@ -163,7 +164,7 @@ func TestSoundPlansAreNotStopped(t *testing.T) {
 
 func TestCautionsStandWhereTheyBelong(t *testing.T) {
 	for _, c := range []struct {
-		id     string
+		id     finding.ID
 		from   plan.Input
 		change func(*plan.Input)
 	}{
@@ -227,7 +228,7 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 			in.Plan.Control.LimitAmps = ""
 		}},
 		{"motor.cannot-reverse", plantest.Switched(), func(in *plan.Input) { in.Plan.Motor.Kind, in.Machine.Limits.NeedsReversed = motor.ShadedPole, true }},
-		{"work.danger-0", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "drill" }},
+		{"work.danger.0", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "drill" }},
 		{"work.tangent.slow", plantest.Sound(), func(in *plan.Input) {
 			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Angle: "50°", Running: []q.Text{"2 kg"}}}
 		}},
@@ -346,7 +347,7 @@ func TestEveryWorkingPointedToIsThere(t *testing.T) {
 	lying.Plan.Motor.Plate.Speed, lying.Plan.Motor.Plate.Power = "1250 rpm", "3 kW"
 	for _, in := range append(inputs, slack, lying) {
 		a := assesstest.Of(t, in)
-		known := map[string]bool{"": true}
+		known := map[working.ID]bool{"": true}
 		for _, w := range a.Workings {
 			assert.False(t, known[w.ID], "%s twice", w.ID)
 			known[w.ID] = true
@@ -480,4 +481,30 @@ func TestThreePhaseInverterOnOnePhaseIsSizedTwice(t *testing.T) {
 	in.Plan.Supply.Phases = "3"
 	in.Plan.Control.Amps = "3.3 A"
 	assert.Nil(t, assesstest.Finding(assesstest.Of(t, in), "control.amps-short"))
+}
+
+// What the wiring leaves unsafe is a stop of the plan, said once, and not of the wiring's page alone.
+func TestWhatTheWiringLeavesUnsafeIsAStop(t *testing.T) {
+	for _, c := range []struct {
+		id     finding.ID
+		from   plan.Input
+		change func(*plan.Input)
+	}{
+		{"control.wiring.fuse", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
+		{"control.wiring.thermal", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.NoVolt = false }},
+		{"control.wiring.reverse", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" }},
+	} {
+		require.True(t, assesstest.Of(t, c.from).MayPower, c.id)
+		c.change(&c.from)
+		a := assesstest.Of(t, c.from)
+		stop := assesstest.Finding(a, c.id)
+		require.NotNil(t, stop, c.id)
+		assert.Equal(t, finding.Stop, stop.Level)
+		assert.False(t, a.MayPower, c.id)
+	}
+	bare := plantest.Sound()
+	bare.Plan.Control.Fused = false
+	a := assesstest.Of(t, bare)
+	assert.NotNil(t, assesstest.Finding(a, "control.bare-mains"))
+	assert.Nil(t, assesstest.Finding(a, "control.wiring.fuse"), "said once")
 }

@@ -227,7 +227,7 @@ func TestEachMethodShowsItsWorking(t *testing.T) {
 			}
 			kinds := map[string]bool{}
 			for _, w := range n.Workings(q.Metric) {
-				kinds[strings.Split(w.ID, ".")[1]] = true
+				kinds[strings.Split(string(w.ID), ".")[1]] = true
 				assert.NotEmpty(t, w.Source.Title, w.ID)
 				assert.Equal(t, working.Computed, w.Standing)
 			}

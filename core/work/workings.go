@@ -19,9 +19,9 @@ type derivation struct {
 
 func (d *derivation) show(v float64, dim q.Dimension) string { return q.Show(v, dim, d.sys) }
 
-func (d *derivation) add(what, label, value, formula, put string, src source.ID, assumes ...string) {
+func (d *derivation) add(id working.ID, label, value, formula, substituted string, src source.ID, assumes ...string) {
 	d.list = append(d.list, working.Working{
-		ID: "job." + what + "." + d.ID, Station: "work", Label: d.Name + ": " + label, Value: value, Formula: formula, Substituted: put,
+		ID: id.Of(d.ID), Station: id.Station(), Label: d.Name + ": " + label, Value: value, Formula: formula, Substituted: substituted,
 		Assumes: append([]string{}, assumes...), Source: source.Find(src), Standing: working.Computed,
 	})
 }
@@ -55,7 +55,7 @@ func (n *Need) Workings(sys q.System) []working.Working {
 		d.torque("as entered", d.overBand(), source.Typed)
 	}
 	if n.Breakaway > 0 {
-		d.add("breakaway", "torque to start", d.show(n.Breakaway, q.Torque), "T = F·r·sin(angle), the largest pull", "kept apart from the running pulls", source.SpringScale)
+		d.add(working.JobBreakaway, "torque to start", d.show(n.Breakaway, q.Torque), "T = F·r·sin(angle), the largest pull", "kept apart from the running pulls", source.SpringScale)
 	}
 	return d.list
 }
@@ -65,7 +65,7 @@ func (d *derivation) overBand() string {
 }
 
 func (d *derivation) torque(formula, put string, src source.ID, assumes ...string) {
-	d.add("torque", "torque", d.show(d.Torque, q.Torque), formula, put, src, assumes...)
+	d.add(working.JobTorque, "torque", d.show(d.Torque, q.Torque), formula, put, src, assumes...)
 }
 
 func (d *derivation) speed() {
@@ -80,11 +80,11 @@ func (d *derivation) speed() {
 		if d.UsualSurface {
 			src, from = source.SurfaceSpeeds, []string{"The usual surface speed for this cut; put in your own where you know better"}
 		}
-		d.add("speed", "spindle speed", band, "n = v / (π·d)", fmt.Sprintf("%s m/min, %s ft/min", q.Figures(d.Surface*60, 3), q.Figures(d.Surface/0.3048*60, 3)), src, from...)
+		d.add(working.JobSpeed, "spindle speed", band, "n = v / (π·d)", fmt.Sprintf("%s m/min, %s ft/min", q.Figures(d.Surface*60, 3), q.Figures(d.Surface/0.3048*60, 3)), src, from...)
 	case d.ByHand > 0:
-		d.add("speed", "spindle speed", band, "n = turns / time × wished factor", "by hand "+d.show(d.ByHand, q.Speed), source.Mechanics)
+		d.add(working.JobSpeed, "spindle speed", band, "n = turns / time × wished factor", "by hand "+d.show(d.ByHand, q.Speed), source.Mechanics)
 	case d.Lead > 0:
-		d.add("speed", "spindle speed", band, "n = travel / lead", "lead "+d.show(d.Lead, q.Length), source.Mechanics)
+		d.add(working.JobSpeed, "spindle speed", band, "n = travel / lead", "lead "+d.show(d.Lead, q.Length), source.Mechanics)
 	}
 }
 
@@ -100,7 +100,7 @@ func (d *derivation) cutting() {
 	if abrasive {
 		d.torque("T = u·Q / ω", fmt.Sprintf("%s J/mm³ × %s", q.Figures(c.Specific/1e9, 3), removal(c.Removal)), source.GrindingEnergy)
 	} else {
-		d.add("specific", "specific cutting force", d.show(c.Specific, q.Pressure), "k_c = k_c1.1·h^(−m_c)",
+		d.add(working.JobSpecific, "specific cutting force", d.show(c.Specific, q.Pressure), "k_c = k_c1.1·h^(−m_c)",
 			fmt.Sprintf("chip %s thick, m_c %s", d.show(c.Chip, q.Length), q.Figures(c.Material.Exponent, 3)), source.Kienzle)
 		formula := map[string]string{
 			"drilling": "T = k_c·f·d² / 8, two lips", "milling": "T = k_c·a_p·a_e·f_z·z / 2π", "sawing": "T = k_c·kerf·chip·(teeth in the cut)·d/2",
@@ -110,13 +110,13 @@ func (d *derivation) cutting() {
 		}
 		d.torque(formula, fmt.Sprintf("force %s", d.show(c.Force, q.Force)), source.Kienzle)
 	}
-	d.add("power", "power in the cut", d.show(c.Power, q.Power), "P = T·ω", fmt.Sprintf("%s %s", d.show(c.Torque, q.Torque), map[bool]string{true: "where the torque is most", false: "at the top of the band"}[c.Sizes]), source.Mechanics)
+	d.add(working.JobPower, "power in the cut", d.show(c.Power, q.Power), "P = T·ω", fmt.Sprintf("%s %s", d.show(c.Torque, q.Torque), map[bool]string{true: "where the torque is most", false: "at the top of the band"}[c.Sizes]), source.Mechanics)
 	unit := ""
 	if c.Removal > 0 {
 		perCubicInch := c.Power / c.Removal * math.Pow(0.0254, 3) / 60 / q.Horsepower
 		unit = fmt.Sprintf("%s hp for each in³/min", q.Figures(perCubicInch, 2))
 	}
-	d.add("removal", "removal rate", removal(c.Removal), "Q = section of the cut × surface speed", unit, source.UnitPower)
+	d.add(working.JobRemoval, "removal rate", removal(c.Removal), "Q = section of the cut × surface speed", unit, source.UnitPower)
 }
 
 func (d *derivation) inertia() {
@@ -125,7 +125,7 @@ func (d *derivation) inertia() {
 	for i, j := range s.Parts {
 		parts[i] = q.Figures(j, 3)
 	}
-	d.add("inertia", "inertia at the spindle", q.Show(s.Inertia, q.Inertia, d.sys), "J = Σ shape·m·r²·(turns/spindle)²", strings.Join(parts, " + ")+" kg·m²", source.InertiaShapes)
+	d.add(working.JobInertia, "inertia at the spindle", q.Show(s.Inertia, q.Inertia, d.sys), "J = Σ shape·m·r²·(turns/spindle)²", strings.Join(parts, " + ")+" kg·m²", source.InertiaShapes)
 	d.torque("T = J·Δω/Δt + friction", fmt.Sprintf("%s × %s rad/s ÷ %s + %s", q.Show(s.Inertia, q.Inertia, d.sys), q.Figures(d.High, 4), d.show(s.Within, q.Duration), d.show(s.Friction, q.Torque)), source.Mechanics)
 }
 
@@ -143,7 +143,7 @@ func (d *derivation) screw() {
 		return
 	}
 	for i, main := range d.Feed.Mains {
-		d.add(fmt.Sprintf("feed-%d", i), "feed at "+d.show(main, q.Speed)+" of the spindle",
+		d.add(working.ID(fmt.Sprintf("%s-%d", working.JobFeed, i)), "feed at "+d.show(main, q.Speed)+" of the spindle",
 			fmt.Sprintf("%s to %s a turn", d.show(d.Feed.PerTurn(d.Low, main), q.Length), d.show(d.Feed.PerTurn(d.High, main), q.Length)),
 			"feed per turn = screw rpm × lead / spindle rpm", d.overBandSpeeds(), source.Mechanics)
 	}

@@ -17,7 +17,7 @@ const (
 
 // Working is the derivation behind one number, ready to be shown.
 type Working struct {
-	ID          string        `json:"id" doc:"Name of the figure, such as motor.torque"`
+	ID          ID            `json:"id" doc:"Name of the figure, such as motor.torque"`
 	Station     string        `json:"station" doc:"supply, control, motor, reduction or work"`
 	Label       string        `json:"label"`
 	Value       string        `json:"value" doc:"The figure with its unit, as shown"`

@@ -2,9 +2,8 @@
 package assesstest
 
 import (
-	"testing"
-
 	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
 
 	"jiriki/core/assess"
 	"jiriki/core/finding"
@@ -12,7 +11,7 @@ import (
 )
 
 // Of is the answer to a plan that can be answered.
-func Of(t testing.TB, in plan.Input) assess.Assessment {
+func Of(t rapid.TB, in plan.Input) assess.Assessment {
 	t.Helper()
 	a, err := assess.Assess(in)
 	require.NoError(t, err)
@@ -20,7 +19,7 @@ func Of(t testing.TB, in plan.Input) assess.Assessment {
 }
 
 // Finding is the finding of an ID, or nil.
-func Finding(a assess.Assessment, id string) *finding.Finding {
+func Finding(a assess.Assessment, id finding.ID) *finding.Finding {
 	for i := range a.Findings {
 		if a.Findings[i].ID == id {
 			return &a.Findings[i]

@@ -12,8 +12,8 @@ import (
 )
 
 // once looks that what a list is keyed by stands in it once.
-func once[T any](t rapid.TB, what string, list []T, id func(T) string) {
-	seen := map[string]bool{}
+func once[T any, K ~string](t rapid.TB, what string, list []T, id func(T) K) {
+	seen := map[K]bool{}
 	for _, one := range list {
 		if seen[id(one)] {
 			t.Fatalf("two of the %s %q", what, id(one))
@@ -43,10 +43,10 @@ func CheckWhole(t rapid.TB, a assess.Assessment) {
 			}
 		}
 	}
-	once(t, "finding", a.Findings, func(f finding.Finding) string { return f.ID })
+	once(t, "finding", a.Findings, func(f finding.Finding) finding.ID { return f.ID })
 	once(t, "job", a.Jobs, func(j assess.JobResult) string { return j.ID })
-	once(t, "working", a.Workings, func(w working.Working) string { return w.ID })
-	once(t, "setting", a.Settings, func(s settings.Setting) string { return s.Working })
+	once(t, "working", a.Workings, func(w working.Working) working.ID { return w.ID })
+	once(t, "setting", a.Settings, func(s settings.Setting) working.ID { return s.Working })
 	for i := range a.Findings[:max(len(a.Findings)-1, 0)] {
 		if a.Findings[i].Level.Rank() > a.Findings[i+1].Level.Rank() {
 			t.Fatalf("findings out of order")

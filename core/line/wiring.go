@@ -1,0 +1,47 @@
+package line
+
+import (
+	"jiriki/core/control"
+	"jiriki/core/motor"
+	"jiriki/core/wiring"
+)
+
+// Wiring is what the plan wires; false while supply, control and motor do not make a whole.
+func (t *Model) Wiring() (wiring.Spec, bool) {
+	c, m := t.Control, t.Motor
+	s := wiring.Spec{
+		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: t.HasKnob(),
+		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
+		Unit: t.NeedsSupplyUnit(), Overload: t.HasOverloadRelay(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: t.Supply.Earthed,
+	}
+	switch {
+	case t.Supply.Battery:
+		s.Phases = wiring.Battery
+	case t.Supply.Three:
+		s.Phases = wiring.ThreePhase
+	}
+	known := false
+	if s.Control, known = wiringControls[c.Kind]; !known {
+		return s, false
+	}
+	if s.Motor, known = wiringMotors[m.Kind]; !known {
+		return s, false
+	}
+	// A drive for one phase on a three-phase supply takes two of its lines.
+	if s.Phases == wiring.ThreePhase && s.Control != wiring.Inverter && (s.Control != wiring.Switch || m.Kind != motor.ThreePhase) {
+		s.Phases = wiring.OnePhase
+	}
+	return s, t.Runs
+}
+
+var wiringControls = map[control.Kind]wiring.Control{
+	control.PhaseAngle: wiring.DCDrive, control.Chopper: wiring.DCDrive, control.Inverter: wiring.Inverter, control.SinglePhaseInverter: wiring.OneOut,
+	control.BrushlessDrive: wiring.Brushless, control.StepperDriver: wiring.Stepper, control.Contactor: wiring.Switch, control.CapacitorSet: wiring.Switch,
+	control.VariableTransformer: wiring.Transformer, control.SeriesResistor: wiring.Resistor,
+}
+
+var wiringMotors = map[motor.Kind]wiring.Motor{
+	motor.PermanentMagnetDC: wiring.Armature, motor.WoundDC: wiring.WithField, motor.Universal: wiring.Series, motor.ThreePhase: wiring.ThreeLeads,
+	motor.SplitPhase: wiring.TwoWindings, motor.CapacitorStart: wiring.TwoWindings, motor.CapacitorRun: wiring.TwoWindings, motor.PermanentSplit: wiring.TwoWindings,
+	motor.ShadedPole: wiring.OneWinding, motor.TwoSpeed: wiring.TwoSpeeds, motor.Brushless: wiring.HallMotor, motor.Servo: wiring.HallMotor, motor.Stepper: wiring.StepperMotor,
+}
