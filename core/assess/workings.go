@@ -112,7 +112,7 @@ func (d *derivations) control() {
 func (d *derivations) formFactor() {
 	put := fmt.Sprintf("%s ÷ %s is %s", d.show(d.Motor.Torque.Value, q.Torque), q.Figures(d.Feed.FormFactor, 3), d.show(d.Motor.Torque.Value/d.Feed.FormFactor, q.Torque))
 	src, assumes := source.FormFactor, []string{}
-	if _, ok := line.ArmatureWave(d.Stations, d.Feed); ok {
+	if _, ok := line.ArmatureWave(&d.Stations, d.Feed); ok {
 		m := d.Motor
 		emf := line.WaveEMF(m)
 		alpha, wave, _ := control.FiringFor(m.Amps.Value, d.Model.Supply.Volts, d.Model.Supply.Hertz, emf, m.DC.Resistance.Value, m.DC.Henries+d.Model.Control.Henries)
@@ -227,7 +227,7 @@ func (d *derivations) air() {
 		return
 	}
 	hottest := math.Max(m.Air, air.Rated)
-	d.add(working.WorkAir, "What the air leaves of its torque", q.Percent(line.AirShare(d.Stations)), "√((T_class − T_air) / (T_class − 40 °C)) × (1 − 1 % for each 100 m past 1000)",
+	d.add(working.WorkAir, "What the air leaves of its torque", q.Percent(line.AirShare(&d.Stations)), "√((T_class − T_air) / (T_class − 40 °C)) × (1 − 1 % for each 100 m past 1000)",
 		fmt.Sprintf("class %s, %s, %s", d.Motor.Insulation, d.show(hottest, q.Temperature), q.Run(m.Altitude, d.sys)), source.AirRating,
 		fmt.Sprintf("A drive gives %s of its amps there", q.Percent(air.Drive(m.Air, m.Altitude))))
 }

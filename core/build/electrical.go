@@ -62,7 +62,7 @@ func (b *builder) electrical() {
 // is counted on for.
 func (b *builder) chokePart(id, name string) Part {
 	rating, why := b.show(b.Motor.Amps.Value, q.Current), "smoother current heats the motor less"
-	if henries, ok := line.SmoothingChoke(b.Stations); b.Control.Henries > 0 {
+	if henries, ok := line.SmoothingChoke(&b.Stations); b.Control.Henries > 0 {
 		rating += ", " + b.show(b.Control.Henries, q.Inductance)
 	} else if ok && henries > 0 {
 		rating += ", " + q.Figures(henries*1000, 2) + "\u202fmH"

@@ -14,7 +14,7 @@ import (
 func ThinsAir(m work.Resolved) bool { return m.Air > air.Rated || m.Altitude > air.RatedHeight }
 
 // Suits reports whether control, motor and supply belong together, and why.
-func Suits(s plan.Stations) (bool, string) {
+func Suits(s *plan.Stations) (bool, string) {
 	if s.Supply.Battery {
 		return control.SuitsBattery(s.Control.Kind, string(s.Motor.Kind))
 	}
@@ -22,7 +22,7 @@ func Suits(s plan.Stations) (bool, string) {
 }
 
 // feed is what supply and control together bring to the motor's terminals.
-func feed(s plan.Stations) motor.Feed {
+func feed(s *plan.Stations) motor.Feed {
 	c, family := s.Control, s.Motor.Kind.Family()
 	// A battery sags under the motor's rated amps.
 	volts := s.Supply.Sagged(s.Motor.Amps.Value)
@@ -102,7 +102,7 @@ func feed(s plan.Stations) motor.Feed {
 const onOnePhase = 0.5
 
 // RatedAmps is what the control may give for ever as it is fed, in the air there; 0 when not known.
-func RatedAmps(s plan.Stations) float64 {
+func RatedAmps(s *plan.Stations) float64 {
 	rated := s.Control.Amps * air.Drive(s.Machine.Air, s.Machine.Altitude)
 	if s.Control.ThreeIn && !s.Supply.Three {
 		rated *= onOnePhase
@@ -111,7 +111,7 @@ func RatedAmps(s plan.Stations) float64 {
 }
 
 // AirShare is the share of its torque the motor holds all day in the air there.
-func AirShare(s plan.Stations) float64 {
+func AirShare(s *plan.Stations) float64 {
 	return air.Winding(air.Limit[s.Motor.Insulation], s.Machine.Air, s.Machine.Altitude)
 }
 
@@ -121,7 +121,7 @@ const StartSwitchFloor = 0.8
 
 // inverterHertz are base hertz, volts there, and top hertz: as set, or the plate's, moved down
 // when the inverter cannot reach the plate's volts.
-func inverterHertz(s plan.Stations, volts float64) (base, baseVolts, top float64) {
+func inverterHertz(s *plan.Stations, volts float64) (base, baseVolts, top float64) {
 	m, c := s.Motor, s.Control
 	base = c.BaseHertz
 	if base == 0 {

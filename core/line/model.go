@@ -28,22 +28,39 @@ type Model struct {
 // that suits them is not known.
 func New(s plan.Stations) *Model {
 	t := &Model{Stations: s}
+	t.Settle()
+	return t
+}
+
+// Settle works the model out anew after its stations were changed, as [New] does.
+func (t *Model) Settle() {
+	s := &t.Stations
 	t.TopSpeed, _ = s.Machine.TopSpeed()
+	t.Runs, t.Powered, t.Feed = false, nil, motor.Feed{}
 	if !s.Motor.Ready() || s.Supply.Volts == 0 || s.Control.Kind == "" {
-		return t
+		return
 	}
 	if ok, _ := Suits(s); !ok {
-		return t
+		return
 	}
 	if s.Control.Kind == control.Contactor && s.Motor.Kind == motor.ThreePhase && !s.Supply.Three {
-		return t
+		return
 	}
 	t.stepperMargins()
 	t.Feed = feed(s)
 	t.Powered = s.Motor.On(t.Feed)
 	_, high := t.Powered.Span()
-	t.Runs = high > 0
-	return t
+	if t.Runs = high > 0; t.Runs {
+		t.Look(t.Reduction.Positions)
+	}
+}
+
+// Look prepares positions, of this reduction or another, for being asked at many speeds.
+func (t *Model) Look(positions []reduction.Position) {
+	for i := range positions {
+		_, high := t.Span(&positions[i])
+		positions[i].LookTo(high)
+	}
 }
 
 // stepperMargin is the torque kept in hand with a stepper, which loses steps without a word
@@ -71,16 +88,15 @@ func (t *Model) Span(p *reduction.Position) (low, high float64) {
 	return low / p.Ratio, high / p.Ratio
 }
 
-// carriedAt is the most that a position's belts and shafts bear at spindle speed omega.
-func carriedAt(omega float64, p *reduction.Position, overload float64) motor.Limited {
-	most, by := p.Carries(omega, overload)
-	return motor.Limited{Torque: most, By: motor.Limit(by)}
-}
-
-// at carries a torque of the motor through a position to the spindle, as far as it is borne.
-func at(h motor.Limited, p *reduction.Position, borne motor.Limited) motor.Limited {
-	if h.Torque *= p.Ratio * p.Efficiency; borne.Torque < h.Torque {
-		return borne
+// through carries a torque of the motor through a position to the spindle turning at omega, as far as belts
+// and shafts bear it; overload is how far past its rating a belt may pull.
+func through(p *reduction.Position, h motor.Limited, omega, overload float64) motor.Limited {
+	h.Torque *= p.Ratio * p.Efficiency
+	if p.Surely(h.Torque, omega) {
+		return h
+	}
+	if most, by := p.Carries(omega, overload); most < h.Torque {
+		return motor.Limited{Torque: most, By: motor.Limit(by)}
 	}
 	return h
 }
@@ -89,15 +105,15 @@ func at(h motor.Limited, p *reduction.Position, borne motor.Limited) motor.Limit
 // winding heats overload² times as it does at rated load. A belt's rating is for its life, so a rest gives
 // it nothing.
 func (t *Model) Steady(omega, overload float64, p *reduction.Position) motor.Limited {
-	return at(t.Powered.Steady(omega*p.Ratio, overload), p, carriedAt(omega, p, 1))
+	return through(p, t.Powered.Steady(omega*p.Ratio, overload), omega, 1)
 }
 
 // Peak is the torque (N·m) at the spindle for some seconds, for which a belt pulls past its rating.
 func (t *Model) Peak(omega float64, p *reduction.Position) motor.Limited {
-	return at(t.Powered.Peak(omega*p.Ratio), p, carriedAt(omega, p, reduction.OverloadShare))
+	return through(p, t.Powered.Peak(omega*p.Ratio), omega, reduction.OverloadShare)
 }
 
 // Breakaway is the torque (N·m) at the spindle from standstill.
 func (t *Model) Breakaway(p *reduction.Position) motor.Limited {
-	return at(t.Powered.Breakaway(), p, carriedAt(0, p, reduction.OverloadShare))
+	return through(p, t.Powered.Breakaway(), 0, reduction.OverloadShare)
 }

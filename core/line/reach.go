@@ -85,8 +85,7 @@ func (t *Model) positionReach(p *reduction.Position, points int) PositionReach {
 			omega = high
 		}
 		c, b, k := t.Powered.Limits(omega*p.Ratio, UsualBurst)
-		long, brief := carriedAt(omega, p, 1), carriedAt(omega, p, reduction.OverloadShare)
-		c, b, k = at(c, p, long), at(b, p, long), at(k, p, brief)
+		c, b, k = through(p, c, omega, 1), through(p, b, omega, 1), through(p, k, omega, reduction.OverloadShare)
 		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque), float32(b.Torque), float32(k.Torque)
 		now := Binding{0, c.By, b.By, k.By}
 		if n := len(out.Limits); n == 0 || out.Limits[n-1].differs(now) {

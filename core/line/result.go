@@ -100,7 +100,7 @@ func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
 		p := &positions[i]
 		f := t.resultIn(job, p)
 		f.Position = i
-		if found.Outcome == CannotTell || Better(f, found) {
+		if found.Outcome == CannotTell || Better(&f, &found) {
 			found = f
 		}
 	}
@@ -109,7 +109,7 @@ func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
 
 // Better prefers a reached band, then the larger margin; of two that are not reached, the one that
 // reaches more of it or comes nearer to it.
-func Better(a, b Result) bool {
+func Better(a, b *Result) bool {
 	aReached, bReached := a.Outcome.Reached(), b.Outcome.Reached()
 	switch {
 	case aReached != bReached:

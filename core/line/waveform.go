@@ -15,7 +15,7 @@ const waveSpeed = 0.25
 // ArmatureWave is the current of a phase-angle drive at plate amps and a quarter of plate speed, where
 // the inductance of armature and choke is known; false where it is not, and the usual form factor
 // stands.
-func ArmatureWave(s plan.Stations, f motor.Feed) (control.Wave, bool) {
+func ArmatureWave(s *plan.Stations, f motor.Feed) (control.Wave, bool) {
 	m, henries := s.Motor, s.Motor.DC.Henries+s.Control.Henries
 	if s.Control.Kind != control.PhaseAngle || m.DC.Henries == 0 || s.Supply.Battery || m.Kind.Family() != motor.DCFamily {
 		return control.Wave{}, false
@@ -29,7 +29,7 @@ func WaveEMF(m motor.Resolved) float64 { return m.DC.Ke.Value * waveSpeed * m.Sp
 
 // SmoothingChoke is the choke (H) that brings a phase-angle drive's form factor down to what one is
 // counted on for, where its armature's own inductance, when known, does not do so already.
-func SmoothingChoke(s plan.Stations) (henries float64, ok bool) {
+func SmoothingChoke(s *plan.Stations) (henries float64, ok bool) {
 	m := s.Motor
 	if m.Kind.Family() != motor.DCFamily || s.Supply.Battery {
 		return 0, false

@@ -75,7 +75,7 @@ func Controls(in plan.Input) (ControlsTried, error) {
 	usual := control.Drives(string(s.Motor.Kind))
 	for _, k := range control.Kinds {
 		s.Control.Kind = k
-		if ok, why := line.Suits(s); !ok {
+		if ok, why := line.Suits(&s); !ok {
 			out.Refused = append(out.Refused, ControlRefused{k, control.Names[k], why})
 			continue
 		}
@@ -148,7 +148,7 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 		return ControlTried{}, false
 	}
 	name := words.Named(c.d.Name, control.Names[c.d.Kind])
-	_, why := line.Suits(s)
+	_, why := line.Suits(&s)
 	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []line.JobOutcome{}, Form: q.Rounded(t.Feed.FormFactor), Holds: holds[c.d.Kind], Uses: c.d, Curve: t.Curve(&t.Reduction.Positions[0])}
 	low, high := math.Inf(1), 0.0
 	for i := range t.Reduction.Positions {

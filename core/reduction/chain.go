@@ -12,17 +12,33 @@ import "math"
 // in hp with n in rpm and p in inches. Source: the American Chain Association's formulas as in
 // Shigley, section 17-5, from memory.
 func ChainPower(pitch, teeth, revs float64) float64 {
-	p, n := pitch/inch, revs*60
-	if n <= 0 {
+	if revs <= 0 {
 		return 0
 	}
-	plates := 0.004 * math.Pow(teeth, 1.08) * math.Pow(n, 0.9) * math.Pow(p, 3-0.07*p)
-	roller := 17.0
+	plates, rollers := chainWatts(pitch, teeth, revs)
+	return math.Min(plates, rollers)
+}
+
+// chainWatts are the powers (W) plates and rollers last for, at revs over 0.
+func chainWatts(pitch, teeth, revs float64) (plates, rollers float64) {
+	p, n := pitch/inch, revs*60
+	plates = 0.004 * math.Pow(teeth, 1.08) * math.Pow(n, 0.9) * math.Pow(p, 3-0.07*p)
+	k := 17.0
 	if p < 0.45 {
-		roller = 29
+		k = 29
 	}
-	rollers := 1000 * roller * math.Pow(teeth, 1.5) * math.Pow(p, 0.8) / math.Pow(n, 1.5)
-	return math.Min(plates, rollers) * horsepower
+	rollers = 1000 * k * math.Pow(teeth, 1.5) * math.Pow(p, 0.8) / math.Pow(n, 1.5)
+	return plates * horsepower, rollers * horsepower
+}
+
+// slowestChain is the chain speed (m/s) below which its plates' fatigue no longer tells [common practice].
+const slowestChain = 0.05
+
+// chainPull is the pull of a chain's strands over a small sprocket: ChainPower over speed, whose two powers go
+// with v^0.9 and v^−1.5.
+func chainPull(pitch, teeth, strands float64) Pull {
+	plates, rollers := chainWatts(pitch, teeth, 1/(teeth*pitch)) // at 1 m/s
+	return Pull{form: chainForm, level: strands * plates, square: strands * rollers, slowest: slowestChain}
 }
 
 // ChainLength returns how many pitches of chain go round sprockets of n1 and n2 teeth on centres

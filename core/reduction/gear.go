@@ -29,6 +29,9 @@ const (
 	widestFace       = 15.0 // modules: wider, the teeth no longer share the load along their length
 )
 
+// barth is the speed (m/s) at which cut teeth bear half of what they do standing still.
+const barth = 6.1
+
 // ToothBears returns the tangential force (N) a cut spur tooth of a module and face width (m), on a gear
 // of so many teeth, bears in bending at stress (Pa) and pitch-line speed v (m/s):
 //
@@ -38,5 +41,5 @@ const (
 // 12 teeth are weakened in proportion.
 func ToothBears(module, face, teeth, stress, v float64) float64 {
 	y := lewis.Predict(math.Min(math.Max(teeth, 12), 400)) * math.Min(teeth/12, 1)
-	return stress * face * module * y * 6.1 / (6.1 + v)
+	return stress * face * module * y * barth / (barth + v)
 }

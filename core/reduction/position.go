@@ -17,6 +17,8 @@ type Position struct {
 	Efficiency float64 // efficiency of the whole train
 
 	links []link
+	least float64 // N·m that all of them bear at any speed up to upTo
+	upTo  float64 // rad/s
 }
 
 // link is what one stage or shaft of a position bears, carried to the spindle.
@@ -51,6 +53,17 @@ func (p *Position) Carries(omega, overload float64) (float64, WeakLink) {
 	return most, by
 }
 
+// LookTo works out once what the position bears for ever at every speed up to omega (rad/s), so that
+// [Position.Surely] can tell. What a belt, chain or tooth bears never grows with speed, so it is what is borne
+// there.
+func (p *Position) LookTo(omega float64) {
+	p.least, _ = p.Carries(omega, 1)
+	p.upTo = omega
+}
+
+// Surely reports whether a torque (N·m) at a speed (rad/s) is known to be borne without looking closer.
+func (p *Position) Surely(torque, omega float64) bool { return torque <= p.least && omega <= p.upTo }
+
 // Positions are all the combinations of the stages' steps, in the order the steps are given. Stages
 // side by side that can be put out of mesh are in or out together.
 func Positions(stages []Stage) []Position {
@@ -73,30 +86,29 @@ func Positions(stages []Stage) []Position {
 	}
 	out := make([]Position, len(all))
 	for i, chosen := range all {
-		out[i] = At(stages, chosen)
+		out[i].Set(stages, chosen)
 		out[i].Label = label(stages, out[i])
 	}
 	return out
 }
 
-// At is the stages in one setting, a step of each or Out; it has no label.
-func At(stages []Stage, chosen []int) Position {
-	p := Position{Steps: chosen, Ratio: 1, Efficiency: 1}
-	for i, s := range stages {
-		if chosen[i] == Out {
-			continue
+// Set makes the position one setting of stages, a step of each or Out; it has no label.
+func (p *Position) Set(stages []Stage, chosen []int) {
+	p.Steps, p.Ratio, p.Efficiency = chosen, 1, 1
+	for i := range stages {
+		if chosen[i] != Out {
+			p.Ratio *= stages[i].Steps[chosen[i]].Ratio
+			p.Efficiency *= stages[i].Efficiency
 		}
-		p.Ratio *= s.Steps[chosen[i]].Ratio
-		p.Efficiency *= s.Efficiency
 	}
-	p.links = make([]link, 0, 2*len(stages))
+	p.links, p.least, p.upTo = p.links[:0], 0, 0
 	speed, gain := 1.0, 1.0
 	for i := len(stages) - 1; i >= 0; i-- {
 		if chosen[i] == Out {
 			continue
 		}
 		s := &stages[i]
-		step := s.Steps[chosen[i]]
+		step := &s.Steps[chosen[i]]
 		p.hold(link{level: s.OnDriven.Bears(), gain: gain, by: s.weak.driven})
 		p.hold(link{level: s.Rated, gain: gain, by: s.weak.rated})
 		if step.Pull.Rated() {
@@ -106,7 +118,6 @@ func At(stages []Stage, chosen []int) Position {
 		gain *= step.Ratio * s.Efficiency
 		p.hold(link{level: s.OnDriving.Bears(), gain: gain, by: s.weak.driving})
 	}
-	return p
 }
 
 // RatioAt returns the stage's ratio on one of its steps, 1 when it is Out.

@@ -2,46 +2,49 @@ package reduction
 
 import "math"
 
-// What a belt or chain pulls for ever at each of its speeds is worked out once for a step and
-// kept as a curve, so that a reach or a search may ask it thousands of times.
-
 const (
 	inch       = 0.0254
 	footMinute = 0.3048 / 60       // m/s
 	horsepower = 745.6998715822702 // W
 )
 
-// Pull is the effective pull (N) a step's belt or chain carries for ever, against belt speed: even
-// steps from standstill, joined by straight lines, level past the last. The zero Pull is not rated.
+// Pull is the effective pull (N) a step's belt, chain or gears carry for ever, against their speed v (m/s): a
+// relation with its factors worked out, so that a reach or a search may ask it thousands of times. The zero
+// Pull is not rated.
 type Pull struct {
-	step float64 // m/s between points
-	at   []float64
+	form                   pullForm
+	level, square, fatigue float64
+	slowest                float64 // m/s: below it the pull is taken as there
 }
+
+type pullForm int
+
+const (
+	notRated  pullForm = iota
+	beltForm           // level − square·v² − fatigue·ln v
+	chainForm          // the lesser of level·v^−0.1, its plates, and square·v^−2.5, its rollers
+	gearForm           // level·square / (square + v)
+)
 
 // Rated reports whether anything is known of it.
-func (p Pull) Rated() bool { return len(p.at) > 0 }
+func (p *Pull) Rated() bool { return p.form != notRated }
 
-// Carries returns the pull at belt speed v (m/s ≥ 0), N; +Inf for what is not rated.
+// Carries returns the pull at speed v (m/s ≥ 0), N ≥ 0; +Inf for what is not rated.
 func (p *Pull) Carries(v float64) float64 {
-	if len(p.at) == 0 {
-		return math.Inf(1)
+	v = math.Max(v, p.slowest)
+	switch p.form {
+	case beltForm:
+		pull := p.level - p.square*v*v
+		if p.fatigue != 0 {
+			pull -= p.fatigue * math.Log(v)
+		}
+		return math.Max(pull, 0)
+	case chainForm:
+		return math.Min(p.level*math.Pow(v, -0.1), p.square/(v*v*math.Sqrt(v)))
+	case gearForm:
+		return p.level * p.square / (p.square + v)
 	}
-	place := v / p.step
-	i := int(place)
-	if i >= len(p.at)-1 {
-		return p.at[len(p.at)-1]
-	}
-	part := place - float64(i)
-	return p.at[i]*(1-part) + p.at[i+1]*part
-}
-
-// sample draws a pull as a curve of so many points.
-func sample(step float64, points int, at func(v float64) float64) Pull {
-	p := Pull{step, make([]float64, points)}
-	for i := range p.at {
-		p.at[i] = math.Max(at(float64(i)*step), 0)
-	}
-	return p
+	return math.Inf(1)
 }
 
 // OverloadShare is how far past its rating a belt, chain or gear pulls for some seconds before it slips,
@@ -63,24 +66,17 @@ func (s *Stage) pullOf(step Step) Pull {
 		return s.gripPull(ribPull[s.Section].at(small), wrap)
 	case Flat:
 		grip := gripFactor(flatGrip, wrap)
-		return sample(5, 8, func(v float64) float64 { return s.Width * (flatPull - flatMass*v*v) * grip })
+		return Pull{form: beltForm, level: s.Width * flatPull * grip, square: s.Width * flatMass * grip}
 	case Toothed:
 		meshed := math.Min(math.Floor(wrap/(2*math.Pi)*small*math.Pi/s.Pitch)/6, 1)
-		return sample(5, 10, func(v float64) float64 { return s.Width * (toothedPull(s.Pitch) - toothedMass(s.Pitch)*v*v) * meshed })
+		return Pull{form: beltForm, level: s.Width * toothedPull(s.Pitch) * meshed, square: s.Width * toothedMass(s.Pitch) * meshed}
 	case Chain:
-		teeth := s.teeth(small)
-		factor := strandFactor(s.Count)
-		return sample(0.25, 81, func(v float64) float64 {
-			// Slower than this the plates' fatigue no longer tells.
-			v = math.Max(v, 0.05)
-			return factor * ChainPower(s.Pitch, teeth, v/(teeth*s.Pitch)) / v
-		})
+		return chainPull(s.Pitch, s.teeth(small), strandFactor(s.Count))
 	case Spur:
 		// The pinion's teeth are the thinner at the root.
 		teeth := math.Min(step.Counts[0], step.Counts[1])
-		return sample(0.5, 80, func(v float64) float64 {
-			return ToothBears(s.Pitch, s.Width, teeth, gearStress[s.Material], v)
-		})
+		still := ToothBears(s.Pitch, s.Width, teeth, gearStress[s.Material], 0)
+		return Pull{form: gearForm, level: still, square: barth}
 	}
 	return Pull{}
 }
@@ -88,7 +84,7 @@ func (s *Stage) pullOf(step Step) Pull {
 // gripPull is the pull of so many belts or ribs, less what centrifugal force takes of it.
 func (s *Stage) gripPull(each, wrap float64) Pull {
 	grip, mass := gripFactor(vGrip, wrap), sections[s.Section].mass
-	return sample(5, 10, func(v float64) float64 { return s.Count * (each - mass*v*v) * grip })
+	return Pull{form: beltForm, level: s.Count * each * grip, square: s.Count * mass * grip}
 }
 
 // Friction at the pulley in the capstan relation T1/T2 = e^(μθ), the groove's angle counted in for
@@ -158,10 +154,13 @@ func classicalPull(name string, d, factor float64) Pull {
 	c := classical[name]
 	inches := math.Min(math.Max(d/inch, c.smallest), c.most)
 	factor *= math.Min(d/inch/c.smallest, 1) * horsepower / (1000 * footMinute)
-	return sample(slowestRated, 75, func(v float64) float64 {
-		v = math.Max(v, slowestRated) / (1000 * footMinute)
-		return factor * (c.a - c.b/inches - c.c*v*v - c.e*math.Log10(v))
-	})
+	const thousands = 1000 * footMinute // m/s in one of the relation's 1000 ft/min
+	return Pull{
+		form: beltForm, slowest: slowestRated,
+		level:   factor * (c.a - c.b/inches + c.e*math.Log10(thousands)),
+		square:  factor * c.c / (thousands * thousands),
+		fatigue: factor * c.e / math.Ln10,
+	}
 }
 
 // wrapFactors is K_1 for V belts on two grooved pulleys by (D − d)/C in tenths [Shigley, table

@@ -306,17 +306,14 @@ func (s *Stage) placed(step Step) Step {
 	return step
 }
 
-// Resized returns the stage with one step's wheels changed to other pitch diameters (m); not for a
-// worm, whose ratio is not one of diameters.
-func (s Stage) Resized(step int, driver, driven float64) Stage {
-	s.Steps = append([]Step(nil), s.Steps...)
-	changed := s.Steps[step]
-	changed.Driver, changed.Driven = driver, driven
-	changed.Ratio = driven / driver / (1 - s.Slip)
-	if changed.Teeth {
-		changed.Counts = [2]float64{s.teeth(driver), s.teeth(driven)}
-		changed.Ratio = changed.Counts[1] / changed.Counts[0]
+// Resize returns a step of the stage with its wheels changed to other pitch diameters (m); not for a worm,
+// whose ratio is not one of diameters.
+func (s *Stage) Resize(step Step, driver, driven float64) Step {
+	step.Driver, step.Driven = driver, driven
+	step.Ratio = driven / driver / (1 - s.Slip)
+	if step.Teeth {
+		step.Counts = [2]float64{s.teeth(driver), s.teeth(driven)}
+		step.Ratio = step.Counts[1] / step.Counts[0]
 	}
-	s.Steps[step] = s.placed(changed)
-	return s
+	return s.placed(step)
 }

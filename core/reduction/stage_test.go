@@ -1,6 +1,7 @@
 package reduction
 
 import (
+	"fmt"
 	"math"
 	"testing"
 
@@ -121,12 +122,59 @@ func TestThePositionIsAsStrongAsItsWeakestPart(t *testing.T) {
 		}
 		plain := carries(1, stage)
 		assert.LessOrEqual(t, carries(1, shafted), plain)
-		assert.InEpsilon(t, OverloadShare*plain, carries(OverloadShare, stage), 1e-9)
+		// Past its speed a belt carries nothing, overload or not.
+		assert.InDelta(t, OverloadShare*plain, carries(OverloadShare, stage), 1e-9*plain)
 		assert.LessOrEqual(t, carries(1, stage, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"), Centre: "400 mm"}), math.Max(carries(1, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"), Centre: "400 mm"}), 0)+1e-9)
 		apart := stage
 		apart.Centre = mm(2000)
 		// A longer belt also lasts longer, so both factors go the same way.
 		assert.GreaterOrEqual(t, carries(1, apart)*(1+1e-9), plain)
+	})
+}
+
+// Thrown outward by its own mass, a belt that runs fast enough pulls nothing, and never less than nothing.
+func TestABeltPastItsSpeedPullsNothing(t *testing.T) {
+	r := q.NewReader("")
+	s := Resolve(Described{Stages: []DescribedStage{{Kind: VBelt, Section: "A", Steps: pair("84 mm", "375 mm"), Centre: "660 mm"}}}, 0, r)
+	require.NoError(t, r.Err())
+	pull := s.Stages[0].Steps[0].Pull
+	// By hand at 10 m/s: 0.629 hp for 1000 ft/min is 92.4 N, times 0.936 for the wrap and 1.05 for the length.
+	assert.InDelta(t, 90.8, pull.Carries(10), 0.3)
+	assert.Positive(t, pull.Carries(29))
+	assert.Zero(t, pull.Carries(32))
+	for _, overload := range []float64{1, OverloadShare} {
+		most, by := s.Positions[0].Carries(175, overload)
+		assert.Zero(t, most)
+		assert.NotEmpty(t, by)
+	}
+}
+
+// What a stage carries never grows with speed, whatever runs between its wheels: what is borne at the top speed
+// is borne at all others.
+func TestNothingCarriesMoreWhenFaster(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		stage := DescribedStage{Kind: rapid.SampledFrom([]Kind{VBelt, LinkBelt, PolyV, Flat, Toothed, Chain, Spur}).Draw(t, "kind"), Centre: "900 mm"}
+		if sections := map[Kind][]string{VBelt: {"Z", "A", "B"}, LinkBelt: {"A", "B"}, PolyV: {"J", "K", "L"}}[stage.Kind]; sections != nil {
+			stage.Section = rapid.SampledFrom(sections).Draw(t, "section")
+		}
+		if stage.Kind.Toothed() {
+			stage.Steps = pair(q.Text(fmt.Sprint(rapid.IntRange(10, 40).Draw(t, "teeth"))), "60")
+		} else {
+			stage.Steps = pair(mm(rapid.Float64Range(60, 200).Draw(t, "driver")), "300 mm")
+		}
+		r := q.NewReader("")
+		s := Resolve(Described{Stages: []DescribedStage{stage}}, 0, r)
+		require.NoError(t, r.Err())
+		p := &s.Positions[0]
+		before := math.Inf(1)
+		p.LookTo(400)
+		for omega := 0.0; omega <= 400; omega += 5 {
+			most, _ := p.Carries(omega, 1)
+			assert.LessOrEqual(t, most, before*(1+1e-12))
+			assert.False(t, p.Surely(most+1e-6, omega), "never sure of more than is borne")
+			assert.False(t, p.Surely(0, 401), "nor past where it was looked to")
+			before = most
+		}
 	})
 }
 

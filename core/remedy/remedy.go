@@ -5,7 +5,6 @@ package remedy
 import (
 	"math"
 	"reflect"
-	"slices"
 	"strings"
 
 	"jiriki/core/control"
@@ -37,31 +36,27 @@ type Remedy struct {
 	resolved *motor.Resolved // the motor, where it was resolved already
 }
 
-// attempt is a changed plan, truly assessed for every job.
-type attempt struct {
-	Remedy
-	model   *line.Model
-	results []line.Result
-}
-
 // Finder tries changes to a plan. Each is tried once, whichever job asks for it.
 type Finder struct {
 	in      plan.Input
 	now     *line.Model
 	results []line.Result // as the plan stands
 
-	wheelChanges            []wheelChange // single-wheel swaps, screened for all jobs
-	trims, motors           []attempt
-	cooled, choked          []attempt
-	limited                 []attempt
-	belted                  []attempt       // one belt put in where there was none
-	triedChanges            map[int]attempt // by index into swaps
-	madeChanges, ShelfTried bool
+	model line.Model // scratch: the model of the change being tried
+
+	trims, motors, limited, cooled, choked []attempt
+	belted                                 []attempt // one belt put in where there was none
+
+	wheelChanges []wheelChange    // every legal change of one wheel, screened for all jobs
+	triedChanges map[int]*attempt // of those, by index; nil where it does not work out
+	madeChanges  bool
+
+	ShelfTried bool // the shelf's parts were tried
 }
 
 // NewFinder tries changes to a plan whose model and results are known.
 func NewFinder(in plan.Input, now *line.Model, results []line.Result) *Finder {
-	return &Finder{in: in, now: now, results: results, triedChanges: map[int]attempt{}}
+	return &Finder{in: in, now: now, results: results, triedChanges: map[int]*attempt{}}
 }
 
 // ForJob are the changes worth showing for a job: another ratio, another trim, another motor
@@ -123,29 +118,6 @@ func (h *Finder) remedy(job int, o attempt) Remedy {
 	r.Margin, r.Does = now.MarginText(), now.Outcome.Done()
 	r.Lifts = r.Does && !was.Outcome.Done() || now.Outcome.Reached() && now.Margin > was.Margin*1.01
 	return r
-}
-
-// bestFor prefers the job done, then more jobs done, then the job's margin.
-func bestFor(job int, options []attempt) *attempt {
-	var best *attempt
-	for i := range options {
-		o := &options[i]
-		if best == nil || beatsFor(job, *o, *best) {
-			best = o
-		}
-	}
-	return best
-}
-
-func beatsFor(job int, a, b attempt) bool {
-	aDone, bDone := a.results[job].Outcome.Done(), b.results[job].Outcome.Done()
-	switch {
-	case aDone != bDone:
-		return aDone
-	case a.JobsDone != b.JobsDone:
-		return a.JobsDone > b.JobsDone
-	}
-	return a.results[job].Margin > b.results[job].Margin
 }
 
 // ForFindings are the changes to offer for what is unsafe in itself: a spindle that can pass its limit,
@@ -248,33 +220,6 @@ func (h *Finder) trimUnderLimit() []attempt {
 		return nil
 	}
 	return []attempt{o}
-}
-
-// try assesses the plan with the remedy's stations in place of its own. It fails when they
-// cannot be used together or would spin something past what it bears.
-func (h *Finder) try(r Remedy) (attempt, bool) {
-	s := h.now.Stations
-	reader := q.NewReader("")
-	if r.Control != nil {
-		s.Control = control.Resolve(*r.Control, reader)
-	}
-	switch {
-	case r.resolved != nil:
-		s.Motor = *r.resolved
-	case r.Motor != nil:
-		s.Motor = motor.Resolve(*r.Motor, reader)
-	}
-	if r.Reduction != nil {
-		s.Reduction = reduction.Resolve(*r.Reduction, s.Motor.Body.Shaft, reader)
-	}
-	o := attempt{Remedy: r, model: line.New(s)}
-	if reader.Err() != nil || !o.model.Runs {
-		return o, false
-	}
-	o.results = o.model.Results()
-	o.JobsDone = line.CountDone(o.results)
-	// A change that leaves the top speed alone is shown even where that speed is still too high.
-	return o, slices.Contains([]string{"limit", "cooling", "choke", "belt"}, r.Kind) || !o.model.Overspeeds()
 }
 
 // tryAll tries everything but the ratios.

@@ -5,7 +5,6 @@ import (
 	"slices"
 	"strings"
 
-	"jiriki/core/line"
 	q "jiriki/core/quantity"
 	"jiriki/core/work"
 )
@@ -48,14 +47,16 @@ func (h *Finder) splitJob(job int) []attempt {
 	if slices.ContainsFunc(machine.Jobs, func(j work.Job) bool { return len(j.ID) > maxID }) {
 		return nil // a part of a part of a part
 	}
-	s, reader := h.now.Stations, q.NewReader("machine")
-	if s.Machine = work.Resolve(machine, reader); reader.Err() != nil {
+	reader := q.NewReader("machine")
+	h.model.Stations = h.now.Stations
+	if h.model.Machine = work.Resolve(machine, reader); reader.Err() != nil {
 		return nil
 	}
-	o := attempt{Remedy: Remedy{Kind: "split", Label: "Make " + h.now.Machine.Jobs[job].Name + " a job for each position", Detail: strings.Join(says, ", "), Jobs: machine.Jobs}, model: line.New(s)}
-	o.results = o.model.Results()
-	o.JobsDone = line.CountDone(o.results)
-	return []attempt{o}
+	h.model.Settle()
+	return []attempt{h.attempted(Remedy{
+		Kind: "split", Label: "Make " + h.now.Machine.Jobs[job].Name + " a job for each position",
+		Detail: strings.Join(says, ", "), Jobs: machine.Jobs,
+	})}
 }
 
 // unusedID is the job's ID with the first number after it that no job has.

@@ -3,53 +3,73 @@ package remedy
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"jiriki/core/line"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 )
 
-// wheelChange is one wheel changed for another, with how every job results.
+// wheelChange is one wheel changed for another, with how every job comes out.
 type wheelChange struct {
 	stage, step int
 	driven      bool
 	size        float64 // mm, or teeth
-	results     []line.Result
+	jobs        []screened
 	done        int
 }
 
-// ratio is the best swap of one wheel for another standard size: most jobs done first, then
+// screened is what a job's result is ranked by.
+type screened struct {
+	done   bool
+	margin float64
+}
+
+// ratio is the best change of one wheel for another standard size: most jobs done first, then
 // this one, then its margin.
 func (h *Finder) ratio(job int) []attempt {
 	if len(h.now.Reduction.Stages) == 0 {
 		return h.belts()
 	}
-	if !h.madeChanges {
-		h.madeChanges, h.wheelChanges = true, h.screenChanges()
-	}
+	h.makeChanges()
 	best := -1
 	for i := range h.wheelChanges {
-		if best < 0 || changeBeats(h.wheelChanges[i], h.wheelChanges[best], job) {
+		if best < 0 || changeBeats(&h.wheelChanges[i], &h.wheelChanges[best], job) {
 			best = i
 		}
 	}
 	if best < 0 {
 		return nil
 	}
-	o, ok := h.triedChanges[best]
-	if !ok {
-		s := h.wheelChanges[best]
-		changed := h.withChange(s)
-		if o, ok = h.try(Remedy{Kind: "ratio", Reduction: &changed}); !ok {
-			return nil
-		}
-		h.triedChanges[best] = o
+	tried := h.tryChange(best)
+	if tried == nil {
+		return nil
 	}
-	p := &o.model.Reduction.Positions[o.results[job].Position]
-	_, high := o.model.Span(p)
+	o := *tried
+	p := &o.positions[o.results[job].Position]
 	o.Label = "Try " + q.Ratio(p.Ratio)
-	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.changeText(h.wheelChanges[best]), q.Show(math.Min(high, o.model.TopSpeed), q.Speed, h.in.Units))
+	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.changeText(&h.wheelChanges[best]), q.Show(h.topsOut(&o, p), q.Speed, h.in.Units))
 	return []attempt{o}
+}
+
+// makeChanges screens the changes once.
+func (h *Finder) makeChanges() {
+	if !h.madeChanges {
+		h.madeChanges, h.wheelChanges = true, h.screenChanges()
+	}
+}
+
+// tryChange truly works a change out, once; nil where it does not work out.
+func (h *Finder) tryChange(i int) *attempt {
+	tried, known := h.triedChanges[i]
+	if !known {
+		changed := h.withChange(&h.wheelChanges[i])
+		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &changed}); ok {
+			tried = &o
+		}
+		h.triedChanges[i] = tried
+	}
+	return tried
 }
 
 // belts are what one V belt would do where motor and spindle are coupled straight: the smallest
@@ -68,18 +88,17 @@ func (h *Finder) belts() []attempt {
 			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: q.Written(driver, "mm"), Driven: q.Written(driven, "mm")}},
 		}}}
 		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
-			p := &o.model.Reduction.Positions[0]
-			_, high := o.model.Span(p)
+			p := &o.positions[0]
 			o.Label = "Put in a belt, " + q.Ratio(p.Ratio)
 			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle; then it tops out at %s",
-				q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units), q.Show(math.Min(high, o.model.TopSpeed), q.Speed, h.in.Units))
+				q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units), q.Show(h.topsOut(&o, p), q.Speed, h.in.Units))
 			h.belted = append(h.belted, o)
 		}
 	}
 	return h.belted
 }
 
-// changeUnderLimit is the swap that keeps the machine's limit and does most jobs.
+// changeUnderLimit is the change of a wheel that keeps the machine's limit and does most jobs.
 func (h *Finder) changeUnderLimit() []attempt {
 	if len(h.now.Reduction.Stages) == 0 {
 		var best *attempt
@@ -93,41 +112,41 @@ func (h *Finder) changeUnderLimit() []attempt {
 		}
 		return []attempt{*best}
 	}
-	if !h.madeChanges {
-		h.madeChanges, h.wheelChanges = true, h.screenChanges()
-	}
+	h.makeChanges()
 	best := -1
-	for i, s := range h.wheelChanges {
-		if best < 0 || s.done > h.wheelChanges[best].done {
+	for i := range h.wheelChanges {
+		if best < 0 || h.wheelChanges[i].done > h.wheelChanges[best].done {
 			best = i
 		}
 	}
 	if best < 0 {
 		return nil
 	}
-	changed := h.withChange(h.wheelChanges[best])
-	o, ok := h.try(Remedy{Kind: "ratio", Reduction: &changed, Detail: h.changeText(h.wheelChanges[best])})
-	if !ok {
+	tried := h.tryChange(best)
+	if tried == nil {
 		return nil
 	}
-	o.Label = "Gear it to " + q.Ratio(o.model.Reduction.Positions[0].Ratio)
+	o := *tried
+	o.Label, o.Detail = "Gear it to "+q.Ratio(o.positions[0].Ratio), h.changeText(&h.wheelChanges[best])
 	return []attempt{o}
 }
 
-func changeBeats(a, b wheelChange, job int) bool {
-	if a.done != b.done {
+func changeBeats(a, b *wheelChange, job int) bool {
+	switch x, y := a.jobs[job], b.jobs[job]; {
+	case a.done != b.done:
 		return a.done > b.done
+	case x.done != y.done:
+		return x.done
+	default:
+		return x.margin > y.margin
 	}
-	if aDone, bDone := a.results[job].Outcome.Done(), b.results[job].Outcome.Done(); aDone != bDone {
-		return aDone
-	}
-	return a.results[job].Margin > b.results[job].Margin
 }
 
 // screenChanges works out every legal change of one wheel. Only the positions that use the wheel
-// change, so how the jobs result in the others is worked out once.
+// change, so how the jobs come out in the others is worked out once.
 func (h *Finder) screenChanges() []wheelChange {
 	var out []wheelChange
+	stages := slices.Clone(h.now.Reduction.Stages)
 	for i, stage := range h.now.Reduction.Stages {
 		if stage.Kind == reduction.Direct || stage.Kind == reduction.Worm {
 			continue
@@ -136,25 +155,46 @@ func (h *Finder) screenChanges() []wheelChange {
 		if stage.Steps[0].Teeth {
 			sizes = reduction.ToothCounts
 		}
+		stages[i].Steps = slices.Clone(stage.Steps)
 		for k, step := range stage.Steps {
 			touched, rest := h.split(i, k)
 			elsewhere := h.resultsOver(rest)
-			stages := append([]reduction.Stage(nil), h.now.Reduction.Stages...)
+			changed := make([]reduction.Position, len(touched))
 			for _, driven := range []bool{false, true} {
 				for _, size := range sizes {
 					driver, on, ok := h.legal(i, step, driven, size)
 					if !ok || h.wouldOverspeed(touched, on/driver/(step.Driven/step.Driver)) {
 						continue
 					}
-					stages[i] = stage.Resized(k, driver, on)
-					s := wheelChange{stage: i, step: k, driven: driven, size: size, results: h.resultsChanged(stages, touched, elsewhere)}
-					s.done = line.CountDone(s.results)
-					out = append(out, s)
+					stages[i].Steps[k] = stage.Resize(step, driver, on)
+					for n := range touched {
+						changed[n].Set(stages, touched[n].Steps)
+					}
+					h.now.Look(changed)
+					c := wheelChange{stage: i, step: k, driven: driven, size: size}
+					c.screen(h.now, changed, elsewhere)
+					out = append(out, c)
 				}
 			}
+			stages[i].Steps[k] = step
 		}
 	}
 	return out
+}
+
+// screen is how the jobs come out in the changed positions, or elsewhere where that is better.
+func (c *wheelChange) screen(now *line.Model, changed []reduction.Position, elsewhere []line.Result) {
+	c.jobs = make([]screened, len(now.Machine.Jobs))
+	for n := range c.jobs {
+		r := now.Best(&now.Machine.Jobs[n], changed)
+		if r.Outcome == line.CannotTell || elsewhere[n].Outcome != line.CannotTell && line.Better(&elsewhere[n], &r) {
+			r = elsewhere[n]
+		}
+		c.jobs[n] = screened{done: r.Outcome.Done(), margin: r.Margin}
+		if r.Outcome.Done() {
+			c.done++
+		}
+	}
 }
 
 // split parts the positions into those that use a stage's step and the others.
@@ -187,22 +227,7 @@ func (h *Finder) wouldOverspeed(positions []reduction.Position, scale float64) b
 	return false
 }
 
-// resultsChanged is how the jobs result with the touched positions on changed stages.
-func (h *Finder) resultsChanged(stages []reduction.Stage, touched []reduction.Position, elsewhere []line.Result) []line.Result {
-	changed := make([]reduction.Position, len(touched))
-	for n := range touched {
-		changed[n] = reduction.At(stages, touched[n].Steps)
-	}
-	out := h.resultsOver(changed)
-	for n := range out {
-		if out[n].Outcome == line.CannotTell || elsewhere[n].Outcome != line.CannotTell && line.Better(elsewhere[n], out[n]) {
-			out[n] = elsewhere[n]
-		}
-	}
-	return out
-}
-
-// legal looks at one swap: the diameters with it made, and false when the belt would bend too tight
+// legal looks at one change: the diameters with it made, and false when the belt would bend too tight
 // or slip, the wheels touch, or nothing change.
 func (h *Finder) legal(i int, step reduction.Step, onDriven bool, size float64) (driver, driven float64, ok bool) {
 	stage := h.now.Reduction.Stages[i]
@@ -248,7 +273,7 @@ func (h *Finder) asMeasured(stage int, size float64) q.Text {
 
 // withChange is the described reduction with one wheel changed. A belt length no longer holds on
 // the old centres, so the centre distance is kept and the belt left to be worked out.
-func (h *Finder) withChange(s wheelChange) reduction.Described {
+func (h *Finder) withChange(s *wheelChange) reduction.Described {
 	d := h.withStages()
 	stage, resolved := &d.Stages[s.stage], h.now.Reduction.Stages[s.stage]
 	text := q.Text(fmt.Sprintf("%g", s.size))
@@ -267,7 +292,7 @@ func (h *Finder) withChange(s wheelChange) reduction.Described {
 	return d
 }
 
-func (h *Finder) changeText(s wheelChange) string {
+func (h *Finder) changeText(s *wheelChange) string {
 	was := h.in.Plan.Reduction.Stages[s.stage].Steps[s.step]
 	from := was.Driver
 	if s.driven {

@@ -86,7 +86,7 @@ func (p *pair) resolved() *reduction.Stage {
 	if p.stage == nil {
 		s := p.family.Blank
 		s.Centre = p.centre
-		s = s.Resized(0, p.driver.Size, p.driven.Size)
+		s.Steps = []reduction.Step{s.Resize(s.Steps[0], p.driver.Size, p.driven.Size)}
 		p.stage = &s
 	}
 	return p.stage

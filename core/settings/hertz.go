@@ -101,7 +101,7 @@ func (s *Sheet) inverter() {
 			name:        "Phase-loss trip on the input",
 			value:       "off, if its maker allows one phase",
 			formula:     "I_in ≈ √3 × as much",
-			substituted: s.show(line.RatedAmps(s.Stations), q.Current) + " is what it gives so",
+			substituted: s.show(line.RatedAmps(&s.Stations), q.Current) + " is what it gives so",
 			watch:       "Watch the ripple trip under full load.",
 			from:        source.OnePhaseIn,
 		})

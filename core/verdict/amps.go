@@ -21,7 +21,7 @@ func (v *verdict) ampsFindings() {
 		return
 	}
 	amps := m.Amps.Value
-	rated := line.RatedAmps(v.Stations)
+	rated := line.RatedAmps(&v.Stations)
 	v.onePhaseFinding(rated)
 	if c.Amps == 0 {
 		v.add(f.ControlAmps, f.Missing, "control.amps", "Amps the drive can give for ever", fmt.Sprintf("Read its plate. The motor asks for %s.", v.show(amps, q.Current)))

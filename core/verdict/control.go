@@ -17,7 +17,7 @@ func (v *verdict) controlFindings() {
 		v.add(f.ControlKind, f.Missing, "control.kind", "What will control it?", "Choose a drive or a plain switch that suits this motor.")
 		return
 	}
-	ok, why := line.Suits(v.Stations)
+	ok, why := line.Suits(&v.Stations)
 	if !ok {
 		v.add(f.ControlSuits, f.Stop, "control.kind", "This control does not suit the motor", why)
 		return

@@ -42,7 +42,7 @@ func (v *verdict) airFinding() {
 	if v.Control.Limits() {
 		drive = fmt.Sprintf(", and the drive gives %s of its amps", q.Percent(air.Drive(m.Air, m.Altitude)))
 	}
-	motorIs := fmt.Sprintf("the motor holds %s of its torque all day%s; the reach shows it", q.Percent(line.AirShare(v.Stations)), drive)
+	motorIs := fmt.Sprintf("the motor holds %s of its torque all day%s; the reach shows it", q.Percent(line.AirShare(&v.Stations)), drive)
 	if v.Feed.Kind == motor.Pulses || v.Feed.Kind == motor.Capacitors {
 		motorIs = "the winding sheds less heat, which the reach of this motor does not show: feel it after the first hour"
 	}

@@ -1,0 +1,84 @@
+package remedy
+
+import (
+	"math"
+	"slices"
+
+	"jiriki/core/control"
+	"jiriki/core/line"
+	"jiriki/core/motor"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+)
+
+// attempt is a changed plan, truly worked out for every job.
+type attempt struct {
+	Remedy
+	results   []line.Result
+	positions []reduction.Position
+	fastest   float64 // of the motor, rad/s
+}
+
+// topsOut is the fastest the spindle turns in a position, within the machine's limit, rad/s.
+func (h *Finder) topsOut(o *attempt, p *reduction.Position) float64 {
+	return math.Min(o.fastest/p.Ratio, h.now.TopSpeed)
+}
+
+// try works the plan out with the remedy's stations in place of its own. It fails when they cannot be used
+// together or would spin something past what it bears.
+func (h *Finder) try(r Remedy) (attempt, bool) {
+	m, reader := &h.model, q.NewReader("")
+	m.Stations = h.now.Stations
+	if r.Control != nil {
+		m.Control = control.Resolve(*r.Control, reader)
+	}
+	switch {
+	case r.resolved != nil:
+		m.Motor = *r.resolved
+	case r.Motor != nil:
+		m.Motor = motor.Resolve(*r.Motor, reader)
+	}
+	if r.Reduction != nil {
+		m.Reduction = reduction.Resolve(*r.Reduction, m.Motor.Body.Shaft, reader)
+	}
+	if reader.Err() != nil {
+		return attempt{}, false
+	}
+	m.Settle()
+	// A change that leaves the top speed alone is shown even where that speed is still too high.
+	if !m.Runs || m.Overspeeds() && !slices.Contains([]string{"limit", "cooling", "choke", "belt"}, r.Kind) {
+		return attempt{}, false
+	}
+	return h.attempted(r), true
+}
+
+// attempted is how the jobs come out on the model as it was changed.
+func (h *Finder) attempted(r Remedy) attempt {
+	o := attempt{Remedy: r, results: h.model.Results(), positions: h.model.Reduction.Positions}
+	o.JobsDone = line.CountDone(o.results)
+	_, o.fastest = h.model.Powered.Span()
+	return o
+}
+
+// bestFor prefers the job done, then more jobs done, then the job's margin.
+func bestFor(job int, options []attempt) *attempt {
+	var best *attempt
+	for i := range options {
+		o := &options[i]
+		if best == nil || beatsFor(job, *o, *best) {
+			best = o
+		}
+	}
+	return best
+}
+
+func beatsFor(job int, a, b attempt) bool {
+	aDone, bDone := a.results[job].Outcome.Done(), b.results[job].Outcome.Done()
+	switch {
+	case aDone != bDone:
+		return aDone
+	case a.JobsDone != b.JobsDone:
+		return a.JobsDone > b.JobsDone
+	}
+	return a.results[job].Margin > b.results[job].Margin
+}
