@@ -2,6 +2,7 @@ package finding
 
 import (
 	"fmt"
+	"strconv"
 	"strings"
 )
 
@@ -155,10 +156,20 @@ const (
 
 // Of is the finding as it is said of one job, stage or step.
 func (id ID) Of(which ...any) ID {
+	var room [64]byte
+	out := append(room[:0], id...)
 	for _, one := range which {
-		id += ID(fmt.Sprintf(".%v", one))
+		out = append(out, '.')
+		switch one := one.(type) {
+		case string:
+			out = append(out, one...)
+		case int:
+			out = strconv.AppendInt(out, int64(one), 10)
+		default:
+			out = fmt.Append(out, one)
+		}
 	}
-	return id
+	return ID(out)
 }
 
 // Station is the part of the line a finding speaks of.

@@ -22,6 +22,8 @@ type Model struct {
 	Feed     motor.Feed
 	Powered  *motor.Model
 	TopSpeed float64 // fastest the spindle may turn, rad/s; +Inf without a limit
+
+	slow, fast float64 // the motor's own span, rad/s at its output
 }
 
 // New joins a plan's stations into one model. It does not run while the motor, its supply or a control
@@ -49,8 +51,8 @@ func (t *Model) Settle() {
 	t.stepperMargins()
 	t.Feed = feed(s)
 	t.Powered = s.Motor.On(t.Feed)
-	_, high := t.Powered.Span()
-	if t.Runs = high > 0; t.Runs {
+	t.slow, t.fast = t.Powered.Span()
+	if t.Runs = t.fast > 0; t.Runs {
 		t.Look(t.Reduction.Positions)
 	}
 }
@@ -84,8 +86,7 @@ func (t *Model) stepperMargins() {
 // Span is the slowest and fastest spindle speed of a position, rad/s, before the machine's own
 // limit is applied.
 func (t *Model) Span(p *reduction.Position) (low, high float64) {
-	low, high = t.Powered.Span()
-	return low / p.Ratio, high / p.Ratio
+	return t.slow / p.Ratio, t.fast / p.Ratio
 }
 
 // through carries a torque of the motor through a position to the spindle turning at omega, as far as belts

@@ -56,7 +56,7 @@ type Result struct {
 	Low       float64 // part of the band that is reached, rad/s
 	High      float64
 	Starting  bool    // the least is at standstill, against the breakaway pull
-	near      float64 // how much of the band is reached, as a natural logarithm; negative by how far off it lies
+	reached   float64 // fastest over slowest of what is reached of the band; under 1 by how far off it lies
 }
 
 // SpeedTolerance forgives what no tachometer would show.
@@ -114,8 +114,8 @@ func Better(a, b *Result) bool {
 	switch {
 	case aReached != bReached:
 		return aReached
-	case !aReached && math.Abs(a.near-b.near) > 1e-9:
-		return a.near > b.near
+	case !aReached && math.Abs(a.reached/b.reached-1) > 1e-9:
+		return a.reached > b.reached
 	}
 	return a.Margin > b.Margin
 }
@@ -125,7 +125,7 @@ func (t *Model) resultIn(job *work.Need, p *reduction.Position) Result {
 	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
 	high = math.Min(high, t.TopSpeed)
 	f := Result{Low: math.Max(job.Low, low), High: math.Min(job.High, high)}
-	f.near = math.Log(f.High / f.Low)
+	f.reached = f.High / f.Low
 	if f.Low > f.High {
 		// No overlap: the answer is the speed, shown at the nearer end.
 		if job.Low > high {
@@ -188,7 +188,10 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result) {
 			f.Margin, f.Omega, f.Needed, f.Available = margin, omega, needed, held
 		}
 	}
-	step := math.Pow(f.High/f.Low, 1/float64(max(samples-1, 1)))
+	step := math.Sqrt(f.High / f.Low) // to the middle and to the end
+	if samples != bandSamples {
+		step = math.Pow(f.High/f.Low, 1/float64(max(samples-1, 1)))
+	}
 	omega := f.Low
 	for i := range samples {
 		if i == samples-1 {

@@ -23,7 +23,7 @@ type dcLaw struct {
 }
 
 func (l *dcLaw) span() (low, high float64) {
-	dc := l.m.DC
+	dc := &l.m.DC
 	free := (l.f.Volts - dc.Friction.Value/dc.Ke.Value*l.ohms()) / dc.Ke.Value
 	high = math.Min(free, l.f.TopTrim*l.m.Speed.Value)
 	return high * l.f.Slowest, math.Max(high, 0)

@@ -224,7 +224,7 @@ func (m *Resolved) heat(omega float64, f *Feed, flux float64) Limited {
 }
 
 // peakAmps is the least of what the drive gives for some seconds and its limit as set.
-func (f Feed) peakAmps() (float64, Limit) {
+func (f *Feed) peakAmps() (float64, Limit) {
 	if f.LimitAmps < f.PeakAmps {
 		return f.LimitAmps, CurrentLimit
 	}

@@ -35,7 +35,7 @@ func readReadings(list []Reading, r *q.Reader) readings {
 		return t
 	}
 	for i, d := range list {
-		t.take(d, r.Under(fmt.Sprintf("readings[%d]", i)))
+		t.take(d, r.At("readings", i))
 	}
 	return t
 }

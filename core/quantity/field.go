@@ -47,26 +47,42 @@ func (v Value) Or(other float64) float64 {
 // Reader reads the fields of one description and gathers what is wrong with them, so that a
 // person sees every bad field at once.
 type Reader struct {
-	prefix string
-	errs   *FieldErrors
+	above *Reader // what this is a part of
+	part  string  // its name there
+	index int     // which of a list, -1 for what is none
+	errs  *FieldErrors
 }
 
 // NewReader returns a Reader whose fields are named below prefix.
-func NewReader(prefix string) *Reader { return &Reader{prefix: prefix, errs: &FieldErrors{}} }
+func NewReader(prefix string) *Reader { return &Reader{part: prefix, index: -1, errs: &FieldErrors{}} }
 
 // Under returns a Reader for a nested part; what it finds wrong joins the same list.
 func (r *Reader) Under(part string) *Reader {
-	return &Reader{prefix: r.name(part), errs: r.errs}
+	return &Reader{above: r, part: part, index: -1, errs: r.errs}
 }
 
-func (r *Reader) name(field string) string {
-	if r.prefix == "" {
-		return field
+// At returns a Reader for one of a list of nested parts, counted from 0.
+func (r *Reader) At(part string, index int) *Reader {
+	return &Reader{above: r, part: part, index: index, errs: r.errs}
+}
+
+// path is the part's own name, from the top. Names are put together only where something is refused.
+func (r *Reader) path() string {
+	part := r.part
+	if r.index >= 0 {
+		part = fmt.Sprintf("%s[%d]", part, r.index)
 	}
-	if field == "" {
-		return r.prefix
+	if r.above == nil {
+		return part
 	}
-	return r.prefix + "." + field
+	return join(r.above.path(), part)
+}
+
+func join(above, field string) string {
+	if above == "" || field == "" {
+		return above + field
+	}
+	return above + "." + field
 }
 
 // Read parses an optional field; an empty one is unknown, not wrong.
@@ -114,14 +130,18 @@ func Blank(text string) bool {
 
 // Refuse records that a field cannot be used.
 func (r *Reader) Refuse(field, given, message string) {
-	*r.errs = append(*r.errs, FieldError{Field: r.name(field), Given: clip(given), Message: message})
+	*r.errs = append(*r.errs, FieldError{Field: join(r.path(), field), Given: clip(given), Message: message})
 }
 
 // Refused returns the first field of this part that was refused, named below the part, and whether
 // there is one.
 func (r *Reader) Refused() (field string, refused bool) {
+	if len(*r.errs) == 0 {
+		return "", false
+	}
+	path := r.path()
 	for _, e := range *r.errs {
-		if rest, ok := strings.CutPrefix(e.Field, r.prefix); ok && (r.prefix == "" || rest == "" || rest[0] == '.' || rest[0] == '[') {
+		if rest, ok := strings.CutPrefix(e.Field, path); ok && (path == "" || rest == "" || rest[0] == '.' || rest[0] == '[') {
 			return strings.TrimPrefix(rest, "."), true
 		}
 	}

@@ -54,7 +54,7 @@ func Parse(text Text, d Dimension) (float64, error) {
 	if s == "" {
 		return 0, ErrEmpty
 	}
-	if d == Torque {
+	if d == Torque && strings.ContainsAny(s, "@aAoO") {
 		if parts := pullAt.Split(s, -1); len(parts) == 2 {
 			return parsePull(parts[0], parts[1])
 		}

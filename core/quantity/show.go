@@ -34,14 +34,12 @@ func ShowFigures(v float64, d Dimension, s System, figures int) string {
 	case d == Temperature:
 		v -= zeroOf(label)
 	}
-	number := Figures(v/si, figures)
-	switch label {
-	case "":
-		return number
-	case "°":
-		return number + label
+	var room [48]byte
+	out := AppendFigures(room[:0], v/si, figures)
+	if label != "" && label != "°" {
+		out = append(out, ThinSpace...)
 	}
-	return number + ThinSpace + label
+	return string(append(out, label...))
 }
 
 // Percent shows a share (0.45) as per cent in two figures ("45 %"), and in three near and past the whole
@@ -51,7 +49,8 @@ func Percent(share float64) string {
 	if math.Abs(share) >= 0.995 {
 		figures = 3
 	}
-	return Figures(share*100, figures) + ThinSpace + "%"
+	var room [24]byte
+	return string(append(AppendFigures(room[:0], share*100, figures), ThinSpace+"%"...))
 }
 
 // Ratio writes a speed ratio (driver over driven) as "7.29 : 1", or "1 : 1.5" when it gears up, kept
@@ -67,33 +66,47 @@ func Ratio(ratio float64) string {
 // Figures writes a number to so many significant figures, without an exponent, trailing
 // zeros after the point taken off, thousands from 10 000 up set apart by a thin space.
 func Figures(v float64, figures int) string {
+	var room [32]byte
+	return string(AppendFigures(room[:0], v, figures))
+}
+
+// AppendFigures appends what [Figures] writes.
+func AppendFigures(out []byte, v float64, figures int) []byte {
 	if math.IsNaN(v) || math.IsInf(v, 0) {
-		return "—"
+		return append(out, "—"...)
 	}
 	if v == 0 {
-		return "0"
+		return append(out, '0')
 	}
 	// Rounded to its figures first, so that 9.996 knows it has become 10: d.dd…e±dd.
 	var room [32]byte
 	scientific := strconv.AppendFloat(room[:0], math.Abs(v), 'e', figures-1, 64)
 	mark := bytes.IndexByte(scientific, 'e')
-	power, _ := strconv.Atoi(string(scientific[mark+1:]))
+	power := int(scientific[mark+2]-'0')*10 + int(scientific[mark+3]-'0')
+	if mark+4 < len(scientific) {
+		power = power*10 + int(scientific[mark+4]-'0')
+	}
+	if scientific[mark+1] == '-' {
+		power = -power
+	}
 	digits := append(scientific[:1], scientific[min(2, mark):mark]...)
 
-	out := make([]byte, 0, 24)
 	if v < 0 {
 		out = append(out, "−"...)
 	}
 	out = appendWhole(out, digits, power)
 	part := digits[min(max(power+1, 0), len(digits)):]
-	if part = bytes.TrimRight(part, "0"); len(part) > 0 {
+	for len(part) > 0 && part[len(part)-1] == '0' {
+		part = part[:len(part)-1]
+	}
+	if len(part) > 0 {
 		out = append(out, '.')
 		for range -power - 1 {
 			out = append(out, '0')
 		}
 		out = append(out, part...)
 	}
-	return string(out)
+	return out
 }
 
 // appendWhole appends the digits before the point of d.dd… × 10^power, thousands apart from five

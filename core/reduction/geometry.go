@@ -16,6 +16,12 @@ func Wrap(d1, d2, c float64) float64 {
 	return math.Pi - 2*math.Asin(math.Abs(d1-d2)/(2*c))
 }
 
+// leastWrapSine is what the difference of two diameters may be of twice their centre distance.
+var leastWrapSine = math.Sin((math.Pi - LeastWrap) / 2)
+
+// WrapsEnough reports whether a belt wraps at least [LeastWrap] of the smaller pulley.
+func WrapsEnough(d1, d2, c float64) bool { return math.Abs(d1-d2) <= 2*c*leastWrapSine }
+
 // shortestBelt is the length at which the two pulleys touch.
 func shortestBelt(d1, d2 float64) float64 { return OpenBelt(d1, d2, (d1+d2)/2) }
 

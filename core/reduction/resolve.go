@@ -105,7 +105,7 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 	}
 	shaft, count := motorShaft, 1
 	for i, ds := range d.Stages {
-		at := r.Under(fmt.Sprintf("stages[%d]", i))
+		at := r.At("stages", i)
 		s, missing := resolveStage(ds, shaft, at)
 		if missing != "" && out.Missing == "" {
 			out.Missing = fmt.Sprintf("stages[%d].%s", i, missing)
@@ -160,7 +160,7 @@ func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missin
 		return s, "steps"
 	}
 	for i, ds := range d.Steps {
-		at := r.Under(fmt.Sprintf("steps[%d]", i))
+		at := r.At("steps", i)
 		step, lacking := s.resolveStep(ds, at, outside)
 		if lacking != "" && missing == "" {
 			missing = fmt.Sprintf("steps[%d].%s", i, lacking)

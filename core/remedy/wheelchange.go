@@ -199,14 +199,19 @@ func (c *wheelChange) screen(now *line.Model, changed []reduction.Position, else
 
 // split parts the positions into those that use a stage's step and the others.
 func (h *Finder) split(stage, step int) (touched, rest []reduction.Position) {
-	for _, p := range h.now.Reduction.Positions {
-		if p.Steps[stage] == step {
-			touched = append(touched, p)
-		} else {
-			rest = append(rest, p)
+	all := h.now.Reduction.Positions
+	both := make([]reduction.Position, 0, len(all))
+	for _, uses := range []bool{true, false} {
+		for i := range all {
+			if (all[i].Steps[stage] == step) == uses {
+				both = append(both, all[i])
+			}
+		}
+		if uses {
+			touched = both
 		}
 	}
-	return touched, rest
+	return touched, both[len(touched):]
 }
 
 func (h *Finder) resultsOver(positions []reduction.Position) []line.Result {
@@ -247,7 +252,7 @@ func (h *Finder) legal(i int, step reduction.Step, onDriven bool, size float64) 
 		return 0, 0, false
 	}
 	if stage.Centre > 0 && !stage.Meshed() &&
-		(stage.Centre <= (small+large)/2*1.02 || stage.Belted() && reduction.Wrap(small, large, stage.Centre) < reduction.LeastWrap) {
+		(stage.Centre <= (small+large)/2*1.02 || stage.Belted() && !reduction.WrapsEnough(small, large, stage.Centre)) {
 		return 0, 0, false
 	}
 	return driver, driven, true

@@ -78,8 +78,11 @@ func (v *verdict) shortTitle(job *work.Need, result line.Result) string {
 	const tried = 24
 	overload := line.DutyOverload(job.Duty)
 	from, to := math.Inf(1), 0.0
+	omega, step := result.Low, math.Pow(result.High/result.Low, 1.0/(tried-1))
 	for k := range tried {
-		omega := result.Low * math.Pow(result.High/result.Low, float64(k)/(tried-1))
+		if k > 0 {
+			omega *= step
+		}
 		if v.AvailableFor(job, omega, overload, p).Torque < job.TorqueAt(omega) {
 			from, to = math.Min(from, omega), math.Max(to, omega)
 		}

@@ -3,7 +3,6 @@
 package verdict
 
 import (
-	"cmp"
 	"slices"
 
 	f "jiriki/core/finding"
@@ -28,8 +27,7 @@ func Findings(m *line.Model, results []line.Result, loads []line.BeltLoad, sys q
 	}
 	v.list = unvouched(&m.Stations, v.list)
 	v.entryFindings()
-	inOrder(v.list)
-	return v.list
+	return inOrder(v.list)
 }
 
 // MayPower reports whether the plan runs, no stop is open but a job's own shortfall, which harms nobody, and
@@ -40,32 +38,39 @@ func MayPower(m *line.Model, findings []f.Finding) bool {
 	})
 }
 
-// asked is the order in which what is missing is asked for: working back from the work.
-var asked = map[f.Station]int{f.Work: 0, f.Motor: 1, f.Control: 2, f.Reduction: 3, f.Supply: 4}
+// asked is the order in which what is missing is asked for: entries to mend, then working back from the work.
+var asked = map[f.Station]int{f.Work: 1, f.Motor: 2, f.Control: 3, f.Reduction: 4, f.Supply: 5}
 
-// inOrder puts findings in order: the most serious first, entries to mend before what else is missing, what
-// is always said after the cautions of this plan.
-func inOrder(findings []f.Finding) {
-	slices.SortStableFunc(findings, func(a, b f.Finding) int {
-		first := cmp.Or(cmp.Compare(a.Level.Rank(), b.Level.Rank()), before(b.Entry, a.Entry))
-		if first == 0 && a.Level == f.Missing {
-			first = cmp.Compare(asked[a.Station], asked[b.Station])
-		} else if first == 0 {
-			first = before(a.Always, b.Always)
-		}
-		return first
-	})
+// placesALevel is more than the places findings of one level take.
+const placesALevel = 8
+
+// place is where a finding belongs in the order: by level, what is missing as it is asked for, and what is always
+// said after the cautions of this plan.
+func place(one *f.Finding) int {
+	at := one.Level.Rank() * placesALevel
+	switch {
+	case one.Level == f.Missing && !one.Entry:
+		at += asked[one.Station]
+	case one.Always:
+		at++
+	}
+	return at
 }
 
-// before puts false before true.
-func before(a, b bool) int {
-	switch {
-	case a == b:
-		return 0
-	case b:
-		return -1
+// inOrder returns findings in their order, those of one place as they were said.
+func inOrder(findings []f.Finding) []f.Finding {
+	out, places := make([]f.Finding, 0, len(findings)), make([]int, len(findings))
+	for i := range findings {
+		places[i] = place(&findings[i])
 	}
-	return 1
+	for at := range (f.Good.Rank() + 1) * placesALevel {
+		for i := range findings {
+			if places[i] == at {
+				out = append(out, findings[i])
+			}
+		}
+	}
+	return out
 }
 
 // verdict gathers findings in one system of units.

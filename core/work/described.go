@@ -4,6 +4,7 @@ package work
 
 import (
 	"fmt"
+	"slices"
 
 	q "jiriki/core/quantity"
 )
@@ -205,9 +206,18 @@ func (m Machine) Whole() Machine {
 	return m
 }
 
-// tellApart gives jobs without an ID of their own one, in place: what is said of each must be told from
+// tellApart gives jobs without an ID of their own one, in a copy: what is said of each must be told from
 // what is said of the others.
 func tellApart(jobs []Job) []Job {
+	apart := true
+	for i := range jobs {
+		named := func(j Job) bool { return j.ID == jobs[i].ID }
+		apart = apart && jobs[i].ID != "" && !slices.ContainsFunc(jobs[:i], named)
+	}
+	if apart {
+		return jobs
+	}
+	jobs = slices.Clone(jobs)
 	seen := map[string]bool{}
 	for i := range jobs {
 		for n := i + 1; jobs[i].ID == "" || seen[jobs[i].ID]; n++ {

@@ -25,7 +25,7 @@ func spinning(l InertiaLoad, r *q.Reader) (s Spinning, missing string) {
 		return s, "parts"
 	}
 	for i, p := range l.Parts {
-		j, lacks := partInertia(p, r.Under(fmt.Sprintf("parts[%d]", i)))
+		j, lacks := partInertia(p, r.At("parts", i))
 		if lacks != "" && missing == "" {
 			missing = fmt.Sprintf("parts[%d].%s", i, lacks)
 		}

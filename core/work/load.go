@@ -195,7 +195,7 @@ func (n *Need) fromPoints(points []Point, r *q.Reader) {
 		return
 	}
 	for i, p := range points {
-		at := r.Under(fmt.Sprintf("points[%d]", i))
+		at := r.At("points", i)
 		speed, torque := at.Read("speed", p.Speed, q.Speed, q.Range{Min: 0.01 * q.RPM, Max: 1e5 * q.RPM}), at.Read("torque", p.Torque, q.Torque, q.Range{Min: 1e-4, Max: 1e5})
 		if speed.Known && torque.Known {
 			n.Points = append(n.Points, TorqueAtSpeed{speed.SI, torque.SI})

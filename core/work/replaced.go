@@ -30,7 +30,7 @@ func replaced(d Replaced, r *q.Reader) (points []TorqueAtSpeed, missing string) 
 	}
 	sizes := q.Range{Min: 1e-3, Max: 5}
 	for i, p := range d.Positions {
-		at := r.Under(fmt.Sprintf("positions[%d]", i))
+		at := r.At("positions", i)
 		driver, driven := at.Read("driver", p.Driver, q.Length, sizes), at.Read("driven", p.Driven, q.Length, sizes)
 		switch {
 		case !driver.Known && !driven.Known:

@@ -3,7 +3,6 @@ package work
 import (
 	"fmt"
 	"math"
-	"slices"
 
 	"jiriki/core/air"
 	q "jiriki/core/quantity"
@@ -163,8 +162,9 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		r.Refuse("jobs", fmt.Sprint(len(d.Jobs)), fmt.Sprintf("at most %d jobs", MaxJobs))
 		return m
 	}
-	for i, j := range tellApart(slices.Clone(d.Jobs)) {
-		at := r.Under(fmt.Sprintf("jobs[%d]", i))
+	m.Jobs = make([]Need, 0, len(d.Jobs))
+	for i, j := range tellApart(d.Jobs) {
+		at := r.At("jobs", i)
 		need := resolveJob(j, at, turning)
 		need.doubtRadius(j.Load.Scale, m.Diameter)
 		if field, refused := at.Refused(); refused {

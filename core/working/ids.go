@@ -2,6 +2,7 @@ package working
 
 import (
 	"fmt"
+	"strconv"
 	"strings"
 )
 
@@ -116,10 +117,20 @@ const (
 
 // Of is the working of one job, stage, step or share.
 func (id ID) Of(which ...any) ID {
+	var room [64]byte
+	out := append(room[:0], id...)
 	for _, one := range which {
-		id += ID(fmt.Sprintf(".%v", one))
+		out = append(out, '.')
+		switch one := one.(type) {
+		case string:
+			out = append(out, one...)
+		case int:
+			out = strconv.AppendInt(out, int64(one), 10)
+		default:
+			out = fmt.Append(out, one)
+		}
 	}
-	return id
+	return ID(out)
 }
 
 // Station is the part of the line whose figure it is: what reaches the spindle and the jobs are the work's,
