@@ -16,19 +16,21 @@ import (
 
 // Catalogue is what can be chosen from: it is the same for every workshop.
 type Catalogue struct {
-	Machines  []work.Kind                   `json:"machines" nullable:"false" doc:"Kinds of machine"`
-	Materials []work.Material               `json:"materials" nullable:"false" doc:"What is cut"`
-	Likes     []work.Like                   `json:"likes" nullable:"false" doc:"Comparable machines"`
-	Job       work.Job                      `json:"job" doc:"A job with nothing filled in"`
-	Motors    []motor.Profile               `json:"motors" nullable:"false" doc:"Kinds of motor"`
-	Donors    []donor.Donor                 `json:"donors" nullable:"false" doc:"What usually holds what"`
-	Regions   []donor.Region                `json:"regions" nullable:"false"`
-	Drives    map[motor.Kind][]control.Kind `json:"drives" doc:"Which controls suit each kind of motor"`
-	Also      map[motor.Kind][]control.Kind `json:"also" doc:"Which work with it too, but are not the usual choice"`
-	Item      shelf.Item                    `json:"item" doc:"A part with nothing filled in"`
-	Reading   motor.Reading                 `json:"reading" doc:"A bench reading with nothing filled in"`
-	Stage     reduction.DescribedStage      `json:"stage" doc:"A stage of a reduction with nothing filled in"`
-	Pulleys   []float64                     `json:"pulleys" nullable:"false" doc:"Standard pitch diameters, mm"`
+	Machines   []work.Kind              `json:"machines" nullable:"false" doc:"Kinds of machine"`
+	Materials  []work.Material          `json:"materials" nullable:"false" doc:"What is cut"`
+	Likes      []work.Like              `json:"likes" nullable:"false" doc:"Comparable machines"`
+	Job        work.Job                 `json:"job" doc:"A job with nothing filled in"`
+	Motors     []motor.Profile          `json:"motors" nullable:"false" doc:"Kinds of motor"`
+	Donors     []donor.Donor            `json:"donors" nullable:"false" doc:"What usually holds what"`
+	Regions    []donor.Region           `json:"regions" nullable:"false"`
+	Controls   []control.Profile        `json:"controls" nullable:"false" doc:"Kinds of control"`
+	Stages     []reduction.Profile      `json:"stages" nullable:"false" doc:"Kinds of stage"`
+	Methods    []work.Method            `json:"methods" nullable:"false" doc:"Ways to find a job's load"`
+	Operations []string                 `json:"operations" nullable:"false" doc:"Cuts there are"`
+	Item       shelf.Item               `json:"item" doc:"A part with nothing filled in"`
+	Reading    motor.Reading            `json:"reading" doc:"A bench reading with nothing filled in"`
+	Stage      reduction.DescribedStage `json:"stage" doc:"A stage of a reduction with nothing filled in"`
+	Pulleys    []float64                `json:"pulleys" nullable:"false" doc:"Standard pitch diameters, mm"`
 }
 
 type catalogueOutput struct {
@@ -41,14 +43,9 @@ func (a *api) catalogue(h huma.API) {
 }
 
 func (a *api) getCatalogue(context.Context, *struct{}) (*catalogueOutput, error) {
-	return &catalogueOutput{"no-cache", Catalogue{Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Job: work.Blank(), Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Drives: drives(control.Drives), Also: drives(control.Also), Item: shelf.Item{}.Whole(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes}}, nil
-}
-
-// drives asks for every kind of motor which controls there are.
-func drives(which func(motor string) []control.Kind) map[motor.Kind][]control.Kind {
-	out := map[motor.Kind][]control.Kind{}
-	for _, p := range motor.Profiles() {
-		out[p.Kind] = which(string(p.Kind))
-	}
-	return out
+	return &catalogueOutput{CacheControl: "no-cache", Body: Catalogue{
+		Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Methods: work.Methods(), Operations: work.Operations(), Job: work.Blank(),
+		Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Reading: motor.Reading{}, Controls: control.Profiles(),
+		Stages: reduction.Profiles(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes, Item: shelf.Item{}.Whole(),
+	}}, nil
 }

@@ -142,7 +142,7 @@ func TestTheCatalogueAndTheRanking(t *testing.T) {
 	assert.Len(t, c.Motors, 13)
 	assert.NotEmpty(t, c.Machines)
 	assert.NotEmpty(t, c.Donors)
-	assert.Equal(t, "phase-angle", string(c.Drives[motor.PermanentMagnetDC][0]))
+	assert.Equal(t, "phase-angle", c.Motors[0].Controls[0].Control)
 
 	in := plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}
 	var r rank.Ranking

@@ -11,6 +11,7 @@ import (
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/control"
 	"jiriki/core/finding"
+	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
@@ -38,7 +39,7 @@ func plateOf(kind motor.Kind) motor.Plate {
 func TestEveryKindRunsOnEveryControlThatSuitsIt(t *testing.T) {
 	tried := 0
 	for _, p := range motor.Profiles() {
-		for _, kind := range control.Drives(string(p.Kind)) {
+		for _, kind := range line.Drives(p.Kind) {
 			in := plantest.Sound()
 			in.Plan.Motor = motor.Described{Kind: p.Kind, ThermalSwitch: "none", Plate: plateOf(p.Kind)}
 			in.Plan.Control.Kind, in.Plan.Control.Volts, in.Plan.Control.Amps, in.Plan.Control.LimitAmps = kind, "", "12 A", "12 A"

@@ -12,6 +12,7 @@ import (
 	"jiriki/core/assess"
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/control"
+	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
@@ -26,7 +27,7 @@ func TestAssessmentIsFiniteAndOrderedWhateverIsTyped(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		in := plantest.AnyInput(t)
 		// Half of the draws get a control that suits, or hardly one would be answered.
-		if drives := control.Drives(string(in.Plan.Motor.Kind)); len(drives) > 0 && rapid.Bool().Draw(t, "suits") {
+		if drives := line.Drives(in.Plan.Motor.Kind); len(drives) > 0 && rapid.Bool().Draw(t, "suits") {
 			in.Plan.Control.Kind = plantest.OneOf(t, "suited", drives...)
 		}
 		a, err := assess.Assess(in)

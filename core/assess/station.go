@@ -5,7 +5,6 @@ import (
 	"math"
 	"strings"
 
-	"jiriki/core/control"
 	f "jiriki/core/finding"
 	"jiriki/core/line"
 	"jiriki/core/motor"
@@ -69,7 +68,7 @@ func supplyStation(t *line.Model, in plan.Input) Station {
 
 func controlStation(t *line.Model, in plan.Input) Station {
 	c := t.Control
-	s := Station{Station: f.Control, Title: words.Named(in.Plan.Control.Name, words.Named(control.Names[c.Kind], "Control"))}
+	s := Station{Station: f.Control, Title: words.Named(in.Plan.Control.Name, words.Named(c.Kind.Profile().Name, "Control"))}
 	if !t.Runs {
 		return s
 	}

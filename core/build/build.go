@@ -190,7 +190,7 @@ func (b *builder) controlPart() {
 	}
 	if planned.Kind != "" {
 		rating, why := b.controlRating()
-		b.ownOrNeed("control", words.Named(planned.Name, control.Names[planned.Kind]), rating, why, planned.Origin)
+		b.ownOrNeed("control", words.Named(planned.Name, planned.Kind.Profile().Name), rating, why, planned.Origin)
 	}
 }
 

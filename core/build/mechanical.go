@@ -107,7 +107,7 @@ func (b *builder) onShelf(f *shelf.Family, size float64) *shelf.Item {
 const beltFits = 0.005
 
 func (b *builder) stageBelt(i int, s reduction.Stage, f *shelf.Family) {
-	_, belt := shelf.SoldAs(s)
+	_, belt := s.SoldAs()
 	for _, item := range f.Belts {
 		length, err := q.Parse(item.Length, q.Length)
 		if err == nil && s.Belt > 0 && !b.used[item] && math.Abs(length/s.Belt-1) < beltFits {

@@ -11,7 +11,7 @@ import (
 
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/build"
-	"jiriki/core/control"
+	"jiriki/core/line"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
 	"jiriki/core/rank"
@@ -22,7 +22,7 @@ func TestAnyPlanIsBuilt(t *testing.T) {
 	wired := 0
 	rapid.Check(t, func(t *rapid.T) {
 		in := plantest.AnyInput(t)
-		if drives := slices.Concat(control.Drives(string(in.Plan.Motor.Kind)), control.Also(string(in.Plan.Motor.Kind))); len(drives) > 0 {
+		if drives := slices.Concat(line.Drives(in.Plan.Motor.Kind), line.AlsoDrive(in.Plan.Motor.Kind)); len(drives) > 0 {
 			in.Plan.Control.Kind = plantest.OneOf(t, "suited", drives...)
 		}
 		b, err := build.Plan(in)

@@ -99,33 +99,28 @@ const PeakShare = 1.5
 const ChokedForm = 1.15
 
 // DCDrive reports whether the control sets speed by volts: brushed or brushless.
-func (c Resolved) DCDrive() bool {
-	return c.Kind == PhaseAngle || c.Kind == Chopper || c.Kind == BrushlessDrive
-}
+func (c *Resolved) DCDrive() bool { return c.Kind.Profile().SetsVolts }
 
 // Direct reports whether the control feeds a brushed motor direct current by any means, so that the
 // motor's leads are live with rectified mains.
-func (c Resolved) Direct() bool {
-	return c.DCDrive() || c.Kind == VariableTransformer || c.Kind == SeriesResistor
-}
+func (c *Resolved) Direct() bool { return c.Kind.Profile().Direct }
 
 // SetsHertz reports whether the control is an inverter.
-func (c Resolved) SetsHertz() bool { return c.Kind == Inverter || c.Kind == SinglePhaseInverter }
+func (c *Resolved) SetsHertz() bool { return c.Kind.Profile().SetsHertz }
 
 // Adjusts reports whether the control sets speed at all.
-func (c Resolved) Adjusts() bool { return c.Kind != Contactor && c.Kind != "" }
+func (c *Resolved) Adjusts() bool { return c.Kind.Profile().Adjusts }
 
-// Converts reports whether there are electronics between supply and motor, which lose some of what
-// passes.
-func (c Resolved) Converts() bool { return c.Adjusts() && c.Kind != CapacitorSet }
+// Converts reports whether something between supply and motor loses a part of what passes.
+func (c *Resolved) Converts() bool { return c.Kind.Profile().Converts }
 
 // Limits reports whether the control has amps of its own to rate and limit.
-func (c Resolved) Limits() bool { return c.DCDrive() || c.SetsHertz() || c.Kind == StepperDriver }
+func (c *Resolved) Limits() bool { return c.Kind.Profile().Limits }
 
 // Resolve reads a described control, refusing on r what cannot be used.
 func Resolve(d Described, r *q.Reader) Resolved {
 	c := Resolved{
-		Kind:    Kind(r.Choice("kind", string(d.Kind), "", words(Kinds)...)),
+		Kind:    Kind(r.Choice("kind", string(d.Kind), "", kindWords...)),
 		Vector:  r.Choice("mode", d.Mode, "vf", "vf", "vector") == "vector",
 		Reverse: r.Choice("reverse", d.Reverse, "none", "none", "switch", "drive"),
 		Knob:    r.Choice("knob", d.Knob, "pot", "pot", "0-5", "0-10", "4-20", "pwm", "panel"), Momentary: r.Choice("command", d.Command, "latching", "latching", "momentary") == "momentary",
@@ -199,14 +194,6 @@ func Resolve(d Described, r *q.Reader) Resolved {
 
 // rectifiedForm is the form factor of a whole rectified sine, π/(2√2).
 const rectifiedForm = math.Pi / (2 * math.Sqrt2)
-
-func words(kinds []Kind) []string {
-	out := make([]string, len(kinds))
-	for i, k := range kinds {
-		out[i] = string(k)
-	}
-	return out
-}
 
 // slowestDC is the slowest steady speed of a DC drive as a share of full [common practice].
 func slowestDC(feedback string) float64 {

@@ -13,14 +13,6 @@ import (
 // ThinsAir reports whether the air there is hotter or thinner than plates mean.
 func ThinsAir(m work.Resolved) bool { return m.Air > air.Rated || m.Altitude > air.RatedHeight }
 
-// Suits reports whether control, motor and supply belong together, and why.
-func Suits(s *plan.Stations) (bool, string) {
-	if s.Supply.Battery {
-		return control.SuitsBattery(s.Control.Kind, string(s.Motor.Kind))
-	}
-	return control.Suits(s.Control.Kind, string(s.Motor.Kind))
-}
-
 // feed is what supply and control together bring to the motor's terminals.
 func feed(s *plan.Stations) motor.Feed {
 	c, family := s.Control, s.Motor.Kind.Family()

@@ -20,11 +20,8 @@ func (t *Model) Wiring() (wiring.Spec, bool) {
 	case t.Supply.Three:
 		s.Phases = wiring.ThreePhase
 	}
-	known := false
-	if s.Control, known = wiringControls[c.Kind]; !known {
-		return s, false
-	}
-	if s.Motor, known = wiringMotors[m.Kind]; !known {
+	s.Control, s.Motor = wiring.Control(c.Kind.Profile().Terminals), wiring.Motor(m.Kind.Profile().Leads)
+	if s.Control == "" || s.Motor == "" {
 		return s, false
 	}
 	// A drive for one phase on a three-phase supply takes two of its lines.
@@ -32,16 +29,4 @@ func (t *Model) Wiring() (wiring.Spec, bool) {
 		s.Phases = wiring.OnePhase
 	}
 	return s, t.Runs
-}
-
-var wiringControls = map[control.Kind]wiring.Control{
-	control.PhaseAngle: wiring.DCDrive, control.Chopper: wiring.DCDrive, control.Inverter: wiring.Inverter, control.SinglePhaseInverter: wiring.OneOut,
-	control.BrushlessDrive: wiring.Brushless, control.StepperDriver: wiring.Stepper, control.Contactor: wiring.Switch, control.CapacitorSet: wiring.Switch,
-	control.VariableTransformer: wiring.Transformer, control.SeriesResistor: wiring.Resistor,
-}
-
-var wiringMotors = map[motor.Kind]wiring.Motor{
-	motor.PermanentMagnetDC: wiring.Armature, motor.WoundDC: wiring.WithField, motor.Universal: wiring.Series, motor.ThreePhase: wiring.ThreeLeads,
-	motor.SplitPhase: wiring.TwoWindings, motor.CapacitorStart: wiring.TwoWindings, motor.CapacitorRun: wiring.TwoWindings, motor.PermanentSplit: wiring.TwoWindings,
-	motor.ShadedPole: wiring.OneWinding, motor.TwoSpeed: wiring.TwoSpeeds, motor.Brushless: wiring.HallMotor, motor.Servo: wiring.HallMotor, motor.Stepper: wiring.StepperMotor,
 }

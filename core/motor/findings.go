@@ -91,7 +91,7 @@ func (v *verdict) ratingFindings() {
 func (v *verdict) inductionFindings() {
 	poles, hertz := v.Induction.Poles.Value, v.Hertz.Value
 	sync := synchronous(hertz, poles)
-	if s, most := v.Induction.Slip, v.Kind.mostSlip(); s < 0.005 || s > most {
+	if s, most := v.Induction.Slip, v.Kind.Profile().mostSlip; s < 0.005 || s > most {
 		v.add(f.MotorSlip, f.Caution, "motor.plate.speed", "Slip of "+q.Percent(s)+" is suspicious",
 			fmt.Sprintf("%g poles at %s turn at %s; such a motor loaded runs 0.5 %% to %s under that. Check poles, hertz and speed.",
 				poles, v.show(hertz, q.Frequency), v.show(sync, q.Speed), q.Percent(most))).Working = working.MotorSlip

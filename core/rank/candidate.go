@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 
-	"jiriki/core/control"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
@@ -52,7 +51,7 @@ func (c *comparison) try(item shelf.Item) Candidate {
 
 func (c *Candidate) take(d setup) {
 	c.Tried, c.model, c.score = true, d.model, d.score
-	c.Control, c.ControlBy, c.Uses, c.from, c.ControlItem = d.control.Kind, control.Names[d.control.Kind]+", "+d.from, &d.control, d.from, d.item
+	c.Control, c.ControlBy, c.Uses, c.from, c.ControlItem = d.control.Kind, d.control.Kind.Profile().Name+", "+d.from, &d.control, d.from, d.item
 	if d.item != nil {
 		c.ControlBy = d.item.Called() + ", " + shelved
 	}
@@ -79,7 +78,7 @@ func (c *Candidate) take(d setup) {
 func (c *comparison) effort(item shelf.Item, m motor.Resolved, out *Candidate) {
 	say := func(words string) { out.Effort = append(out.Effort, words) }
 	if out.from == toBuy {
-		say("buy a " + words.Noun(control.Names[out.Control]) + " for " + q.Show(m.Amps.Value, q.Current, c.in.Units))
+		say("buy a " + words.Noun(out.Control.Profile().Name) + " for " + q.Show(m.Amps.Value, q.Current, c.in.Units))
 	}
 	if old := c.stations.Motor.Body.Shaft; item.ID != "" && old > 0 && m.Body.Shaft > 0 && math.Abs(old-m.Body.Shaft) > 1e-4 {
 		say(fmt.Sprintf("bore or sleeve the pulley: its shaft is %s, the plan's %s", q.Show(m.Body.Shaft, q.Length, c.in.Units), q.Show(old, q.Length, c.in.Units)))

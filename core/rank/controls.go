@@ -49,14 +49,6 @@ type ControlsTried struct {
 	Units   q.Units          `json:"units"`
 }
 
-// holds says what the speed does under load [common practice].
-var holds = map[control.Kind]string{
-	control.PhaseAngle: "stays within 2 % by armature volts, 1 % by a tachometer", control.Chopper: "stays within 2 % by armature volts, 1 % by a tachometer",
-	control.Inverter: "sags by its slip, 2 to 5 %; by vector 1 %", control.SinglePhaseInverter: "sags by its slip, 3 to 8 %", control.BrushlessDrive: "stays within 1 % by its sensors",
-	control.StepperDriver: "stays exactly, or is lost", control.CapacitorSet: "is where fan and capacitor settle", control.Contactor: "sags by its slip",
-	control.VariableTransformer: "sags by I·R, a tenth or more", control.SeriesResistor: "collapses",
-}
-
 // Controls tries every control that works with the plan's motor and supply: the plan's own, those on
 // the shelf, and one of each sort to be bought for it; the rest it refuses with the reason. The error is
 // quantity.FieldErrors when an entry cannot be used or the input is past what is taken at once.
@@ -72,11 +64,12 @@ func Controls(in plan.Input) (ControlsTried, error) {
 	if !s.Motor.Ready() {
 		return out, nil
 	}
-	usual := control.Drives(string(s.Motor.Kind))
-	for _, k := range control.Kinds {
+	usual := line.Drives(s.Motor.Kind)
+	for _, profile := range control.Profiles() {
+		k := profile.Kind
 		s.Control.Kind = k
 		if ok, why := line.Suits(&s); !ok {
-			out.Refused = append(out.Refused, ControlRefused{k, control.Names[k], why})
+			out.Refused = append(out.Refused, ControlRefused{Kind: k, Name: profile.Name, Why: why})
 			continue
 		}
 		for _, c := range offersOf(in, k, s.Motor) {
@@ -147,9 +140,9 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 	if !t.Runs || len(t.Reduction.Positions) == 0 {
 		return ControlTried{}, false
 	}
-	name := words.Named(c.d.Name, control.Names[c.d.Kind])
+	name := words.Named(c.d.Name, c.d.Kind.Profile().Name)
 	_, why := line.Suits(&s)
-	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []line.JobOutcome{}, Form: q.Rounded(t.Feed.FormFactor), Holds: holds[c.d.Kind], Uses: c.d, Curve: t.Curve(&t.Reduction.Positions[0])}
+	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []line.JobOutcome{}, Form: q.Rounded(t.Feed.FormFactor), Holds: c.d.Kind.Profile().Holds, Uses: c.d, Curve: t.Curve(&t.Reduction.Positions[0])}
 	low, high := math.Inf(1), 0.0
 	for i := range t.Reduction.Positions {
 		l, h := t.Span(&t.Reduction.Positions[i])

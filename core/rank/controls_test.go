@@ -23,7 +23,7 @@ func TestControlsSideBySide(t *testing.T) {
 	}
 	assert.ElementsMatch(t, []control.Kind{control.PhaseAngle, control.Chopper, control.VariableTransformer, control.SeriesResistor}, kinds)
 	assert.True(t, tried.Tried[len(tried.Tried)-1].Also, "what one would not choose comes last")
-	assert.Len(t, tried.Refused, len(control.Kinds)-len(kinds))
+	assert.Len(t, tried.Refused, len(control.Profiles())-len(kinds))
 	for _, r := range tried.Refused {
 		assert.NotContains(t, kinds, r.Kind)
 		assert.Contains(t, r.Why, "suits", "%s: never a bare no", r.Name)

@@ -33,7 +33,7 @@ type setup struct {
 // best tries each control that suits the motor and the supply.
 func (c *comparison) best(m motor.Resolved) *setup {
 	var best *setup
-	for _, kind := range control.Drives(string(m.Kind)) {
+	for _, kind := range line.Drives(m.Kind) {
 		d := c.on(m, kind)
 		if d == nil {
 			continue

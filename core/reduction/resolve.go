@@ -66,26 +66,6 @@ type Fit struct {
 	Held             string
 }
 
-// stageFacts are what a kind keeps and slips [common practice]; a worm's follows from its lead.
-var stageFacts = map[Kind]struct{ keeps, slip float64 }{
-	Direct: {1, 0}, VBelt: {0.95, 0.015}, LinkBelt: {0.95, 0.015}, PolyV: {0.96, 0.01}, Flat: {0.96, 0.025}, Toothed: {0.98, 0}, Chain: {0.97, 0}, Spur: {0.98, 0},
-}
-
-// Belted reports whether the stage has a belt that wraps and flexes.
-func (s Stage) Belted() bool {
-	switch s.Kind {
-	case VBelt, LinkBelt, PolyV, Flat, Toothed:
-		return true
-	}
-	return false
-}
-
-// Meshed reports whether the stage's wheels touch, so that their sizes set the centre distance.
-func (s Stage) Meshed() bool { return s.Kind == Spur || s.Kind == Worm }
-
-// Toothed reports whether the stage's wheels are counted in teeth.
-func (k Kind) Toothed() bool { return k == Toothed || k == Chain || k == Spur || k == Worm }
-
 // Bounds on one reduction.
 const (
 	maxStages    = 6
@@ -139,8 +119,8 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 }
 
 func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missing string) {
-	s.Kind = Kind(r.Choice("kind", string(d.Kind), string(VBelt), string(Direct), string(VBelt), string(LinkBelt), string(PolyV), string(Flat), string(Toothed), string(Chain), string(Spur), string(Worm)))
-	s.Efficiency, s.Slip = stageFacts[s.Kind].keeps, stageFacts[s.Kind].slip
+	s.Kind = Kind(r.Choice("kind", string(d.Kind), string(VBelt), kindWords...))
+	s.Efficiency, s.Slip = s.Kind.Profile().Efficiency, s.Kind.Profile().Slip
 	s.ScrewOn, s.Guarded, s.Bypass = d.ScrewOn, d.Guarded, d.Bypass && s.Kind == Spur
 	s.Direction = r.Read("direction", d.Direction, q.Angle, q.Range{Min: -2 * math.Pi, Max: 2 * math.Pi}).Or(0)
 	s.fits(d, shaft, r)

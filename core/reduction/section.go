@@ -18,17 +18,14 @@ var sections = map[string]section{
 	"L": {[]Kind{PolyV}, -3.0e-3, 75e-3, 0.036},
 }
 
-// usualSection is the section taken where none, or one of another kind, is given.
-var usualSection = map[Kind]string{VBelt: "A", LinkBelt: "A", PolyV: "J"}
-
-// sectionOf is the section of a stage: as given where the kind comes in it.
+// sectionOf is the section of a stage: as given where the kind comes in it, else the usual one.
 func sectionOf(kind Kind, given string) string {
 	for _, k := range sections[given].kinds {
 		if k == kind {
 			return given
 		}
 	}
-	return usualSection[kind]
+	return kind.Profile().Section
 }
 
 // Smallest returns the smallest pitch diameter a section should bend round, metres, or 0.

@@ -22,12 +22,6 @@ func (r *Resolved) ShortRatios() string {
 	return strings.Join(ratios, " and ")
 }
 
-var stageNouns = map[Kind][2]string{
-	VBelt: {"belt", "belts"}, PolyV: {"poly-V belt", "poly-V belts"}, Toothed: {"toothed belt", "toothed belts"},
-	LinkBelt: {"link belt", "link belts"}, Flat: {"flat belt", "flat belts"},
-	Chain: {"chain", "chains"}, Spur: {"gear pair", "gear pairs"}, Worm: {"worm and wheel", "worms and wheels"},
-}
-
 // Title names the stages: "Two belts".
 func (r *Resolved) Title() string {
 	if len(r.Positions) == 0 {
@@ -35,14 +29,14 @@ func (r *Resolved) Title() string {
 	}
 	n, noun := 0, ""
 	for _, s := range r.Stages {
-		nouns, ok := stageNouns[s.Kind]
-		if !ok {
+		profile := s.Kind.Profile()
+		if profile.one == "" {
 			continue
 		}
 		if n++; n == 1 {
-			noun = nouns[0]
+			noun = profile.one
 		} else {
-			noun = plural(noun, nouns[1], s)
+			noun = plural(noun, profile)
 		}
 	}
 	if n == 0 {
@@ -52,11 +46,11 @@ func (r *Resolved) Title() string {
 }
 
 // plural names several stages together: two of a kind by their kind, two sorts of belt as belts.
-func plural(before, noun string, s Stage) string {
+func plural(before string, p *Profile) string {
 	switch {
-	case before == noun || before+"s" == noun:
-		return noun
-	case strings.Contains(before, "belt") && s.Belted():
+	case before == p.one || before == p.many:
+		return p.many
+	case strings.Contains(before, "belt") && p.Belted:
 		return "belts"
 	}
 	return "stages"

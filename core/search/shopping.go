@@ -24,7 +24,7 @@ func shopping(c candidate, units q.System) (buy, onHand []string) {
 	}
 	for _, steps := range c.stages {
 		first := steps[0]
-		wheel, belt := shelf.SoldAs(first.family.Blank)
+		wheel, belt := first.family.Blank.SoldAs()
 		if len(steps) > 1 {
 			toBuy.add("pair of cones with "+words.Count(len(steps))+" steps, turned to fit", "")
 		} else {

@@ -10,23 +10,6 @@ import (
 	"jiriki/core/reduction"
 )
 
-// SoldAs names a stage's wheels and what runs over them.
-func SoldAs(s reduction.Stage) (wheel, belt string) {
-	switch s.Kind {
-	case reduction.Chain:
-		return "sprocket", "chain"
-	case reduction.Toothed:
-		return "toothed pulley", "toothed belt"
-	case reduction.PolyV:
-		return "poly-V pulley", "poly-V " + s.Section + " belt"
-	case reduction.Flat:
-		return "flat pulley", "flat belt"
-	case reduction.LinkBelt:
-		return "pulley", s.Section + " link belt"
-	}
-	return "pulley", s.Section + " belt"
-}
-
 // FamilyWheel is a pulley or sprocket that a search may put in.
 type FamilyWheel struct {
 	Size float64 // pitch diameter, m

@@ -5,9 +5,6 @@ import (
 	"jiriki/core/work"
 )
 
-// sparks are the machines round which a sparking commutator can set dust alight.
-var sparks = map[string]bool{"grinder": true, "belt-sander": true, "disc-sander": true, "mixer": true}
-
 // alwaysFindings are the cautions said of every plan of their sort [common practice].
 func (v *verdict) alwaysFindings() {
 	if !v.Runs {
@@ -26,7 +23,7 @@ func (v *verdict) alwaysFindings() {
 	if what := work.FindKind(v.Machine.Kind).Throws; what != "" {
 		say(f.ControlChips, "control.enclosed", "Keep "+what+" off the drive", "What gets in shorts terminals and blocks its cooling. Mount it away from the spray and from vibration.")
 	}
-	if sparks[v.Machine.Kind] && v.Motor.Kind.Brushed() {
+	if work.FindKind(v.Machine.Kind).Dusty && v.Motor.Kind.Brushed() {
 		say(f.MotorSparks, "motor.plate.cooling", "Brushes spark", "Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor without brushes.")
 	}
 }

@@ -18,7 +18,7 @@ func (v *verdict) controlFindings() {
 		return
 	}
 	ok, why := line.Suits(&v.Stations)
-	if !ok {
+	if !ok && m.Kind != "" {
 		v.add(f.ControlSuits, f.Stop, "control.kind", "This control does not suit the motor", why)
 		return
 	}

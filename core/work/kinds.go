@@ -18,6 +18,7 @@ type Kind struct {
 	Jobs    []Job    `json:"jobs" nullable:"false" doc:"The jobs such a machine usually has"`
 	Throws  string   `json:"-"`        // what it throws at a drive and motor
 	Dangers []Danger `json:"-"`        // its own, besides those of every machine
+	Dusty   bool     `json:"-"`        // round it a sparking commutator can set dust alight
 	Turning float64  `json:"usualMax"` // fastest such a spindle usually turns, rpm; 0 without a usual one
 }
 
@@ -66,17 +67,17 @@ var kinds = []Kind{
 	}, Jobs: []Job{
 		job("Mild steel bar", Cut{}, band("80", "115", "any"), Load{By: ByComparable, Comparable: Comparable{Of: "power-hacksaw"}}, allDay),
 	}},
-	{ID: "belt-sander", Name: "Belt sander or grinder", Spindle: "drive wheel", Asks: "diameter", Throws: "grinding dust", Dangers: []Danger{
+	{ID: "belt-sander", Name: "Belt sander or grinder", Spindle: "drive wheel", Asks: "diameter", Dusty: true, Throws: "grinding dust", Dangers: []Danger{
 		{"Sparks and dust burn", "Wood dust and sparks never on the same machine without cleaning it out. Goggles, and no sleeves near the belt."},
 	}, Jobs: []Job{
 		job("Belt at full bite", Cut{"sanding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "125 mm", Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "belt-grinder-50"}}, allDay),
 	}},
-	{ID: "disc-sander", Name: "Disc sander", Spindle: "disc shaft", Asks: "marked", Throws: "dust", Dangers: []Danger{
+	{ID: "disc-sander", Name: "Disc sander", Spindle: "disc shaft", Asks: "marked", Dusty: true, Throws: "dust", Dangers: []Danger{
 		{"Use the downward side only", "The upward side throws the work in your face."},
 	}, Jobs: []Job{
 		job("Wood on the disc", Cut{"sanding", "wood", ""}, SpeedBand{By: "surface", DiameterTo: "300 mm", Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "disc-sander-300"}}, allDay),
 	}},
-	{ID: "grinder", Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Throws: "grinding dust", Dangers: []Danger{
+	{ID: "grinder", Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Dusty: true, Throws: "grinding dust", Dangers: []Danger{
 		{"Wheels burst", "Ring-test a wheel before it goes on, run it a minute with nobody in its plane, rest set close, guard closed."},
 	}, Jobs: []Job{
 		job("Sharpening", Cut{"grinding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "150 mm", Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "bench-grinder-150"}}, inTurns),
@@ -91,7 +92,7 @@ var kinds = []Kind{
 		job("Throwing, large", Cut{}, band("20", "80", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "5 min", Off: "5 min"}),
 		job("Trimming", Cut{}, band("100", "240", "all"), Load{By: ByScale}, allDay),
 	}},
-	{ID: "mixer", Name: "Mixer", Spindle: "paddle shaft", Asks: "spindle", Throws: "flour, clay or mortar", Turning: 200, Dangers: []Danger{
+	{ID: "mixer", Name: "Mixer", Spindle: "paddle shaft", Asks: "spindle", Dusty: true, Throws: "flour, clay or mortar", Turning: 200, Dangers: []Danger{
 		{"It does not let go of a hand", "Lid or grid that stops it when lifted, and a stop you can reach with the other hand caught."},
 	}, Jobs: []Job{
 		job("Stiffest batch", Cut{}, band("30", "60", "any"), Load{By: ByScale}, Duty{Kind: "cycle", On: "10 min", Off: "5 min"}),

@@ -9,24 +9,11 @@ import (
 	"jiriki/core/working"
 )
 
-// How a job's load can be found.
-const (
-	ByTorque     = "torque"
-	ByPower      = "power"
-	ByScale      = "scale"
-	ByCutting    = "cutting"
-	ByComparable = "comparable"
-	ByReplaced   = "replaced"
-	ByInertia    = "inertia"
-	ByPull       = "pull"
-	ByScrew      = "screw"
-)
-
 // readLoad fills the torque over the band by the chosen method. The inputs of the others are kept
 // but not read: they are not shown, so nothing typed there may stand in the way.
 func (n *Need) readLoad(j Job, r *q.Reader) {
 	l := j.Load
-	n.Method = r.Choice("by", l.By, ByTorque, ByTorque, ByPower, ByScale, ByCutting, ByComparable, ByReplaced, ByInertia, ByPull, ByScrew)
+	n.Method = r.Choice("by", l.By, ByTorque, methodWords...)
 	n.Shape = Shape(r.Choice("shape", l.Shape, string(SameTorque), string(SameTorque), string(SamePower), string(TorqueWithN), string(PointsJoin)))
 	n.readStanding(l.From, r)
 	switch n.Method {

@@ -126,7 +126,7 @@ func (n *Need) TorqueAt(omega float64) float64 {
 
 // Stacked reports whether a margin was set on a figure that has one in it already.
 func (n *Need) Stacked() bool {
-	inIt := n.Method == ByComparable || n.Method == ByReplaced || n.Found == working.Read && n.comparable
+	inIt := marginIn(n.Method) || n.Found == working.Read && n.comparable
 	return inIt && n.Margin > 1.15
 }
 
@@ -197,7 +197,7 @@ func resolveJob(j Job, r *q.Reader, turning q.Range) Need {
 		n.Name = "Job without a name"
 	}
 	cut := r.Under("cut")
-	cut.Choice("operation", j.Cut.Operation, "", "turning", "drilling", "milling", "sawing", "sanding", "grinding")
+	cut.Choice("operation", j.Cut.Operation, "", operations...)
 	cut.Choice("tool", j.Cut.Tool, "", "hss", "carbide")
 	if _, ok := findMaterial(j.Cut.Material); j.Cut.Material != "" && !ok {
 		cut.Refuse("material", j.Cut.Material, "not in the list of materials")

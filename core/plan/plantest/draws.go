@@ -131,7 +131,7 @@ func AnyInput(t *rapid.T) plan.Input {
 		Plan: plan.Plan{
 			Supply: supply.Described{Volts: amount(t, "volts", 12, 400, "V"), Hertz: OneOf(t, "hertz", q.Text(""), "50", "60"), Phases: OneOf(t, "phases", "", "1", "3", "dc"), Breaker: amount(t, "breaker", 3, 32, "A"), Inside: amount(t, "inside", 0.005, 3, "Ω"), Holds: amount(t, "holds", 50, 2000, "Wh")},
 			Control: control.Described{
-				Kind: OneOf(t, "control", control.Kinds...), Volts: amount(t, "out", 12, 400, "V"),
+				Kind: OneOf(t, "control", control.Profiles()...).Kind, Volts: amount(t, "out", 12, 400, "V"),
 				Amps: amount(t, "drive", 0.5, 30, "A"), LimitAmps: amount(t, "limit", 0.5, 40, "A"), Feedback: OneOf(t, "feedback", "", "none", "tacho"), Choke: rapid.Bool().Draw(t, "choke"),
 				TopTrim: OneOf(t, "trim", q.Text(""), "65 %", "120 %"), BaseHertz: OneOf(t, "base", q.Text(""), "50 Hz", "87 Hz"), TopHertz: OneOf(t, "top", q.Text(""), "60 Hz", "120 Hz"), Mode: OneOf(t, "mode", "", "vector"), Ohms: amount(t, "ohms", 1, 200, "Ω"), Watts: amount(t, "watts", 20, 2000, "W"), BrakeOhms: amount(t, "brake", 20, 200, "Ω"),
 				Fused: rapid.Bool().Draw(t, "fused"), NoVolt: rapid.Bool().Draw(t, "no-volt"), Reverse: OneOf(t, "reverse", "", "switch", "drive"), Lamp: rapid.Bool().Draw(t, "lamp"), Knob: OneOf(t, "knob", "", "pot", "0-10", "panel"),

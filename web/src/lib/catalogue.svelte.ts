@@ -24,15 +24,40 @@ class CatalogueState {
   get motors() {
     return this.#data?.motors ?? [];
   }
+  /** What is known of a kind of motor; undefined for none. */
+  motor(kind: string) {
+    return this.motors.find((m) => m.kind === kind);
+  }
   get donors() {
     return this.#data?.donors ?? [];
   }
   get regions() {
     return this.#data?.regions ?? [];
   }
-  /** Which controls suit a kind of motor. */
-  drives(kind: string) {
-    return this.#data?.drives[kind] ?? [];
+  get controls() {
+    return this.#data?.controls ?? [];
+  }
+  /** What a kind of control is and does; undefined for none. */
+  control(kind: string) {
+    return this.controls.find((c) => c.kind === kind);
+  }
+  /** The controls that work with a kind of motor, those one would choose first. */
+  controlsFor(motor: string) {
+    return this.motor(motor)?.controls ?? [];
+  }
+  get stages() {
+    return this.#data?.stages ?? [];
+  }
+  /** What a kind of stage is; undefined until the catalogue is there. */
+  stage(kind: string) {
+    return this.stages.find((s) => s.kind === kind);
+  }
+  /** Ways to find a job's load. */
+  get methods() {
+    return this.#data?.methods ?? [];
+  }
+  get operations() {
+    return this.#data?.operations ?? [];
   }
   /** Standard pitch diameters, mm. */
   get pulleys() {
@@ -40,10 +65,6 @@ class CatalogueState {
   }
   get blankStage() {
     return this.#data?.stage;
-  }
-  /** Which work with it too, but are not the usual choice. */
-  also(kind: string) {
-    return this.#data?.also[kind] ?? [];
   }
   get blankReading() {
     return this.#data?.reading;

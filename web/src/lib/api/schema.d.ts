@@ -755,16 +755,10 @@ export interface components {
             wires: components["schemas"]["WiringWire"][];
         };
         Catalogue: {
-            /** @description Which work with it too, but are not the usual choice */
-            also: {
-                [key: string]: string[] | null;
-            };
+            /** @description Kinds of control */
+            controls: components["schemas"]["ControlProfile"][];
             /** @description What usually holds what */
             donors: components["schemas"]["Donor"][];
-            /** @description Which controls suit each kind of motor */
-            drives: {
-                [key: string]: string[] | null;
-            };
             /** @description A part with nothing filled in */
             item: components["schemas"]["ShelfItem"];
             /** @description A job with nothing filled in */
@@ -775,8 +769,12 @@ export interface components {
             machines: components["schemas"]["WorkKind"][];
             /** @description What is cut */
             materials: components["schemas"]["WorkMaterial"][];
+            /** @description Ways to find a job's load */
+            methods: components["schemas"]["WorkMethod"][];
             /** @description Kinds of motor */
             motors: components["schemas"]["MotorProfile"][];
+            /** @description Cuts there are */
+            operations: string[];
             /** @description Standard pitch diameters, mm */
             pulleys: number[];
             /** @description A bench reading with nothing filled in */
@@ -784,6 +782,8 @@ export interface components {
             regions: components["schemas"]["DonorRegion"][];
             /** @description A stage of a reduction with nothing filled in */
             stage: components["schemas"]["ReductionDescribedStage"];
+            /** @description Kinds of stage */
+            stages: components["schemas"]["ReductionProfile"][];
         };
         "Check-shelf-itemRequest": {
             item: components["schemas"]["ShelfItem"];
@@ -863,6 +863,28 @@ export interface components {
             watts: string;
             /** @description Will not start unless the knob is at zero */
             zeroStart: boolean;
+        };
+        ControlProfile: {
+            /** @description It sets speed at all */
+            adjusts: boolean;
+            /** @description What it is called where one is chosen among others */
+            choice: string;
+            /** @description Something in it loses a part of what passes */
+            converts: boolean;
+            /** @description It feeds a brushed motor direct current, so that leads are live with rectified mains */
+            direct: boolean;
+            /** @description What the speed does under load */
+            holds: string;
+            kind: string;
+            /** @description It has amps of its own to rate and limit */
+            limits: boolean;
+            name: string;
+            /** @description It is an inverter */
+            setsHertz: boolean;
+            /** @description It sets speed by volts */
+            setsVolts: boolean;
+            /** @description What terminals it has, for its wiring */
+            terminals: string;
         };
         Donor: {
             /** @description What to expect of the motor */
@@ -1353,6 +1375,12 @@ export interface components {
              */
             sort: "none" | "spur" | "planetary" | "worm" | "";
         };
+        MotorMatch: {
+            /** @description It works, but is not what one would choose */
+            also: boolean;
+            control: string;
+            why: string;
+        };
         MotorPlate: {
             amps: string;
             /** @description Microfarads of its capacitor */
@@ -1423,14 +1451,26 @@ export interface components {
             volts: string;
         };
         MotorProfile: {
+            /** @description It has brushes, which wear and spark */
+            brushed: boolean;
+            /** @description Its plate or can names a capacitor */
+            capacitor: boolean;
+            /** @description What drives it, those one would choose first */
+            controls: components["schemas"]["MotorMatch"][];
             /** @description Where such motors are found */
             donors: string;
             family: string;
             kind: string;
+            /** @description What leads it has */
+            leads: string;
             /** @description What a load does to its speed */
             loaded: string;
+            /** @description Too many amps can weaken permanent magnets in it */
+            magnets: boolean;
             name: string;
             reverses: string;
+            /** @description A switch inside takes a start winding out near 75 % of speed */
+            startSwitch: boolean;
             starts: string;
             /** @description What controls it */
             suits: string;
@@ -1721,6 +1761,18 @@ export interface components {
              */
             position: number;
             spindle: string;
+        };
+        ReductionProfile: {
+            /** @description A belt wraps and flexes */
+            belted: boolean;
+            /** @description Its wheels are counted in teeth */
+            counted: boolean;
+            kind: string;
+            /** @description The wheels touch, so that their sizes set the distance */
+            meshed: boolean;
+            name: string;
+            /** @description Section of belt taken where none is given; empty where there is none */
+            section: string;
         };
         Remedy: {
             control?: components["schemas"]["ControlDescribed"];
@@ -2241,6 +2293,10 @@ export interface components {
              * @description k_c1.1: N/mm² at a chip 1 mm thick; 0 when there is no figure
              */
             specific: number;
+        };
+        WorkMethod: {
+            id: string;
+            name: string;
         };
         WorkPart: {
             /** @description How many alike; 1 when empty */

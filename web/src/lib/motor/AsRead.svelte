@@ -9,7 +9,7 @@
 
   const form = openForm();
   const workings = $derived(form.workings.filter((w) => w.station === 'motor'));
-  const profile = $derived(catalogue.motors.find((m) => m.kind === form.text(`${at}.kind`)));
+  const profile = $derived(catalogue.motor(form.text(`${at}.kind`)));
 </script>
 
 <Plate {at} />

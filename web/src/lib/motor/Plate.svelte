@@ -9,9 +9,10 @@
 
   const form = openForm();
   const kind = $derived(form.text(`${at}.kind`));
-  const family = $derived(catalogue.motors.find((m) => m.kind === kind)?.family ?? '');
+  const profile = $derived(catalogue.motor(kind));
+  const family = $derived(profile?.family ?? '');
   const alternating = $derived(family === 'induction' || family === 'series');
-  const capacitor = $derived(['capacitor-start', 'capacitor-start-run', 'psc', 'two-speed'].includes(kind));
+  const capacitor = $derived(profile?.capacitor ?? false);
   const paired = $derived([form.text(`${at}.plate.volts`), form.text(`${at}.plate.hertz`)].map((t) => /\d\s*\/\s*\d/.test(t)));
   let more = $state(false);
 </script>

@@ -75,7 +75,7 @@
       ]
     }
   };
-  const family = $derived(catalogue.motors.find((m) => m.kind === form.text(`${at}.kind`))?.family ?? 'dc');
+  const family = $derived(catalogue.motor(form.text(`${at}.kind`))?.family ?? 'dc');
   const offered = $derived(
     (Object.entries(sorts) as [Exclude<Sort, ''>, (typeof sorts)['open']][])
       .filter(([, s]) => s.families.includes(family))

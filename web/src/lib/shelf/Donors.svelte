@@ -4,7 +4,7 @@
 
   /** What usually holds what, here: what to expect, what else to take, what can hurt. */
   let search = $state('');
-  const kindName = (kind: string) => catalogue.motors.find((m) => m.kind === kind)?.name ?? kind;
+  const kindName = (kind: string) => catalogue.motor(kind)?.name ?? kind;
   const kinds = (d: Donor) =>
     holds(d)
       .map(kindName)

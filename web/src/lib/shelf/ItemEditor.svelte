@@ -1,7 +1,7 @@
 <script lang="ts">
   import AsFound from '../motor/AsFound.svelte';
   import AsRead from '../motor/AsRead.svelte';
-  import { controlKinds } from '../stations/options';
+  import { catalogue } from '../catalogue.svelte';
   import Choice from '../form/Choice.svelte';
   import ClashPanel from '../form/ClashPanel.svelte';
   import Field from '../form/Field.svelte';
@@ -36,9 +36,11 @@
       <div class="grid grid-cols-2 gap-3">
         <div class="col-span-2"><Choice path="sort" label="Sort" options={sorts.map(([s, plural]) => [s, plural] as const)} /></div>
         {#if sort === 'control'}
-          <div class="col-span-2"><Choice path="control.kind" label="Kind" options={controlKinds} /></div>
+          <div class="col-span-2">
+            <Choice path="control.kind" label="Kind" options={catalogue.controls.map((c) => [c.kind, c.choice] as const)} />
+          </div>
           <div class="col-span-2"><Field path="control.name" label="Name" hint="Phase-angle, 180 V out" words /></div>
-          {#if !['', 'contactor', 'capacitors'].includes(item.text('control.kind'))}
+          {#if catalogue.control(item.text('control.kind'))?.converts}
             <Field path="control.volts" label="Most volts out" hint="180 V" />
             <Field path="control.amps" label="Amps for ever" hint="5 A" />
           {/if}

@@ -6,24 +6,25 @@
   import Tick from '../form/Tick.svelte';
   import { openSheet } from '../form/context';
   import Figures from '../ui/Figures.svelte';
-  import { controlKinds } from './options';
 
   const sheet = openSheet();
   const kind = $derived(sheet.text('control.kind'));
-  const dc = $derived(kind === 'phase-angle' || kind === 'pwm' || kind === 'bldc');
-  const hertz = $derived(kind === 'inverter' || kind === 'inverter-1');
-  const electronic = $derived(dc || hertz || kind === 'stepper');
+  const profile = $derived(catalogue.control(kind));
+  const dc = $derived(profile?.setsVolts ?? false);
+  const hertz = $derived(profile?.setsHertz ?? false);
+  const electronic = $derived(profile?.limits ?? false);
   // What suits the motor first; the rest can still be chosen, and the verdict says why not.
-  const suiting = $derived(catalogue.drives(sheet.text('motor.kind')));
-  const also = $derived(catalogue.also(sheet.text('motor.kind')));
-  const rank = (k: string) => Number(suiting.includes(k as never)) * 2 + Number(also.includes(k as never));
-  const offered = $derived([...controlKinds].sort((a, b) => rank(b[0]) - rank(a[0])));
+  const matches = $derived(catalogue.controlsFor(sheet.text('motor.kind')));
+  const suiting = $derived(matches.filter((m) => !m.also).map((m) => m.control));
+  const also = $derived(matches.filter((m) => m.also).map((m) => m.control));
+  const rank = (k: string) => Number(suiting.includes(k)) * 2 + Number(also.includes(k));
+  const offered = $derived([...catalogue.controls].sort((a, b) => rank(b.kind) - rank(a.kind)).map((c) => [c.kind, c.choice] as const));
   const workings = $derived(sheet.workings.filter((w) => w.station === 'control' && !w.id.startsWith('setting.')));
   const trim = $derived(sheet.text('control.topTrim'));
   const words = (kinds: readonly string[]) =>
-    controlKinds
-      .filter(([k]) => kinds.includes(k))
-      .map(([, w]) => w)
+    catalogue.controls
+      .filter((c) => kinds.includes(c.kind))
+      .map((c) => c.choice)
       .join(', ');
 </script>
 

@@ -12,7 +12,7 @@
   let removed = $state.raw<ShelfLabel>();
 
   const motors = $derived(stock.of('motor'));
-  const kindWords = (kind: string) => catalogue.motors.find((m) => m.kind === kind)?.name ?? 'kind not known';
+  const kindWords = (kind: string) => catalogue.motor(kind)?.name ?? 'kind not known';
   $effect(() => untrack(() => stock.load()));
 
   const use = async (m: ShelfLabel) => {

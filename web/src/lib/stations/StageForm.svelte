@@ -3,7 +3,7 @@
   import Field from '../form/Field.svelte';
   import Tick from '../form/Tick.svelte';
   import { openSheet } from '../form/context';
-  import { stageKinds } from './options';
+  import { catalogue } from '../catalogue.svelte';
 
   /** The fields of one stage of the reduction. */
   let { i, of, onremove }: { i: number; of: number; onremove: () => void } = $props();
@@ -11,8 +11,9 @@
   const sheet = openSheet();
   const at = $derived(`reduction.stages[${i}]`);
   const kind = $derived(sheet.text(`${at}.kind`) || 'v');
-  const toothed = $derived(['toothed', 'chain', 'spur', 'worm'].includes(kind));
-  const meshed = $derived(kind === 'spur' || kind === 'worm');
+  const profile = $derived(catalogue.stage(kind));
+  const toothed = $derived(profile?.counted ?? false);
+  const meshed = $derived(profile?.meshed ?? false);
   const steps = $derived((sheet.value(`${at}.steps`) as unknown[] | undefined) ?? []);
   const sections = $derived(
     kind === 'poly-v'
@@ -48,9 +49,9 @@
     <button class="link" onclick={onremove}>remove stage {i + 1}</button>
   </div>
   <div class="grid grid-cols-2 gap-3">
-    <Choice path="{at}.kind" label="Kind" fallback="v" options={stageKinds} />
-    {#if kind === 'v' || kind === 'link' || kind === 'poly-v'}
-      <Choice path="{at}.section" label="Belt section" fallback={kind === 'poly-v' ? 'J' : 'A'} options={sections} />
+    <Choice path="{at}.kind" label="Kind" fallback="v" options={catalogue.stages.map((s) => [s.kind, s.name] as const)} />
+    {#if profile?.section}
+      <Choice path="{at}.section" label="Belt section" fallback={profile.section} options={sections} />
     {/if}
     {#if counts[kind]}<Field path="{at}.count" label={counts[kind][0]} hint={counts[kind][1]} />{/if}
     {#if toothed}

@@ -5,7 +5,6 @@
   import Rows from '../../form/Rows.svelte';
   import Tick from '../../form/Tick.svelte';
   import { openForm } from '../../form/context';
-  import { loadMethods } from '../options';
   import CutFields from './CutFields.svelte';
   import CuttingFields from './CuttingFields.svelte';
   import InertiaFields from './InertiaFields.svelte';
@@ -21,7 +20,9 @@
   const surface = $derived(form.text(`${job}.speed.by`) === 'surface');
 </script>
 
-<div class="col-span-2"><Choice path="{at}.by" label="Load found by" fallback="torque" options={loadMethods} /></div>
+<div class="col-span-2">
+  <Choice path="{at}.by" label="Load found by" fallback="torque" options={catalogue.methods.map((m) => [m.id, m.name] as const)} />
+</div>
 {#if by === 'cutting' || surface}<CutFields at="{job}.cut" />{/if}
 {#if by === 'scale'}
   <Field path="{at}.scale.radius" label="Hooked at radius" hint="160 mm" />
