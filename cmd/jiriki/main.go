@@ -14,12 +14,14 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
+	"strings"
 	"syscall"
 	"time"
 
 	"github.com/alecthomas/kong"
 
 	"jiriki/core/openfile"
+	"jiriki/core/plan"
 	"jiriki/core/source"
 	"jiriki/demo"
 	"jiriki/server"
@@ -35,7 +37,7 @@ var cli struct {
 	Demo     demoCmd     `cmd:"" help:"Load the demo workshop into an empty database."`
 	Export   exportCmd   `cmd:"" help:"Write the workshop as an open file."`
 	Import   importCmd   `cmd:"" help:"Add an open file to the workshop."`
-	Describe describeCmd `cmd:"" help:"Print the API (openapi), the open file's schema, or the sources register."`
+	Describe describeCmd `cmd:"" help:"Print the API (openapi), the open file's schema, the sources register, or the fields for the interface."`
 }
 
 func main() {
@@ -248,7 +250,7 @@ func (c *importCmd) Run(ctx context.Context) error {
 }
 
 type describeCmd struct {
-	What string `arg:"" enum:"openapi,schema,sources"`
+	What string `arg:"" enum:"openapi,schema,sources,fields"`
 }
 
 // Run prints a description made from the code itself.
@@ -262,10 +264,19 @@ func (c *describeCmd) Run() error {
 		out, err = server.Schema()
 	case "sources":
 		out = []byte(source.Markdown())
+	case "fields":
+		out = fieldsModule()
 	}
 	if err != nil {
 		return err
 	}
 	_, err = os.Stdout.Write(out)
 	return err
+}
+
+// fieldsModule is a TypeScript module of the paths of all fields.
+func fieldsModule() []byte {
+	list := func(paths []string) string { return "'" + strings.Join(paths, " ") + "'.split(' ')" }
+	return fmt.Appendf(nil, "/** Every field there is, as the core names it; made from the code by `make types`. */\nexport const planFields = %s;\nexport const partFields = %s;\n",
+		list(plan.Fields()), list(plan.PartFields()))
 }

@@ -15,7 +15,7 @@ import (
 // jobFindings say how a job comes out, in a sentence or two.
 func (v *verdict) jobFindings(i int, result line.Result) {
 	job := &v.Machine.Jobs[i]
-	level, field := f.Good, fmt.Sprintf("machine.jobs[%d].load", i)
+	level, field := f.Good, jobField(i, "load")
 	var title, detail string
 	held := result.Available
 	switch result.Outcome {
@@ -36,12 +36,12 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	case line.TooSlow, line.TooFast:
 		level = f.Stop
 		title, detail = v.speedShort(job, result)
-		field = fmt.Sprintf("machine.jobs[%d].speed.to", i)
+		field = jobField(i, "speed.to")
 		if result.Outcome == line.TooFast {
-			field = fmt.Sprintf("machine.jobs[%d].speed.from", i)
+			field = jobField(i, "speed.from")
 		}
 		if v.Powered.FixedSpeed() && !job.AnySpeed {
-			field = fmt.Sprintf("machine.jobs[%d].speed.cover", i)
+			field = jobField(i, "speed.cover")
 		}
 	}
 	one := v.add(f.WorkJob.Of(job.ID), level, field, title, detail)

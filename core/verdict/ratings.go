@@ -34,7 +34,7 @@ func (v *verdict) ratingFindings(loads []line.BeltLoad) {
 		if s.Brief {
 			long = "for some seconds"
 		}
-		v.add(f.ReductionRating.Of(i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), words.Capital(title),
+		v.add(f.ReductionRating.Of(i), f.Caution, stageField(i, "steps[0].driver"), words.Capital(title),
 			fmt.Sprintf("%s of pull at %s, %s is what it carries %s. %s", v.show(s.Pull, q.Force), v.show(s.Speed, q.SurfaceSpeed), v.show(s.Rated, q.Force), long, more)).Working = working.ReductionRating.Of(i)
 	}
 }
@@ -71,7 +71,7 @@ func (v *verdict) suspect(m line.RatioCheck) (field, words string) {
 		if offset := 2 * reduction.PitchOffset(s.Section); offset != 0 && !step.Teeth {
 			as := (step.Driven - offset) / (step.Driver - offset) / (step.Driven / step.Driver)
 			if math.Abs(m.Expected*as/m.Measured-1) < 0.01 {
-				return fmt.Sprintf("reduction.stages[%d].measured", i), "It agrees if the diameters" + v.OfStage(i) + " are outside, over the rim, not pitch."
+				return stageField(i, "measured"), "It agrees if the diameters" + v.OfStage(i) + " are outside, over the rim, not pitch."
 			}
 		}
 		for _, w := range []struct {

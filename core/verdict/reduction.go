@@ -46,16 +46,15 @@ func (v *verdict) soundReduction() string {
 }
 
 func (v *verdict) stageFindings(i int, s reduction.Stage) {
-	field := func(part string) string { return fmt.Sprintf("reduction.stages[%d].%s", i, part) }
 	nth := v.OfStage(i)
 	if s.Kind == reduction.Direct {
 		return
 	}
 	if !s.Meshed() && s.Centre == 0 {
-		v.add(f.ReductionCentre.Of(i), f.Missing, field("centre"), "Distance between shafts"+nth, "Measure centre to centre, or put in the belt's length; wrap follows from it.")
+		v.add(f.ReductionCentre.Of(i), f.Missing, stageField(i, "centre"), "Distance between shafts"+nth, "Measure centre to centre, or put in the belt's length; wrap follows from it.")
 	}
 	if !s.Guarded {
-		v.add(f.ReductionGuard.Of(i), f.Caution, field("guarded"), "Guard the moving parts"+nth, "Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
+		v.add(f.ReductionGuard.Of(i), f.Caution, stageField(i, "guarded"), "Guard the moving parts"+nth, "Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
 	}
 	if !s.Belted() {
 		return
@@ -72,7 +71,7 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 func (v *verdict) wrapFinding(i int, s reduction.Stage, nth string) {
 	tightest := tightestStep(s.Steps, func(step reduction.Step) float64 { return step.Wrap })
 	if wrap := s.Steps[tightest].Wrap; s.Centre > 0 && wrap < reduction.LeastWrap {
-		v.add(f.ReductionWrap.Of(i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].centre", i), fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
+		v.add(f.ReductionWrap.Of(i, tightest), f.Caution, stageField(i, "centre"), fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
 			"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.").Working = working.ReductionWrap.Of(i, tightest)
 	}
 }
@@ -113,7 +112,7 @@ func (v *verdict) coneFinding(i int, s reduction.Stage, nth string) {
 		}
 	}
 	if longest > shortest*(1+reduction.ConeMismatch) {
-		one := v.add(f.ReductionCone.Of(i), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[0].driver", i), "One belt does not fit every step"+nth,
+		one := v.add(f.ReductionCone.Of(i), f.Caution, stageField(i, "steps[0].driver"), "One belt does not fit every step"+nth,
 			fmt.Sprintf("The steps need belts from %s to %s on these centres. The motor must slide, or the steps be turned to match.", v.show(shortest, q.Length), v.show(longest, q.Length)))
 		one.Working, one.Fix = working.ReductionBelt.Of(i, 0), f.Fix{Sort: f.ConeToFit, Stage: i}
 	}
@@ -124,7 +123,7 @@ func (v *verdict) beltSpeedFinding(i int, s reduction.Stage, nth string) {
 	for _, step := range s.Steps {
 		fastest = math.Max(fastest, reduction.BeltSpeed(step.Driver, v.FastestDriver(i)))
 	}
-	field := fmt.Sprintf("reduction.stages[%d].steps[0].driver", i)
+	field := stageField(i, "steps[0].driver")
 	switch {
 	case fastest > reduction.BurstingBelt:
 		v.add(f.ReductionBeltSpeed.Of(i), f.Stop, field, "Belt faster than a cast-iron rim allows"+nth,

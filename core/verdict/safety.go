@@ -54,7 +54,7 @@ func (v *verdict) reverseFindings() {
 	field := "machine.limits.screwedOn"
 	for i, s := range v.Reduction.Stages {
 		if s.ScrewOn {
-			screwed, field = true, fmt.Sprintf("reduction.stages[%d].screwOn", i)
+			screwed, field = true, stageField(i, "screwOn")
 		}
 	}
 	reverses := v.Control.Reverse != "none"

@@ -25,14 +25,14 @@ func (v *verdict) shaftFindings() {
 	for i, s := range v.Reduction.Stages {
 		nth := v.OfStage(i)
 		driving, driven := v.Twist(i)
-		v.fitFinding("driving", i, fmt.Sprintf("reduction.stages[%d].onDriving", i), "Driving shaft"+nth, s.OnDriving, driving)
-		v.fitFinding("driven", i, fmt.Sprintf("reduction.stages[%d].onDriven", i), "Driven shaft"+nth, s.OnDriven, driven)
+		v.fitFinding("driving", i, stageField(i, "onDriving"), "Driving shaft"+nth, s.OnDriving, driving)
+		v.fitFinding("driven", i, stageField(i, "onDriven"), "Driven shaft"+nth, s.OnDriven, driven)
 		if s.Rated > 0 && driven > s.Rated*1.001 {
-			v.add(f.ReductionRated.Of(i), f.Caution, fmt.Sprintf("reduction.stages[%d].rated", i), "A jam can pass what it is rated for"+nth,
+			v.add(f.ReductionRated.Of(i), f.Caution, stageField(i, "rated"), "A jam can pass what it is rated for"+nth,
 				fmt.Sprintf("%s reaches it, %s is its maker's rating. Set the current limit lower.", v.show(driven, q.Torque), v.show(s.Rated, q.Torque)))
 		}
 		if s.HoldsItself() {
-			v.add(f.ReductionWorm.Of(i), f.Caution, fmt.Sprintf("reduction.stages[%d].lead", i), "The worm holds itself"+nth,
+			v.add(f.ReductionWorm.Of(i), f.Caution, stageField(i, "lead"), "The worm holds itself"+nth,
 				"Its wheel cannot drive it back: the spindle does not coast or turn by hand, and a heavy wheel stopped short loads the teeth. Ramp it down.")
 		}
 	}

@@ -3,6 +3,7 @@
 package verdict
 
 import (
+	"fmt"
 	"slices"
 
 	f "jiriki/core/finding"
@@ -90,3 +91,7 @@ func (v *verdict) add(id f.ID, level f.Level, field, title, detail string) *f.Fi
 
 // Voltages [common practice]: above extra-low voltage a touch can kill.
 const ExtraLowVolts = 50
+
+// jobField and stageField are the paths of what belongs to a job and to a stage.
+func jobField(i int, part string) string   { return fmt.Sprintf("machine.jobs[%d].%s", i, part) }
+func stageField(i int, part string) string { return fmt.Sprintf("reduction.stages[%d].%s", i, part) }

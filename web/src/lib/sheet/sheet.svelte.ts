@@ -16,6 +16,7 @@ import {
 } from '../api/client';
 import { Ask } from '../api/ask.svelte';
 import { same } from '../form/merge';
+import { namesField } from '../form/fields';
 import { read, write } from '../form/path';
 import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.svelte';
 import { prefs, type Units } from '../prefs.svelte';
@@ -164,12 +165,12 @@ export class SheetState {
 
   /** Changes one field. */
   set(path: string, value: unknown) {
-    this.saved.set(pathIn(path), value);
+    if (namesField('plan', path)) this.saved.set(pathIn(path), value);
   }
 
   /** Changes a whole group of fields or a list, undone by itself. */
   edit(path: string, value: unknown) {
-    this.saved.edit(pathIn(path), value);
+    if (namesField('plan', path)) this.saved.edit(pathIn(path), value);
   }
 
   /** Makes a change of several fields, undone as one. */

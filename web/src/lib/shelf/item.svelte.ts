@@ -1,6 +1,7 @@
 import { api, byField, call, saveInTime, type Schemas, type ShelfEntry, type ShelfItem, type Working } from '../api/client';
 import { Ask } from '../api/ask.svelte';
 import type { Form } from '../form/context';
+import { namesField } from '../form/fields';
 import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.svelte';
 import { prefs } from '../prefs.svelte';
 import { stock } from './stock.svelte';
@@ -78,10 +79,10 @@ export class ItemState implements Form {
     return this.saved.text(path);
   }
   set(path: string, value: unknown) {
-    this.saved.set(path, value);
+    if (namesField('part', path)) this.saved.set(path, value);
   }
   edit(path: string, value: unknown) {
-    this.saved.edit(path, value);
+    if (namesField('part', path)) this.saved.edit(path, value);
   }
 
   /** Asks anew what it comes to. */

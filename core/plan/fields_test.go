@@ -1,0 +1,79 @@
+package plan_test
+
+import (
+	"go/ast"
+	"go/parser"
+	"go/token"
+	"io/fs"
+	"path/filepath"
+	"regexp"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/plan"
+)
+
+func TestFieldsAreNamedAsTheOpenFileNamesThem(t *testing.T) {
+	for _, path := range []string{"motor.plate.speed", "machine.jobs[0].speed.from", "machine.jobs[12].load.scale.running[3]", "reduction.stages[1].steps[0].driver", "supply.earthed", "control", "machine.limits"} {
+		assert.True(t, plan.IsField(path), path)
+	}
+	for _, path := range []string{"motor.plate.sped", "machine.job[0]", "machine.jobs[x].load", "", "motor.plate.", "plan.motor", "units", "shelf"} {
+		assert.False(t, plan.IsField(path), path)
+	}
+	assert.Greater(t, len(plan.Fields()), 200)
+	assert.Contains(t, plan.PartFields(), "wheel.diameter")
+}
+
+// pathForm is a text in the code that can only be meant as a field: a station and what lies below it.
+var pathForm = regexp.MustCompile(`^(supply|control|motor|reduction|machine)(\[(\d+|%d)\])?(\.[a-zA-Z]+(\[(\d+|%d)\])?)+$`)
+
+// Every path written in the core names a field. The IDs of findings and workings look alike and are constants of
+// their own files.
+func TestEveryPathInTheCodeNamesAField(t *testing.T) {
+	checked := 0
+	err := filepath.WalkDir("..", func(path string, d fs.DirEntry, err error) error {
+		if err != nil || d.IsDir() || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") || d.Name() == "ids.go" {
+			return err
+		}
+		set := token.NewFileSet()
+		file, err := parser.ParseFile(set, path, nil, parser.SkipObjectResolution)
+		if err != nil {
+			return err
+		}
+		ast.Inspect(file, func(n ast.Node) bool {
+			text, below := "", ""
+			switch n := n.(type) {
+			case *ast.BasicLit:
+				if n.Kind == token.STRING {
+					text, _ = strconv.Unquote(n.Value)
+				}
+			case *ast.CallExpr:
+				// What is written below a job or a stage.
+				name, ok := n.Fun.(*ast.Ident)
+				if !ok || len(n.Args) != 2 {
+					return true
+				}
+				if below = map[string]string{"jobField": "machine.jobs[0].", "stageField": "reduction.stages[0]."}[name.Name]; below == "" {
+					return true
+				}
+				if literal, ok := n.Args[1].(*ast.BasicLit); ok {
+					text, _ = strconv.Unquote(literal.Value)
+					text = below + text
+				}
+			}
+			if !pathForm.MatchString(text) {
+				return true
+			}
+			assert.True(t, plan.IsField(strings.ReplaceAll(text, "%d", "0")), "%s: %s names no field", set.Position(n.Pos()), text)
+			checked++
+			return true
+		})
+		return nil
+	})
+	require.NoError(t, err)
+	assert.Greater(t, checked, 120)
+}
