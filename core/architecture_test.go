@@ -2,10 +2,15 @@ package core_test
 
 import (
 	"encoding/json"
+	"io/fs"
+	"os"
 	"os/exec"
+	"path/filepath"
+	"regexp"
 	"slices"
 	"strings"
 	"testing"
+	"unicode/utf8"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -15,28 +20,28 @@ import (
 // Stations do not import each other; plan resolves them together, line joins them into one model, and of
 // what asks the model (verdict, remedy, search, rank, settings) none uses another.
 var rooms = map[string]string{
-	"quantity": "", "words": "", "source": "", "air": "", "shaft": "", "bounds": "", "wiring": "",
-	"working":   "source",
-	"finding":   "working",
-	"work":      "air quantity source working",
-	"motor":     "finding quantity shaft source working",
-	"control":   "quantity",
-	"reduction": "quantity shaft words",
+	"quantity": "", "words": "", "source": "", "air": "", "shaft": "", "bounds": "", "wiring": "", "numeric": "",
+	"working": "source",
+	"finding": "working",
+	"work":    "air numeric quantity source working",
+	"motor":   "finding numeric quantity shaft source working", "control": "numeric quantity",
+	"reduction": "numeric quantity shaft words",
 	"supply":    "quantity",
 	"shelf":     "control finding motor quantity reduction working",
 	"donor":     "motor",
 	"identify":  "donor finding motor quantity",
 	"plan":      "control finding motor quantity reduction shelf supply work",
 	"openfile":  "bounds plan quantity shelf work",
-	"line":      "air control motor plan quantity reduction source supply wiring work",
+	"line":      "air control motor numeric plan quantity reduction source supply wiring work",
 	"drawing":   "control line quantity reduction",
 	"verdict":   "air control finding line motor plan quantity reduction wiring words work working",
 	"remedy":    "control finding line motor plan quantity reduction shelf work",
 	"search":    "drawing line motor plan quantity reduction shelf words work",
 	"rank":      "control line motor plan quantity reduction shelf words",
 	"settings":  "control line motor quantity source work working",
-	"assess":    "air control drawing finding line motor plan quantity reduction remedy settings source supply verdict words work working",
-	"build":     "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
+	"assess": "air control drawing finding line motor plan quantity reduction remedy settings source supply " +
+		"verdict words work working",
+	"build": "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
 	// What tests share.
 	"plan/plantest":     "control motor plan quantity reduction shelf supply work",
 	"assess/assesstest": "assess finding plan settings working",
@@ -62,11 +67,15 @@ func TestDependencyRule(t *testing.T) {
 	}
 	assert.Greater(t, checked, 100)
 	for _, one := range []struct{ from, to string }{
-		{"core/motor", "core/control"}, {"core/plan", "core/line"}, {"core/line", "core/verdict"}, {"core/openfile", "core/line"},
-		{"core/remedy", "core/search"}, {"core/search", "core/rank"}, {"core/rank", "core/settings"}, {"core/settings", "core/remedy"},
-		{"core/line", "core/unheard-of"}, {"core/unheard-of", "core/line"}, {"store", "server"}, {"store", "core/line"}, {"store", "core/assess"},
+		{"core/motor", "core/control"}, {"core/plan", "core/line"}, {"core/line", "core/verdict"},
+		{"core/openfile", "core/line"},
+		{"core/remedy", "core/search"}, {"core/search", "core/rank"}, {"core/rank", "core/settings"},
+		{"core/settings", "core/remedy"},
+		{"core/line", "core/unheard-of"}, {"core/unheard-of", "core/line"}, {"store", "server"}, {"store", "core/line"},
+		{"store", "core/assess"},
 	} {
-		assert.False(t, allowed("jiriki/"+one.from, "jiriki/"+one.to), "the rule itself must refuse %s to %s", one.from, one.to)
+		assert.False(t, allowed("jiriki/"+one.from, "jiriki/"+one.to), "the rule itself must refuse %s to %s", one.from,
+			one.to)
 	}
 	assert.False(t, allowed("jiriki/core/line", "github.com/labstack/echo/v5"))
 	assert.False(t, allowed("jiriki/core/line", "github.com/stretchr/testify/require"))
@@ -85,7 +94,8 @@ func allowed(from, to string) bool {
 	case inCore && ours:
 		return toCore && slices.Contains(strings.Fields(rooms[room]), core)
 	case inCore:
-		if strings.HasSuffix(room, "test") && (strings.HasPrefix(to, "github.com/stretchr/testify/") || to == "pgregory.net/rapid") {
+		if strings.HasSuffix(room, "test") && (strings.HasPrefix(to, "github.com/stretchr/testify/") ||
+			to == "pgregory.net/rapid") {
 			return true
 		}
 		first, _, _ := strings.Cut(to, "/")
@@ -99,3 +109,35 @@ func allowed(from, to string) bool {
 	}
 	return true
 }
+
+// Lines of Go end by the 120th column, a tab counting for four, as those of the interface do by its formatter;
+// only a struct tag cannot be parted.
+func TestLinesWrap(t *testing.T) {
+	const columns, tab = 120, 4
+	seen := 0
+	err := filepath.WalkDir("..", func(path string, d fs.DirEntry, err error) error {
+		if err != nil {
+			return err
+		}
+		if d.IsDir() && (d.Name() == "node_modules" || d.Name() == "var") {
+			return filepath.SkipDir
+		}
+		if !strings.HasSuffix(path, ".go") {
+			return nil
+		}
+		text, err := os.ReadFile(path)
+		if err != nil {
+			return err
+		}
+		seen++
+		for n, line := range strings.Split(string(text), "\n") {
+			wide := utf8.RuneCountInString(line) + (tab-1)*strings.Count(line, "\t")
+			assert.True(t, wide <= columns || structTag.MatchString(line), "%s:%d is %d wide", path, n+1, wide)
+		}
+		return nil
+	})
+	require.NoError(t, err)
+	assert.Greater(t, seen, 100)
+}
+
+var structTag = regexp.MustCompile("`\\w+:\".*`")

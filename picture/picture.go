@@ -54,7 +54,8 @@ func Fit(data []byte) (full, thumbnail []byte, err error) {
 		upright = readJPEGHead(data).orientation
 	}
 	if takes(config.Width, config.Height, perPixel) > maxDecoded {
-		return nil, nil, fmt.Errorf("%w: %d by %d; shrink it to about %d megapixels first", ErrWide, config.Width, config.Height, mostMegapixels(perPixel))
+		return nil, nil, fmt.Errorf("%w: %d by %d; shrink it to about %d megapixels first", ErrWide, config.Width,
+			config.Height, mostMegapixels(perPixel))
 	}
 	img, err := imaging.Decode(bytes.NewReader(data))
 	if err != nil {

@@ -102,7 +102,9 @@ func TestPNGAndWebPAreTaken(t *testing.T) {
 
 func TestWhatIsNoPictureIsRefused(t *testing.T) {
 	whole := asJPEG(t, photograph(t, 300, 200))
-	for name, data := range map[string][]byte{"empty": {}, "text": []byte("a motor"), "gif": []byte("GIF89a\x01\x00\x01\x00\x00\x00\x00;"), "breaks off": whole[:len(whole)/3]} {
+	for name, data := range map[string][]byte{"empty": {}, "text": []byte("a motor"),
+		"gif":        []byte("GIF89a\x01\x00\x01\x00\x00\x00\x00;"),
+		"breaks off": whole[:len(whole)/3]} {
 		_, _, err := Fit(data)
 		assert.ErrorIs(t, err, ErrKind, name)
 	}

@@ -16,8 +16,10 @@ type assessOutput struct{ Body assess.Assessment }
 
 func (a *api) assess(h huma.API) {
 	huma.Register(h, huma.Operation{
-		OperationID: "assess", Method: http.MethodPost, Path: "/api/assess", Summary: "Work out a plan; nothing is saved",
-		Description: "The answer names every entry that cannot be used; the rest is worked out without them. Without parts of its own the workshop's shelf is tried.",
+		OperationID: "assess", Method: http.MethodPost, Path: "/api/assess",
+		Summary: "Work out a plan; nothing is saved",
+		Description: "The answer names every entry that cannot be used; the rest is worked out without them. Without " +
+			"parts of its own the workshop's shelf is tried.",
 		// The core checks every field itself and names it better than a schema does.
 		SkipValidateBody: true,
 	}, func(ctx context.Context, in *struct{ Body plan.Input }) (*assessOutput, error) {
@@ -28,15 +30,18 @@ func (a *api) assess(h huma.API) {
 		return &assessOutput{out}, a.fail(ctx, err)
 	})
 	huma.Register(h, inLane(long, huma.Operation{
-		OperationID: "rank", Method: http.MethodPost, Path: "/api/rank", Summary: "The shelf's motors for a machine's jobs, best first",
+		OperationID: "rank", Method: http.MethodPost, Path: "/api/rank",
+		Summary:          "The shelf's motors for a machine's jobs, best first",
 		SkipValidateBody: true,
 	}), a.rank)
 	huma.Register(h, inLane(long, huma.Operation{
-		OperationID: "controls", Method: http.MethodPost, Path: "/api/controls", Summary: "The controls that work with a plan's motor, on one reach",
+		OperationID: "controls", Method: http.MethodPost, Path: "/api/controls",
+		Summary:          "The controls that work with a plan's motor, on one reach",
 		SkipValidateBody: true,
 	}), a.controls)
 	huma.Register(h, inLane(long, huma.Operation{
-		OperationID: "build", Method: http.MethodPost, Path: "/api/build", Summary: "What it takes to build a plan: parts, wiring, first power-up",
+		OperationID: "build", Method: http.MethodPost, Path: "/api/build",
+		Summary:          "What it takes to build a plan: parts, wiring, first power-up",
 		SkipValidateBody: true,
 	}), a.build)
 }

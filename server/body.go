@@ -46,7 +46,8 @@ func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 			leave, entered := gate.enter(ctx.Context())
 			if !entered {
 				ctx.SetHeader("Retry-After", "1")
-				a.refuse(h, ctx, http.StatusServiceUnavailable, "Too much is being worked out at once. It is asked again in a moment.")
+				a.refuse(h, ctx, http.StatusServiceUnavailable,
+					"Too much is being worked out at once. It is asked again in a moment.")
 				return
 			}
 			defer leave()

@@ -39,13 +39,19 @@ type catalogueOutput struct {
 }
 
 func (a *api) catalogue(h huma.API) {
-	huma.Register(h, huma.Operation{OperationID: "get-catalogue", Method: http.MethodGet, Path: "/api/catalogue", Summary: "What can be chosen from"}, a.getCatalogue)
+	huma.Register(h, huma.Operation{OperationID: "get-catalogue", Method: http.MethodGet, Path: "/api/catalogue",
+		Summary: "What can be chosen from"},
+		a.getCatalogue)
 }
 
 func (a *api) getCatalogue(context.Context, *struct{}) (*catalogueOutput, error) {
 	return &catalogueOutput{CacheControl: "no-cache", Body: Catalogue{
-		Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Methods: work.Methods(), Operations: work.Operations(), Job: work.Blank(),
-		Motors: motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Reading: motor.Reading{}, Controls: control.Profiles(),
-		Stages: reduction.Profiles(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes, Item: shelf.Item{}.Whole(),
+		Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Methods: work.Methods(),
+		Operations: work.Operations(),
+		Job:        work.Blank(),
+		Motors:     motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Reading: motor.Reading{},
+		Controls: control.Profiles(),
+		Stages:   reduction.Profiles(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes,
+		Item: shelf.Item{}.Whole(),
 	}}, nil
 }

@@ -34,11 +34,18 @@ type Imported struct {
 }
 
 func (a *api) files(h huma.API) {
-	huma.Register(h, inLane(long, huma.Operation{OperationID: "export-workshop", Method: http.MethodGet, Path: "/api/export", Summary: "The whole workshop as an open file"}), a.exportWorkshop)
-	huma.Register(h, huma.Operation{OperationID: "export-plan", Method: http.MethodGet, Path: "/api/plans/{id}/export", Summary: "One plan with its machine as an open file"}, a.exportPlan)
-	huma.Register(h, huma.Operation{OperationID: "open-file-schema", Method: http.MethodGet, Path: "/api/open-file.schema.json", Summary: "JSON Schema of the open file"}, a.schema)
+	huma.Register(h, inLane(long, huma.Operation{OperationID: "export-workshop", Method: http.MethodGet,
+		Path: "/api/export", Summary: "The whole workshop as an open file"}),
+		a.exportWorkshop)
+	huma.Register(h, huma.Operation{OperationID: "export-plan", Method: http.MethodGet, Path: "/api/plans/{id}/export",
+		Summary: "One plan with its machine as an open file"},
+		a.exportPlan)
+	huma.Register(h, huma.Operation{OperationID: "open-file-schema", Method: http.MethodGet,
+		Path: "/api/open-file.schema.json", Summary: "JSON Schema of the open file"},
+		a.schema)
 	huma.Register(h, inLane(long, huma.Operation{
-		OperationID: "import", Method: http.MethodPost, Path: "/api/import", Summary: "Add an open file to the workshop, all of it or nothing",
+		OperationID: "import", Method: http.MethodPost, Path: "/api/import",
+		Summary: "Add an open file to the workshop, all of it or nothing",
 	}), a.importFile)
 	describeBody(h, "/api/import", "application/json")
 }
@@ -88,8 +95,11 @@ func (a *api) exportPlan(ctx context.Context, in *IDPath) (*fileOutput, error) {
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}
-	b, err := openfile.Encode(openfile.File{Machines: []openfile.Machine{{Machine: s.Machine.Described, Plans: []plan.Plan{s.Plan.Described}}}})
-	return &fileOutput{fmt.Sprintf("attachment; filename=%q", "jiriki-plan-"+strings.ToLower(s.Plan.Letter)+".json"), "application/json", b}, err
+	b, err := openfile.Encode(openfile.File{Machines: []openfile.Machine{{Machine: s.Machine.Described,
+		Plans: []plan.Plan{s.Plan.Described}}}})
+	return &fileOutput{fmt.Sprintf("attachment; filename=%q", "jiriki-plan-"+strings.ToLower(s.Plan.Letter)+".json"),
+			"application/json", b},
+		err
 }
 
 // fileInput is a file as it comes over the connection.
@@ -123,7 +133,9 @@ func (f *fileInput) read(most int64) ([]byte, error) {
 func describeBody(h huma.API, path, contentType string) {
 	at := h.OpenAPI().Paths[path]
 	described := *at.Post
-	described.RequestBody = &huma.RequestBody{Required: true, Content: map[string]*huma.MediaType{contentType: {Schema: &huma.Schema{Type: huma.TypeString, Format: "binary"}}}}
+	described.RequestBody = &huma.RequestBody{Required: true,
+		Content: map[string]*huma.MediaType{contentType: {Schema: &huma.Schema{Type: huma.TypeString,
+			Format: "binary"}}}}
 	at.Post = &described
 }
 

@@ -20,7 +20,8 @@ func guard(hosts []string) echo.MiddlewareFunc {
 		return func(c *echo.Context) error {
 			r := c.Request()
 			if !knownHost(r.Host, known) {
-				return problem(c, http.StatusMisdirectedRequest, "This server does not answer to that name. Start it with --host to add one.")
+				return problem(c, http.StatusMisdirectedRequest,
+					"This server does not answer to that name. Start it with --host to add one.")
 			}
 			if r.Method != http.MethodGet && r.Method != http.MethodHead && !sameOrigin(r) {
 				return problem(c, http.StatusForbidden, "Changes are taken only from Jiriki's own pages.")
@@ -58,7 +59,8 @@ func sameOrigin(r *http.Request) bool {
 
 // policy allows nothing but the application's own files. Styles may be set inline because
 // positioned menus and drawings need it; scripts may not.
-const policy = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+const policy = "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; " +
+	"font-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
 
 func headers(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {

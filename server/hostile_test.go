@@ -41,9 +41,11 @@ func raw(t *testing.T, url, request string) *http.Response {
 const head = "POST /api/assess HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n"
 
 func TestWhatComesInPiecesOrNotAtAllIsAnswered(t *testing.T) {
-	srv := httptest.NewServer(server.New(server.Config{Store: storetest.Open(t), Log: slog.New(slog.DiscardHandler), BodyTime: 300 * time.Millisecond}))
+	srv := httptest.NewServer(server.New(server.Config{Store: storetest.Open(t), Log: slog.New(slog.DiscardHandler),
+		BodyTime: 300 * time.Millisecond}))
 	t.Cleanup(srv.Close)
-	assert.Equal(t, 400, raw(t, srv.URL, head+"Transfer-Encoding: chunked\r\n\r\nzz\r\n{}\r\n0\r\n\r\n").StatusCode, "chunks that are none")
+	assert.Equal(t, 400, raw(t, srv.URL, head+"Transfer-Encoding: chunked\r\n\r\nzz\r\n{}\r\n0\r\n\r\n").StatusCode,
+		"chunks that are none")
 	slow := raw(t, srv.URL, head+"Content-Length: 4000\r\n\r\n{\"units\":")
 	assert.Equal(t, 408, slow.StatusCode, "half a body, and nothing more")
 	var problem huma.ErrorModel
@@ -84,11 +86,12 @@ func TestBodiesAreHeldAgainstTheirLimitsBeforeTheyAreDecoded(t *testing.T) {
 	s := open(t)
 	many := strings.TrimSuffix(strings.Repeat("{},", 300_000), ",")
 	for body, says := range map[string]string{
-		`{"units":"metric","machine":{"jobs":[` + many + `]}}`:               "machine.jobs: at most 40",
-		`{"units":"metric","shelf":[` + many + `]}`:                          "shelf: at most 200",
-		`{"units":"metric","plan":{"reduction":{"stages":[{"steps":[` + many: "plan.reduction.stages[0].steps: at most 6",
-		strings.Repeat(`[`, 900_000):                                         "24 deep",
-		`{"x":"` + strings.Repeat("y", 1<<20) + `"}`:                         "At most 1 MB",
+		`{"units":"metric","machine":{"jobs":[` + many + `]}}`: "machine.jobs: at most 40",
+		`{"units":"metric","shelf":[` + many + `]}`:            "shelf: at most 200",
+		`{"units":"metric","plan":{"reduction":{"stages":[{"steps":[` +
+			many: "plan.reduction.stages[0].steps: at most 6",
+		strings.Repeat(`[`, 900_000):                 "24 deep",
+		`{"x":"` + strings.Repeat("y", 1<<20) + `"}`: "At most 1 MB",
 	} {
 		for _, path := range []string{"/api/assess", "/api/rank", "/api/build"} {
 			var problem huma.ErrorModel
@@ -97,7 +100,8 @@ func TestBodiesAreHeldAgainstTheirLimitsBeforeTheyAreDecoded(t *testing.T) {
 		}
 	}
 	var problem huma.ErrorModel
-	require.Equal(t, 422, s.do("POST", "/api/import", `{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x","jobs":[`+many+`]}}]}`, &problem))
+	require.Equal(t, 422, s.do("POST", "/api/import",
+		`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x","jobs":[`+many+`]}}]}`, &problem))
 	assert.Contains(t, problem.Errors[0].Message, "at most 40")
 	// What cannot be read is not sent back.
 	var short struct{ Errors []struct{ Value any } }
@@ -163,7 +167,8 @@ func TestTheShelfIsReadWhereItLies(t *testing.T) {
 	assert.NotContains(t, named(in), "Spare")
 	in.Shelf = []shelf.Item{spare}
 	assert.Len(t, named(in), 2, "parts that are brought along are all there are")
-	body := fmt.Sprintf(`{"units":"metric","machine":%s,"plan":%s,"shelf":[]}`, text(t, sheet.Machine), text(t, sheet.Plan))
+	body := fmt.Sprintf(`{"units":"metric","machine":%s,"plan":%s,"shelf":[]}`, text(t, sheet.Machine),
+		text(t, sheet.Plan))
 	var r rank.Ranking
 	require.Equal(t, 200, s.do("POST", "/api/rank", body, &r))
 	assert.Len(t, r.Candidates, 1, "and none, when none are")

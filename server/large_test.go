@@ -46,7 +46,8 @@ func largeFile(machines, plans, parts int) (openfile.File, error) {
 	if err != nil {
 		return from, err
 	}
-	out := openfile.File{Format: from.Format, Version: from.Version, Name: "Large shed", Machines: []openfile.Machine{}, Shelf: []shelf.Item{}}
+	out := openfile.File{Format: from.Format, Version: from.Version, Name: "Large shed", Machines: []openfile.Machine{},
+		Shelf: []shelf.Item{}}
 	for i := range machines {
 		m := from.Machines[i%len(from.Machines)]
 		m.Machine.Name = fmt.Sprintf("%s %d", m.Machine.Name, i/len(from.Machines)+1)
@@ -125,7 +126,8 @@ func TestALargeWorkshopWorks(t *testing.T) {
 	} {
 		assert.Equal(t, 200, s.do("POST", path, text(t, body), nil), path)
 	}
-	events := s.stream(t.Context(), "/api/search", text(t, search.Input{Input: in, Ask: search.Ask{Kinds: []string{"v-A"}}}))
+	events := s.stream(t.Context(), "/api/search", text(t, search.Input{Input: in,
+		Ask: search.Ask{Kinds: []string{"v-A"}}}))
 	assert.Equal(t, "result", events[len(events)-1].name, events[len(events)-1].data)
 	labels := s.get("/api/shelf?sort=motor")
 	assert.Less(t, len(labels), 512<<10)

@@ -34,11 +34,22 @@ type added struct {
 }
 
 func (a *api) machines(h huma.API) {
-	huma.Register(h, huma.Operation{OperationID: "add-machine", Method: http.MethodPost, Path: "/api/machines", Summary: "Add a machine with an empty plan A", DefaultStatus: http.StatusCreated}, a.addMachine)
-	huma.Register(h, huma.Operation{OperationID: "rename-machine", Method: http.MethodPut, Path: "/api/machines/{id}/name", Summary: "Rename a machine", DefaultStatus: http.StatusNoContent}, a.renameMachine)
-	huma.Register(h, huma.Operation{OperationID: "copy-machine", Method: http.MethodPost, Path: "/api/machines/{id}/copy", Summary: "Copy a machine with its plans", DefaultStatus: http.StatusCreated}, a.copyMachine)
-	huma.Register(h, huma.Operation{OperationID: "delete-machine", Method: http.MethodDelete, Path: "/api/machines/{id}", Summary: "Delete a machine; it can be restored", DefaultStatus: http.StatusNoContent}, a.deleteMachine)
-	huma.Register(h, huma.Operation{OperationID: "restore-machine", Method: http.MethodPost, Path: "/api/machines/{id}/restore", Summary: "Undo a deletion", DefaultStatus: http.StatusNoContent}, a.restoreMachine)
+	huma.Register(h, huma.Operation{OperationID: "add-machine", Method: http.MethodPost, Path: "/api/machines",
+		Summary: "Add a machine with an empty plan A", DefaultStatus: http.StatusCreated},
+		a.addMachine)
+	huma.Register(h, huma.Operation{OperationID: "rename-machine", Method: http.MethodPut,
+		Path: "/api/machines/{id}/name", Summary: "Rename a machine", DefaultStatus: http.StatusNoContent},
+		a.renameMachine)
+	huma.Register(h, huma.Operation{OperationID: "copy-machine", Method: http.MethodPost,
+		Path: "/api/machines/{id}/copy", Summary: "Copy a machine with its plans", DefaultStatus: http.StatusCreated},
+		a.copyMachine)
+	huma.Register(h, huma.Operation{OperationID: "delete-machine", Method: http.MethodDelete,
+		Path: "/api/machines/{id}", Summary: "Delete a machine; it can be restored",
+		DefaultStatus: http.StatusNoContent},
+		a.deleteMachine)
+	huma.Register(h, huma.Operation{OperationID: "restore-machine", Method: http.MethodPost,
+		Path: "/api/machines/{id}/restore", Summary: "Undo a deletion", DefaultStatus: http.StatusNoContent},
+		a.restoreMachine)
 }
 
 type newMachine struct {
@@ -51,7 +62,8 @@ type newMachine struct {
 // machineName is a name without the spaces round it; one that shows nothing is none.
 func machineName(typed string) (string, error) {
 	if quantity.Blank(typed) {
-		return "", huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name", Message: "What machine is it?"})
+		return "", huma.Error422UnprocessableEntity("A machine needs a name.", &huma.ErrorDetail{Location: "name",
+			Message: "What machine is it?"})
 	}
 	return strings.TrimSpace(typed), nil
 }
@@ -62,7 +74,9 @@ func (a *api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
 		return nil, err
 	}
 	if work.FindKind(in.Body.Kind).ID != in.Body.Kind {
-		return nil, huma.Error422UnprocessableEntity("No such kind of machine.", &huma.ErrorDetail{Location: "kind", Message: "Choose one of the list, or something else.", Value: in.Body.Kind})
+		return nil, huma.Error422UnprocessableEntity("No such kind of machine.",
+			&huma.ErrorDetail{Location: "kind", Message: "Choose one of the list, or something else.",
+				Value: in.Body.Kind})
 	}
 	id, plans, err := a.store.AddMachine(ctx, work.Start(name, in.Body.Kind), []plan.Plan{plan.Plan{}.Whole()})
 	if err != nil {

@@ -19,13 +19,21 @@ type pictureOutput struct {
 
 func (a *api) pictures(h huma.API) {
 	huma.Register(h, inLane(long, huma.Operation{
-		OperationID: "add-picture", Method: http.MethodPost, Path: "/api/shelf/{id}/pictures", Summary: "Add a JPEG, PNG or WebP picture of up to 10 MB to a part",
+		OperationID: "add-picture", Method: http.MethodPost, Path: "/api/shelf/{id}/pictures",
+		Summary:       "Add a JPEG, PNG or WebP picture of up to 10 MB to a part",
 		DefaultStatus: http.StatusCreated,
 	}), a.addPicture)
 	describeBody(h, "/api/shelf/{id}/pictures", "application/octet-stream")
-	huma.Register(h, huma.Operation{OperationID: "get-picture", Method: http.MethodGet, Path: "/api/pictures/{id}", Summary: "A picture as JPEG"}, a.getPicture)
-	huma.Register(h, huma.Operation{OperationID: "delete-picture", Method: http.MethodDelete, Path: "/api/pictures/{id}", Summary: "Take a picture away; it can be restored", DefaultStatus: http.StatusNoContent}, a.deletePicture)
-	huma.Register(h, huma.Operation{OperationID: "restore-picture", Method: http.MethodPost, Path: "/api/pictures/{id}/restore", Summary: "Bring it back", DefaultStatus: http.StatusNoContent}, a.restorePicture)
+	huma.Register(h, huma.Operation{OperationID: "get-picture", Method: http.MethodGet, Path: "/api/pictures/{id}",
+		Summary: "A picture as JPEG"},
+		a.getPicture)
+	huma.Register(h, huma.Operation{OperationID: "delete-picture", Method: http.MethodDelete,
+		Path: "/api/pictures/{id}", Summary: "Take a picture away; it can be restored",
+		DefaultStatus: http.StatusNoContent},
+		a.deletePicture)
+	huma.Register(h, huma.Operation{OperationID: "restore-picture", Method: http.MethodPost,
+		Path: "/api/pictures/{id}/restore", Summary: "Bring it back", DefaultStatus: http.StatusNoContent},
+		a.restorePicture)
 }
 
 func (a *api) addPicture(ctx context.Context, in *struct {

@@ -50,13 +50,27 @@ type saved struct {
 }
 
 func (a *api) plans(h huma.API) {
-	huma.Register(h, huma.Operation{OperationID: "get-plan", Method: http.MethodGet, Path: "/api/plans/{id}", Summary: "A plan sheet"}, a.getPlan)
-	huma.Register(h, huma.Operation{OperationID: "save-plan", Method: http.MethodPut, Path: "/api/plans/{id}", Summary: "Save a plan sheet; 409 with the current one when it was changed elsewhere"}, a.savePlan)
-	huma.Register(h, huma.Operation{OperationID: "add-plan", Method: http.MethodPost, Path: "/api/machines/{id}/plans", Summary: "Add a plan to a machine", DefaultStatus: http.StatusCreated}, a.addPlan)
-	huma.Register(h, huma.Operation{OperationID: "rename-plan", Method: http.MethodPut, Path: "/api/plans/{id}/name", Summary: "Rename a plan", DefaultStatus: http.StatusNoContent}, a.renamePlan)
-	huma.Register(h, huma.Operation{OperationID: "copy-plan", Method: http.MethodPost, Path: "/api/plans/{id}/copy", Summary: "Copy a plan under the next letter", DefaultStatus: http.StatusCreated}, a.copyPlan)
-	huma.Register(h, huma.Operation{OperationID: "delete-plan", Method: http.MethodDelete, Path: "/api/plans/{id}", Summary: "Delete a plan; it can be restored", DefaultStatus: http.StatusNoContent}, a.deletePlan)
-	huma.Register(h, huma.Operation{OperationID: "restore-plan", Method: http.MethodPost, Path: "/api/plans/{id}/restore", Summary: "Undo a deletion", DefaultStatus: http.StatusNoContent}, a.restorePlan)
+	huma.Register(h, huma.Operation{OperationID: "get-plan", Method: http.MethodGet, Path: "/api/plans/{id}",
+		Summary: "A plan sheet"},
+		a.getPlan)
+	huma.Register(h, huma.Operation{OperationID: "save-plan", Method: http.MethodPut, Path: "/api/plans/{id}",
+		Summary: "Save a plan sheet; 409 with the current one when it was changed elsewhere"},
+		a.savePlan)
+	huma.Register(h, huma.Operation{OperationID: "add-plan", Method: http.MethodPost, Path: "/api/machines/{id}/plans",
+		Summary: "Add a plan to a machine", DefaultStatus: http.StatusCreated},
+		a.addPlan)
+	huma.Register(h, huma.Operation{OperationID: "rename-plan", Method: http.MethodPut, Path: "/api/plans/{id}/name",
+		Summary: "Rename a plan", DefaultStatus: http.StatusNoContent},
+		a.renamePlan)
+	huma.Register(h, huma.Operation{OperationID: "copy-plan", Method: http.MethodPost, Path: "/api/plans/{id}/copy",
+		Summary: "Copy a plan under the next letter", DefaultStatus: http.StatusCreated},
+		a.copyPlan)
+	huma.Register(h, huma.Operation{OperationID: "delete-plan", Method: http.MethodDelete, Path: "/api/plans/{id}",
+		Summary: "Delete a plan; it can be restored", DefaultStatus: http.StatusNoContent},
+		a.deletePlan)
+	huma.Register(h, huma.Operation{OperationID: "restore-plan", Method: http.MethodPost,
+		Path: "/api/plans/{id}/restore", Summary: "Undo a deletion", DefaultStatus: http.StatusNoContent},
+		a.restorePlan)
 }
 
 func (a *api) getPlan(ctx context.Context, in *IDPath) (*sheetOutput, error) {
@@ -89,7 +103,8 @@ func (a *api) savePlan(ctx context.Context, in *struct {
 	IDPath
 	Body SheetChange
 }) (*saved, error) {
-	now, err := a.store.SaveSheet(ctx, in.ID, in.Body.PlanVersion, in.Body.MachineVersion, in.Body.Plan, in.Body.Machine)
+	now, err := a.store.SaveSheet(ctx, in.ID, in.Body.PlanVersion, in.Body.MachineVersion, in.Body.Plan,
+		in.Body.Machine)
 	if errors.Is(err, store.ErrStale) {
 		current, err := a.sheet(ctx, now)
 		if err != nil {

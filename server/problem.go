@@ -39,18 +39,23 @@ func (a *api) fail(ctx context.Context, err error) error {
 	case errors.As(err, &fields):
 		return fieldProblem(fields)
 	case errors.As(err, &file):
-		return huma.Error422UnprocessableEntity("The file was not read; nothing was changed.", &huma.ErrorDetail{Location: file.Where, Message: file.Message})
+		return huma.Error422UnprocessableEntity("The file was not read; nothing was changed.",
+			&huma.ErrorDetail{Location: file.Where,
+				Message: file.Message})
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound("It is not here; it may have been deleted.")
 	case errors.Is(err, store.ErrFull):
 		return huma.Error409Conflict("This machine has a plan for every letter. Delete one first.")
 	case errors.Is(err, store.ErrTooMany):
-		return huma.Error409Conflict(fmt.Sprintf("A workshop holds at most %d machines and %d parts. Delete some first.", openfile.MaxMachines, openfile.MaxShelf))
+		return huma.Error409Conflict(fmt.Sprintf("A workshop holds at most %d machines and %d parts. "+
+			"Delete some first.", openfile.MaxMachines, openfile.MaxShelf))
 	case errors.Is(err, store.ErrText):
-		return huma.Error422UnprocessableEntity("A text holds a character that cannot be kept.", &huma.ErrorDetail{Message: "take out the control character (NUL) and try again"})
+		return huma.Error422UnprocessableEntity("A text holds a character that cannot be kept.",
+			&huma.ErrorDetail{Message: "take out the control character (NUL) and try again"})
 	case errors.Is(err, store.ErrAway), errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		a.log.WarnContext(ctx, "database away", "err", err)
-		return huma.Error503ServiceUnavailable("The database is not answering. What you typed is kept here and saved when it is back.")
+		return huma.Error503ServiceUnavailable("The database is not answering. What you typed is kept here and saved " +
+			"when it is back.")
 	}
 	a.log.ErrorContext(ctx, "unforeseen", "err", err)
 	return huma.Error500InternalServerError("Something went wrong in the server. It has been written to its log.")

@@ -22,11 +22,14 @@ const progressEvery = 100 * time.Millisecond
 
 func (a *api) search(h huma.API) {
 	sse.Register(h, inLane(long, huma.Operation{
-		OperationID: "search", Method: http.MethodPost, Path: "/api/search", Summary: "The best reductions for a plan's jobs",
-		Description: "Streams progress, then the result, or the problem when an entry cannot be used. Closing the connection stops it.",
+		OperationID: "search", Method: http.MethodPost, Path: "/api/search",
+		Summary: "The best reductions for a plan's jobs",
+		Description: "Streams progress, then the result, or the problem when an entry cannot be used. Closing the " +
+			"connection stops it.",
 		// The core checks every field itself and names it better than a schema does.
 		SkipValidateBody: true,
-	}), map[string]any{"progress": SearchProgress{}, "result": search.Result{}, "problem": huma.ErrorModel{}}, a.runSearch)
+	}), map[string]any{"progress": SearchProgress{}, "result": search.Result{}, "problem": huma.ErrorModel{}},
+		a.runSearch)
 }
 
 func (a *api) runSearch(ctx context.Context, in *struct{ Body search.Input }, send sse.Sender) {

@@ -52,7 +52,9 @@ func (s shop) stream(ctx context.Context, path, body string) []event {
 }
 
 func searchOf(sheet server.Sheet) search.Input {
-	return search.Input{Input: plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan}, Ask: search.Ask{Kinds: []string{"v-A"}, Cones: true}}
+	return search.Input{Input: plan.Input{Units: "metric", Machine: sheet.Machine, Plan: sheet.Plan},
+		Ask: search.Ask{Kinds: []string{"v-A"},
+			Cones: true}}
 }
 
 func TestASearchStreamsItsResult(t *testing.T) {
@@ -87,7 +89,9 @@ func TestASearchNamesTheFieldItCannotUse(t *testing.T) {
 // A body that is no plan at all still gets an answer, never a 500.
 func TestStrangeSearchesGetAnAnswer(t *testing.T) {
 	s := open(t)
-	for _, body := range []string{`{}`, `{"ask":{"stages":99}}`, `{"units":"metric","ask":{"kinds":["v-A","v-A","v-A"],"keep":-3}}`, `{"units":"metric","plan":{"reduction":{"stages":[{}]}},"ask":{"keep":1}}`} {
+	for _, body := range []string{`{}`, `{"ask":{"stages":99}}`,
+		`{"units":"metric","ask":{"kinds":["v-A","v-A","v-A"],"keep":-3}}`,
+		`{"units":"metric","plan":{"reduction":{"stages":[{}]}},"ask":{"keep":1}}`} {
 		for _, path := range []string{"/api/search", "/api/build", "/api/controls", "/api/assess"} {
 			assert.Less(t, s.do("POST", path, body, nil), 500, "%s %s", path, body)
 		}
@@ -122,7 +126,8 @@ func TestAFoundReductionIsSavedWithItsPlan(t *testing.T) {
 	changed.Reduction = result.Found[0].Plan
 	changed.Checks = append(changed.Checks, plan.Check{ID: "power.unplug", On: "2026-11-25", Measured: "0 V"})
 	changed.Prices = []plan.Price{{Part: "buy.box", Cost: "£16"}}
-	body := map[string]any{"plan": changed, "machine": sheet.Machine, "planVersion": sheet.PlanVersion, "machineVersion": sheet.MachineVersion}
+	body := map[string]any{"plan": changed, "machine": sheet.Machine, "planVersion": sheet.PlanVersion,
+		"machineVersion": sheet.MachineVersion}
 	require.Equal(t, 200, s.do("PUT", "/api/plans/"+sheet.PlanID, text(t, body), nil))
 	var again struct{ Plan plan.Plan }
 	require.Equal(t, 200, s.do("GET", "/api/plans/"+sheet.PlanID, "", &again))

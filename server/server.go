@@ -141,7 +141,8 @@ func TuneMemory() {
 func HTTP(addr string, handler http.Handler) *http.Server {
 	return &http.Server{
 		Addr: addr, Handler: handler,
-		ReadHeaderTimeout: readHeaderTimeout, ReadTimeout: readTimeout, WriteTimeout: writeTimeout, IdleTimeout: idleTimeout,
+		ReadHeaderTimeout: readHeaderTimeout, ReadTimeout: readTimeout, WriteTimeout: writeTimeout,
+		IdleTimeout:    idleTimeout,
 		MaxHeaderBytes: 32 << 10,
 	}
 }

@@ -130,7 +130,8 @@ func TestSavingKeepsEvenWhatCannotBeUsedYet(t *testing.T) {
 	s := open(t)
 	w, sheet := s.withDemo()
 	sheet.Plan.Motor.Plate.Power = "half a horse"
-	change := server.SheetChange{PlanVersion: sheet.PlanVersion, MachineVersion: sheet.MachineVersion, Plan: sheet.Plan, Machine: sheet.Machine}
+	change := server.SheetChange{PlanVersion: sheet.PlanVersion, MachineVersion: sheet.MachineVersion, Plan: sheet.Plan,
+		Machine: sheet.Machine}
 	require.Equal(t, 200, s.do("PUT", "/api/plans/"+sheet.PlanID, text(t, change), nil))
 	var again server.Sheet
 	require.Equal(t, 200, s.do("GET", "/api/plans/"+sheet.PlanID, "", &again))
@@ -201,11 +202,13 @@ func TestFilesGoOutAndComeBackWholeOrNotAtAll(t *testing.T) {
 	var problem huma.ErrorModel
 	require.Equal(t, 422, s.do("POST", "/api/import", text(t, bad), &problem))
 	assert.Equal(t, "machines[1].plans[0].motor.kind", problem.Errors[0].Location)
-	for _, body := range []string{text(t, file)[:3000], `{"format":"jiriki","version":99}`, "[]", "\x00", `{"format":"jiriki","version":1,"name":"\u0000"}`} {
+	for _, body := range []string{text(t, file)[:3000], `{"format":"jiriki","version":99}`, "[]", "\x00",
+		`{"format":"jiriki","version":1,"name":"\u0000"}`} {
 		assert.Equal(t, 422, s.do("POST", "/api/import", body, &problem), "%.40s", body)
 		assert.NotEmpty(t, problem.Errors, "%.40s", body)
 	}
-	long := fmt.Sprintf("POST /api/import HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: %d\r\n\r\n{", openfile.MaxBytes+1)
+	long := fmt.Sprintf("POST /api/import HTTP/1.1\r\nHost: localhost\r\nContent-Type: "+
+		"application/json\r\nContent-Length: %d\r\n\r\n{", openfile.MaxBytes+1)
 	assert.Equal(t, 413, raw(t, s.url, long).StatusCode, "told before it is sent")
 	var after server.Workshop
 	require.Equal(t, 200, s.do("GET", "/api/workshop", "", &after))
@@ -260,7 +263,8 @@ func TestHugeAndStrangeBodiesGetAnAnswer(t *testing.T) {
 		status := s.do("POST", "/api/assess", body, nil)
 		assert.True(t, status >= 400 && status < 500, "%q got %d", body, status)
 	}
-	assert.Equal(t, 200, s.do("POST", "/api/assess", `{"units":"metric","machine":null,"plan":null,"shelf":null}`, nil), "nothing known yet is a plan too")
+	assert.Equal(t, 200, s.do("POST", "/api/assess", `{"units":"metric","machine":null,"plan":null,"shelf":null}`, nil),
+		"nothing known yet is a plan too")
 	var problem huma.ErrorModel
 	crowd := `{"units":"metric","machine":{"jobs":[` + strings.TrimSuffix(strings.Repeat(`{},`, 41), ",") + `]}}`
 	require.Equal(t, 413, s.do("POST", "/api/assess", crowd, &problem))

@@ -32,13 +32,28 @@ type shelfOutput struct {
 type entryOutput struct{ Body ShelfEntry }
 
 func (a *api) shelf(h huma.API) {
-	huma.Register(h, huma.Operation{OperationID: "get-shelf", Method: http.MethodGet, Path: "/api/shelf", Summary: "The parts on the shelf, as a list"}, a.getShelf)
-	huma.Register(h, huma.Operation{OperationID: "get-shelf-item", Method: http.MethodGet, Path: "/api/shelf/{id}", Summary: "A part on the shelf"}, a.getShelfItem)
-	huma.Register(h, huma.Operation{OperationID: "add-shelf-item", Method: http.MethodPost, Path: "/api/shelf", Summary: "Put a part on the shelf", DefaultStatus: http.StatusCreated}, a.addShelfItem)
-	huma.Register(h, huma.Operation{OperationID: "save-shelf-item", Method: http.MethodPut, Path: "/api/shelf/{id}", Summary: "Save a part; 409 when it was changed elsewhere"}, a.saveShelfItem)
-	huma.Register(h, huma.Operation{OperationID: "delete-shelf-item", Method: http.MethodDelete, Path: "/api/shelf/{id}", Summary: "Take a part off the shelf; it can be restored", DefaultStatus: http.StatusNoContent}, a.deleteShelfItem)
-	huma.Register(h, huma.Operation{OperationID: "restore-shelf-item", Method: http.MethodPost, Path: "/api/shelf/{id}/restore", Summary: "Put it back", DefaultStatus: http.StatusNoContent}, a.restoreShelfItem)
-	huma.Register(h, huma.Operation{OperationID: "check-shelf-item", Method: http.MethodPost, Path: "/api/shelf/check", Summary: "Whether a part's entries can be used, and what its motor comes to"}, a.checkShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "get-shelf", Method: http.MethodGet, Path: "/api/shelf",
+		Summary: "The parts on the shelf, as a list"},
+		a.getShelf)
+	huma.Register(h, huma.Operation{OperationID: "get-shelf-item", Method: http.MethodGet, Path: "/api/shelf/{id}",
+		Summary: "A part on the shelf"},
+		a.getShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "add-shelf-item", Method: http.MethodPost, Path: "/api/shelf",
+		Summary: "Put a part on the shelf", DefaultStatus: http.StatusCreated},
+		a.addShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "save-shelf-item", Method: http.MethodPut, Path: "/api/shelf/{id}",
+		Summary: "Save a part; 409 when it was changed elsewhere"},
+		a.saveShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "delete-shelf-item", Method: http.MethodDelete,
+		Path: "/api/shelf/{id}", Summary: "Take a part off the shelf; it can be restored",
+		DefaultStatus: http.StatusNoContent},
+		a.deleteShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "restore-shelf-item", Method: http.MethodPost,
+		Path: "/api/shelf/{id}/restore", Summary: "Put it back", DefaultStatus: http.StatusNoContent},
+		a.restoreShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "check-shelf-item", Method: http.MethodPost, Path: "/api/shelf/check",
+		Summary: "Whether a part's entries can be used, and what its motor comes to"},
+		a.checkShelfItem)
 }
 
 func (a *api) getShelf(ctx context.Context, in *struct {

@@ -26,7 +26,8 @@ import (
 func TestAPartGoesOnTheShelfIsChangedAndComesOff(t *testing.T) {
 	s := open(t)
 	var made struct{ ID string }
-	item := shelf.Item{Sort: shelf.Motor, Cost: "£12", Motor: motor.Described{Name: "Hoist", Kind: motor.PermanentMagnetDC}}.Whole()
+	item := shelf.Item{Sort: shelf.Motor, Cost: "£12", Motor: motor.Described{Name: "Hoist",
+		Kind: motor.PermanentMagnetDC}}.Whole()
 	require.Equal(t, 201, s.do("POST", "/api/shelf", text(t, item), &made))
 	var list []shelf.Label
 	require.Equal(t, 200, s.do("GET", "/api/shelf", "", &list))
@@ -56,7 +57,8 @@ func TestAPartGoesOnTheShelfIsChangedAndComesOff(t *testing.T) {
 	var known shelf.Known
 	check := func(power string) string {
 		changed.Motor.Plate = motor.Plate{Speed: "1750", Volts: "180 V", Amps: "2.8 A"}
-		return strings.Replace(text(t, map[string]any{"units": "metric", "item": changed}), `"power":""`, `"power":"`+power+`"`, 1)
+		return strings.Replace(text(t, map[string]any{"units": "metric", "item": changed}), `"power":""`,
+			`"power":"`+power+`"`, 1)
 	}
 	require.Equal(t, 200, s.do("POST", "/api/shelf/check", check("1/2 hp"), &known))
 	assert.NotEmpty(t, known.Workings)
@@ -84,7 +86,8 @@ func TestPicturesAreTakenShownAndTakenAway(t *testing.T) {
 	add := func(data string) int {
 		return s.do("POST", "/api/shelf/"+made.ID+"/pictures", data, nil, "Content-Type", "application/octet-stream")
 	}
-	require.Equal(t, 201, s.do("POST", "/api/shelf/"+made.ID+"/pictures", string(photo(t)), &picture, "Content-Type", "application/octet-stream"))
+	require.Equal(t, 201, s.do("POST", "/api/shelf/"+made.ID+"/pictures", string(photo(t)), &picture, "Content-Type",
+		"application/octet-stream"))
 	for query, width := range map[string]int{"": 900, "?thumbnail=true": 320} {
 		res, err := http.Get(s.url + "/api/pictures/" + picture.ID + query)
 		require.NoError(t, err)
@@ -97,10 +100,12 @@ func TestPicturesAreTakenShownAndTakenAway(t *testing.T) {
 		assert.Equal(t, width, config.Width)
 	}
 	var problem huma.ErrorModel
-	require.Equal(t, 422, s.do("POST", "/api/shelf/"+made.ID+"/pictures", "not a picture", &problem, "Content-Type", "application/octet-stream"))
+	require.Equal(t, 422, s.do("POST", "/api/shelf/"+made.ID+"/pictures", "not a picture", &problem, "Content-Type",
+		"application/octet-stream"))
 	assert.Contains(t, problem.Detail, "not a JPEG, PNG or WebP")
 	assert.Equal(t, 413, add(strings.Repeat("x", 11<<20)))
-	assert.Equal(t, 404, s.do("POST", "/api/shelf/00000000-0000-0000-0000-000000000000/pictures", string(photo(t)), nil, "Content-Type", "application/octet-stream"))
+	assert.Equal(t, 404, s.do("POST", "/api/shelf/00000000-0000-0000-0000-000000000000/pictures", string(photo(t)), nil,
+		"Content-Type", "application/octet-stream"))
 
 	var entry server.ShelfEntry
 	require.Equal(t, 204, s.do("DELETE", "/api/pictures/"+picture.ID, "", nil))
@@ -119,17 +124,23 @@ func TestIdentificationOverHTTP(t *testing.T) {
 	var o identify.Opinion
 	require.Equal(t, 200, s.do("POST", "/api/identify", `{"donor":"","region":"europe","seen":[]}`, &o))
 	require.NotNil(t, o.Next)
-	require.Equal(t, 200, s.do("POST", "/api/identify", `{"donor":"treadmill","region":"europe","seen":[{"clue":"brushes","answer":"yes"},{"clue":"stator","answer":"magnets"}]}`, &o))
+	require.Equal(t, 200, s.do("POST", "/api/identify",
+		`{"donor":"treadmill","region":"europe","seen":[{"clue":"brushes","answer":"yes"},{"clue":"stator",
+		"answer":"magnets"}]}`, &o))
 	assert.Equal(t, motor.PermanentMagnetDC, o.Ranking[0].Kind)
-	assert.Equal(t, 422, s.do("POST", "/api/identify", `{"donor":"","region":"","seen":[{"clue":"aura","answer":"blue"}]}`, nil))
+	assert.Equal(t, 422, s.do("POST", "/api/identify",
+		`{"donor":"","region":"","seen":[{"clue":"aura","answer":"blue"}]}`, nil))
 
 	var sorted identify.Sorted
-	require.Equal(t, 200, s.do("POST", "/api/leads", `{"readings":[{"a":"1","b":"2","ohms":"18"},{"a":"2","b":"3","ohms":"14"},{"a":"1","b":"3","ohms":"4.2"}],"thin":[]}`, &sorted))
+	require.Equal(t, 200, s.do("POST", "/api/leads",
+		`{"readings":[{"a":"1","b":"2","ohms":"18"},{"a":"2","b":"3","ohms":"14"},{"a":"1","b":"3",
+		"ohms":"4.2"}],"thin":[]}`, &sorted))
 	assert.Contains(t, sorted.Verdict, "3 is common")
 	assert.Equal(t, 422, s.do("POST", "/api/leads", `{"readings":[{"a":"1","b":"1","ohms":"18"}],"thin":[]}`, nil))
 
 	var list []finding.Finding
-	require.Equal(t, 200, s.do("POST", "/api/capacitor", text(t, identify.CapacitorCheck{Use: "run", Volts: "250 V", Line: "230 V"}), &list))
+	require.Equal(t, 200, s.do("POST", "/api/capacitor", text(t,
+		identify.CapacitorCheck{Use: "run", Volts: "250 V", Line: "230 V"}), &list))
 	assert.Equal(t, finding.Stop, list[1].Level)
 	assert.Equal(t, 422, s.do("POST", "/api/capacitor", text(t, identify.CapacitorCheck{Marked: "lots"}), nil))
 }

@@ -69,7 +69,8 @@ func (v *verdicts) of(
 
 // workOut works out the verdicts on the named plans and tells each, one at a time.
 func workOut(
-	ctx context.Context, from *store.Store, hand onHand, units quantity.System, plans []string, tell func(store.Described, Verdict),
+	ctx context.Context, from *store.Store, hand onHand, units quantity.System, plans []string,
+	tell func(store.Described, Verdict),
 ) error {
 	if len(plans) == 0 {
 		return nil
@@ -102,8 +103,9 @@ func judged(in plan.Input, shelf string) Verdict {
 	a, err := assess.Assess(in)
 	if err != nil {
 		return Verdict{
-			Headline: "This plan holds more than can be worked out.", Mark: finding.Missing, Stations: []assess.Station{},
-			Drawing: drawing.Drawing{Stages: []drawing.Stage{}, SpeedsTop: []float64{}},
+			Headline: "This plan holds more than can be worked out.", Mark: finding.Missing,
+			Stations: []assess.Station{},
+			Drawing:  drawing.Drawing{Stages: []drawing.Stage{}, SpeedsTop: []float64{}},
 		}
 	}
 	v := Verdict{Headline: a.Headline, Mark: finding.Good, Stations: a.Stations, Drawing: a.Drawing}

@@ -41,9 +41,15 @@ type unitsQuery struct {
 type workshopOutput struct{ Body Workshop }
 
 func (a *api) workshop(h huma.API) {
-	huma.Register(h, huma.Operation{OperationID: "get-workshop", Method: http.MethodGet, Path: "/api/workshop", Summary: "The shed"}, a.getWorkshop)
-	huma.Register(h, huma.Operation{OperationID: "load-demo", Method: http.MethodPost, Path: "/api/demo", Summary: "Add the demo workshop", DefaultStatus: http.StatusNoContent}, a.loadDemo)
-	huma.Register(h, inLane(open, huma.Operation{OperationID: "health", Method: http.MethodGet, Path: "/api/health", Summary: "Whether server and database answer", DefaultStatus: http.StatusNoContent}), a.health)
+	huma.Register(h, huma.Operation{OperationID: "get-workshop", Method: http.MethodGet, Path: "/api/workshop",
+		Summary: "The shed"},
+		a.getWorkshop)
+	huma.Register(h, huma.Operation{OperationID: "load-demo", Method: http.MethodPost, Path: "/api/demo",
+		Summary: "Add the demo workshop", DefaultStatus: http.StatusNoContent},
+		a.loadDemo)
+	huma.Register(h, inLane(open, huma.Operation{OperationID: "health", Method: http.MethodGet, Path: "/api/health",
+		Summary: "Whether server and database answer", DefaultStatus: http.StatusNoContent}),
+		a.health)
 }
 
 func (a *api) getWorkshop(ctx context.Context, in *unitsQuery) (*workshopOutput, error) {

@@ -30,7 +30,8 @@ func (r machineRow) machine() Machine {
 }
 
 // AddMachine saves a machine with its first plans, lettered from A, and returns the IDs.
-func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []plan.Plan) (id string, planIDs []string, err error) {
+func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []plan.Plan) (id string, planIDs []string,
+	err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		if id, planIDs, err = addMachine(ctx, tx, m, plans); err != nil {
 			return err
@@ -42,12 +43,14 @@ func (s *Store) AddMachine(ctx context.Context, m work.Machine, plans []plan.Pla
 
 func addMachine(ctx context.Context, tx *sqlx.Tx, m work.Machine, plans []plan.Plan) (string, []string, error) {
 	var id string
-	if err := tx.GetContext(ctx, &id, `INSERT INTO machine (described) VALUES ($1) RETURNING id`, described[work.Machine]{m}); err != nil {
+	if err := tx.GetContext(ctx, &id, `INSERT INTO machine (described) VALUES ($1) RETURNING id`,
+		described[work.Machine]{m}); err != nil {
 		return "", nil, err
 	}
 	ids := make([]string, len(plans))
 	for i, p := range plans {
-		if err := tx.GetContext(ctx, &ids[i], `INSERT INTO plan (machine_id, letter, described) VALUES ($1, $2, $3) RETURNING id`,
+		if err := tx.GetContext(ctx, &ids[i],
+			`INSERT INTO plan (machine_id, letter, described) VALUES ($1, $2, $3) RETURNING id`,
 			id, letterAt(i), described[plan.Plan]{p}); err != nil {
 			return "", nil, err
 		}
@@ -57,7 +60,10 @@ func addMachine(ctx context.Context, tx *sqlx.Tx, m work.Machine, plans []plan.P
 
 // RenameMachine changes a machine's name and nothing else.
 func (s *Store) RenameMachine(ctx context.Context, id, name string) error {
-	return s.changeOne(ctx, `UPDATE machine SET described = jsonb_set(described, '{name}', to_jsonb($2::text)), version = version + 1, updated_at = now() WHERE id = $1 AND deleted_at IS NULL`, id, name)
+	return s.changeOne(ctx,
+		`UPDATE machine SET described = jsonb_set(described, '{name}', to_jsonb($2::text)),
+			version = version + 1, updated_at = now() WHERE id = $1 AND deleted_at IS NULL`,
+		id, name)
 }
 
 // DeleteMachine hides a machine with its plans; RestoreMachine brings them back.
@@ -74,11 +80,15 @@ func (s *Store) RestoreMachine(ctx context.Context, id string) error {
 func (s *Store) CopyMachine(ctx context.Context, id, name string) (newID string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		var row machineRow
-		if err := tx.GetContext(ctx, &row, `SELECT id, version, described, updated_at FROM machine WHERE id = $1 AND deleted_at IS NULL`, id); err != nil {
+		if err := tx.GetContext(ctx, &row,
+			`SELECT id, version, described, updated_at FROM machine WHERE id = $1 AND deleted_at IS NULL`,
+			id); err != nil {
 			return err
 		}
 		var plans []described[plan.Plan]
-		if err := tx.SelectContext(ctx, &plans, `SELECT described FROM plan WHERE machine_id = $1 AND deleted_at IS NULL ORDER BY letter`, id); err != nil {
+		if err := tx.SelectContext(ctx, &plans,
+			`SELECT described FROM plan WHERE machine_id = $1 AND deleted_at IS NULL ORDER BY letter`,
+			id); err != nil {
 			return err
 		}
 		row.Described.V.Name = name

@@ -16,11 +16,15 @@ func (s *Store) RoomForPicture(ctx context.Context, itemID string) error {
 }
 
 func room(ctx context.Context, q sqlx.QueryerContext, itemID, lock string) error {
-	if err := sqlx.GetContext(ctx, q, new(string), `SELECT id FROM shelf_item WHERE id = $1 AND deleted_at IS NULL`+lock, itemID); err != nil {
+	if err := sqlx.GetContext(ctx, q, new(string),
+		`SELECT id FROM shelf_item WHERE id = $1 AND deleted_at IS NULL`+lock,
+		itemID); err != nil {
 		return err
 	}
 	var n int
-	if err := sqlx.GetContext(ctx, q, &n, `SELECT count(*) FROM shelf_picture WHERE item_id = $1 AND deleted_at IS NULL`, itemID); err != nil {
+	if err := sqlx.GetContext(ctx, q, &n,
+		`SELECT count(*) FROM shelf_picture WHERE item_id = $1 AND deleted_at IS NULL`,
+		itemID); err != nil {
 		return err
 	}
 	if n >= maxPictures {
@@ -35,7 +39,9 @@ func (s *Store) AddPicture(ctx context.Context, itemID string, jpeg, thumbnail [
 		if err := room(ctx, tx, itemID, " FOR UPDATE"); err != nil {
 			return err
 		}
-		return tx.GetContext(ctx, &id, `INSERT INTO shelf_picture (item_id, jpeg, thumbnail) VALUES ($1, $2, $3) RETURNING id`, itemID, jpeg, thumbnail)
+		return tx.GetContext(ctx, &id,
+			`INSERT INTO shelf_picture (item_id, jpeg, thumbnail) VALUES ($1, $2, $3) RETURNING id`,
+			itemID, jpeg, thumbnail)
 	})
 	return id, err
 }
@@ -56,7 +62,8 @@ func (s *Store) FirstPictures(ctx context.Context) (map[string]string, error) {
 		ItemID string `db:"item_id"`
 		ID     string `db:"id"`
 	}
-	err := s.db.SelectContext(ctx, &rows, `SELECT DISTINCT ON (item_id) item_id, id FROM shelf_picture WHERE deleted_at IS NULL ORDER BY item_id, place`)
+	err := s.db.SelectContext(ctx, &rows,
+		`SELECT DISTINCT ON (item_id) item_id, id FROM shelf_picture WHERE deleted_at IS NULL ORDER BY item_id, place`)
 	out := map[string]string{}
 	for _, r := range rows {
 		out[r.ItemID] = r.ID

@@ -68,11 +68,15 @@ func (s *Store) Sheet(ctx context.Context, planID string) (Sheet, error) {
 
 func sheet(ctx context.Context, q sqlx.ExtContext, planID, lock string) (Sheet, error) {
 	var plan planRow
-	if err := sqlx.GetContext(ctx, q, &plan, `SELECT `+planColumns+` FROM plan WHERE id = $1 AND deleted_at IS NULL`+lock, planID); err != nil {
+	if err := sqlx.GetContext(ctx, q, &plan,
+		`SELECT `+planColumns+` FROM plan WHERE id = $1 AND deleted_at IS NULL`+lock,
+		planID); err != nil {
 		return Sheet{}, away(err)
 	}
 	var machine machineRow
-	if err := sqlx.GetContext(ctx, q, &machine, `SELECT id, version, described, updated_at FROM machine WHERE id = $1 AND deleted_at IS NULL`+lock, plan.MachineID); err != nil {
+	if err := sqlx.GetContext(ctx, q, &machine,
+		`SELECT id, version, described, updated_at FROM machine WHERE id = $1 AND deleted_at IS NULL`+lock,
+		plan.MachineID); err != nil {
 		return Sheet{}, away(err)
 	}
 	return Sheet{plan.plan(), machine.machine()}, nil
@@ -81,7 +85,9 @@ func sheet(ctx context.Context, q sqlx.ExtContext, planID, lock string) (Sheet, 
 // SaveSheet saves a plan and its machine as they were changed from the versions read. A part
 // that is the same as what is saved needs no version; a part that was changed elsewhere in the
 // meantime gives ErrStale and what is saved now, and nothing is written.
-func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machineVersion int, p plan.Plan, m work.Machine) (Sheet, error) {
+func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machineVersion int, p plan.Plan,
+	m work.Machine) (Sheet,
+	error) {
 	var now Sheet
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		var err error
@@ -93,13 +99,19 @@ func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machi
 			return ErrStale
 		}
 		if !planSame {
-			if err := tx.GetContext(ctx, &now.Plan.Version, `UPDATE plan SET described = $2, version = version + 1, updated_at = now() WHERE id = $1 RETURNING version`, planID, described[plan.Plan]{p}); err != nil {
+			if err := tx.GetContext(ctx, &now.Plan.Version,
+				`UPDATE plan SET described = $2, version = version + 1, updated_at = now()
+					WHERE id = $1 RETURNING version`,
+				planID, described[plan.Plan]{p}); err != nil {
 				return err
 			}
 			now.Plan.Described = p
 		}
 		if !machineSame {
-			if err := tx.GetContext(ctx, &now.Machine.Version, `UPDATE machine SET described = $2, version = version + 1, updated_at = now() WHERE id = $1 RETURNING version`, now.Machine.ID, described[work.Machine]{m}); err != nil {
+			if err := tx.GetContext(ctx, &now.Machine.Version,
+				`UPDATE machine SET described = $2, version = version + 1, updated_at = now()
+					WHERE id = $1 RETURNING version`,
+				now.Machine.ID, described[work.Machine]{m}); err != nil {
 				return err
 			}
 			now.Machine.Described = m
@@ -119,18 +131,23 @@ func same[T any](a, b T) bool {
 // AddPlan saves a plan for a machine under the first letter that was never used for it.
 func (s *Store) AddPlan(ctx context.Context, machineID string, p plan.Plan) (id string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := tx.GetContext(ctx, new(string), `SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL FOR UPDATE`, machineID); err != nil {
+		if err := tx.GetContext(ctx, new(string),
+			`SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL FOR UPDATE`,
+			machineID); err != nil {
 			return err
 		}
 		var letters []string
-		if err := tx.SelectContext(ctx, &letters, `SELECT letter FROM plan WHERE machine_id = $1`, machineID); err != nil {
+		if err := tx.SelectContext(ctx, &letters, `SELECT letter FROM plan WHERE machine_id = $1`,
+			machineID); err != nil {
 			return err
 		}
 		letter, ok := freeLetter(letters)
 		if !ok {
 			return ErrFull
 		}
-		return tx.GetContext(ctx, &id, `INSERT INTO plan (machine_id, letter, described) VALUES ($1, $2, $3) RETURNING id`, machineID, letter, described[plan.Plan]{p})
+		return tx.GetContext(ctx, &id,
+			`INSERT INTO plan (machine_id, letter, described) VALUES ($1, $2, $3) RETURNING id`,
+			machineID, letter, described[plan.Plan]{p})
 	})
 	return id, err
 }
@@ -150,7 +167,10 @@ func freeLetter(used []string) (string, bool) {
 
 // RenamePlan changes a plan's name and nothing else.
 func (s *Store) RenamePlan(ctx context.Context, id, name string) error {
-	return s.changeOne(ctx, `UPDATE plan SET described = jsonb_set(described, '{name}', to_jsonb($2::text)), version = version + 1, updated_at = now() WHERE id = $1 AND deleted_at IS NULL`, id, name)
+	return s.changeOne(ctx,
+		`UPDATE plan SET described = jsonb_set(described, '{name}', to_jsonb($2::text)), version = version + 1,
+			updated_at = now() WHERE id = $1 AND deleted_at IS NULL`,
+		id, name)
 }
 
 // DeletePlan hides a plan; RestorePlan brings it back under its letter.

@@ -32,8 +32,10 @@ func (s *Store) Shed(ctx context.Context) ([]ShedMachine, error) {
 		PlanName   string  `db:"plan_name"`
 		PlanDigest string  `db:"plan_digest"`
 	}
-	err := s.db.SelectContext(ctx, &rows, `SELECT m.id, coalesce(m.described ->> 'name', '') AS name, coalesce(m.described ->> 'kind', '') AS kind, m.digest,
-			p.id AS plan_id, coalesce(p.letter, '') AS letter, coalesce(p.described ->> 'name', '') AS plan_name, coalesce(p.digest, '') AS plan_digest
+	err := s.db.SelectContext(ctx, &rows, `SELECT m.id, coalesce(m.described ->> 'name', '') AS name,
+		coalesce(m.described ->> 'kind', '') AS kind, m.digest,
+			p.id AS plan_id, coalesce(p.letter, '') AS letter, coalesce(p.described ->> 'name',
+				'') AS plan_name, coalesce(p.digest, '') AS plan_digest
 		FROM machine m LEFT JOIN plan p ON p.machine_id = m.id AND p.deleted_at IS NULL
 		WHERE m.deleted_at IS NULL ORDER BY m.place, p.letter`)
 	if err != nil {
@@ -61,7 +63,8 @@ type Described struct {
 
 // EachDescribed calls with the named plans one by one, in no order, until it is done or with fails.
 func (s *Store) EachDescribed(ctx context.Context, planIDs []string, with func(Described) error) error {
-	rows, err := s.db.QueryxContext(ctx, `SELECT p.id, p.described AS plan, m.described AS machine, p.digest AS plan_digest, m.digest AS machine_digest
+	rows, err := s.db.QueryxContext(ctx, `SELECT p.id, p.described AS plan, m.described AS machine,
+		p.digest AS plan_digest, m.digest AS machine_digest
 		FROM plan p JOIN machine m ON m.id = p.machine_id WHERE p.id = ANY ($1::uuid[])`, planIDs)
 	if err != nil {
 		return away(err)
@@ -79,7 +82,8 @@ func (s *Store) EachDescribed(ctx context.Context, planIDs []string, with func(D
 			return away(err)
 		}
 		if err := with(Described{
-			PlanID: row.ID, Plan: row.Plan.V.Whole(), Machine: row.Machine.V.Whole(), PlanDigest: row.PlanDigest, MachineDigest: row.MachineDigest,
+			PlanID: row.ID, Plan: row.Plan.V.Whole(), Machine: row.Machine.V.Whole(), PlanDigest: row.PlanDigest,
+			MachineDigest: row.MachineDigest,
 		}); err != nil {
 			return err
 		}

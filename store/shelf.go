@@ -30,7 +30,8 @@ func (r shelfRow) item() shelf.Item {
 // Shelf returns the parts on hand in the order they came.
 func (s *Store) Shelf(ctx context.Context) ([]shelf.Item, error) {
 	var rows []shelfRow
-	err := s.db.SelectContext(ctx, &rows, `SELECT id, version, described FROM shelf_item WHERE deleted_at IS NULL ORDER BY place`)
+	err := s.db.SelectContext(ctx, &rows,
+		`SELECT id, version, described FROM shelf_item WHERE deleted_at IS NULL ORDER BY place`)
 	out := make([]shelf.Item, len(rows))
 	for i, r := range rows {
 		out[i] = r.item()
@@ -40,7 +41,9 @@ func (s *Store) Shelf(ctx context.Context) ([]shelf.Item, error) {
 
 // ShelfDigest tells one state of the shelf from another: what is on it, in which order.
 func (s *Store) ShelfDigest(ctx context.Context) (digest string, err error) {
-	err = s.db.GetContext(ctx, &digest, `SELECT md5(coalesce(string_agg(id::text || digest, '' ORDER BY place), '')) FROM shelf_item WHERE deleted_at IS NULL`)
+	err = s.db.GetContext(ctx, &digest,
+		`SELECT md5(coalesce(string_agg(id::text || digest, '' ORDER BY place), '')) FROM shelf_item
+			WHERE deleted_at IS NULL`)
 	return digest, away(err)
 }
 
@@ -51,18 +54,22 @@ func (s *Store) ShelfEntry(ctx context.Context, id string) (ShelfEntry, error) {
 
 func shelfEntry(ctx context.Context, q sqlx.QueryerContext, id, lock string) (ShelfEntry, error) {
 	var row shelfRow
-	if err := sqlx.GetContext(ctx, q, &row, `SELECT id, version, described FROM shelf_item WHERE id = $1 AND deleted_at IS NULL`+lock, id); err != nil {
+	if err := sqlx.GetContext(ctx, q, &row,
+		`SELECT id, version, described FROM shelf_item WHERE id = $1 AND deleted_at IS NULL`+lock,
+		id); err != nil {
 		return ShelfEntry{}, away(err)
 	}
 	out := ShelfEntry{Item: row.item(), Version: row.Version, Pictures: []string{}}
-	err := sqlx.SelectContext(ctx, q, &out.Pictures, `SELECT id FROM shelf_picture WHERE item_id = $1 AND deleted_at IS NULL ORDER BY place`, id)
+	err := sqlx.SelectContext(ctx, q, &out.Pictures,
+		`SELECT id FROM shelf_picture WHERE item_id = $1 AND deleted_at IS NULL ORDER BY place`, id)
 	return out, away(err)
 }
 
 // AddShelfItem puts a part on the shelf.
 func (s *Store) AddShelfItem(ctx context.Context, item shelf.Item) (id string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := tx.GetContext(ctx, &id, `INSERT INTO shelf_item (described) VALUES ($1) RETURNING id`, kept(item)); err != nil {
+		if err := tx.GetContext(ctx, &id, `INSERT INTO shelf_item (described) VALUES ($1) RETURNING id`,
+			kept(item)); err != nil {
 			return err
 		}
 		return withinBounds(ctx, tx)
@@ -93,7 +100,9 @@ func (s *Store) SaveShelfItem(ctx context.Context, id string, version int, item 
 			return ErrStale
 		}
 		now.Item = item
-		return tx.GetContext(ctx, &now.Version, `UPDATE shelf_item SET described = $2, version = version + 1 WHERE id = $1 RETURNING version`, id, kept(item))
+		return tx.GetContext(ctx, &now.Version,
+			`UPDATE shelf_item SET described = $2, version = version + 1 WHERE id = $1 RETURNING version`,
+			id, kept(item))
 	})
 	return now, err
 }

@@ -102,7 +102,8 @@ func TestAnOlderWorkshopIsBroughtUpToDate(t *testing.T) {
 	require.NoError(t, err)
 	_, err = provider.UpTo(ctx, 1)
 	require.NoError(t, err)
-	_, err = db.Exec(`INSERT INTO shelf_motor (described) VALUES ('{"name":"Old","kind":"pm-dc","bench":{"openVolts":"74.4 V","spunSpeed":"820"}}')`)
+	_, err = db.Exec(`INSERT INTO shelf_motor (described) VALUES ('{"name":"Old","kind":"pm-dc",
+	"bench":{"openVolts":"74.4 V","spunSpeed":"820"}}')`)
 	require.NoError(t, err)
 	_, err = db.Exec(`INSERT INTO machine (described) VALUES ('{"name":"Old saw","kind":"saw","jobs":[]}')`)
 	require.NoError(t, err)

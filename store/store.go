@@ -115,7 +115,8 @@ func away(err error) error {
 	var connect *pgconn.ConnectError
 	var pg *pgconn.PgError
 	switch {
-	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, driver.ErrBadConn), errors.Is(err, net.ErrClosed):
+	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, driver.ErrBadConn),
+		errors.Is(err, net.ErrClosed):
 		return errors.Join(ErrAway, err)
 	case errors.As(err, &pg) && (pg.Code[:2] == "57" || pg.Code[:2] == "08" || pg.Code[:2] == "53"):
 		// Operator intervention, connection failure or out of resources.

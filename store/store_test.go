@@ -23,7 +23,8 @@ var ctx = context.Background()
 
 func lathe(t *testing.T, s *store.Store) (machineID, planID string) {
 	t.Helper()
-	id, plans, err := s.AddMachine(ctx, work.Machine{Name: "Lathe", Kind: "lathe"}.Whole(), []plan.Plan{plan.Plan{Name: "First"}.Whole()})
+	id, plans, err := s.AddMachine(ctx, work.Machine{Name: "Lathe", Kind: "lathe"}.Whole(),
+		[]plan.Plan{plan.Plan{Name: "First"}.Whole()})
 	require.NoError(t, err)
 	return id, plans[0]
 }

@@ -20,7 +20,8 @@ func (s *Store) WorkshopName(ctx context.Context) (name string, err error) {
 
 // Untouched reports whether the workshop never held a machine or a motor, deleted ones counted.
 func (s *Store) Untouched(ctx context.Context) (untouched bool, err error) {
-	err = s.db.GetContext(ctx, &untouched, `SELECT NOT EXISTS (SELECT FROM machine) AND NOT EXISTS (SELECT FROM shelf_item)`)
+	err = s.db.GetContext(ctx, &untouched,
+		`SELECT NOT EXISTS (SELECT FROM machine) AND NOT EXISTS (SELECT FROM shelf_item)`)
 	return untouched, away(err)
 }
 
@@ -81,7 +82,8 @@ func exportMachines(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 }
 
 func exportShelf(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
-	rows, err := tx.QueryxContext(ctx, `SELECT id, version, described FROM shelf_item WHERE deleted_at IS NULL ORDER BY place`)
+	rows, err := tx.QueryxContext(ctx,
+		`SELECT id, version, described FROM shelf_item WHERE deleted_at IS NULL ORDER BY place`)
 	if err != nil {
 		return away(err)
 	}

@@ -43,7 +43,8 @@ var cli struct {
 func main() {
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	k := kong.Parse(&cli, kong.Name("jiriki"), kong.Description("A machine, a motor out of something else, and what lies between."), kong.BindTo(ctx, (*context.Context)(nil)))
+	k := kong.Parse(&cli, kong.Name("jiriki"), kong.Description("A machine, a motor out of something else, and what "+
+		"lies between."), kong.BindTo(ctx, (*context.Context)(nil)))
 	if err := k.Run(); err != nil {
 		fmt.Fprintln(os.Stderr, "jiriki:", plain(err))
 		os.Exit(1)
@@ -143,9 +144,12 @@ func (c *serveCmd) mayListen(log *slog.Logger) error {
 		return nil
 	}
 	if !c.LetAnyoneIn {
-		return fmt.Errorf("%s can be reached from other machines, and there is no sign-in yet: whoever reaches it reads, changes and deletes everything. Serve on 127.0.0.1, or add --let-anyone-in if that is meant", c.Addr)
+		return fmt.Errorf("%s can be reached from other machines, and there is no sign-in yet: whoever reaches it "+
+			"reads, changes and deletes everything. Serve on 127.0.0.1, or add --let-anyone-in if that is meant",
+			c.Addr)
 	}
-	log.Warn("whoever reaches this address reads, changes and deletes everything: there is no sign-in", "address", c.Addr)
+	log.Warn("whoever reaches this address reads, changes and deletes everything: there is no sign-in", "address",
+		c.Addr)
 	return nil
 }
 
@@ -277,6 +281,7 @@ func (c *describeCmd) Run() error {
 // fieldsModule is a TypeScript module of the paths of all fields.
 func fieldsModule() []byte {
 	list := func(paths []string) string { return "'" + strings.Join(paths, " ") + "'.split(' ')" }
-	return fmt.Appendf(nil, "/** Every field there is, as the core names it; made from the code by `make types`. */\nexport const planFields = %s;\nexport const partFields = %s;\n",
+	return fmt.Appendf(nil, "/** Every field there is, as the core names it; made from the code by `make types`. "+
+		"*/\nexport const planFields = %s;\nexport const partFields = %s;\n",
 		list(plan.Fields()), list(plan.PartFields()))
 }

@@ -11,7 +11,8 @@ import (
 func TestOnlyLoopbackUnlessToldOtherwise(t *testing.T) {
 	for addr, allowed := range map[string]bool{
 		"127.0.0.1:7420": true, "127.9.9.9:1": true, "[::1]:7420": true, "localhost:7420": true,
-		":7420": false, "0.0.0.0:7420": false, "[::]:7420": false, "192.168.1.4:7420": false, "shed.example:7420": false, "localhost.example:1": false, "7420": false,
+		":7420": false, "0.0.0.0:7420": false, "[::]:7420": false, "192.168.1.4:7420": false,
+		"shed.example:7420": false, "localhost.example:1": false, "7420": false,
 	} {
 		c := serveCmd{Addr: addr}
 		err := c.mayListen(slog.New(slog.DiscardHandler))

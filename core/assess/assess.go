@@ -59,7 +59,9 @@ func Assess(in plan.Input) (Assessment, error) {
 		line.Withhold(results)
 	}
 	a := Assessment{
-		Findings: verdict.Findings(t, results, loads, in.Units), Reach: t.Reach(), Coverage: t.Coverage(), Drawing: drawing.Of(t), Units: q.UnitsOf(in.Units),
+		Findings: verdict.Findings(t, results, loads, in.Units), Reach: t.Reach(), Coverage: t.Coverage(),
+		Drawing:  drawing.Of(t),
+		Units:    q.UnitsOf(in.Units),
 		JobsDone: line.CountDone(results), Entries: append([]q.FieldError{}, s.Entries...),
 	}
 	h := remedy.NewFinder(in, t, results)

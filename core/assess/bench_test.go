@@ -20,13 +20,17 @@ func BenchmarkAssess(b *testing.B) {
 	in.Machine.Jobs = nil
 	for i := range 5 {
 		in.Machine.Jobs = append(in.Machine.Jobs, work.Job{
-			ID: fmt.Sprint(i), Name: fmt.Sprintf("Job %d", i), Speed: work.SpeedBand{From: q.Text(fmt.Sprint(30 + 40*i)), To: q.Text(fmt.Sprint(90 + 50*i))},
+			ID: fmt.Sprint(i), Name: fmt.Sprintf("Job %d", i),
+			Speed: work.SpeedBand{From: q.Text(fmt.Sprint(30 + 40*i)),
+				To: q.Text(fmt.Sprint(90 + 50*i))},
 			Load: work.Load{Torque: q.Text(fmt.Sprintf("%d N·m", 14-2*i))},
 		})
 	}
 	in.Plan.Reduction.Stages = []reduction.DescribedStage{{
 		Kind: reduction.VBelt, Section: "A", Centre: "400 mm", Guarded: true,
-		Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}, {Driver: "100 mm", Driven: "260 mm"}, {Driver: "120 mm", Driven: "240 mm"}, {Driver: "140 mm", Driven: "220 mm"}},
+		Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}, {Driver: "100 mm", Driven: "260 mm"},
+			{Driver: "120 mm", Driven: "240 mm"}, {Driver: "140 mm",
+				Driven: "220 mm"}},
 	}}
 	a := assesstest.Of(b, in)
 	if len(a.Reach.Positions) != 4 || len(a.Reach.Positions[0].RPM) != 200 || len(a.Jobs[0].Remedies) == 0 {

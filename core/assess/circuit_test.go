@@ -16,7 +16,8 @@ import (
 
 // Every conductor the workings name carries the breaker named beside it, and heat and flow follow the watts.
 func TestTheCircuitHoldsTogether(t *testing.T) {
-	for name, in := range map[string]plan.Input{"dc": plantest.Sound(), "inverter": plantest.Inverted(), "switch": plantest.Switched()} {
+	for name, in := range map[string]plan.Input{"dc": plantest.Sound(), "inverter": plantest.Inverted(),
+		"switch": plantest.Switched()} {
 		for _, code := range []supply.Code{supply.IEC, supply.NEC} {
 			in.Plan.Supply.Code = code
 			s, err := plan.Resolve(in)

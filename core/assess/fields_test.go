@@ -27,26 +27,38 @@ import (
 func everyMethod() work.Machine {
 	m := plantest.Sound().Machine
 	m.Jobs = nil
-	for _, by := range []string{"torque", "power", "scale", "cutting", "comparable", "replaced", "inertia", "pull", "screw"} {
+	for _, by := range []string{"torque", "power", "scale", "cutting", "comparable", "replaced", "inertia", "pull",
+		"screw"} {
 		j := work.Blank()
 		j.ID, j.Name, j.Speed.From, j.Speed.To = by, by, "60", "120"
 		j.Cut = work.Cut{Operation: "milling", Material: "brass", Tool: "hss"}
 		j.Load = work.Load{
 			By: by, Shape: "torque", From: "stated", Torque: "1 N·m", Power: "20 W",
-			Scale:      work.ScalePull{Radius: "100 mm", Angle: "90", Running: []q.Text{"10 N"}, Breakaway: []q.Text{"12 N"}, Own: "1 N"},
-			Cutting:    work.CuttingLoad{Depth: "1 mm", Feed: "0.1 mm", Diameter: "12 mm", Width: "4 mm", PerTooth: "0.03 mm", Teeth: "4", Length: "20 mm", Travel: "2 m/min", Specific: "800"},
+			Scale: work.ScalePull{Radius: "100 mm", Angle: "90", Running: []q.Text{"10 N"},
+				Breakaway: []q.Text{"12 N"},
+				Own:       "1 N"},
+			Cutting: work.CuttingLoad{Depth: "1 mm", Feed: "0.1 mm", Diameter: "12 mm", Width: "4 mm",
+				PerTooth: "0.03 mm", Teeth: "4", Length: "20 mm", Travel: "2 m/min",
+				Specific: "800"},
 			Comparable: work.Comparable{Of: "small-mill", Power: "300 W"},
-			Replaced:   work.Replaced{Power: "200 W", Speed: "1400", Keeps: "90 %", Positions: []work.ReplacedPair{{Driver: "50 mm", Driven: "500 mm"}}},
-			Inertia:    work.InertiaLoad{Within: "20 s", Friction: "0.2 N·m", Parts: []work.Part{{Shape: "ring", Diameter: "300 mm", Inside: "280 mm", Length: "20 mm", Mass: "3 kg", Count: "1", Turns: "1"}}},
-			Pull:       work.StraightPull{Force: "20 N", Diameter: "100 mm"},
-			Screw:      work.Screw{Force: "200 N", Lead: "3 mm", Keeps: "30 %", Feed: true, Mains: []q.Text{"300"}},
+			Replaced: work.Replaced{Power: "200 W", Speed: "1400", Keeps: "90 %",
+				Positions: []work.ReplacedPair{{Driver: "50 mm",
+					Driven: "500 mm"}}},
+			Inertia: work.InertiaLoad{Within: "20 s", Friction: "0.2 N·m",
+				Parts: []work.Part{{Shape: "ring", Diameter: "300 mm", Inside: "280 mm", Length: "20 mm", Mass: "3 kg",
+					Count: "1", Turns: "1"}}},
+			Pull:  work.StraightPull{Force: "20 N", Diameter: "100 mm"},
+			Screw: work.Screw{Force: "200 N", Lead: "3 mm", Keeps: "30 %", Feed: true, Mains: []q.Text{"300"}},
 		}
 		m.Jobs = append(m.Jobs, j)
 	}
 	for _, by := range []string{"surface", "timed", "travel"} {
 		j := work.Blank()
 		j.ID, j.Name, j.Load.Torque = by, by, "1 N·m"
-		j.Speed = work.SpeedBand{By: by, Cover: "all", Surface: "20 m/min", DiameterFrom: "60 mm", DiameterTo: "90 mm", Turns: "30", Time: "20 s", FactorFrom: "1", FactorTo: "1.5", TravelFrom: "200 mm/min", TravelTo: "300 mm/min", Lead: "3 mm"}
+		j.Speed = work.SpeedBand{By: by, Cover: "all", Surface: "20 m/min", DiameterFrom: "60 mm", DiameterTo: "90 mm",
+			Turns: "30", Time: "20 s", FactorFrom: "1", FactorTo: "1.5", TravelFrom: "200 mm/min",
+			TravelTo: "300 mm/min",
+			Lead:     "3 mm"}
 		m.Jobs = append(m.Jobs, j)
 	}
 	return m.Whole()
@@ -54,17 +66,25 @@ func everyMethod() work.Machine {
 
 // variedInputs are plans that between them show every field there is.
 func variedInputs() map[string]plan.Input {
-	dc, inverter, battery, stepper, fan := plantest.Sound(), plantest.Inverted(), plantest.Sound(), plantest.Sound(), plantest.Switched()
+	dc, inverter, battery, stepper, fan := plantest.Sound(), plantest.Inverted(), plantest.Sound(), plantest.Sound(),
+		plantest.Switched()
 	dc.Machine = everyMethod()
 	for _, sort := range []string{"open", "resistance", "free", "loaded", "locked", "spin-down"} {
-		dc.Plan.Motor.Readings = append(dc.Plan.Motor.Readings, motor.Reading{Sort: sort, Volts: "74 V", Amps: "0.5 A", Speed: "820 rpm", ToSpeed: "400 rpm", Time: "2 s", Torque: "0.1 N·m", Ohms: "7.6 Ω", Capacitor: "8 µF", Starts: "1 of 1"})
+		dc.Plan.Motor.Readings = append(dc.Plan.Motor.Readings, motor.Reading{Sort: sort, Volts: "74 V", Amps: "0.5 A",
+			Speed: "820 rpm", ToSpeed: "400 rpm", Time: "2 s", Torque: "0.1 N·m", Ohms: "7.6 Ω", Capacitor: "8 µF",
+			Starts: "1 of 1"})
 	}
 	dc.Plan.Motor.Gearbox = motor.Gearbox{Sort: "spur", Ratio: "1.2", Efficiency: "90 %", Limit: "50 N·m"}
-	dc.Plan.Motor.Clutch = motor.Clutch{Fitted: true, Engages: "300", Holds: "4 N·m", Motor: "1700", Output: "1690", Torque: "1 N·m"}
+	dc.Plan.Motor.Clutch = motor.Clutch{Fitted: true, Engages: "300", Holds: "4 N·m", Motor: "1700", Output: "1690",
+		Torque: "1 N·m"}
 	inverter.Plan.Motor.Plate.Poles = "4"
-	battery.Plan.Supply = supply.Described{Volts: "180 V", Phases: "dc", Breaker: "20 A", Inside: "50 mΩ", Holds: "500 Wh", Earthed: true}
+	battery.Plan.Supply = supply.Described{Volts: "180 V", Phases: "dc", Breaker: "20 A", Inside: "50 mΩ",
+		Holds: "500 Wh", Earthed: true}
 	battery.Plan.Control.Kind = control.Chopper
-	stepper.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "2 N·m", Amps: "3 A", Volts: "36 V", Steps: "200", Inductance: "3 mH"}, Readings: []motor.Reading{{Sort: "pull-out", Speed: "100", Torque: "1 N·m"}}}
+	stepper.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "2 N·m", Amps: "3 A",
+		Volts: "36 V", Steps: "200", Inductance: "3 mH"},
+		Readings: []motor.Reading{{Sort: "pull-out", Speed: "100",
+			Torque: "1 N·m"}}}
 	stepper.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "4 A"}
 	fan.Plan.Motor.Kind = motor.PermanentSplit
 	fan.Plan.Motor.Plate.Capacitor, fan.Plan.Motor.Plate.CapacitorVolts = "20 µF", "440 V"

@@ -20,18 +20,24 @@ func TestWhatIsNotShownIsNotRead(t *testing.T) {
 	in := plantest.Sound()
 	before := assesstest.Of(t, in)
 	p := &in.Plan.Motor.Plate
-	p.Hertz, p.PowerFactor, p.Poles, p.HoldingTorque, p.Steps, p.SecondSpeed, p.Capacitor, p.CapacitorVolts = nonsense, nonsense, nonsense, nonsense, nonsense, nonsense, nonsense, nonsense
+	p.Hertz, p.PowerFactor, p.Poles, p.HoldingTorque, p.Steps, p.SecondSpeed, p.Capacitor, p.CapacitorVolts = nonsense,
+		nonsense, nonsense, nonsense, nonsense, nonsense, nonsense, nonsense
 	in.Plan.Motor.Gearbox = motor.Gearbox{Sort: "none", Ratio: nonsense, Efficiency: nonsense, Limit: nonsense}
 	in.Plan.Motor.Clutch = motor.Clutch{Engages: nonsense, Holds: nonsense}
-	in.Plan.Motor.Readings = []motor.Reading{{Sort: "resistance", Volts: nonsense, Speed: nonsense, Starts: "soup"}, {Volts: nonsense}}
-	in.Plan.Control.BaseHertz, in.Plan.Control.TopHertz, in.Plan.Control.LowHertz, in.Plan.Control.Ohms, in.Plan.Control.Watts = nonsense, nonsense, nonsense, nonsense, nonsense
+	in.Plan.Motor.Readings = []motor.Reading{{Sort: "resistance", Volts: nonsense, Speed: nonsense, Starts: "soup"},
+		{Volts: nonsense}}
+	in.Plan.Control.BaseHertz, in.Plan.Control.TopHertz, in.Plan.Control.LowHertz, in.Plan.Control.Ohms,
+		in.Plan.Control.Watts = nonsense, nonsense, nonsense, nonsense, nonsense
 	in.Plan.Supply.Inside, in.Plan.Supply.Holds = nonsense, nonsense
-	in.Machine.Jobs[0].Speed.Surface, in.Machine.Jobs[0].Speed.Turns, in.Machine.Jobs[0].Speed.Lead = nonsense, nonsense, nonsense
+	in.Machine.Jobs[0].Speed.Surface, in.Machine.Jobs[0].Speed.Turns, in.Machine.Jobs[0].Speed.Lead = nonsense,
+		nonsense, nonsense
 	l := &in.Machine.Jobs[0].Load
-	l.Scale.Radius, l.Cutting.Depth, l.Replaced.Power, l.Inertia.Within, l.Pull.Force, l.Screw.Lead = nonsense, nonsense, nonsense, nonsense, nonsense, nonsense
+	l.Scale.Radius, l.Cutting.Depth, l.Replaced.Power, l.Inertia.Within, l.Pull.Force, l.Screw.Lead = nonsense,
+		nonsense, nonsense, nonsense, nonsense, nonsense
 	l.Points = []work.Point{{Speed: nonsense}}
 	assert.Equal(t, before.Headline, assesstest.Of(t, in).Headline)
-	in.Plan.Control = control.Described{Kind: control.Contactor, Volts: nonsense, Amps: nonsense, LimitAmps: nonsense, TopTrim: nonsense, Accel: nonsense}
+	in.Plan.Control = control.Described{Kind: control.Contactor, Volts: nonsense, Amps: nonsense, LimitAmps: nonsense,
+		TopTrim: nonsense, Accel: nonsense}
 	assert.NotEmpty(t, assesstest.Of(t, in).Headline)
 
 	// Shown, each is refused.

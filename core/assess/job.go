@@ -30,8 +30,11 @@ type JobResult struct {
 func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult {
 	job := &t.Machine.Jobs[i]
 	r := JobResult{
-		ID: job.ID, Name: job.Name, Outcome: result.Outcome, Margin: q.Rounded(result.Margin), Wanted: job.Margin, WantedBy: job.MarginBy,
-		LimitedBy: result.Available.By, Short: shortText(job, result), RPM: []float64{}, Needed: []float64{}, Baseline: []line.CurvePoint{}, Remedies: []remedy.Remedy{},
+		ID: job.ID, Name: job.Name, Outcome: result.Outcome, Margin: q.Rounded(result.Margin), Wanted: job.Margin,
+		WantedBy:  job.MarginBy,
+		LimitedBy: result.Available.By, Short: shortText(job, result), RPM: []float64{}, Needed: []float64{},
+		Baseline: []line.CurvePoint{},
+		Remedies: []remedy.Remedy{},
 	}
 	if result.Outcome != line.CannotTell && len(t.Reduction.Positions) > 1 {
 		r.Position = t.Reduction.Positions[result.Position].Label
@@ -41,7 +44,8 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 	}
 	if job.Method == work.ByReplaced {
 		for _, p := range job.Points {
-			r.Baseline = append(r.Baseline, line.CurvePoint{RPM: q.Rounded(p.Omega / q.RPM), Torque: q.Rounded(p.Torque)})
+			r.Baseline = append(r.Baseline, line.CurvePoint{RPM: q.Rounded(p.Omega / q.RPM),
+				Torque: q.Rounded(p.Torque)})
 		}
 	}
 	points := 2

@@ -31,7 +31,9 @@ func plateOf(kind motor.Kind) motor.Plate {
 	case motor.StepperFamily:
 		return motor.Plate{HoldingTorque: "2 N·m", Amps: "3 A", Volts: "36 V", Inductance: "3 mH"}
 	}
-	return motor.Plate{Power: "250 W", Speed: "1400 rpm", SecondSpeed: "460 rpm", Volts: "230 V", Amps: "2.2 A", Hertz: "50 Hz", PowerFactor: "0.75", Cooling: "closed"}
+	return motor.Plate{Power: "250 W", Speed: "1400 rpm", SecondSpeed: "460 rpm", Volts: "230 V", Amps: "2.2 A",
+		Hertz: "50 Hz", PowerFactor: "0.75",
+		Cooling: "closed"}
 }
 
 // Every kind of motor, on every control that suits it, makes a whole answer: a reach, stations,
@@ -42,7 +44,8 @@ func TestEveryKindRunsOnEveryControlThatSuitsIt(t *testing.T) {
 		for _, kind := range line.Drives(p.Kind) {
 			in := plantest.Sound()
 			in.Plan.Motor = motor.Described{Kind: p.Kind, ThermalSwitch: "none", Plate: plateOf(p.Kind)}
-			in.Plan.Control.Kind, in.Plan.Control.Volts, in.Plan.Control.Amps, in.Plan.Control.LimitAmps = kind, "", "12 A", "12 A"
+			in.Plan.Control.Kind, in.Plan.Control.Volts, in.Plan.Control.Amps, in.Plan.Control.LimitAmps = kind, "",
+				"12 A", "12 A"
 			in.Plan.Control.TopTrim = ""
 			if kind == control.Contactor && p.Kind == motor.ThreePhase {
 				in.Plan.Supply.Phases = "3"
@@ -75,9 +78,11 @@ func TestEveryKindRunsOnEveryControlThatSuitsIt(t *testing.T) {
 			for _, s := range a.Stations {
 				for _, figure := range s.Figures {
 					assert.NotEmpty(t, figure.Text, name)
-					assert.True(t, figure.Working == "" || hasWorking(a, figure.Working), "%s: %s has no working %s", name, figure.Text, figure.Working)
+					assert.True(t, figure.Working == "" || hasWorking(a, figure.Working), "%s: %s has no working %s",
+						name, figure.Text, figure.Working)
 				}
-				assert.True(t, s.Working == "" || hasWorking(a, s.Working), "%s: note %q has no working %s", name, s.Note, s.Working)
+				assert.True(t, s.Working == "" || hasWorking(a, s.Working), "%s: note %q has no working %s", name,
+					s.Note, s.Working)
 			}
 			assert.Positive(t, a.SpeedPlate.MaxRPM, name)
 			tried++
@@ -113,7 +118,8 @@ func TestEveryKindOfMachineStartsSoundly(t *testing.T) {
 				ids[w.ID] = true
 			}
 			for _, f := range a.Findings {
-				assert.True(t, f.Working == "" || ids[f.Working], "%s: %s leads to no working %s", k.ID, f.ID, f.Working)
+				assert.True(t, f.Working == "" || ids[f.Working], "%s: %s leads to no working %s", k.ID, f.ID,
+					f.Working)
 				assert.NotContains(t, f.Detail, "%!", f.ID)
 				assert.NotContains(t, f.Title, "%!", f.ID)
 			}

@@ -41,7 +41,8 @@ func TestOutcomesAtTheirEdges(t *testing.T) {
 		{work.Load{Torque: "5.9 N·m", From: "comparable"}, line.Does},
 		{work.Load{}, line.CannotTell},
 	} {
-		assert.Equal(t, c.want, oneJob(t, plantest.Sound(), work.Job{Speed: steady, Load: c.load}).Outcome, "%+v", c.load)
+		assert.Equal(t, c.want, oneJob(t, plantest.Sound(), work.Job{Speed: steady, Load: c.load}).Outcome, "%+v",
+			c.load)
 	}
 }
 
@@ -57,15 +58,19 @@ func TestDutyChoosesTheLimit(t *testing.T) {
 		return oneJob(t, plantest.Sound(), work.Job{Speed: steady, Load: work.Load{Torque: "5 N·m"}, Duty: d}).Margin
 	}
 	day := margin(work.Duty{})
-	assert.InEpsilon(t, day*motor.Overload(300, 600), margin(work.Duty{Kind: "cycle"}), 1e-3, "five in fifteen when no times are given, while the current limit allows")
-	assert.Greater(t, margin(work.Duty{Kind: "cycle", On: "1 min", Off: "10 min"}), margin(work.Duty{Kind: "cycle", On: "10 min", Off: "10 min"}))
+	assert.InEpsilon(t, day*motor.Overload(300, 600), margin(work.Duty{Kind: "cycle"}), 1e-3,
+		"five in fifteen when no times are given, while the current limit allows")
+	assert.Greater(t, margin(work.Duty{Kind: "cycle", On: "1 min", Off: "10 min"}),
+		margin(work.Duty{Kind: "cycle", On: "10 min",
+			Off: "10 min"}))
 	assert.Greater(t, margin(work.Duty{Kind: "seconds"}), margin(work.Duty{Kind: "cycle", On: "10 min", Off: "10 min"}))
 }
 
 func TestSpeedsOutOfReachAreTheirOwnAnswer(t *testing.T) {
 	load := work.Load{Torque: "1 N·m"}
 	at := func(from, to string, cover string) line.Outcome {
-		return oneJob(t, plantest.Sound(), work.Job{Speed: work.SpeedBand{From: q.Text(from), To: q.Text(to), Cover: cover}, Load: load}).Outcome
+		return oneJob(t, plantest.Sound(), work.Job{Speed: work.SpeedBand{From: q.Text(from), To: q.Text(to),
+			Cover: cover}, Load: load}).Outcome
 	}
 	assert.Equal(t, line.Does, at("17", "490", "all"))
 	assert.Equal(t, line.Does, at("17", "495", "all"), "half a per cent is forgiven")
@@ -94,7 +99,9 @@ func TestTouchingABandIsNotCoveringIt(t *testing.T) {
 	rpm := high / q.RPM
 	for cover, done := range map[string]bool{"all": false, "any": true} {
 		in.Machine.Limits.Spindle = ""
-		in.Machine.Jobs[0].Speed = work.SpeedBand{From: q.Text(fmt.Sprint(rpm * 1.005)), To: q.Text(fmt.Sprint(rpm * 2)), Cover: cover}
+		in.Machine.Jobs[0].Speed = work.SpeedBand{From: q.Text(fmt.Sprint(rpm * 1.005)),
+			To:    q.Text(fmt.Sprint(rpm * 2)),
+			Cover: cover}
 		in.Machine.Jobs[0].Load.Torque = "0.5 N·m"
 		assert.Equal(t, done, assesstest.Of(t, in).JobsDone == 1, cover)
 	}
@@ -105,10 +112,13 @@ func TestTouchingABandIsNotCoveringIt(t *testing.T) {
 func TestPositionsThatReachABandBetweenThem(t *testing.T) {
 	in := plantest.OneOut()
 	in.Plan.Control.LowHertz = "40 Hz"
-	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "80 mm", Driven: "160 mm"}, {Driver: "90 mm", Driven: "150 mm"}, {Driver: "120 mm", Driven: "120 mm"}}
+	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "80 mm", Driven: "160 mm"},
+		{Driver: "90 mm", Driven: "150 mm"}, {Driver: "120 mm",
+			Driven: "120 mm"}}
 	in.Machine.Limits.Spindle = "1500 rpm"
 	job := func(from, to q.Text) *finding.Finding {
-		in.Machine.Jobs = []work.Job{{ID: "a", Name: "Drill", Speed: work.SpeedBand{From: from, To: to}, Load: work.Load{Torque: "0.2 N·m"}}}
+		in.Machine.Jobs = []work.Job{{ID: "a", Name: "Drill", Speed: work.SpeedBand{From: from, To: to},
+			Load: work.Load{Torque: "0.2 N·m"}}}
 		return assesstest.Finding(assesstest.Of(t, in), "work.job.a")
 	}
 	both := job("600", "820")
@@ -136,7 +146,9 @@ func TestPositionsThatReachABandBetweenThem(t *testing.T) {
 	assert.NotEqual(t, split.Jobs[0].ID, split.Jobs[1].ID)
 
 	// A job kept beside what it was once parted into is parted again without a clash.
-	in.Machine.Jobs = append(split.Jobs[:1:1], work.Job{ID: "a-2", Name: "Other", Speed: work.SpeedBand{From: "600", To: "700"}, Load: work.Load{Torque: "0.1 N·m"}})
+	in.Machine.Jobs = append(split.Jobs[:1:1], work.Job{ID: "a-2", Name: "Other",
+		Speed: work.SpeedBand{From: "600", To: "700"},
+		Load:  work.Load{Torque: "0.1 N·m"}})
 	in.Machine.Jobs[0].Speed.To = "820"
 	again := assesstest.Of(t, in).Jobs[0].Remedies[0]
 	require.Equal(t, "split", again.Kind)

@@ -71,9 +71,12 @@ func TestAStrongerMotorNeverLowersAMargin(t *testing.T) {
 }
 
 func FuzzAssess(f *testing.F) {
-	const planned = `{"units":"%s","machine":{"name":"x","jobs":[{"id":"a","speed":{"from":"60","to":"300"},"load":{"torque":"2 N·m"}}]},"plan":{"supply":{"volts":"230 V"},` +
-		`"control":{"kind":"%s","volts":"180 V","amps":"5 A"},"motor":{"kind":"%s","plate":{"power":"1/2 hp","speed":"1425","volts":"230/400 V","amps":"2.8 A"}},` +
-		`"reduction":{"stages":[{"kind":"%s","section":"A","steps":[{"driver":"80 mm","driven":"280 mm"}],"centre":"400 mm"}]}}}`
+	const planned = `{"units":"%s","machine":{"name":"x","jobs":[{"id":"a","speed":{"from":"60",
+	"to":"300"},"load":{"torque":"2 N·m"}}]},"plan":{"supply":{"volts":"230 V"},` +
+		`"control":{"kind":"%s","volts":"180 V","amps":"5 A"},"motor":{"kind":"%s","plate":{"power":"1/2 hp",
+		"speed":"1425","volts":"230/400 V","amps":"2.8 A"}},` +
+		`"reduction":{"stages":[{"kind":"%s","section":"A","steps":[{"driver":"80 mm",
+		"driven":"280 mm"}],"centre":"400 mm"}]}}}`
 	f.Add(fmt.Appendf(nil, planned, "metric", control.PhaseAngle, motor.PermanentMagnetDC, reduction.VBelt))
 	f.Add(fmt.Appendf(nil, planned, "inch", control.Inverter, motor.ThreePhase, reduction.Spur))
 	f.Add(fmt.Appendf(nil, planned, "metric", control.Contactor, motor.CapacitorStart, reduction.Worm))

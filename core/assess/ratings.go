@@ -31,8 +31,11 @@ func (d *derivations) ratings(loads []line.BeltLoad) {
 		if stage.Assumed != "" {
 			assumes = append(assumes, stage.Assumed)
 		}
-		d.add(working.ReductionRating.Of(i), label, q.Percent(s.Share)+" of its rating", "share = F_needed / F_rated, F = 2T / D",
-			fmt.Sprintf("%s over ⌀ %s is %s; %s carried at %s", d.show(s.Pull*s.Step.Driven/2, q.Torque), d.show(s.Step.Driven, q.Length), d.show(s.Pull, q.Force), d.show(s.Rated, q.Force), d.show(s.Speed, q.SurfaceSpeed)),
+		d.add(working.ReductionRating.Of(i), label, q.Percent(s.Share)+" of its rating",
+			"share = F_needed / F_rated, F = 2T / D",
+			fmt.Sprintf("%s over ⌀ %s is %s; %s carried at %s", d.show(s.Pull*s.Step.Driven/2, q.Torque),
+				d.show(s.Step.Driven, q.Length), d.show(s.Pull, q.Force), d.show(s.Rated, q.Force),
+				d.show(s.Speed, q.SurfaceSpeed)),
 			src, assumes...)
 	}
 }

@@ -52,7 +52,8 @@ func TestManyPositionsShareThePoints(t *testing.T) {
 	step := func(a, b string) reduction.DescribedStep {
 		return reduction.DescribedStep{Driver: q.Text(a), Driven: q.Text(b)}
 	}
-	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{step("80 mm", "280 mm"), step("120 mm", "250 mm"), step("150 mm", "220 mm")}
+	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{step("80 mm", "280 mm"), step("120 mm", "250 mm"),
+		step("150 mm", "220 mm")}
 	in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, in.Plan.Reduction.Stages[0])
 	a := assesstest.Of(t, in)
 	require.Len(t, a.Reach.Positions, 9)
@@ -103,11 +104,14 @@ func TestStationsAreTitledByWhatTheyHold(t *testing.T) {
 		}
 		return out
 	}
-	assert.Equal(t, []string{"Supply", "Phase-angle drive", "Direct current, permanent magnet", "One belt", "Wheel"}, titles(in))
+	assert.Equal(t, []string{"Supply", "Phase-angle drive", "Direct current, permanent magnet", "One belt", "Wheel"},
+		titles(in))
 	belt := in.Plan.Reduction.Stages[0]
 	other := belt
 	other.Kind, other.Section = reduction.PolyV, "J"
-	gears := reduction.DescribedStage{Kind: reduction.Spur, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "40"}}}
+	gears := reduction.DescribedStage{Kind: reduction.Spur,
+		Steps: []reduction.DescribedStep{{Driver: "20",
+			Driven: "40"}}}
 	for _, c := range []struct {
 		stages []reduction.DescribedStage
 		want   string
@@ -129,7 +133,8 @@ func TestSpeedPlate(t *testing.T) {
 	assert.Equal(t, 600.0, plate.MaxRPM)
 	assert.True(t, plate.Limited)
 	assert.InEpsilon(t, 246.25, plate.Positions[0].RPM[4], 1e-3, "half the knob, half of 492.5")
-	assert.Equal(t, []line.PlateJob{{Name: "Slow", LowRPM: 60, HighRPM: 120, Position: "the only position", Done: true}}, plate.Jobs)
+	assert.Equal(t, []line.PlateJob{{Name: "Slow", LowRPM: 60, HighRPM: 120, Position: "the only position",
+		Done: true}}, plate.Jobs)
 
 	over := plantest.Sound()
 	over.Machine.Limits.Marked = "300 rpm"
@@ -161,17 +166,21 @@ func TestHotThinAirTakesFromTheReach(t *testing.T) {
 	assert.Contains(t, air.Detail, "87\u202f% of its torque all day, and the drive gives 66\u202f% of its amps")
 	assert.Equal(t, working.WorkAir, air.Working)
 	in.Machine.Place = work.Place{Hot: "no", Hottest: "55 °C", Altitude: "900 m"}
-	assert.Equal(t, before, assesstest.Of(t, in).Reach.Positions[0].Continuous, "what is not asked is not read, and 900 m is nothing")
+	assert.Equal(t, before, assesstest.Of(t, in).Reach.Positions[0].Continuous,
+		"what is not asked is not read, and 900 m is nothing")
 	in.Machine.Place = work.Place{Hot: "yes", Hottest: "25 °C"}
-	assert.Contains(t, assesstest.Of(t, in).Entries[0].Error(), "machine.place.hottest: must lie between 40\u202f°C and 90\u202f°C")
+	assert.Contains(t, assesstest.Of(t, in).Entries[0].Error(),
+		"machine.place.hottest: must lie between 40\u202f°C and 90\u202f°C")
 	in.Machine.Place = work.Place{Altitude: "1500"}
-	assert.Contains(t, assesstest.Of(t, in).Entries[0].Error(), "machine.place.altitude: must lie between 10\u202fm and 6000\u202fm; without a unit it is read in mm")
+	assert.Contains(t, assesstest.Of(t, in).Entries[0].Error(),
+		"machine.place.altitude: must lie between 10\u202fm and 6000\u202fm; without a unit it is read in mm")
 }
 
 // A stepper's reach is its pull-out, which hot air does not move: nothing else is claimed.
 func TestHotAirIsNotClaimedToShowInAStepper(t *testing.T) {
 	in := plantest.Sound()
-	in.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH"}}
+	in.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A",
+		Inductance: "3.2 mH"}}
 	in.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A", Fused: true}
 	before := assesstest.Of(t, in).Reach.Positions[0].Continuous
 	in.Machine.Place.Hot = "yes"

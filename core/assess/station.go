@@ -39,7 +39,8 @@ func summaries(t *line.Model, in plan.Input, a Assessment) []Station {
 			marks[a.Findings[i].Station] = a.Findings[i].Level
 		}
 	}
-	all := []Station{supplyStation(t, in), controlStation(t, in), motorStation(t, in), reductionStation(t, in), workStation(t, in, a)}
+	all := []Station{supplyStation(t, in), controlStation(t, in), motorStation(t, in), reductionStation(t, in),
+		workStation(t, in, a)}
 	for i := range all {
 		all[i].Mark = marks[all[i].Station]
 		if all[i].Mark == "" {
@@ -68,14 +69,16 @@ func supplyStation(t *line.Model, in plan.Input) Station {
 
 func controlStation(t *line.Model, in plan.Input) Station {
 	c := t.Control
-	s := Station{Station: f.Control, Title: words.Named(in.Plan.Control.Name, words.Named(c.Kind.Profile().Name, "Control"))}
+	s := Station{Station: f.Control, Title: words.Named(in.Plan.Control.Name, words.Named(c.Kind.Profile().Name,
+		"Control"))}
 	if !t.Runs {
 		return s
 	}
 	show := func(v float64, d q.Dimension) string { return q.Show(v, d, in.Units) }
 	switch t.Feed.Kind {
 	case motor.DirectCurrent, motor.CutSine:
-		s.Figures = []Figure{{"0–" + show(math.Min(t.Feed.Volts, t.Motor.Volts.Value*math.Max(c.TopTrim, 1)), q.Voltage), working.ControlVolts}}
+		s.Figures = []Figure{{"0–" + show(math.Min(t.Feed.Volts, t.Motor.Volts.Value*math.Max(c.TopTrim, 1)),
+			q.Voltage), working.ControlVolts}}
 	case motor.VariableHertz:
 		s.Figures = []Figure{{"0–" + show(t.Feed.TopHertz, q.Frequency), working.ControlBase}}
 	case motor.Pulses:
@@ -104,7 +107,8 @@ func motorStation(t *line.Model, in plan.Input) Station {
 	switch {
 	case geared:
 		// What counts is what comes out of its gearbox.
-		s.Figures = append(s.Figures, Figure{q.Show(m.GearTorque(), q.Torque, in.Units), working.MotorGearTorque}, Figure{q.Show(m.Speed.Value/m.Gear.Ratio, q.Speed, in.Units), working.MotorGearSpeed})
+		s.Figures = append(s.Figures, Figure{q.Show(m.GearTorque(), q.Torque, in.Units), working.MotorGearTorque},
+			Figure{q.Show(m.Speed.Value/m.Gear.Ratio, q.Speed, in.Units), working.MotorGearSpeed})
 	case m.Torque.OK():
 		s.Figures = append(s.Figures, Figure{q.Show(m.Torque.Value, q.Torque, in.Units), working.MotorTorque})
 	}
@@ -118,7 +122,8 @@ func motorStation(t *line.Model, in plan.Input) Station {
 	if t.Runs && !t.Powered.FixedSpeed() {
 		slow := t.SlowSpeed()
 		s.Working = working.MotorSlow
-		s.Note = fmt.Sprintf("%s all day at %s", q.Show(t.Powered.Steady(slow, 1).Torque, q.Torque, in.Units), q.Show(slow, q.Speed, in.Units))
+		s.Note = fmt.Sprintf("%s all day at %s", q.Show(t.Powered.Steady(slow, 1).Torque, q.Torque, in.Units),
+			q.Show(slow, q.Speed, in.Units))
 	} else if t.Runs {
 		s.Working = working.MotorStart
 		s.Note = fmt.Sprintf("starts with %s", q.Show(t.Powered.Breakaway().Torque, q.Torque, in.Units))
@@ -132,7 +137,8 @@ func reductionStation(t *line.Model, in plan.Input) Station {
 		return s
 	}
 	p := &t.Reduction.Positions[0]
-	s.Figures = []Figure{{q.Ratio(p.Ratio), working.ReductionRatio.Of(0)}, {"keeps " + q.Percent(p.Efficiency), working.ReductionKeeps}}
+	s.Figures = []Figure{{q.Ratio(p.Ratio), working.ReductionRatio.Of(0)},
+		{"keeps " + q.Percent(p.Efficiency), working.ReductionKeeps}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
 		if len(st.Steps) > 0 && st.Kind != reduction.Direct {
@@ -157,7 +163,8 @@ func workStation(t *line.Model, in plan.Input, a Assessment) Station {
 			most = math.Max(most, t.Steady(h*0.9, 1, p).Torque)
 			most = math.Max(most, t.Steady(math.Max(l, h/2), 1, p).Torque)
 		}
-		s.Figures = []Figure{{q.Show(most, q.Torque, in.Units), working.ReachTorque}, {q.SpeedRange(low, high, in.Units), working.ReachSpeed}}
+		s.Figures = []Figure{{q.Show(most, q.Torque, in.Units), working.ReachTorque},
+			{q.SpeedRange(low, high, in.Units), working.ReachSpeed}}
 	}
 	for _, job := range a.Jobs {
 		if job.Outcome == line.FallsShort || job.Outcome == line.TooSlow || job.Outcome == line.TooFast {

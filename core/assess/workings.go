@@ -46,8 +46,10 @@ func workings(t *line.Model, sys q.System, results []line.Result, loads []line.B
 	}
 	if t.Runs && t.Powered.FixedSpeed() && t.Motor.Kind.Family() == motor.SeriesFamily {
 		held := t.Powered.Breakaway()
-		d.add(working.MotorStart, "Starting torque on the line", d.show(held.Torque, q.Torque), "T = k·I² − T_loss, at most at 3 × rated amps",
-			fmt.Sprintf("%s stalled", d.show(t.Powered.StallAmps(), q.Current)), source.SeriesMotor, "Held by "+string(held.By))
+		d.add(working.MotorStart, "Starting torque on the line", d.show(held.Torque, q.Torque),
+			"T = k·I² − T_loss, at most at 3 × rated amps",
+			fmt.Sprintf("%s stalled", d.show(t.Powered.StallAmps(), q.Current)), source.SeriesMotor,
+			"Held by "+string(held.By))
 	}
 	d.reduction()
 	d.ratings(loads)
@@ -63,15 +65,24 @@ func workings(t *line.Model, sys q.System, results []line.Result, loads []line.B
 
 func (d *derivations) supply() {
 	m, s := d.Motor, d.Model.Supply
-	d.add(working.SupplyInput, "Input amps at full load", d.show(d.InputAmps(), q.Current), "I = P·(share + 1/η_motor − 1) / (η_drive·V·pf·√phases)",
-		fmt.Sprintf("%s of the plate's %s at %s, from %s", q.Percent(d.FullShare()), q.Show(m.Power.Value, q.Power, q.Metric), q.Percent(m.Efficiency.Value), d.show(s.Sagged(m.Amps.Value), q.Voltage)), source.InputAmps)
+	d.add(working.SupplyInput, "Input amps at full load", d.show(d.InputAmps(), q.Current),
+		"I = P·(share + 1/η_motor − 1) / (η_drive·V·pf·√phases)",
+		fmt.Sprintf("%s of the plate's %s at %s, from %s", q.Percent(d.FullShare()),
+			q.Show(m.Power.Value, q.Power, q.Metric), q.Percent(m.Efficiency.Value),
+			d.show(s.Sagged(m.Amps.Value), q.Voltage)),
+		source.InputAmps)
 	if s.Battery && s.Inside > 0 {
-		d.add(working.SupplySag, "Volts left at the motor's rated amps", d.show(s.Sagged(m.Amps.Value), q.Voltage), "V = V_rest − I·R_inside",
-			fmt.Sprintf("%s − %s × %s", d.show(s.Volts, q.Voltage), d.show(m.Amps.Value, q.Current), d.show(s.Inside, q.Resistance)), source.Mechanics)
+		d.add(working.SupplySag, "Volts left at the motor's rated amps", d.show(s.Sagged(m.Amps.Value), q.Voltage),
+			"V = V_rest − I·R_inside",
+			fmt.Sprintf("%s − %s × %s", d.show(s.Volts, q.Voltage), d.show(m.Amps.Value, q.Current),
+				d.show(s.Inside, q.Resistance)),
+			source.Mechanics)
 	}
 	if lasts := s.Lasts(d.InputAmps()); lasts > 0 {
 		d.add(working.SupplyLasts, "Lasts at full load", d.show(lasts, q.Duration), "t = 0.8·E / (V·I)",
-			fmt.Sprintf("0.8 × %s ÷ (%s × %s)", d.show(s.Holds, q.Energy), d.show(s.Volts, q.Voltage), d.show(d.InputAmps(), q.Current)), source.BatteryShare)
+			fmt.Sprintf("0.8 × %s ÷ (%s × %s)", d.show(s.Holds, q.Energy), d.show(s.Volts, q.Voltage),
+				d.show(d.InputAmps(), q.Current)),
+			source.BatteryShare)
 	}
 }
 
@@ -80,28 +91,43 @@ func (d *derivations) control() {
 	switch c.Kind {
 	case control.PhaseAngle:
 		if d.Feed.Kind == motor.CutSine {
-			d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage), "V_ac ≤ the line, and the regulator's rating", d.show(line, q.Voltage)+" at the socket", source.Mechanics)
+			d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage),
+				"V_ac ≤ the line, and the regulator's rating", d.show(line, q.Voltage)+" at the socket",
+				source.Mechanics)
 			break
 		}
-		d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage), "V_dc ≤ (2√2/π)·V_ac, and the drive's rating",
-			fmt.Sprintf("0.9 × %s is %s", d.show(line, q.Voltage), d.show(control.PhaseAngleAverage(line), q.Voltage)), source.PhaseAngle)
+		d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage),
+			"V_dc ≤ (2√2/π)·V_ac, and the drive's rating",
+			fmt.Sprintf("0.9 × %s is %s", d.show(line, q.Voltage), d.show(control.PhaseAngleAverage(line), q.Voltage)),
+			source.PhaseAngle)
 	case control.Chopper, control.BrushlessDrive:
 		if d.Model.Supply.Battery {
-			d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage), "V_dc ≤ V_battery, and the drive's rating", d.show(line, q.Voltage)+" at the battery", source.Mechanics)
+			d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage),
+				"V_dc ≤ V_battery, and the drive's rating", d.show(line, q.Voltage)+" at the battery",
+				source.Mechanics)
 			break
 		}
-		d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage), "V_dc ≤ √2·V_ac, and the drive's rating",
-			fmt.Sprintf("1.414 × %s is %s", d.show(line, q.Voltage), d.show(line*math.Sqrt2, q.Voltage)), source.Chopper)
+		d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage),
+			"V_dc ≤ √2·V_ac, and the drive's rating",
+			fmt.Sprintf("1.414 × %s is %s", d.show(line, q.Voltage), d.show(line*math.Sqrt2, q.Voltage)),
+			source.Chopper)
 	case control.Inverter, control.SinglePhaseInverter:
-		d.add(working.ControlBase, "Base hertz", d.show(d.Feed.BaseHertz, q.Frequency), "f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
-			fmt.Sprintf("%s at %s on a %s motor", d.show(d.Feed.BaseHertz, q.Frequency), d.show(d.Feed.BaseVolts, q.Voltage), d.show(d.Motor.Volts.Value, q.Voltage)), source.VoltsPerHertz)
+		d.add(working.ControlBase, "Base hertz", d.show(d.Feed.BaseHertz, q.Frequency),
+			"f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
+			fmt.Sprintf("%s at %s on a %s motor", d.show(d.Feed.BaseHertz, q.Frequency),
+				d.show(d.Feed.BaseVolts, q.Voltage), d.show(d.Motor.Volts.Value, q.Voltage)),
+			source.VoltsPerHertz)
 	}
 	if !c.DCDrive() && !c.SetsHertz() {
 		return
 	}
 	low, high := d.Powered.RotorSpan()
-	d.add(working.ControlSlowest, "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full", fmt.Sprintf("%s of %s", q.Percent(d.Feed.Slowest), d.show(low/d.Feed.Slowest, q.Speed)), source.SlowestSpeed)
-	d.add(working.ControlTop, "Top motor speed", d.show(high, q.Speed), "least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s", q.Percent(high/d.Motor.Speed.Value), d.show(d.Motor.Speed.Value, q.Speed)), source.TrimSchools)
+	d.add(working.ControlSlowest, "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full",
+		fmt.Sprintf("%s of %s", q.Percent(d.Feed.Slowest), d.show(low/d.Feed.Slowest, q.Speed)), source.SlowestSpeed)
+	d.add(working.ControlTop, "Top motor speed", d.show(high, q.Speed),
+		"least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s",
+			q.Percent(high/d.Motor.Speed.Value), d.show(d.Motor.Speed.Value, q.Speed)),
+		source.TrimSchools)
 	if d.Feed.FormFactor > 1 {
 		d.formFactor()
 	}
@@ -110,20 +136,26 @@ func (d *derivations) control() {
 // formFactor derives how much more the rough current heats: from the firing angle where the
 // inductance is known, else the usual figure.
 func (d *derivations) formFactor() {
-	put := fmt.Sprintf("%s ÷ %s is %s", d.show(d.Motor.Torque.Value, q.Torque), q.Figures(d.Feed.FormFactor, 3), d.show(d.Motor.Torque.Value/d.Feed.FormFactor, q.Torque))
+	put := fmt.Sprintf("%s ÷ %s is %s", d.show(d.Motor.Torque.Value, q.Torque), q.Figures(d.Feed.FormFactor, 3),
+		d.show(d.Motor.Torque.Value/d.Feed.FormFactor, q.Torque))
 	src, assumes := source.FormFactor, []string{}
 	if _, ok := line.ArmatureWave(&d.Stations, d.Feed); ok {
 		m := d.Motor
 		emf := line.WaveEMF(m)
-		alpha, wave, _ := control.FiringFor(m.Amps.Value, d.Model.Supply.Volts, d.Model.Supply.Hertz, emf, m.DC.Resistance.Value, m.DC.Henries+d.Model.Control.Henries)
+		alpha, wave, _ := control.FiringFor(m.Amps.Value, d.Model.Supply.Volts, d.Model.Supply.Hertz, emf,
+			m.DC.Resistance.Value, m.DC.Henries+d.Model.Control.Henries)
 		src = source.BridgeWave
 		flows := "stops between firings"
 		if wave.Continuous {
 			flows = "never stops"
 		}
-		assumes = append(assumes, fmt.Sprintf("Fired at %s against %s of back-EMF, through %s and %s, where the bridge averages %s; the current %s", d.show(alpha, q.Angle), d.show(emf, q.Voltage), d.show(m.DC.Resistance.Value, q.Resistance), d.show(m.DC.Henries+d.Model.Control.Henries, q.Inductance), d.show(control.HalfControlledAverage(d.Model.Supply.Volts, alpha), q.Voltage), flows))
+		assumes = append(assumes, fmt.Sprintf("Fired at %s against %s of back-EMF, through %s and %s, where the "+
+			"bridge averages %s; the current %s", d.show(alpha, q.Angle), d.show(emf, q.Voltage),
+			d.show(m.DC.Resistance.Value, q.Resistance), d.show(m.DC.Henries+d.Model.Control.Henries, q.Inductance),
+			d.show(control.HalfControlledAverage(d.Model.Supply.Volts, alpha), q.Voltage), flows))
 	}
-	d.add(working.ControlFormFactor, "Form factor", q.Figures(d.Feed.FormFactor, 3), "I_rms / I_average; continuous torque ÷ form factor", put, src, assumes...)
+	d.add(working.ControlFormFactor, "Form factor", q.Figures(d.Feed.FormFactor, 3),
+		"I_rms / I_average; continuous torque ÷ form factor", put, src, assumes...)
 }
 
 // slowEnd is what the motor holds at the low end of its speeds, where its own fan fails it.
@@ -134,8 +166,11 @@ func (d *derivations) slowEnd() {
 	if g := d.Motor.Gear; g.Sort != "none" {
 		gear = fmt.Sprintf(" × %s × %s", q.Figures(g.Ratio, 3), q.Percent(g.Efficiency))
 	}
-	d.add(working.MotorSlow, "Torque held all day at "+d.show(slow, q.Speed), d.show(held.Torque, q.Torque), "T = T_rated · cooling(n) / form factor, within the other limits",
-		fmt.Sprintf("%s × %s ÷ %s", d.show(d.Motor.Torque.Value, q.Torque), q.Percent(motor.Cooling(d.Motor.Cooling, slow*d.Motor.Gear.Ratio/d.Motor.Speed.Value)), q.Figures(d.Feed.FormFactor, 3))+gear,
+	d.add(working.MotorSlow, "Torque held all day at "+d.show(slow, q.Speed), d.show(held.Torque, q.Torque),
+		"T = T_rated · cooling(n) / form factor, within the other limits",
+		fmt.Sprintf("%s × %s ÷ %s", d.show(d.Motor.Torque.Value, q.Torque),
+			q.Percent(motor.Cooling(d.Motor.Cooling, slow*d.Motor.Gear.Ratio/d.Motor.Speed.Value)),
+			q.Figures(d.Feed.FormFactor, 3))+gear,
 		source.FanCooling, "Held by "+string(held.By))
 }
 
@@ -152,14 +187,20 @@ func (d *derivations) reduction() {
 	}
 	for i := range d.Model.Reduction.Positions {
 		p := &d.Model.Reduction.Positions[i]
-		d.add(working.ReductionRatio.Of(i), "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)", d.ratioPut(p), source.BeltSlip)
+		d.add(working.ReductionRatio.Of(i), "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)",
+			d.ratioPut(p), source.BeltSlip)
 	}
 	if m, ok := d.MeasuredRatio(); ok {
-		d.add(working.ReductionMeasured, "Ratio as measured", q.Ratio(m.Measured), "i = n_motor / n_spindle; slip = 1 − i_without slip / i",
-			fmt.Sprintf("%s ÷ %s; %s without slip, so %s slips", d.show(d.Model.Reduction.Measured.Motor, q.Speed), d.show(d.Model.Reduction.Measured.Spindle, q.Speed), q.Ratio(m.WithoutSlip), q.Percent(math.Max(m.Slip, 0))), source.Mechanics)
+		d.add(working.ReductionMeasured, "Ratio as measured", q.Ratio(m.Measured),
+			"i = n_motor / n_spindle; slip = 1 − i_without slip / i",
+			fmt.Sprintf("%s ÷ %s; %s without slip, so %s slips", d.show(d.Model.Reduction.Measured.Motor, q.Speed),
+				d.show(d.Model.Reduction.Measured.Spindle, q.Speed), q.Ratio(m.WithoutSlip),
+				q.Percent(math.Max(m.Slip, 0))),
+			source.Mechanics)
 	}
 	if len(d.Model.Reduction.Positions) > 0 {
-		d.add(working.ReductionKeeps, "What the stages keep", q.Percent(d.Model.Reduction.Positions[0].Efficiency), "η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)
+		d.add(working.ReductionKeeps, "What the stages keep", q.Percent(d.Model.Reduction.Positions[0].Efficiency),
+			"η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)
 	}
 }
 
@@ -169,14 +210,21 @@ func (d *derivations) step(i, k int, s reduction.Stage, step reduction.Step) {
 		nth += fmt.Sprintf(" step %d", k+1)
 	}
 	if step.Length > 0 {
-		d.add(working.ReductionBelt.Of(i, k), "Belt length, "+nth, d.show(step.Length, q.Length), "L = 2√(C² − (R−r)²) + π(R+r) + 2(R−r)·asin((R−r)/C)",
-			fmt.Sprintf("C %s, ⌀ %s and %s", d.show(s.Centre, q.Length), d.show(step.Driver, q.Length), d.show(step.Driven, q.Length)), source.BeltLength)
-		d.add(working.ReductionWrap.Of(i, k), "Wrap on the small wheel, "+nth, d.show(step.Wrap, q.Angle), "θ = π − 2·asin((D−d)/2C)",
-			fmt.Sprintf("(%s − %s) over 2 × %s", d.show(math.Max(step.Driver, step.Driven), q.Length), d.show(math.Min(step.Driver, step.Driven), q.Length), d.show(s.Centre, q.Length)), source.Wrap)
+		d.add(working.ReductionBelt.Of(i, k), "Belt length, "+nth, d.show(step.Length, q.Length),
+			"L = 2√(C² − (R−r)²) + π(R+r) + 2(R−r)·asin((R−r)/C)",
+			fmt.Sprintf("C %s, ⌀ %s and %s", d.show(s.Centre, q.Length), d.show(step.Driver, q.Length),
+				d.show(step.Driven, q.Length)),
+			source.BeltLength)
+		d.add(working.ReductionWrap.Of(i, k), "Wrap on the small wheel, "+nth, d.show(step.Wrap, q.Angle),
+			"θ = π − 2·asin((D−d)/2C)",
+			fmt.Sprintf("(%s − %s) over 2 × %s", d.show(math.Max(step.Driver, step.Driven), q.Length),
+				d.show(math.Min(step.Driver, step.Driven), q.Length), d.show(s.Centre, q.Length)),
+			source.Wrap)
 	}
 	if d.Runs && s.Belted() {
 		omega := d.FastestDriver(i)
-		d.add(working.ReductionSpeed.Of(i, k), "Belt speed, "+nth, d.show(reduction.BeltSpeed(step.Driver, omega), q.SurfaceSpeed), "v = ω·d/2",
+		d.add(working.ReductionSpeed.Of(i, k), "Belt speed, "+nth, d.show(reduction.BeltSpeed(step.Driver, omega),
+			q.SurfaceSpeed), "v = ω·d/2",
 			fmt.Sprintf("%s × %s ÷ 2", d.show(omega, q.Speed), d.show(step.Driver, q.Length)), source.BeltSpeed)
 	}
 }
@@ -227,8 +275,10 @@ func (d *derivations) air() {
 		return
 	}
 	hottest := math.Max(m.Air, air.Rated)
-	d.add(working.WorkAir, "What the air leaves of its torque", q.Percent(line.AirShare(&d.Stations)), "√((T_class − T_air) / (T_class − 40 °C)) × (1 − 1 % for each 100 m past 1000)",
-		fmt.Sprintf("class %s, %s, %s", d.Motor.Insulation, d.show(hottest, q.Temperature), q.Run(m.Altitude, d.sys)), source.AirRating,
+	d.add(working.WorkAir, "What the air leaves of its torque", q.Percent(line.AirShare(&d.Stations)),
+		"√((T_class − T_air) / (T_class − 40 °C)) × (1 − 1 % for each 100 m past 1000)",
+		fmt.Sprintf("class %s, %s, %s", d.Motor.Insulation, d.show(hottest, q.Temperature), q.Run(m.Altitude, d.sys)),
+		source.AirRating,
 		fmt.Sprintf("A drive gives %s of its amps there", q.Percent(air.Drive(m.Air, m.Altitude))))
 }
 
@@ -238,15 +288,21 @@ func (d *derivations) reach() {
 	middle := math.Max(low, high/2)
 	held := d.Steady(middle, 1, p)
 	d.add(working.ReachTorque, "Torque at the spindle", d.show(held.Torque, q.Torque), "T = T_motor · i · η",
-		fmt.Sprintf("%s × %s × %s at %s", d.show(held.Torque/(p.Ratio*p.Efficiency), q.Torque), q.Figures(p.Ratio, 3), q.Percent(p.Efficiency), d.show(middle, q.Speed)),
+		fmt.Sprintf("%s × %s × %s at %s", d.show(held.Torque/(p.Ratio*p.Efficiency), q.Torque), q.Figures(p.Ratio, 3),
+			q.Percent(p.Efficiency), d.show(middle, q.Speed)),
 		source.Mechanics, "All day, first position; held by "+string(held.By))
 	d.add(working.ReachSpeed, "Speeds at the spindle", q.SpeedRange(low, high, d.sys), "n = n_motor / i",
-		fmt.Sprintf("%s ÷ %s", q.SpeedRange(low*p.Ratio, high*p.Ratio, d.sys), q.Figures(p.Ratio, 3)), source.Mechanics, "First position")
+		fmt.Sprintf("%s ÷ %s", q.SpeedRange(low*p.Ratio, high*p.Ratio, d.sys), q.Figures(p.Ratio, 3)), source.Mechanics,
+		"First position")
 	burst := d.Steady(middle, line.UsualBurst, p)
-	d.add(working.ReachBurst, "Torque for five minutes in fifteen", d.show(burst.Torque, q.Torque), "T·√((1 − e^(−(on+off)/τ)) / (1 − e^(−on/τ)))",
-		fmt.Sprintf("at most ×%s of all day at %s", q.Figures(line.UsualBurst, 3), d.show(middle, q.Speed)), source.Heating, "Held by "+string(burst.By))
+	d.add(working.ReachBurst, "Torque for five minutes in fifteen", d.show(burst.Torque, q.Torque),
+		"T·√((1 − e^(−(on+off)/τ)) / (1 − e^(−on/τ)))",
+		fmt.Sprintf("at most ×%s of all day at %s", q.Figures(line.UsualBurst, 3), d.show(middle, q.Speed)),
+		source.Heating, "Held by "+string(burst.By))
 	peak := d.Peak(middle, p)
-	d.add(working.ReachPeak, "Torque for some seconds", d.show(peak.Torque, q.Torque), "least of drive peak, current limit, magnets or breakdown, volts", "at "+d.show(middle, q.Speed), source.DrivePeak, "Held by "+string(peak.By))
+	d.add(working.ReachPeak, "Torque for some seconds", d.show(peak.Torque, q.Torque),
+		"least of drive peak, current limit, magnets or breakdown, volts", "at "+d.show(middle, q.Speed),
+		source.DrivePeak, "Held by "+string(peak.By))
 }
 
 func (d *derivations) job(job *work.Need, result line.Result) {
@@ -254,8 +310,11 @@ func (d *derivations) job(job *work.Need, result line.Result) {
 	if result.Outcome == line.CannotTell {
 		return
 	}
-	d.add(working.JobMargin.Of(job.ID), job.Name+": margin", result.MarginText(), "margin = least of T_held / T_needed over the band",
-		fmt.Sprintf("%s ÷ %s at %s", d.show(result.Available.Torque, q.Torque), d.show(result.Needed, q.Torque), d.show(result.Omega, q.Speed)), source.JobMargins,
+	d.add(working.JobMargin.Of(job.ID), job.Name+": margin", result.MarginText(),
+		"margin = least of T_held / T_needed over the band",
+		fmt.Sprintf("%s ÷ %s at %s", d.show(result.Available.Torque, q.Torque), d.show(result.Needed, q.Torque),
+			d.show(result.Omega, q.Speed)),
+		source.JobMargins,
 		fmt.Sprintf("×%s wanted: %s", q.Figures(job.Margin, 3), job.MarginBy), "Held by "+string(result.Available.By))
 	d.jobOnThisPlan(job, result)
 }
@@ -266,8 +325,11 @@ func (d *derivations) jobOnThisPlan(job *work.Need, result line.Result) {
 	switch {
 	case job.Method == work.ByCutting && !result.Starting && result.Margin > 0 && !math.IsInf(result.Margin, 0):
 		c := job.Cutting
-		d.add(working.JobLargest.Of(job.ID), job.Name+": largest "+c.Grows+" this plan carries", d.show(c.Largest(result.Margin/job.Margin), q.Length),
-			c.Grows+" × margin / margin wanted", fmt.Sprintf("%s × %s ÷ %s, the rest of the cut as it is", d.show(c.GrowsFrom, q.Length), q.Figures(result.Margin, 3), q.Figures(job.Margin, 3)), source.Kienzle)
+		d.add(working.JobLargest.Of(job.ID), job.Name+": largest "+c.Grows+" this plan carries",
+			d.show(c.Largest(result.Margin/job.Margin), q.Length),
+			c.Grows+" × margin / margin wanted", fmt.Sprintf("%s × %s ÷ %s, the rest of the cut as it is",
+				d.show(c.GrowsFrom, q.Length), q.Figures(result.Margin, 3), q.Figures(job.Margin, 3)),
+			source.Kienzle)
 	case job.Method == work.ByInertia:
 		p := &d.Model.Reduction.Positions[result.Position]
 		top := math.Min(job.High, result.High)
@@ -276,7 +338,10 @@ func (d *derivations) jobOnThisPlan(job *work.Need, result line.Result) {
 		if !math.IsInf(seconds, 0) {
 			text = d.show(seconds, q.Duration)
 		}
-		d.add(working.JobRunUp.Of(job.ID), job.Name+": time to "+d.show(top, q.Speed), text, "t = ∫ J·dω / (T_peak(ω) − T_friction)",
-			fmt.Sprintf("over the torque there is for some seconds, %s wanted", d.show(job.Spinning.Within, q.Duration)), source.Mechanics)
+		d.add(working.JobRunUp.Of(job.ID), job.Name+": time to "+d.show(top, q.Speed), text,
+			"t = ∫ J·dω / (T_peak(ω) − T_friction)",
+			fmt.Sprintf("over the torque there is for some seconds, %s wanted",
+				d.show(job.Spinning.Within, q.Duration)),
+			source.Mechanics)
 	}
 }

@@ -31,12 +31,13 @@ var shape = bounds.Of(reflect.TypeFor[outer]())
 
 func TestEachListHoldsWhatItsFieldSays(t *testing.T) {
 	for text, path := range map[string]string{
-		`{"names":["a","b","c"],"parts":[{},{"names":[]}]}`:                  "",
-		`{"parts":[{},{},{}]}`:                                               "parts",
-		`{"PARTS":[{},{},{}]}`:                                               "parts",
-		`{"parts":[{"names":["a"]},{"names":["a","b","c","d"]}]}`:            "parts[1].names",
-		`{"deep":{"note":"],[,{\"}","names":["[","\\","c",",",",,"]}}`:       "deep.names",
-		`{"names":[[1,2,3,4,5],[],[]]}`:                                      "", // of another kind: the decoder's to refuse
+		`{"names":["a","b","c"],"parts":[{},{"names":[]}]}`:            "",
+		`{"parts":[{},{},{}]}`:                                         "parts",
+		`{"PARTS":[{},{},{}]}`:                                         "parts",
+		`{"parts":[{"names":["a"]},{"names":["a","b","c","d"]}]}`:      "parts[1].names",
+		`{"deep":{"note":"],[,{\"}","names":["[","\\","c",",",",,"]}}`: "deep.names",
+		// of another kind: the decoder's to refuse
+		`{"names":[[1,2,3,4,5],[],[]]}`:                                      "",
 		`{"any":{"x":[1,2,3,4]},"other":[1,2,3,4]}`:                          "",
 		`{"other":[` + strings.Repeat("{},", bounds.UsualMost) + `{}]}`:      "other",
 		`{"par\u0074s":[` + strings.Repeat("{},", bounds.UsualMost) + `{}]}`: `par\u0074s`,
@@ -58,7 +59,8 @@ func TestDepthAndLengthAreBounded(t *testing.T) {
 	assert.ErrorContains(t, shape.Check([]byte(strings.Repeat("[", bounds.Deepest+1))), "24 deep")
 	long := `{"deep":{"note":"` + strings.Repeat("x", bounds.PartBytes) + `"}}`
 	assert.ErrorContains(t, shape.Check([]byte(long)), "deep.note: longer than 4 MB")
-	assert.ErrorContains(t, shape.Check([]byte(`{"note":"`+strings.Repeat("x", bounds.PartBytes+1))), "longer than 4 MB")
+	assert.ErrorContains(t, shape.Check([]byte(`{"note":"`+strings.Repeat("x", bounds.PartBytes+1))),
+		"longer than 4 MB")
 	blank := strings.Repeat(" \n", bounds.MostBlank/2)
 	assert.NoError(t, shape.Check([]byte(blank+"{"+blank+`"note"`+blank+":"+blank+`"`+blank+blank+`"}`)))
 	assert.ErrorContains(t, shape.Check([]byte(`{"note":`+blank+" ")), "65536 spaces and line ends in a row")
@@ -104,7 +106,9 @@ func TestAnyTextInAnyPieces(t *testing.T) {
 
 // Every list of what is asked and kept says how long it may be.
 func TestAPlanOfEveryListTooLongIsPassedByNone(t *testing.T) {
-	for _, path := range []string{`machine":{"jobs`, `plan":{"checks`, `plan":{"prices`, `shelf`, `plan":{"motor":{"readings`, `plan":{"reduction":{"stages`} {
+	for _, path := range []string{`machine":{"jobs`, `plan":{"checks`, `plan":{"prices`, `shelf`,
+		`plan":{"motor":{"readings`,
+		`plan":{"reduction":{"stages`} {
 		text := `{"` + path + `":[` + strings.Repeat("{},", bounds.UsualMost) + `{}]`
 		assert.Error(t, bounds.Of(reflect.TypeFor[plan.Input]()).Check([]byte(text)), path)
 	}
@@ -132,7 +136,8 @@ func FuzzCheck(f *testing.F) {
 }
 
 func BenchmarkCheck(b *testing.B) {
-	text := []byte(`{"parts":[` + strings.Repeat(`{"names":["one","two"],"note":"as long as a field"},`, 1) + `{}],"note":"` + strings.Repeat("words ", 2500) + `"}`)
+	text := []byte(`{"parts":[` + strings.Repeat(`{"names":["one","two"],"note":"as long as a field"},`, 1) +
+		`{}],"note":"` + strings.Repeat("words ", 2500) + `"}`)
 	b.SetBytes(int64(len(text)))
 	for b.Loop() {
 		if err := shape.Check(text); err != nil {

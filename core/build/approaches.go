@@ -23,12 +23,20 @@ type Approach struct {
 // inverter, and a single-phase motor kept on cones.
 func (b *builder) approaches() []Approach {
 	return []Approach{
-		b.approach("dc", "Salvaged direct current and a drive", "Cheap where exercise machines are scrapped; brushes wear, speed holds well, torque at the slow end is good.",
-			func(k motor.Kind) bool { return k.Family() == motor.DCFamily && k.Brushed() }, "school.drive", "Drive for direct current"),
-		b.approach("three-phase", "Three phases and an inverter", "Nothing to wear but bearings; the inverter costs, and it loses torque slowly turned unless its fan is its own.",
+		b.approach("dc", "Salvaged direct current and a drive",
+			"Cheap where exercise machines are scrapped; brushes wear, speed holds well, "+
+				"torque at the slow end is good.",
+			func(k motor.Kind) bool { return k.Family() == motor.DCFamily && k.Brushed() }, "school.drive",
+			"Drive for direct current"),
+		b.approach("three-phase", "Three phases and an inverter",
+			"Nothing to wear but bearings; the inverter costs, and it loses torque slowly turned unless its fan is "+
+				"its own.",
 			func(k motor.Kind) bool { return k == motor.ThreePhase }, "school.inverter", "Inverter"),
-		b.approach("cones", "Keep a single-phase motor, on cones", "No electronics to fail in dust and damp; the belt is moved by hand, and between the steps there is no speed.",
-			func(k motor.Kind) bool { return k.Family() == motor.InductionFamily && k != motor.ThreePhase }, "school.cones", "Pair of cone pulleys"),
+		b.approach("cones", "Keep a single-phase motor, on cones",
+			"No electronics to fail in dust and damp; the belt is moved by hand, and between the steps there is no "+
+				"speed.",
+			func(k motor.Kind) bool { return k.Family() == motor.InductionFamily && k != motor.ThreePhase },
+			"school.cones", "Pair of cone pulleys"),
 	}
 }
 
@@ -49,12 +57,15 @@ func (b *builder) approach(id, name, says string, sort func(motor.Kind) bool, pa
 		}
 		parts = append(parts, bought)
 	} else {
-		parts = append(parts, b.part("school.motor."+id, "A motor of that sort", "", "none on the shelf that can be tried"))
+		parts = append(parts, b.part("school.motor."+id, "A motor of that sort", "",
+			"none on the shelf that can be tried"))
 	}
 	second := b.part(part, partName, "", "to be bought")
 	if best.ControlItem != nil && best.Control != control.Contactor {
 		price := best.ControlItem.Price()
-		second = Part{ID: "take." + best.ControlItem.ID, Name: best.ControlItem.Called(), Why: "on the shelf", Cost: q.Rounded(price.SI), Costed: price.Known}
+		second = Part{ID: "take." + best.ControlItem.ID, Name: best.ControlItem.Called(), Why: "on the shelf",
+			Cost:   q.Rounded(price.SI),
+			Costed: price.Known}
 	}
 	s.Bill = bill(append(parts, second))
 	return s

@@ -75,7 +75,8 @@ func Plan(in plan.Input) (Build, error) {
 	for _, p := range in.Plan.Prices {
 		b.prices[p.Part] = shelf.Item{Cost: p.Cost}.Price()
 	}
-	out := Build{MayPower: a.MayPower, Blocked: blocked(a), Make: []Making{}, Approaches: []Approach{}, PowerUp: []PowerUpStep{}}
+	out := Build{MayPower: a.MayPower, Blocked: blocked(a), Make: []Making{}, Approaches: []Approach{},
+		PowerUp: []PowerUpStep{}}
 	b.parts()
 	out.Take, out.Buy, out.Make = bill(b.take), bill(b.buy), append(out.Make, b.made...)
 	out.Wiring = b.wiring()
@@ -129,7 +130,9 @@ func (b *builder) show(v float64, d q.Dimension) string { return q.Show(v, d, b.
 func (b *builder) fromShelf(item *shelf.Item, rating string) {
 	b.used[item] = true
 	price := item.Price()
-	b.take = append(b.take, Part{ID: "take." + item.ID, Name: item.Called(), Rating: rating, Place: item.Place, Cost: q.Rounded(price.SI), Costed: price.Known})
+	b.take = append(b.take, Part{ID: "take." + item.ID, Name: item.Called(), Rating: rating, Place: item.Place,
+		Cost:   q.Rounded(price.SI),
+		Costed: price.Known})
 }
 
 // need puts a part on the list to buy, with its price where one was typed.
@@ -175,7 +178,8 @@ func (b *builder) motorPart() {
 		}
 	}
 	if b.Motor.Kind != "" {
-		b.ownOrNeed("motor", words.Named(b.in.Plan.Motor.Name, b.Motor.Kind.Profile().Name), "", "on no shelf", b.in.Plan.Motor.Origin)
+		b.ownOrNeed("motor", words.Named(b.in.Plan.Motor.Name, b.Motor.Kind.Profile().Name), "", "on no shelf",
+			b.in.Plan.Motor.Origin)
 	}
 }
 
@@ -183,7 +187,8 @@ func (b *builder) controlPart() {
 	planned := b.in.Plan.Control
 	for i := range b.in.Shelf {
 		item := &b.in.Shelf[i]
-		if item.Is(shelf.Control) && item.Control.Kind == planned.Kind && planned.Name != "" && item.Control.Name == planned.Name {
+		if item.Is(shelf.Control) && item.Control.Kind == planned.Kind && planned.Name != "" &&
+			item.Control.Name == planned.Name {
 			b.fromShelf(item, "")
 			return
 		}
@@ -200,13 +205,17 @@ func (b *builder) controlRating() (rating, why string) {
 	switch {
 	case !b.Runs:
 	case b.Control.Kind == control.StepperDriver:
-		return fmt.Sprintf("%s a phase, %s", b.show(amps, q.Current), b.show(b.Feed.Volts, q.Voltage)), "the motor's plate amps, and volts well above the winding's own"
+		return fmt.Sprintf("%s a phase, %s", b.show(amps, q.Current), b.show(b.Feed.Volts, q.Voltage)),
+			"the motor's plate amps, and volts well above the winding's own"
 	case b.Control.Limits():
-		return fmt.Sprintf("%s or more, %s", b.show(amps, q.Current), b.show(volts, q.Voltage)), "the motor's plate amps and volts"
+		return fmt.Sprintf("%s or more, %s", b.show(amps, q.Current), b.show(volts, q.Voltage)),
+			"the motor's plate amps and volts"
 	case b.Control.Kind == control.SeriesResistor:
-		return fmt.Sprintf("%s, %s", b.show(b.Control.Ohms, q.Resistance), b.show(amps*amps*b.Control.Ohms, q.Power)), "I²·R at plate amps, all of it heat"
+		return fmt.Sprintf("%s, %s", b.show(b.Control.Ohms, q.Resistance), b.show(amps*amps*b.Control.Ohms, q.Power)),
+			"I²·R at plate amps, all of it heat"
 	case b.Control.Kind == control.VariableTransformer:
-		return fmt.Sprintf("%s at %s", b.show(amps, q.Current), b.show(b.Supply.Volts, q.Voltage)), "the motor's plate amps"
+		return fmt.Sprintf("%s at %s", b.show(amps, q.Current), b.show(b.Supply.Volts, q.Voltage)),
+			"the motor's plate amps"
 	}
 	return "", ""
 }

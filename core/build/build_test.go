@@ -41,7 +41,8 @@ func TestBuildSheetTakesFromTheShelfAndBuysTheRest(t *testing.T) {
 	in.Shelf = []shelf.Item{
 		{ID: "m", Sort: shelf.Motor, Motor: in.Plan.Motor, Cost: "15", Place: "Under the bench"},
 		{ID: "c", Sort: shelf.Control, Control: in.Plan.Control, Cost: "25"},
-		{ID: "p", Sort: shelf.Pulley, Name: "Turned pulley", Wheel: shelf.Wheel{Diameter: "80 mm", Section: "A"}, Cost: "4"},
+		{ID: "p", Sort: shelf.Pulley, Name: "Turned pulley", Wheel: shelf.Wheel{Diameter: "80 mm", Section: "A"},
+			Cost: "4"},
 		{ID: "b", Sort: shelf.Belt, Name: "Belt", Length: "1400 mm", Wheel: shelf.Wheel{Section: "A"}},
 	}
 	b := built(t, in)
@@ -107,7 +108,9 @@ func TestAnOpenStopBlocksThePowerUp(t *testing.T) {
 // Every demo plan and each sort of control is wired without a fault, and told how to power up.
 func TestEveryPlanIsWired(t *testing.T) {
 	stepping := plantest.Sound()
-	stepping.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH", Volts: "36 V"}}
+	stepping.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m",
+		Amps: "2.8 A", Inductance: "3.2 mH",
+		Volts: "36 V"}}
 	stepping.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A", Fused: true}
 	for _, in := range append(plantest.Demo(t), plantest.Sound(), plantest.Inverted(), plantest.Switched(), stepping) {
 		b := built(t, in)
@@ -142,7 +145,9 @@ func TestHomemadeDriveBesideABoughtOne(t *testing.T) {
 
 func TestSchoolsTakeTheBestOfTheirSort(t *testing.T) {
 	in := plantest.Sound()
-	in.Shelf = []shelf.Item{{ID: "three", Sort: shelf.Motor, Motor: plantest.Inverted().Plan.Motor, Cost: "20"}, {ID: "drive", Sort: shelf.Control, Control: control.Described{Name: "Inverter", Kind: control.Inverter, Amps: "5 A"}, Cost: "60"}}
+	in.Shelf = []shelf.Item{{ID: "three", Sort: shelf.Motor, Motor: plantest.Inverted().Plan.Motor, Cost: "20"},
+		{ID: "drive", Sort: shelf.Control, Control: control.Described{Name: "Inverter", Kind: control.Inverter,
+			Amps: "5 A"}, Cost: "60"}}
 	schools := built(t, in).Approaches
 	require.Len(t, schools, 3)
 	assert.Equal(t, "Scrubber", schools[0].Motor)
@@ -155,8 +160,11 @@ func TestSchoolsTakeTheBestOfTheirSort(t *testing.T) {
 // 207 V rectified, K_e 0.866 V·s, R 7.6 Ω.
 func TestSeriesResistorCollapses(t *testing.T) {
 	in := plantest.Sound()
-	in.Plan.Motor.Readings = []motor.Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"}}
-	in.Plan.Control = control.Described{Kind: control.SeriesResistor, Ohms: "60 Ω", Watts: "600 W", Fused: true, Enclosed: true, NoVolt: true}
+	in.Plan.Motor.Readings = []motor.Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"},
+		{Sort: "resistance",
+			Ohms: "7.6 Ω"}}
+	in.Plan.Control = control.Described{Kind: control.SeriesResistor, Ohms: "60 Ω", Watts: "600 W", Fused: true,
+		Enclosed: true, NoVolt: true}
 	s, err := plan.Resolve(in)
 	require.NoError(t, err)
 	tr := line.New(s)
@@ -176,9 +184,12 @@ func TestSeriesResistorCollapses(t *testing.T) {
 // A stepper's driver is never wired to the mains, and is told how to power up without a knob.
 func TestALowVoltDriveGetsItsSupplyUnit(t *testing.T) {
 	in := plantest.Sound()
-	in.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH"}}
+	in.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A",
+		Inductance: "3.2 mH"}}
 	in.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A", Fused: true}
-	in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Worm, Pitch: "1.5 mm", Steps: []reduction.DescribedStep{{Driver: "1", Driven: "60"}}, Guarded: true}}
+	in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Worm, Pitch: "1.5 mm",
+		Steps:   []reduction.DescribedStep{{Driver: "1", Driven: "60"}},
+		Guarded: true}}
 	b := built(t, in)
 	assert.Contains(t, partNames(b.Buy), "Direct-current supply unit, isolated 36\u202fV")
 	assert.Contains(t, partNames(b.Buy), "Worm 1 start, module 1.5\u202fmm; Worm wheel 60 teeth, module 1.5\u202fmm")
@@ -192,7 +203,9 @@ func TestALowVoltDriveGetsItsSupplyUnit(t *testing.T) {
 	for _, w := range b.Wiring.Wires {
 		assert.NotEqual(t, "A1:L", w.To, "mains on a driver for 36 V")
 	}
-	in.Plan.Motor, in.Plan.Control = plantest.Sound().Plan.Motor, control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "20 A", Fused: true}
+	in.Plan.Motor, in.Plan.Control = plantest.Sound().Plan.Motor, control.Described{Kind: control.Chopper,
+		Volts: "24 V", Amps: "20 A",
+		Fused: true}
 	in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "24 V", "20 A"
 	assert.Contains(t, partNames(built(t, in).Buy), "supply unit")
 	in.Plan.Control.Volts = "180 V"
@@ -205,17 +218,31 @@ func TestWheelsAndBeltsAreNamedAsTheyAreSold(t *testing.T) {
 		stage reduction.DescribedStage
 		says  string
 	}{
-		{reduction.DescribedStage{Kind: reduction.Chain, Pitch: "12.7 mm", Centre: "400 mm", Steps: []reduction.DescribedStep{{Driver: "12", Driven: "48"}}},
-			"Driving sprocket 12 teeth, 12.7\u202fmm pitch; Driven sprocket 48 teeth, 12.7\u202fmm pitch; Chain 96 links of 12.7\u202fmm"},
-		{reduction.DescribedStage{Kind: reduction.Spur, Pitch: "2 mm", Steps: []reduction.DescribedStep{{Driver: "20", Driven: "50"}}},
+		{reduction.DescribedStage{Kind: reduction.Chain, Pitch: "12.7 mm", Centre: "400 mm",
+			Steps: []reduction.DescribedStep{{Driver: "12",
+				Driven: "48"}}},
+			"Driving sprocket 12 teeth, 12.7\u202fmm pitch; Driven sprocket 48 teeth, 12.7\u202fmm pitch; Chain 96 " +
+				"links of 12.7\u202fmm"},
+		{reduction.DescribedStage{Kind: reduction.Spur, Pitch: "2 mm",
+			Steps: []reduction.DescribedStep{{Driver: "20",
+				Driven: "50"}}},
 			"Driving gear 20 teeth, module 2\u202fmm; Driven gear 50 teeth, module 2\u202fmm"},
-		{reduction.DescribedStage{Kind: reduction.Worm, Pitch: "2 mm", Steps: []reduction.DescribedStep{{Driver: "2", Driven: "40"}}},
+		{reduction.DescribedStage{Kind: reduction.Worm, Pitch: "2 mm",
+			Steps: []reduction.DescribedStep{{Driver: "2",
+				Driven: "40"}}},
 			"Worm 2 starts, module 2\u202fmm; Worm wheel 40 teeth, module 2\u202fmm"},
-		{reduction.DescribedStage{Kind: reduction.Toothed, Pitch: "5 mm", Centre: "200 mm", Steps: []reduction.DescribedStep{{Driver: "20", Driven: "60"}}},
-			"Driving pulley 20 teeth, 5\u202fmm pitch; Driven pulley 60 teeth, 5\u202fmm pitch; Toothed belt 605\u202fmm pitch length"},
-		{reduction.DescribedStage{Kind: reduction.Flat, Centre: "500 mm", Steps: []reduction.DescribedStep{{Driver: "100 mm", Driven: "100 mm"}}},
+		{reduction.DescribedStage{Kind: reduction.Toothed, Pitch: "5 mm", Centre: "200 mm",
+			Steps: []reduction.DescribedStep{{Driver: "20",
+				Driven: "60"}}},
+			"Driving pulley 20 teeth, 5\u202fmm pitch; Driven pulley 60 teeth, 5\u202fmm pitch; Toothed belt " +
+				"605\u202fmm pitch length"},
+		{reduction.DescribedStage{Kind: reduction.Flat, Centre: "500 mm",
+			Steps: []reduction.DescribedStep{{Driver: "100 mm",
+				Driven: "100 mm"}}},
 			"Driving pulley 100 mm; Driven pulley 100 mm; Flat belt 1310\u202fmm pitch length"},
-		{reduction.DescribedStage{Kind: reduction.LinkBelt, Section: "A", Centre: "500 mm", Steps: []reduction.DescribedStep{{Driver: "100 mm", Driven: "100 mm"}}},
+		{reduction.DescribedStage{Kind: reduction.LinkBelt, Section: "A", Centre: "500 mm",
+			Steps: []reduction.DescribedStep{{Driver: "100 mm",
+				Driven: "100 mm"}}},
 			"Driving pulley 100 mm; Driven pulley 100 mm; A link belt 1310\u202fmm pitch length"},
 	} {
 		in := plantest.Sound()

@@ -17,19 +17,28 @@ func (b *builder) electrical() {
 	c := b.Circuit()
 	volts := b.show(b.Supply.Volts, q.Voltage)
 	if b.Control.Fused {
-		b.need("fuse", "Fuse and holder, line", b.show(c.Fuse, q.Current)+", "+volts, "time-delay, next above what it draws")
+		b.need("fuse", "Fuse and holder, line", b.show(c.Fuse, q.Current)+", "+volts,
+			"time-delay, next above what it draws")
 		if b.Control.DCDrive() && b.Motor.Kind.Family() == motor.DCFamily {
-			b.need("fuse-dc", "Fuse and holder, armature", b.show(supply.ArmatureFuse(b.Supply.Code, b.Motor.Amps.Value), q.Current)+", direct-current rated for "+b.show(b.Motor.Volts.Value, q.Voltage), "next above 1.25 × plate amps")
+			b.need("fuse-dc", "Fuse and holder, armature",
+				b.show(supply.ArmatureFuse(b.Supply.Code, b.Motor.Amps.Value),
+					q.Current)+", direct-current rated for "+b.show(b.Motor.Volts.Value, q.Voltage),
+				"next above 1.25 × plate amps")
 		}
 	}
 	if b.NeedsSupplyUnit() {
-		b.need("unit", "Direct-current supply unit, isolated", fmt.Sprintf("%s, %s or more", b.show(b.Feed.Volts, q.Voltage), b.show(math.Min(b.Feed.PeakAmps, 1.5*b.Motor.Amps.Value), q.Current)), "the drive's volts, and amps to start with")
+		b.need("unit", "Direct-current supply unit, isolated", fmt.Sprintf("%s, %s or more",
+			b.show(b.Feed.Volts, q.Voltage), b.show(math.Min(b.Feed.PeakAmps, 1.5*b.Motor.Amps.Value), q.Current)),
+			"the drive's volts, and amps to start with")
 	}
 	if b.Control.NoVolt {
-		b.need("contactor", "Contactor, no-volt release, stop and start buttons", b.show(math.Max(b.InputAmps(), b.Motor.Amps.Value), q.Current)+" motor duty, coil for "+volts, "drops out when the power fails and stays out")
+		b.need("contactor", "Contactor, no-volt release, stop and start buttons",
+			b.show(math.Max(b.InputAmps(), b.Motor.Amps.Value), q.Current)+" motor duty, coil for "+volts,
+			"drops out when the power fails and stays out")
 	}
 	if b.HasOverloadRelay() {
-		b.need("overload", "Overload relay", "set to "+b.show(b.Circuit().Overload, q.Current), "1.0 to 1.15 × plate amps by the code; put back by hand")
+		b.need("overload", "Overload relay", "set to "+b.show(b.Circuit().Overload, q.Current),
+			"1.0 to 1.15 × plate amps by the code; put back by hand")
 	}
 	if spec, ok := b.Wiring(); ok && spec.Knob {
 		b.need("knob", "Potentiometer, knob and screened cable", "5 or 10 kΩ linear", "as the drive's maker allows")
@@ -41,7 +50,8 @@ func (b *builder) electrical() {
 		b.need("brake", "Brake resistor", b.show(b.Control.BrakeOhms, q.Resistance), "guarded")
 	}
 	if b.Control.Reverse == "switch" {
-		b.need("reverse", "Reversing switch, centre off, with an extra contact", b.show(b.Motor.Amps.Value, q.Current), "the extra contact opens the enable")
+		b.need("reverse", "Reversing switch, centre off, with an extra contact", b.show(b.Motor.Amps.Value, q.Current),
+			"the extra contact opens the enable")
 	}
 	if b.Control.Lamp {
 		b.need("lamp", "Indicator lamp", volts, "")
@@ -50,11 +60,14 @@ func (b *builder) electrical() {
 		b.need("fan", "Fan with its own supply", volts, "")
 	}
 	if c.Fits && b.Supply.Cable > 0 {
-		b.need("cable", "Cable with earth", fmt.Sprintf("%s, %s", c.Wire.Name, q.Run(b.Supply.Cable, b.in.Units)), "starting value: local code and a licensed electrician decide")
+		b.need("cable", "Cable with earth", fmt.Sprintf("%s, %s", c.Wire.Name, q.Run(b.Supply.Cable, b.in.Units)),
+			"starting value: local code and a licensed electrician decide")
 	}
 	if b.Control.Converts() && !b.Supply.Battery {
 		watts := b.InputWatts() * (1 - b.DriveEfficiency())
-		b.need("box", "Steel box, earth bar, strain reliefs", fmt.Sprintf("%s\u202fm² of free side, or a fan of %s\u202fm³/h", q.Figures(supply.BoxArea(watts), 2), q.Figures(supply.FanFlow(watts)*3600, 2)), "to shed "+b.show(watts, q.Power))
+		b.need("box", "Steel box, earth bar, strain reliefs",
+			fmt.Sprintf("%s\u202fm² of free side, or a fan of %s\u202fm³/h", q.Figures(supply.BoxArea(watts), 2),
+				q.Figures(supply.FanFlow(watts)*3600, 2)), "to shed "+b.show(watts, q.Power))
 	}
 }
 
@@ -66,7 +79,8 @@ func (b *builder) chokePart(id, name string) Part {
 		rating += ", " + b.show(b.Control.Henries, q.Inductance)
 	} else if ok && henries > 0 {
 		rating += ", " + q.Figures(henries*1000, 2) + "\u202fmH"
-		why = fmt.Sprintf("brings the form factor to %s at plate amps and a quarter of plate speed", q.Figures(control.ChokedForm, 3))
+		why = fmt.Sprintf("brings the form factor to %s at plate amps and a quarter of plate speed",
+			q.Figures(control.ChokedForm, 3))
 		if b.Motor.DC.Henries == 0 {
 			why += "; less by the armature's own, which is not measured"
 		}
@@ -77,7 +91,8 @@ func (b *builder) chokePart(id, name string) Part {
 func (b *builder) wiring() Wiring {
 	spec, ok := b.Wiring()
 	if !ok {
-		return Wiring{Diagram: wiring.Diagram{Devices: []wiring.Device{}, Wires: []wiring.Wire{}}, Checks: []wiring.Verdict{}}
+		return Wiring{Diagram: wiring.Diagram{Devices: []wiring.Device{}, Wires: []wiring.Wire{}},
+			Checks: []wiring.Verdict{}}
 	}
 	d, checks := wiring.Looked(spec)
 	return Wiring{Diagram: d, Checks: checks, Known: true}

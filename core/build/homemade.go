@@ -34,23 +34,33 @@ func (b *builder) homemade() *Homemade {
 	surge := b.show(surgeShare*amps, q.Current)
 	armature := supply.ArmatureFuse(b.Supply.Code, amps)
 	parts := []Part{
-		b.part("home.bridge", "Bridge rectifier on a heat sink", surge+", "+block, fmt.Sprintf("3 × plate amps for a stall; %g × the line", blockingShare)),
-		b.part("home.module", "Phase-angle module with its trigger", surge+", "+block, "the same; its suppression with it"),
-		b.part("home.freewheel", "Freewheel diode across the motor", surge+", "+block, "carries the current between firings"),
-		b.part("home.ac-choke", "Choke in the line", b.show(b.InputAmps(), q.Current)+", 1 to 3\u202fmH", "keeps its hash off the mains and the radio"),
+		b.part("home.bridge", "Bridge rectifier on a heat sink", surge+", "+block,
+			fmt.Sprintf("3 × plate amps for a stall; %g × the line", blockingShare)),
+		b.part("home.module", "Phase-angle module with its trigger", surge+", "+block,
+			"the same; its suppression with it"),
+		b.part("home.freewheel", "Freewheel diode across the motor", surge+", "+block,
+			"carries the current between firings"),
+		b.part("home.ac-choke", "Choke in the line", b.show(b.InputAmps(), q.Current)+", 1 to 3\u202fmH",
+			"keeps its hash off the mains and the radio"),
 		b.chokePart("home.dc-choke", "Choke in the armature lead"),
-		b.part("home.fuse", "Fuses, line and armature", b.show(b.Circuit().Fuse, q.Current)+" and "+b.show(armature, q.Current)+", quick for the module", "it dies before a slow fuse does"),
-		b.part("home.varistor", "Varistor and snubber", b.show(1.2*line, q.Voltage)+" rms", "across the line and the module"),
-		b.part("home.meter", "Ammeter", "0–"+b.show(1.5*amps, q.Current), "there is nothing else to tell of an overload"),
+		b.part("home.fuse", "Fuses, line and armature", b.show(b.Circuit().Fuse, q.Current)+" and "+b.show(armature,
+			q.Current)+", quick for the module", "it dies before a slow fuse does"),
+		b.part("home.varistor", "Varistor and snubber", b.show(1.2*line, q.Voltage)+" rms",
+			"across the line and the module"),
+		b.part("home.meter", "Ammeter", "0–"+b.show(1.5*amps, q.Current),
+			"there is nothing else to tell of an overload"),
 		b.part("home.knob", "Potentiometer", "as the module asks, insulated shaft", "it may be live: no metal knob"),
 		b.part("home.fan", "Fan or heat sink", b.show(2*amps, q.Power)+" to shed", "about 2 V across what conducts"),
 		b.part("home.box", "Steel box, earthed", "", "everything in it is at line volts"),
 	}
-	bought := []Part{b.part("control", words.Named(b.in.Plan.Control.Name, "Phase-angle drive"), b.show(amps, q.Current)+" or more", "with current limit, ramps, IR compensation and enable")}
+	bought := []Part{b.part("control", words.Named(b.in.Plan.Control.Name, "Phase-angle drive"),
+		b.show(amps, q.Current)+" or more", "with current limit, ramps, IR compensation and enable")}
 	for _, p := range b.take {
 		if p.Name == b.in.Plan.Control.Name {
 			bought = []Part{p}
 		}
 	}
-	return &Homemade{bill(parts), bill(bought), "Default: buy one. A bought drive limits the current, ramps, holds its speed under load and has an enable; built at home it has none of that unless you build it in, and everything in the box is at line volts. Built, each part can be had and mended."}
+	return &Homemade{bill(parts), bill(bought), "Default: buy one. A bought drive limits the current, ramps, holds " +
+		"its speed under load and has an enable; built at home it has none of that unless you build it in, and " +
+		"everything in the box is at line volts. Built, each part can be had and mended."}
 }

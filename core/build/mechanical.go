@@ -43,8 +43,10 @@ func (b *builder) stageWheels(i int, d reduction.DescribedStage, s reduction.Sta
 		for _, step := range d.Steps {
 			driver, driven = append(driver, string(step.Driver)), append(driven, string(step.Driven))
 		}
-		b.need(fmt.Sprintf("cone.%d.driving", i), "Cone pulley"+b.OfStage(i)+", driving", strings.Join(driver, ", "), "or turn it")
-		b.need(fmt.Sprintf("cone.%d.driven", i), "Cone pulley"+b.OfStage(i)+", driven", strings.Join(driven, ", "), "or turn it to fit the belt on every step")
+		b.need(fmt.Sprintf("cone.%d.driving", i), "Cone pulley"+b.OfStage(i)+", driving", strings.Join(driver, ", "),
+			"or turn it")
+		b.need(fmt.Sprintf("cone.%d.driven", i), "Cone pulley"+b.OfStage(i)+", driven", strings.Join(driven, ", "),
+			"or turn it to fit the belt on every step")
 		return
 	}
 	for _, w := range []struct {
@@ -56,7 +58,8 @@ func (b *builder) stageWheels(i int, d reduction.DescribedStage, s reduction.Sta
 			b.fromShelf(item, b.wheelSize(s, w.end, w.text)+", "+b.wheelName(s, w.end)+b.OfStage(i))
 			continue
 		}
-		b.need(fmt.Sprintf("wheel.%d.%s", i, w.end), words.Capital(b.wheelName(s, w.end))+b.OfStage(i), b.wheelSize(s, w.end, w.text), s.Section)
+		b.need(fmt.Sprintf("wheel.%d.%s", i, w.end), words.Capital(b.wheelName(s, w.end))+b.OfStage(i),
+			b.wheelSize(s, w.end, w.text), s.Section)
 	}
 }
 
@@ -123,7 +126,8 @@ func (b *builder) stageBelt(i int, s reduction.Stage, f *shelf.Family) {
 	case s.Belt > 0:
 		rating = b.show(s.Belt, q.Length) + " pitch length"
 	}
-	b.need(fmt.Sprintf("belt.%d", i), words.Capital(belt)+b.OfStage(i), rating, "from the exact length on these centres")
+	b.need(fmt.Sprintf("belt.%d", i), words.Capital(belt)+b.OfStage(i), rating,
+		"from the exact length on these centres")
 }
 
 // fits are what to machine so that wheels go on their shafts and the motor on its bracket.
@@ -141,6 +145,7 @@ func (b *builder) fits() {
 	have, knownMotor := motor.FindFrame(b.Motor.Frame, b.Supply.Hertz)
 	want, knownBracket := motor.FindFrame(b.Machine.Frame, b.Supply.Hertz)
 	if knownMotor && knownBracket && have.Name != want.Name {
-		b.make("plate", fmt.Sprintf("A plate from frame %s to the bracket's %s", have.Name, want.Name), "bolt it on; cut nothing that cannot be put back")
+		b.make("plate", fmt.Sprintf("A plate from frame %s to the bracket's %s", have.Name, want.Name),
+			"bolt it on; cut nothing that cannot be put back")
 	}
 }

@@ -51,19 +51,24 @@ func (p *powerUp) dead() {
 	p.add("unplug", unplug, "volts across what goes to the drive, and across its capacitors", "0\u202fV", false)
 	p.add("clamp", "Motor clamped down, belt off, guard ready, nobody in the plane it turns in.", "", "", false)
 	if mains {
-		p.add("earth", "Earth from the plug's pin to motor, frame and box.", "ohms, leads zeroed", "under 0.5\u202fΩ", false)
+		p.add("earth", "Earth from the plug's pin to motor, frame and box.", "ohms, leads zeroed", "under 0.5\u202fΩ",
+			false)
 	}
 	if mains && !p.NeedsSupplyUnit() {
-		p.add("insulation", "Motor leads off the drive, each against the frame.", "insulation, 500 V tester", "over 1\u202fMΩ", false)
+		p.add("insulation", "Motor leads off the drive, each against the frame.", "insulation, 500 V tester",
+			"over 1\u202fMΩ", false)
 	}
 	if p.Motor.Kind.Family() == motor.DCFamily {
-		p.add("winding", "Across the motor's leads, the shaft turned a little between readings.", "ohms", "about "+p.show(p.Motor.DC.Resistance.Value, q.Resistance), false)
+		p.add("winding", "Across the motor's leads, the shaft turned a little between readings.", "ohms",
+			"about "+p.show(p.Motor.DC.Resistance.Value, q.Resistance), false)
 	}
 	if p.HasKnob() {
-		p.add("knob", "Knob turned right down, its plug off the drive.", "ohms, wiper to low end", "0; rising evenly to 5 or 10\u202fkΩ as it is turned up", false)
+		p.add("knob", "Knob turned right down, its plug off the drive.", "ohms, wiper to low end",
+			"0; rising evenly to 5 or 10\u202fkΩ as it is turned up", false)
 	}
 	if p.Control.Limits() {
-		p.add("enable", "Enable loop, its plug off the drive: closed with start on, open at each of stop and thermal switch.", "continuity", "closed; open as each is opened", false)
+		p.add("enable", "Enable loop, its plug off the drive: closed with start on, open at each of stop and thermal "+
+			"switch.", "continuity", "closed; open as each is opened", false)
 	}
 	p.add("settings", "Settings set and ticked off; trims at their lowest.", "", "", false)
 }
@@ -73,7 +78,8 @@ func (p *powerUp) live() {
 	in := p.Supply.Volts
 	if p.NeedsSupplyUnit() {
 		in = p.Feed.Volts
-		p.add("unit", "Supply unit on by itself, its output off the drive.", "volts and which lead is plus", p.show(in, q.Voltage)+" direct", true)
+		p.add("unit", "Supply unit on by itself, its output off the drive.", "volts and which lead is plus",
+			p.show(in, q.Voltage)+" direct", true)
 	}
 	lamp := "through a lamp in series or a current limit, one hand only"
 	if p.Powered.FixedSpeed() || p.Control.Kind == control.Contactor {
@@ -112,9 +118,11 @@ func (p *powerUp) live() {
 	if len(p.Reduction.Positions) > 0 && len(p.Reduction.Stages) > 0 {
 		at := &p.Reduction.Positions[0]
 		_, high := p.Span(at)
-		p.add("belt", "Plug out. Belt on, guard shut. Supply on, run it "+p.belted(at)+".", "spindle speed", "about "+p.show(math.Min(high, p.TopSpeed), q.Speed), true)
+		p.add("belt", "Plug out. Belt on, guard shut. Supply on, run it "+p.belted(at)+".", "spindle speed",
+			"about "+p.show(math.Min(high, p.TopSpeed), q.Speed), true)
 	}
-	p.add("warm", "Under its own work for half an hour.", "case temperature, amps", "no hotter than the hand bears for some seconds; under "+p.show(p.Motor.Amps.Value, q.Current), true)
+	p.add("warm", "Under its own work for half an hour.", "case temperature, amps",
+		"no hotter than the hand bears for some seconds; under "+p.show(p.Motor.Amps.Value, q.Current), true)
 }
 
 func (p *powerUp) belted(at *reduction.Position) string {
@@ -134,13 +142,15 @@ func (p *powerUp) fixed() {
 	if p.runsAway() {
 		return
 	}
-	p.add("free", "Run it free.", "speed and amps", fmt.Sprintf("%s, under %s", q.SpeedRange(low, high, p.sys), p.show(p.Motor.Amps.Value, q.Current)), true)
+	p.add("free", "Run it free.", "speed and amps", fmt.Sprintf("%s, under %s", q.SpeedRange(low, high, p.sys),
+		p.show(p.Motor.Amps.Value, q.Current)), true)
 }
 
 func (p *powerUp) stepping() {
 	_, high := p.Powered.RotorSpan()
 	p.add("still", "Enabled, no pulses.", "shaft, by hand", "holds; drive and motor no more than warm", true)
-	p.add("slow", "A few steps a second.", "which way it turns, steps in one turn", fmt.Sprintf("the way the machine wants; %g times the microsteps set", p.Motor.Steps.PerTurn), true)
+	p.add("slow", "A few steps a second.", "which way it turns, steps in one turn",
+		fmt.Sprintf("the way the machine wants; %g times the microsteps set", p.Motor.Steps.PerTurn), true)
 	p.add("top", "Faster, by its ramp.", "fastest speed at which it loses none", "under "+p.show(high, q.Speed), true)
 }
 
@@ -157,9 +167,11 @@ func (p *powerUp) adjustable() {
 	if p.Motor.Kind.Family() == motor.DCFamily && p.Control.Kind != control.BrushlessDrive {
 		expect += ", about " + p.show(p.Motor.DC.Ke.Value*slow, q.Voltage)
 	}
-	p.add("slow", words.Capital(command)+" up a little.", "which way it turns, speed, volts on the motor", "the way the machine wants; "+expect+" at a tenth", true)
+	p.add("slow", words.Capital(command)+" up a little.", "which way it turns, speed, volts on the motor",
+		"the way the machine wants; "+expect+" at a tenth", true)
 	if p.runsAway() {
-		p.add("down", words.Capital(command)+" down again, and no further up than that: without its load it runs away.", "", "slows; does not trip", true)
+		p.add("down", words.Capital(command)+" down again, and no further up than that: without its load it runs away.",
+			"", "slows; does not trip", true)
 		return
 	}
 	p.add("top", words.Capital(command)+" right up, the trim crept up.", "speed and amps, free", p.topSpeed(high), true)
@@ -170,29 +182,35 @@ func (p *powerUp) adjustable() {
 func (p *powerUp) dialled() {
 	_, high := p.Powered.RotorSpan()
 	p.add("zero", "Switched on with the dial at nothing.", "motor", "still", true)
-	p.add("slow", "Dial up a little.", "which way it turns, volts and amps on the motor", "the way the machine wants; amps fall as it picks up", true)
+	p.add("slow", "Dial up a little.", "which way it turns, volts and amps on the motor",
+		"the way the machine wants; amps fall as it picks up", true)
 	if p.runsAway() {
 		return
 	}
-	p.add("top", "Dial up until the motor has its plate's volts, and mark it there.", "speed and amps, free", p.topSpeed(high), true)
+	p.add("top", "Dial up until the motor has its plate's volts, and mark it there.", "speed and amps, free",
+		p.topSpeed(high), true)
 }
 
 // onCapacitors are the steps of a fan on its run capacitors.
 func (p *powerUp) onCapacitors() {
 	_, high := p.Powered.RotorSpan()
-	p.add("bump", "On and off at once, on the largest capacitor.", "which way it turns", "the way the machine wants", true)
+	p.add("bump", "On and off at once, on the largest capacitor.", "which way it turns", "the way the machine wants",
+		true)
 	p.add("top", "Run on the largest capacitor.", "speed and amps", p.topSpeed(high), true)
-	p.add("slow", "Each smaller one in turn: off, discharged through a resistor, changed, on.", "speed, and starts of ten", "slower each time; ten starts of ten, warm and cold", true)
+	p.add("slow", "Each smaller one in turn: off, discharged through a resistor, changed, on.",
+		"speed, and starts of ten", "slower each time; ten starts of ten, warm and cold", true)
 }
 
 // resisted are the steps of a motor behind a resistor.
 func (p *powerUp) resisted() {
 	_, high := p.Powered.RotorSpan()
-	p.add("bump", "On and off at once, all of the resistor in.", "which way it turns", "the way the machine wants", true)
+	p.add("bump", "On and off at once, all of the resistor in.", "which way it turns", "the way the machine wants",
+		true)
 	if p.runsAway() {
 		return
 	}
-	p.add("top", "Run it free for a minute.", "speed, volts on the motor, heat of the resistor", "up to "+p.show(high, q.Speed)+" free; slower with every load", true)
+	p.add("top", "Run it free for a minute.", "speed, volts on the motor, heat of the resistor",
+		"up to "+p.show(high, q.Speed)+" free; slower with every load", true)
 }
 
 func (p *powerUp) topSpeed(high float64) string {

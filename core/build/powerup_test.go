@@ -54,7 +54,9 @@ func TestThePowerUpExpectsThePlansOwnFigures(t *testing.T) {
 }
 
 func TestTheDeadChecksComeFirstAndTheOrderHolds(t *testing.T) {
-	for name, in := range map[string]plan.Input{"dc": plantest.Sound(), "inverter": plantest.Inverted(), "switch": plantest.Switched(), "one phase out": plantest.OneOut(), "resistor": plantest.Resisted(), "transformer": plantest.Transformed()} {
+	for name, in := range map[string]plan.Input{"dc": plantest.Sound(), "inverter": plantest.Inverted(),
+		"switch": plantest.Switched(), "one phase out": plantest.OneOut(), "resistor": plantest.Resisted(),
+		"transformer": plantest.Transformed()} {
 		live := false
 		seen := map[string]bool{}
 		for _, s := range built(t, in).PowerUp {
@@ -72,7 +74,9 @@ func TestTheDeadChecksComeFirstAndTheOrderHolds(t *testing.T) {
 // A step only speaks of a knob where there is one.
 func TestEachControlIsStartedByWhatItHas(t *testing.T) {
 	fan := plantest.Switched()
-	fan.Plan.Motor = motor.Described{Name: "Fan", Kind: motor.PermanentSplit, Plate: motor.Plate{Power: "120 W", Speed: "1350 rpm", Volts: "230 V", Amps: "1 A", Hertz: "50 Hz", Capacitor: "8 µF"}}
+	fan.Plan.Motor = motor.Described{Name: "Fan", Kind: motor.PermanentSplit,
+		Plate: motor.Plate{Power: "120 W", Speed: "1350 rpm", Volts: "230 V", Amps: "1 A", Hertz: "50 Hz",
+			Capacitor: "8 µF"}}
 	fan.Plan.Control.Kind, fan.Machine.Kind = control.CapacitorSet, "fan"
 	signal := plantest.Inverted()
 	signal.Plan.Control.Knob = "0-10"
@@ -84,9 +88,11 @@ func TestEachControlIsStartedByWhatItHas(t *testing.T) {
 		says string
 		knob bool
 	}{
-		"phase angle": {plantest.Sound(), "knob right down", true}, "signal": {signal, "speed command right down", false},
-		"transformer": {plantest.Transformed(), "dial at nothing", false}, "resistor": {plantest.Resisted(), "all of the resistor in", false},
-		"fan": {fan, "largest capacitor", false}, "battery": {battery, "Bump it", false},
+		"phase angle": {plantest.Sound(), "knob right down", true}, "signal": {signal, "speed command right down",
+			false},
+		"transformer": {plantest.Transformed(), "dial at nothing", false},
+		"resistor":    {plantest.Resisted(), "all of the resistor in", false},
+		"fan":         {fan, "largest capacitor", false}, "battery": {battery, "Bump it", false},
 	} {
 		said := ""
 		for _, s := range built(t, c.in).PowerUp {
@@ -99,9 +105,12 @@ func TestEachControlIsStartedByWhatItHas(t *testing.T) {
 
 // A motor with its field in series is never run up bare.
 func TestASeriesMotorIsNotRunUpWithoutItsLoad(t *testing.T) {
-	for _, kind := range []control.Kind{control.PhaseAngle, control.Contactor, control.VariableTransformer, control.SeriesResistor} {
+	for _, kind := range []control.Kind{control.PhaseAngle, control.Contactor, control.VariableTransformer,
+		control.SeriesResistor} {
 		in := plantest.Resisted()
-		in.Plan.Motor = motor.Described{Name: "Washer", Kind: motor.Universal, Plate: motor.Plate{Power: "600 W", Speed: "14000 rpm", Volts: "230 V", Amps: "4.5 A", Hertz: "50 Hz"}}
+		in.Plan.Motor = motor.Described{Name: "Washer", Kind: motor.Universal,
+			Plate: motor.Plate{Power: "600 W", Speed: "14000 rpm", Volts: "230 V", Amps: "4.5 A",
+				Hertz: "50 Hz"}}
 		in.Plan.Control.Kind = kind
 		in.Plan.Control.Volts, in.Plan.Control.Amps = "230 V", "8 A"
 		b := built(t, in)
@@ -117,7 +126,8 @@ func TestASeriesMotorIsNotRunUpWithoutItsLoad(t *testing.T) {
 func TestAFanOnFewerVoltsIsTriedOut(t *testing.T) {
 	in := plantest.Switched()
 	in.Plan.Motor.Kind = motor.ShadedPole
-	in.Plan.Control = control.Described{Kind: control.VariableTransformer, Amps: "4 A", Fused: true, Enclosed: true, NoVolt: true}
+	in.Plan.Control = control.Described{Kind: control.VariableTransformer, Amps: "4 A", Fused: true, Enclosed: true,
+		NoVolt: true}
 	in.Machine.Kind = "fan"
 	a := assesstest.Of(t, in)
 	require.NotNil(t, assesstest.Finding(a, "control.by-trial"))

@@ -2,7 +2,6 @@ package build_test
 
 import (
 	"encoding/json"
-	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -11,7 +10,7 @@ import (
 
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/build"
-	"jiriki/core/line"
+	"jiriki/core/control"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
 	"jiriki/core/rank"
@@ -22,8 +21,8 @@ func TestAnyPlanIsBuilt(t *testing.T) {
 	wired := 0
 	rapid.Check(t, func(t *rapid.T) {
 		in := plantest.AnyInput(t)
-		if drives := slices.Concat(line.Drives(in.Plan.Motor.Kind), line.AlsoDrive(in.Plan.Motor.Kind)); len(drives) > 0 {
-			in.Plan.Control.Kind = plantest.OneOf(t, "suited", drives...)
+		if matches := in.Plan.Motor.Kind.Profile().Controls; len(matches) > 0 {
+			in.Plan.Control.Kind = control.Kind(plantest.OneOf(t, "suited", matches...).Control)
 		}
 		b, err := build.Plan(in)
 		tried, errTried := rank.Controls(in)

@@ -123,7 +123,9 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Kind:    Kind(r.Choice("kind", string(d.Kind), "", kindWords...)),
 		Vector:  r.Choice("mode", d.Mode, "vf", "vf", "vector") == "vector",
 		Reverse: r.Choice("reverse", d.Reverse, "none", "none", "switch", "drive"),
-		Knob:    r.Choice("knob", d.Knob, "pot", "pot", "0-5", "0-10", "4-20", "pwm", "panel"), Momentary: r.Choice("command", d.Command, "latching", "latching", "momentary") == "momentary",
+		Knob:    r.Choice("knob", d.Knob, "pot", "pot", "0-5", "0-10", "4-20", "pwm", "panel"),
+		Momentary: r.Choice("command", d.Command, "latching", "latching",
+			"momentary") == "momentary",
 		Lamp: d.Lamp, Fan: d.Fan,
 		Choke: d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
 	}

@@ -19,8 +19,9 @@ type Profile struct {
 }
 
 const (
-	inverterNeedsMains = "This inverter makes its volts from the mains; a battery has too few. A direct-current motor with a PWM drive suits."
-	needsAlternating   = "This motor needs alternating current or a drive of its own; a battery alone gives neither."
+	inverterNeedsMains = "This inverter makes its volts from the mains; a battery has too few. A direct-current " +
+		"motor with a PWM drive suits."
+	needsAlternating = "This motor needs alternating current or a drive of its own; a battery alone gives neither."
 )
 
 // profiles in the order they are offered.
@@ -28,9 +29,10 @@ var profiles = []Profile{
 	{
 		Kind: PhaseAngle, Name: "Phase-angle drive", Choice: "Phase-angle drive", Terminals: "dc-drive",
 		SetsVolts: true, Direct: true, Adjusts: true, Converts: true, Limits: true,
-		Holds:   "stays within 2 % by armature volts, 1 % by a tachometer",
-		gives:   "A phase-angle drive puts out cut mains, rectified or not.",
-		battery: "A thyristor only lets go when the current crosses zero; from a battery it never does. A PWM drive suits.",
+		Holds: "stays within 2 % by armature volts, 1 % by a tachometer",
+		gives: "A phase-angle drive puts out cut mains, rectified or not.",
+		battery: "A thyristor only lets go when the current crosses zero; from a battery it never does. A PWM drive " +
+			"suits.",
 	},
 	{
 		Kind: Chopper, Name: "PWM drive", Choice: "PWM drive", Terminals: "dc-drive",
@@ -71,15 +73,17 @@ var profiles = []Profile{
 		battery: needsAlternating,
 	},
 	{
-		Kind: SinglePhaseInverter, Name: "Single-phase inverter", Choice: "Inverter, one phase out", Terminals: "inverter-1",
+		Kind: SinglePhaseInverter, Name: "Single-phase inverter", Choice: "Inverter, one phase out",
+		Terminals: "inverter-1",
 		SetsHertz: true, Adjusts: true, Converts: true, Limits: true,
 		Holds:   "sags by its slip, 3 to 8 %",
 		gives:   "A single-phase-output inverter puts out one phase at any hertz.",
 		battery: inverterNeedsMains,
 	},
 	{
-		Kind: VariableTransformer, Name: "Variable transformer", Choice: "Variable transformer", Terminals: "transformer",
-		Direct: true, Adjusts: true, Converts: true,
+		Kind: VariableTransformer, Name: "Variable transformer", Choice: "Variable transformer",
+		Terminals: "transformer",
+		Direct:    true, Adjusts: true, Converts: true,
 		Holds:   "sags by I·R, a tenth or more",
 		gives:   "A variable transformer gives fewer volts at the same hertz.",
 		battery: "A transformer passes no direct current: from a battery it is a short circuit. A PWM drive suits.",

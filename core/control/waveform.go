@@ -1,6 +1,10 @@
 package control
 
-import "math"
+import (
+	"math"
+
+	"jiriki/core/numeric"
+)
 
 // Wave is the current a phase-angle bridge puts through an armature, steady from one half cycle to
 // the next.
@@ -88,12 +92,13 @@ func (b *bridge) wave(continuous bool) Wave {
 	case !continuous:
 		stop = b.end(freely, math.Pi, next)
 	}
-	fed1, fed2 := simpson(b.fed, b.from, crossing)
+	fed1, fed2 := sums(b.fed, b.from, crossing)
 	free1, free2 := 0.0, 0.0
 	if stop > crossing {
-		free1, free2 = simpson(freely, crossing, stop)
+		free1, free2 = sums(freely, crossing, stop)
 	}
-	w := Wave{Average: (fed1 + free1) / math.Pi, RMS: math.Sqrt((fed2 + free2) / math.Pi), FormFactor: 1, Continuous: continuous}
+	w := Wave{Average: (fed1 + free1) / math.Pi, RMS: math.Sqrt((fed2 + free2) / math.Pi), FormFactor: 1,
+		Continuous: continuous}
 	if w.Average > 0 {
 		w.FormFactor = w.RMS / w.Average
 	}
@@ -102,32 +107,14 @@ func (b *bridge) wave(continuous bool) Wave {
 
 // end is where a falling current reaches zero between two angles.
 func (b *bridge) end(current func(float64) float64, low, high float64) float64 {
-	for range 50 {
-		if middle := (low + high) / 2; current(middle) > 0 {
-			low = middle
-		} else {
-			high = middle
-		}
-	}
-	return (low + high) / 2
+	return numeric.Last(low, high, 1e-12, func(angle float64) bool { return current(angle) > 0 })
 }
 
-// simpson sums a current and its square over an angle.
-func simpson(current func(float64) float64, from, to float64) (sum, square float64) {
-	const n = 64
-	h := (to - from) / n
-	for i := range n + 1 {
-		weight := 2.0
-		switch {
-		case i == 0 || i == n:
-			weight = 1
-		case i%2 == 1:
-			weight = 4
-		}
-		v := math.Max(current(from+float64(i)*h), 0)
-		sum, square = sum+weight*v, square+weight*v*v
-	}
-	return sum * h / 3, square * h / 3
+// sums are the integrals of a current and of its square over an angle.
+func sums(current func(float64) float64, from, to float64) (sum, square float64) {
+	positive := func(angle float64) float64 { return math.Max(current(angle), 0) }
+	return numeric.Integral(from, to, positive),
+		numeric.Integral(from, to, func(angle float64) float64 { return positive(angle) * positive(angle) })
 }
 
 // FiringFor returns the firing angle (rad) at which the bridge's current averages so many amps, and
@@ -136,16 +123,10 @@ func FiringFor(amps, line, hertz, emf, r, l float64) (alpha float64, w Wave, ok 
 	if w = Bridge(line, hertz, 0, emf, r, l); w.Average < amps {
 		return 0, w, false
 	}
-	low, high := 0.0, math.Pi
-	for range 40 {
-		alpha = (low + high) / 2
-		if w = Bridge(line, hertz, alpha, emf, r, l); w.Average > amps {
-			low = alpha
-		} else {
-			high = alpha
-		}
-	}
-	return alpha, w, true
+	alpha = numeric.Last(0, math.Pi, 1e-11, func(alpha float64) bool {
+		return Bridge(line, hertz, alpha, emf, r, l).Average > amps
+	})
+	return alpha, Bridge(line, hertz, alpha, emf, r, l), true
 }
 
 // mostHenries bounds what InductanceFor looks at: far past any choke one could lift.
@@ -162,13 +143,5 @@ func InductanceFor(formFactor, amps, line, hertz, emf, r float64) (henries float
 	if !smooth(mostHenries) {
 		return 0, false
 	}
-	low, high := 0.0, float64(mostHenries)
-	for range 40 {
-		if henries = (low + high) / 2; smooth(henries) {
-			high = henries
-		} else {
-			low = henries
-		}
-	}
-	return high, true
+	return numeric.Last(0, mostHenries, 1e-9, func(l float64) bool { return !smooth(l) }), true
 }

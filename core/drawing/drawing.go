@@ -60,7 +60,8 @@ type Step struct {
 
 // Of is the drawing of a plan, as far as it is known.
 func Of(t *line.Model) Drawing {
-	d := Drawing{Phases: 1, Control: t.Control.Kind, Tool: t.Machine.Kind, ToolMM: q.Rounded(t.Machine.Diameter * 1000), Stages: []Stage{}, SpeedsTop: []float64{}}
+	d := Drawing{Phases: 1, Control: t.Control.Kind, Tool: t.Machine.Kind, ToolMM: q.Rounded(t.Machine.Diameter * 1000),
+		Stages: []Stage{}, SpeedsTop: []float64{}}
 	switch {
 	case t.Supply.Three:
 		d.Phases = 3
@@ -85,7 +86,9 @@ func Of(t *line.Model) Drawing {
 // its torque, so a fixed shape goes with its cube root [common practice].
 func motorDrawing(t *line.Model) Motor {
 	m := t.Motor
-	d := Motor{Kind: string(m.Kind), Family: string(m.Kind.Family()), Gearbox: m.Gear.Sort, Clutch: m.Clutch.Fitted, Diameter: m.Body.Diameter * 1000, Length: m.Body.Length * 1000, Shaft: m.Body.Shaft * 1000}
+	d := Motor{Kind: string(m.Kind), Family: string(m.Kind.Family()), Gearbox: m.Gear.Sort, Clutch: m.Clutch.Fitted,
+		Diameter: m.Body.Diameter * 1000, Length: m.Body.Length * 1000,
+		Shaft: m.Body.Shaft * 1000}
 	guess := 100.0
 	if m.Torque.OK() && m.Torque.Value > 0 {
 		guess = math.Min(math.Max(85*math.Cbrt(m.Torque.Value), 40), 400)
@@ -104,7 +107,9 @@ func motorDrawing(t *line.Model) Motor {
 }
 
 func stageDrawing(t *line.Model, i int, s reduction.Stage) Stage {
-	d := Stage{Kind: s.Kind, Section: s.Section, Steps: []Step{}, Centre: q.Rounded(s.Centre * 1000), CentreKnown: s.Centre > 0, Belt: q.Rounded(s.Belt * 1000), Guarded: s.Guarded,
+	d := Stage{Kind: s.Kind, Section: s.Section, Steps: []Step{}, Centre: q.Rounded(s.Centre * 1000),
+		CentreKnown: s.Centre > 0, Belt: q.Rounded(s.Belt * 1000),
+		Guarded:   s.Guarded,
 		Direction: q.Rounded(s.Direction * 180 / math.Pi), Meshed: s.Meshed(), Bypass: s.Bypass}
 	largest := 0.0
 	for _, step := range s.Steps {

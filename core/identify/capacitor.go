@@ -28,8 +28,12 @@ type CapacitorCheck struct {
 func Capacitor(c CapacitorCheck) ([]f.Finding, error) {
 	r := q.NewReader("")
 	size := q.Range{Min: 1e-8, Max: 0.01}
-	marked, measured := r.Read("marked", c.Marked, q.Capacitance, size), r.Read("measured", c.Measured, q.Capacitance, q.Range{Min: 0, Max: size.Max})
-	volts, line := r.Read("volts", c.Volts, q.Voltage, q.Range{Min: 10, Max: 2000}), r.Read("line", c.Line, q.Voltage, q.Range{Min: 50, Max: 690})
+	marked, measured := r.Read("marked", c.Marked, q.Capacitance, size),
+		r.Read("measured", c.Measured, q.Capacitance, q.Range{Min: 0,
+			Max: size.Max})
+	volts, line := r.Read("volts", c.Volts, q.Voltage, q.Range{Min: 10, Max: 2000}),
+		r.Read("line", c.Line, q.Voltage, q.Range{Min: 50,
+			Max: 690})
 	use := r.Choice("use", c.Use, "", "start", "run")
 	made := r.Choice("made", c.Made, "", "electrolytic", "film")
 	rest, clicks := r.Choice("atRest", c.AtRest, "", "closed", "open"), r.Choice("clicks", c.Clicks, "", "yes", "no")
@@ -40,9 +44,12 @@ func Capacitor(c CapacitorCheck) ([]f.Finding, error) {
 	say := func(id f.ID, level f.Level, title, detail string) {
 		out = append(out, f.Finding{ID: id, Level: level, Station: f.Motor, Title: title, Detail: detail})
 	}
-	say(f.CapacitorDischarge, f.Caution, "Discharge it first", "Unplug, then a resistor of some kilohms across it for some seconds, insulated, before meter or finger. Measure that it is gone.")
+	say(f.CapacitorDischarge, f.Caution, "Discharge it first",
+		"Unplug, then a resistor of some kilohms across it for some seconds, insulated, before meter or finger. "+
+			"Measure that it is gone.")
 	if c.Bulged {
-		say(f.CapacitorBulged, f.Stop, "Do not use it again", "Bulged, cracked or leaking it can burst. Replace it whatever it reads.")
+		say(f.CapacitorBulged, f.Stop, "Do not use it again",
+			"Bulged, cracked or leaking it can burst. Replace it whatever it reads.")
 	}
 	if marked.Known && measured.Known {
 		share := measured.SI / marked.SI
@@ -52,18 +59,25 @@ func Capacitor(c CapacitorCheck) ([]f.Finding, error) {
 		}
 		switch {
 		case share < least:
-			say(f.CapacitorWeak, f.Caution, fmt.Sprintf("Weak: %s of its mark", q.Percent(share)), "The motor starts slowly or hums. Replace it with the same microfarads and at least the same volts.")
+			say(f.CapacitorWeak, f.Caution, fmt.Sprintf("Weak: %s of its mark", q.Percent(share)),
+				"The motor starts slowly or hums. Replace it with the same microfarads and at least the same volts.")
 		case share > most:
-			say(f.CapacitorOdd, f.Caution, fmt.Sprintf("Reads %s of its mark", q.Percent(share)), "Leaky, or not the capacitor marked. Replace it.")
+			say(f.CapacitorOdd, f.Caution, fmt.Sprintf("Reads %s of its mark", q.Percent(share)),
+				"Leaky, or not the capacitor marked. Replace it.")
 		default:
-			say(f.CapacitorSound, f.Good, "Holds what it is marked for", fmt.Sprintf("%s against %s marked.", q.Show(measured.SI, q.Capacitance, q.Metric), q.Show(marked.SI, q.Capacitance, q.Metric)))
+			say(f.CapacitorSound, f.Good, "Holds what it is marked for",
+				fmt.Sprintf("%s against %s marked.", q.Show(measured.SI, q.Capacitance, q.Metric),
+					q.Show(marked.SI, q.Capacitance, q.Metric)))
 		}
 	}
 	if use == "run" && made == "electrolytic" {
-		say(f.CapacitorElectrolytic, f.Stop, "An electrolytic must not stay in circuit", "It boils and bursts within minutes. A run capacitor is a film or oil type.")
+		say(f.CapacitorElectrolytic, f.Stop, "An electrolytic must not stay in circuit",
+			"It boils and bursts within minutes. A run capacitor is a film or oil type.")
 	}
 	if use == "run" && volts.Known && line.Known && volts.SI < 1.8*line.SI {
-		say(f.CapacitorVolts, f.Stop, "Marked for too few volts", fmt.Sprintf("A run capacitor sees about twice the line: %s AC or more on %s.", q.Show(math.Ceil(1.8*line.SI/10)*10, q.Voltage, q.Metric), q.Show(line.SI, q.Voltage, q.Metric)))
+		say(f.CapacitorVolts, f.Stop, "Marked for too few volts",
+			fmt.Sprintf("A run capacitor sees about twice the line: %s AC or more on %s.",
+				q.Show(math.Ceil(1.8*line.SI/10)*10, q.Voltage, q.Metric), q.Show(line.SI, q.Voltage, q.Metric)))
 	}
 	switchFindings(rest, clicks, say)
 	return out, nil
@@ -72,9 +86,12 @@ func Capacitor(c CapacitorCheck) ([]f.Finding, error) {
 func switchFindings(rest, clicks string, say func(id f.ID, level f.Level, title, detail string)) {
 	switch {
 	case rest == "open":
-		say(f.CapacitorSwitchOpen, f.Caution, "Start switch open at rest", "Then it hums and will not start. Clean its contacts, free its weights; blow out the dust.")
+		say(f.CapacitorSwitchOpen, f.Caution, "Start switch open at rest",
+			"Then it hums and will not start. Clean its contacts, free its weights; blow out the dust.")
 	case rest == "closed" && clicks == "no":
-		say(f.CapacitorSwitchStuck, f.Stop, "Start switch may not open", "Closed at rest and no click: left in, the start winding burns and the capacitor bursts. Free the weights and watch that it opens before it runs loaded.")
+		say(f.CapacitorSwitchStuck, f.Stop, "Start switch may not open",
+			"Closed at rest and no click: left in, the start winding burns and the capacitor bursts. Free the "+
+				"weights and watch that it opens before it runs loaded.")
 	case rest == "closed" && clicks == "yes":
 		say(f.CapacitorSwitchSound, f.Good, "Start switch works", "Closed at rest and clicks as it slows.")
 	}

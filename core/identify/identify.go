@@ -64,7 +64,8 @@ func Judge(in Input) (Opinion, error) {
 	for i, s := range in.Seen {
 		clue, answer, ok := find(s)
 		if !ok || asked[s.Clue] {
-			r.Refuse(fmt.Sprintf("seen[%d]", i), s.Clue+" "+s.Answer, "not a clue and answer that can be taken, or asked twice")
+			r.Refuse(fmt.Sprintf("seen[%d]", i), s.Clue+" "+s.Answer,
+				"not a clue and answer that can be taken, or asked twice")
 			continue
 		}
 		asked[s.Clue] = true

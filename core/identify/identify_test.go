@@ -20,72 +20,162 @@ var described = []struct {
 	what string
 	seen string
 }{
-	{motor.PermanentMagnetDC, "walking machine, plate whole", "plate=dc brushes=yes stator=magnets capacitors=none click=no shorted=stiffer detents=smooth leads=two thin=pair ohms=jumps speed=any rotor=commutator"},
-	{motor.PermanentMagnetDC, "walking machine, no plate, vents too small to look in", "brushes=yes capacitors=none click=no shorted=stiffer detents=smooth leads=two thin=none speed=any"},
-	{motor.PermanentMagnetDC, "scooter motor with its brake's thin pair", "plate=dc brushes=yes stator=magnets capacitors=none shorted=stiffer detents=few leads=two thin=pair ohms=steady speed=any rotor=commutator"},
-	{motor.PermanentMagnetDC, "wiper motor, three leads", "plate=dc brushes=yes capacitors=none click=no shorted=stiffer leads=three thin=none ohms=jumps rotor=commutator"},
-	{motor.PermanentMagnetDC, "floor scrubber, plate says mains", "plate=one brushes=yes stator=magnets capacitors=none click=no shorted=stiffer detents=smooth leads=two thin=none ohms=jumps speed=any rotor=commutator"},
-	{motor.PermanentMagnetDC, "cordless drill motor with a small suppressor capacitor", "plate=dc brushes=yes stator=magnets capacitors=run shorted=stiffer detents=few leads=two thin=none ohms=steady speed=howl rotor=commutator"},
-	{motor.PermanentMagnetDC, "winch motor, sealed", "plate=dc capacitors=none click=no shorted=stiffer detents=smooth leads=two thin=none ohms=jumps"},
-	{motor.PermanentMagnetDC, "wire feeder, worm in the way of turning it", "plate=dc brushes=yes capacitors=none click=no leads=two thin=none speed=any rotor=commutator"},
-	{motor.PermanentMagnetDC, "window winder", "plate=dc brushes=yes stator=magnets capacitors=none shorted=stiffer leads=two thin=five ohms=jumps speed=any"},
-	{motor.WoundDC, "old lathe drive", "plate=dc brushes=yes stator=coils capacitors=none click=no shorted=same detents=smooth leads=four thin=none ohms=pairs speed=any rotor=commutator"},
-	{motor.WoundDC, "lift generator, plate worn", "brushes=yes stator=coils capacitors=none shorted=same detents=smooth leads=four thin=none ohms=pairs rotor=commutator"},
-	{motor.WoundDC, "golf cart motor", "plate=dc brushes=yes stator=coils capacitors=none shorted=same leads=four ohms=jumps speed=any rotor=commutator"},
-	{motor.Universal, "washing machine, tachometer on its tail", "plate=acdc brushes=yes stator=coils capacitors=none click=no shorted=same detents=smooth leads=four thin=pair ohms=jumps speed=howl rotor=commutator"},
-	{motor.Universal, "vacuum cleaner", "plate=one brushes=yes stator=coils capacitors=none click=no shorted=same detents=smooth leads=two thin=none ohms=jumps speed=howl rotor=commutator"},
-	{motor.Universal, "hand drill with its suppressor", "plate=acdc brushes=yes stator=coils capacitors=run shorted=same leads=two thin=none ohms=jumps speed=howl rotor=commutator"},
-	{motor.Universal, "kitchen mixer, plate gone", "brushes=yes stator=coils capacitors=none shorted=same detents=smooth leads=many ohms=jumps speed=howl"},
-	{motor.Universal, "sewing machine, small and closed", "plate=acdc brushes=yes capacitors=none click=no shorted=same detents=smooth leads=two thin=none ohms=steady speed=any"},
-	{motor.Universal, "blender, seen through the vents only", "plate=one stator=coils capacitors=none leads=two speed=howl rotor=commutator"},
-	{motor.Universal, "router base motor", "brushes=yes stator=coils capacitors=run click=no shorted=same detents=smooth leads=two thin=none speed=howl rotor=commutator"},
-	{motor.ThreePhase, "conveyor", "plate=three brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=three thin=none ohms=alike speed=mains rotor=cage"},
-	{motor.ThreePhase, "six leads out, plate painted over", "brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=four thin=none ohms=pairs speed=mains rotor=cage"},
-	{motor.ThreePhase, "pump with thermistors", "plate=three brushes=no capacitors=none shorted=same detents=smooth leads=three thin=pair ohms=alike speed=mains"},
-	{motor.ThreePhase, "nine leads, two voltages", "plate=three brushes=no capacitors=none click=no shorted=same leads=many thin=none ohms=pairs rotor=cage"},
-	{motor.ThreePhase, "washing-machine drum on its own inverter", "plate=three brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=three thin=five ohms=alike speed=any rotor=cage"},
-	{motor.ThreePhase, "closed motor, plate scratched to the volts", "plate=three brushes=no capacitors=none shorted=same detents=smooth leads=three ohms=alike"},
-	{motor.ThreePhase, "scrapyard, nothing to read", "brushes=no capacitors=none click=no shorted=same detents=smooth leads=three thin=none ohms=alike"},
-	{motor.SplitPhase, "tumble dryer", "plate=one brushes=no stator=coils capacitors=none click=yes shorted=same detents=smooth leads=four thin=none ohms=pairs speed=mains rotor=cage"},
-	{motor.SplitPhase, "bench grinder, start switch outside", "plate=one brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=three thin=none ohms=sum speed=mains rotor=cage"},
-	{motor.SplitPhase, "old washing machine, plate gone", "brushes=no stator=coils capacitors=none click=yes shorted=same detents=smooth leads=three ohms=sum speed=mains"},
-	{motor.SplitPhase, "small saw, two leads only", "plate=one brushes=no capacitors=none click=yes shorted=same detents=smooth leads=two ohms=steady speed=mains rotor=cage"},
-	{motor.SplitPhase, "mangle, closed", "plate=one brushes=no capacitors=none click=yes shorted=same leads=four ohms=pairs"},
-	{motor.SplitPhase, "oil burner", "plate=one brushes=no stator=coils capacitors=none click=yes shorted=same detents=smooth leads=two thin=none ohms=steady speed=mains rotor=cage"},
-	{motor.CapacitorStart, "compressor", "plate=one brushes=no stator=coils capacitors=start click=yes shorted=same detents=smooth leads=two thin=none ohms=steady speed=mains rotor=cage"},
-	{motor.CapacitorStart, "table saw, four leads", "plate=one brushes=no capacitors=start click=yes shorted=same detents=smooth leads=four thin=none ohms=pairs speed=mains"},
-	{motor.CapacitorStart, "grain dryer, plate rusted", "brushes=no stator=coils capacitors=start click=yes shorted=same leads=three ohms=sum speed=mains rotor=cage"},
-	{motor.CapacitorStart, "bench saw, cannot be spun by hand", "plate=one brushes=no capacitors=start leads=four thin=none ohms=pairs speed=mains rotor=cage"},
-	{motor.CapacitorStart, "capacitor not told apart by its owner", "plate=one brushes=no click=yes shorted=same detents=smooth leads=four thin=none ohms=pairs speed=mains capacitors=start"},
-	{motor.CapacitorStart, "pump with a thermal pair", "plate=one brushes=no stator=coils capacitors=start click=yes shorted=same detents=smooth leads=two thin=pair ohms=steady speed=mains rotor=cage"},
-	{motor.CapacitorRun, "pool pump", "plate=one brushes=no stator=coils capacitors=two click=yes shorted=same detents=smooth leads=two thin=none ohms=steady speed=mains rotor=cage"},
-	{motor.CapacitorRun, "large table saw", "plate=one brushes=no capacitors=two click=yes shorted=same leads=four thin=none ohms=pairs speed=mains"},
-	{motor.CapacitorRun, "compressor with a relay for a switch", "plate=one brushes=no capacitors=two click=no shorted=same detents=smooth leads=three thin=none ohms=sum speed=mains rotor=cage"},
-	{motor.CapacitorRun, "planer, plate unread", "brushes=no stator=coils capacitors=two click=yes shorted=same leads=two speed=mains"},
-	{motor.PermanentSplit, "ceiling fan", "plate=one brushes=no stator=outside capacitors=run click=no shorted=same detents=smooth leads=three thin=none ohms=sum speed=mains rotor=cage"},
-	{motor.PermanentSplit, "furnace blower, several speeds", "plate=one brushes=no stator=coils capacitors=run click=no shorted=same detents=smooth leads=many thin=none ohms=sum speed=mains rotor=cage"},
-	{motor.PermanentSplit, "garage door", "plate=one brushes=no capacitors=run click=no shorted=same leads=three ohms=alike speed=mains rotor=cage"},
-	{motor.PermanentSplit, "top-loading washer", "plate=one brushes=no stator=coils capacitors=run click=no shorted=same detents=smooth leads=three thin=pair ohms=sum speed=mains"},
-	{motor.PermanentSplit, "extractor, capacitor lost", "plate=one brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=three thin=none ohms=sum speed=mains rotor=cage"},
-	{motor.PermanentSplit, "pump, potted in resin", "plate=one capacitors=run click=no shorted=same leads=three ohms=sum"},
-	{motor.ShadedPole, "microwave fan", "plate=one brushes=no stator=bands capacitors=none click=no shorted=same detents=smooth leads=two thin=none ohms=steady speed=mains rotor=cage"},
-	{motor.ShadedPole, "record player", "plate=one brushes=no stator=bands capacitors=none shorted=same detents=smooth leads=two ohms=steady"},
-	{motor.ShadedPole, "bathroom fan, closed", "plate=one brushes=no capacitors=none click=no shorted=same detents=smooth leads=two thin=none ohms=steady speed=mains"},
-	{motor.ShadedPole, "fan with three speeds", "plate=one brushes=no stator=bands capacitors=none click=no shorted=same leads=four ohms=steady speed=mains rotor=cage"},
-	{motor.TwoSpeed, "washing machine, wash and spin", "plate=one brushes=no stator=coils capacitors=run click=no shorted=same detents=smooth leads=many thin=none ohms=pairs speed=mains rotor=cage"},
-	{motor.TwoSpeed, "pool pump with a two-speed switch", "plate=one brushes=no stator=coils capacitors=none click=yes shorted=same leads=many ohms=pairs speed=mains"},
-	{motor.TwoSpeed, "top-loader", "plate=one brushes=no stator=coils capacitors=none click=yes shorted=same detents=smooth leads=many thin=none ohms=pairs speed=mains rotor=cage"},
-	{motor.Brushless, "direct-drive washer", "plate=dc brushes=no stator=outside capacitors=none click=no shorted=stiffer detents=few leads=three thin=five ohms=alike speed=any rotor=magnet"},
-	{motor.Brushless, "e-bike hub", "plate=dc brushes=no stator=outside capacitors=none shorted=stiffer detents=few leads=three thin=five ohms=alike speed=any rotor=magnet"},
-	{motor.Brushless, "model aircraft outrunner", "brushes=no stator=outside capacitors=none click=no shorted=stiffer detents=few leads=three thin=none ohms=alike speed=any rotor=magnet"},
-	{motor.Brushless, "garden trimmer, inside running", "plate=dc brushes=no stator=coils capacitors=none shorted=stiffer detents=few leads=three thin=none ohms=alike rotor=magnet"},
-	{motor.Brushless, "cordless mower, plate gone", "brushes=no capacitors=none click=no shorted=stiffer detents=few leads=three ohms=alike speed=any"},
-	{motor.Stepper, "plotter", "plate=step brushes=no stator=teeth capacitors=none click=no shorted=stiffer detents=many leads=four thin=none ohms=pairs speed=any"},
-	{motor.Stepper, "printer, no plate", "brushes=no capacitors=none shorted=stiffer detents=many leads=four ohms=pairs speed=any"},
-	{motor.Stepper, "disk drive, eight leads", "plate=step brushes=no capacitors=none shorted=stiffer detents=many leads=many ohms=pairs"},
-	{motor.Stepper, "scanner, volts on its plate", "plate=dc brushes=no stator=teeth capacitors=none detents=many leads=four ohms=pairs speed=any rotor=magnet"},
-	{motor.Servo, "milling machine axis", "plate=three brushes=no stator=coils capacitors=none shorted=stiffer detents=few leads=three thin=five ohms=alike speed=any rotor=magnet"},
-	{motor.Servo, "robot joint", "plate=step brushes=no stator=coils capacitors=none click=no shorted=stiffer detents=smooth leads=three thin=five ohms=alike speed=any rotor=magnet"},
+	{motor.PermanentMagnetDC, "walking machine, plate whole",
+		"plate=dc brushes=yes stator=magnets capacitors=none click=no shorted=stiffer detents=smooth leads=two " +
+			"thin=pair ohms=jumps speed=any rotor=commutator"},
+	{motor.PermanentMagnetDC, "walking machine, no plate, vents too small to look in",
+		"brushes=yes capacitors=none click=no shorted=stiffer detents=smooth leads=two thin=none speed=any"},
+	{motor.PermanentMagnetDC, "scooter motor with its brake's thin pair",
+		"plate=dc brushes=yes stator=magnets capacitors=none shorted=stiffer detents=few leads=two thin=pair " +
+			"ohms=steady speed=any rotor=commutator"},
+	{motor.PermanentMagnetDC, "wiper motor, three leads",
+		"plate=dc brushes=yes capacitors=none click=no shorted=stiffer leads=three thin=none " +
+			"ohms=jumps rotor=commutator"},
+	{motor.PermanentMagnetDC, "floor scrubber, plate says mains",
+		"plate=one brushes=yes stator=magnets capacitors=none click=no shorted=stiffer detents=smooth leads=two " +
+			"thin=none ohms=jumps speed=any rotor=commutator"},
+	{motor.PermanentMagnetDC, "cordless drill motor with a small suppressor capacitor",
+		"plate=dc brushes=yes stator=magnets capacitors=run shorted=stiffer detents=few leads=two thin=none " +
+			"ohms=steady speed=howl rotor=commutator"},
+	{motor.PermanentMagnetDC, "winch motor, sealed",
+		"plate=dc capacitors=none click=no shorted=stiffer detents=smooth leads=two thin=none ohms=jumps"},
+	{motor.PermanentMagnetDC, "wire feeder, worm in the way of turning it",
+		"plate=dc brushes=yes capacitors=none click=no leads=two thin=none speed=any rotor=commutator"},
+	{motor.PermanentMagnetDC, "window winder", "plate=dc brushes=yes stator=magnets capacitors=none shorted=stiffer " +
+		"leads=two thin=five ohms=jumps speed=any"},
+	{motor.WoundDC, "old lathe drive", "plate=dc brushes=yes stator=coils capacitors=none click=no shorted=same " +
+		"detents=smooth leads=four thin=none ohms=pairs speed=any rotor=commutator"},
+	{motor.WoundDC, "lift generator, plate worn",
+		"brushes=yes stator=coils capacitors=none shorted=same detents=smooth leads=four thin=none ohms=pairs " +
+			"rotor=commutator"},
+	{motor.WoundDC, "golf cart motor", "plate=dc brushes=yes stator=coils capacitors=none shorted=same leads=four " +
+		"ohms=jumps speed=any rotor=commutator"},
+	{motor.Universal, "washing machine, tachometer on its tail",
+		"plate=acdc brushes=yes stator=coils capacitors=none click=no shorted=same detents=smooth leads=four " +
+			"thin=pair ohms=jumps speed=howl rotor=commutator"},
+	{motor.Universal, "vacuum cleaner", "plate=one brushes=yes stator=coils capacitors=none click=no shorted=same " +
+		"detents=smooth leads=two thin=none ohms=jumps speed=howl rotor=commutator"},
+	{motor.Universal, "hand drill with its suppressor",
+		"plate=acdc brushes=yes stator=coils capacitors=run shorted=same leads=two thin=none ohms=jumps speed=howl " +
+			"rotor=commutator"},
+	{motor.Universal, "kitchen mixer, plate gone",
+		"brushes=yes stator=coils capacitors=none shorted=same detents=smooth leads=many ohms=jumps speed=howl"},
+	{motor.Universal, "sewing machine, small and closed",
+		"plate=acdc brushes=yes capacitors=none click=no shorted=same detents=smooth leads=two thin=none ohms=steady " +
+			"speed=any"},
+	{motor.Universal, "blender, seen through the vents only",
+		"plate=one stator=coils capacitors=none leads=two speed=howl rotor=commutator"},
+	{motor.Universal, "router base motor", "brushes=yes stator=coils capacitors=run click=no shorted=same " +
+		"detents=smooth leads=two thin=none speed=howl rotor=commutator"},
+	{motor.ThreePhase, "conveyor", "plate=three brushes=no stator=coils capacitors=none click=no shorted=same " +
+		"detents=smooth leads=three thin=none ohms=alike speed=mains rotor=cage"},
+	{motor.ThreePhase, "six leads out, plate painted over",
+		"brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=four thin=none " +
+			"ohms=pairs speed=mains rotor=cage"},
+	{motor.ThreePhase, "pump with thermistors", "plate=three brushes=no capacitors=none shorted=same detents=smooth " +
+		"leads=three thin=pair ohms=alike speed=mains"},
+	{motor.ThreePhase, "nine leads, two voltages",
+		"plate=three brushes=no capacitors=none click=no shorted=same leads=many thin=none ohms=pairs rotor=cage"},
+	{motor.ThreePhase, "washing-machine drum on its own inverter",
+		"plate=three brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=three " +
+			"thin=five ohms=alike speed=any rotor=cage"},
+	{motor.ThreePhase, "closed motor, plate scratched to the volts",
+		"plate=three brushes=no capacitors=none shorted=same detents=smooth leads=three ohms=alike"},
+	{motor.ThreePhase, "scrapyard, nothing to read",
+		"brushes=no capacitors=none click=no shorted=same detents=smooth leads=three thin=none ohms=alike"},
+	{motor.SplitPhase, "tumble dryer", "plate=one brushes=no stator=coils capacitors=none click=yes shorted=same " +
+		"detents=smooth leads=four thin=none ohms=pairs speed=mains rotor=cage"},
+	{motor.SplitPhase, "bench grinder, start switch outside",
+		"plate=one brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=three " +
+			"thin=none ohms=sum speed=mains rotor=cage"},
+	{motor.SplitPhase, "old washing machine, plate gone",
+		"brushes=no stator=coils capacitors=none click=yes shorted=same detents=smooth leads=three " +
+			"ohms=sum speed=mains"},
+	{motor.SplitPhase, "small saw, two leads only",
+		"plate=one brushes=no capacitors=none click=yes shorted=same detents=smooth leads=two ohms=steady " +
+			"speed=mains rotor=cage"},
+	{motor.SplitPhase, "mangle, closed", "plate=one brushes=no capacitors=none click=yes shorted=same leads=four " +
+		"ohms=pairs"},
+	{motor.SplitPhase, "oil burner", "plate=one brushes=no stator=coils capacitors=none click=yes shorted=same " +
+		"detents=smooth leads=two thin=none ohms=steady speed=mains rotor=cage"},
+	{motor.CapacitorStart, "compressor", "plate=one brushes=no stator=coils capacitors=start click=yes shorted=same " +
+		"detents=smooth leads=two thin=none ohms=steady speed=mains rotor=cage"},
+	{motor.CapacitorStart, "table saw, four leads",
+		"plate=one brushes=no capacitors=start click=yes shorted=same detents=smooth leads=four thin=none ohms=pairs " +
+			"speed=mains"},
+	{motor.CapacitorStart, "grain dryer, plate rusted",
+		"brushes=no stator=coils capacitors=start click=yes shorted=same leads=three ohms=sum speed=mains rotor=cage"},
+	{motor.CapacitorStart, "bench saw, cannot be spun by hand",
+		"plate=one brushes=no capacitors=start leads=four thin=none ohms=pairs speed=mains rotor=cage"},
+	{motor.CapacitorStart, "capacitor not told apart by its owner",
+		"plate=one brushes=no click=yes shorted=same detents=smooth leads=four thin=none ohms=pairs speed=mains " +
+			"capacitors=start"},
+	{motor.CapacitorStart, "pump with a thermal pair",
+		"plate=one brushes=no stator=coils capacitors=start click=yes shorted=same detents=smooth leads=two " +
+			"thin=pair ohms=steady speed=mains rotor=cage"},
+	{motor.CapacitorRun, "pool pump", "plate=one brushes=no stator=coils capacitors=two click=yes shorted=same " +
+		"detents=smooth leads=two thin=none ohms=steady speed=mains rotor=cage"},
+	{motor.CapacitorRun, "large table saw", "plate=one brushes=no capacitors=two click=yes shorted=same leads=four " +
+		"thin=none ohms=pairs speed=mains"},
+	{motor.CapacitorRun, "compressor with a relay for a switch",
+		"plate=one brushes=no capacitors=two click=no shorted=same detents=smooth leads=three thin=none ohms=sum " +
+			"speed=mains rotor=cage"},
+	{motor.CapacitorRun, "planer, plate unread",
+		"brushes=no stator=coils capacitors=two click=yes shorted=same leads=two speed=mains"},
+	{motor.PermanentSplit, "ceiling fan", "plate=one brushes=no stator=outside capacitors=run click=no shorted=same " +
+		"detents=smooth leads=three thin=none ohms=sum speed=mains rotor=cage"},
+	{motor.PermanentSplit, "furnace blower, several speeds",
+		"plate=one brushes=no stator=coils capacitors=run click=no shorted=same detents=smooth leads=many thin=none " +
+			"ohms=sum speed=mains rotor=cage"},
+	{motor.PermanentSplit, "garage door", "plate=one brushes=no capacitors=run click=no shorted=same leads=three " +
+		"ohms=alike speed=mains rotor=cage"},
+	{motor.PermanentSplit, "top-loading washer",
+		"plate=one brushes=no stator=coils capacitors=run click=no shorted=same detents=smooth leads=three thin=pair " +
+			"ohms=sum speed=mains"},
+	{motor.PermanentSplit, "extractor, capacitor lost",
+		"plate=one brushes=no stator=coils capacitors=none click=no shorted=same detents=smooth leads=three " +
+			"thin=none ohms=sum speed=mains rotor=cage"},
+	{motor.PermanentSplit, "pump, potted in resin",
+		"plate=one capacitors=run click=no shorted=same leads=three ohms=sum"},
+	{motor.ShadedPole, "microwave fan", "plate=one brushes=no stator=bands capacitors=none click=no shorted=same " +
+		"detents=smooth leads=two thin=none ohms=steady speed=mains rotor=cage"},
+	{motor.ShadedPole, "record player", "plate=one brushes=no stator=bands capacitors=none shorted=same " +
+		"detents=smooth leads=two ohms=steady"},
+	{motor.ShadedPole, "bathroom fan, closed", "plate=one brushes=no capacitors=none click=no shorted=same " +
+		"detents=smooth leads=two thin=none ohms=steady speed=mains"},
+	{motor.ShadedPole, "fan with three speeds", "plate=one brushes=no stator=bands capacitors=none click=no " +
+		"shorted=same leads=four ohms=steady speed=mains rotor=cage"},
+	{motor.TwoSpeed, "washing machine, wash and spin",
+		"plate=one brushes=no stator=coils capacitors=run click=no shorted=same detents=smooth leads=many thin=none " +
+			"ohms=pairs speed=mains rotor=cage"},
+	{motor.TwoSpeed, "pool pump with a two-speed switch",
+		"plate=one brushes=no stator=coils capacitors=none click=yes shorted=same leads=many ohms=pairs speed=mains"},
+	{motor.TwoSpeed, "top-loader", "plate=one brushes=no stator=coils capacitors=none click=yes shorted=same " +
+		"detents=smooth leads=many thin=none ohms=pairs speed=mains rotor=cage"},
+	{motor.Brushless, "direct-drive washer", "plate=dc brushes=no stator=outside capacitors=none click=no " +
+		"shorted=stiffer detents=few leads=three thin=five ohms=alike speed=any rotor=magnet"},
+	{motor.Brushless, "e-bike hub", "plate=dc brushes=no stator=outside capacitors=none shorted=stiffer detents=few " +
+		"leads=three thin=five ohms=alike speed=any rotor=magnet"},
+	{motor.Brushless, "model aircraft outrunner",
+		"brushes=no stator=outside capacitors=none click=no shorted=stiffer detents=few leads=three thin=none " +
+			"ohms=alike speed=any rotor=magnet"},
+	{motor.Brushless, "garden trimmer, inside running",
+		"plate=dc brushes=no stator=coils capacitors=none shorted=stiffer detents=few leads=three thin=none " +
+			"ohms=alike rotor=magnet"},
+	{motor.Brushless, "cordless mower, plate gone",
+		"brushes=no capacitors=none click=no shorted=stiffer detents=few leads=three ohms=alike speed=any"},
+	{motor.Stepper, "plotter", "plate=step brushes=no stator=teeth capacitors=none click=no shorted=stiffer " +
+		"detents=many leads=four thin=none ohms=pairs speed=any"},
+	{motor.Stepper, "printer, no plate", "brushes=no capacitors=none shorted=stiffer detents=many leads=four " +
+		"ohms=pairs speed=any"},
+	{motor.Stepper, "disk drive, eight leads", "plate=step brushes=no capacitors=none shorted=stiffer detents=many " +
+		"leads=many ohms=pairs"},
+	{motor.Stepper, "scanner, volts on its plate",
+		"plate=dc brushes=no stator=teeth capacitors=none detents=many leads=four ohms=pairs speed=any rotor=magnet"},
+	{motor.Servo, "milling machine axis", "plate=three brushes=no stator=coils capacitors=none shorted=stiffer " +
+		"detents=few leads=three thin=five ohms=alike speed=any rotor=magnet"},
+	{motor.Servo, "robot joint", "plate=step brushes=no stator=coils capacitors=none click=no shorted=stiffer " +
+		"detents=smooth leads=three thin=five ohms=alike speed=any rotor=magnet"},
 }
 
 func answers(text string) map[string]string {
@@ -122,14 +212,16 @@ func TestIdentificationReachesTheRightKindInFewAnswers(t *testing.T) {
 		counts = append(counts, n)
 		if o.Ranking[0].Kind != d.kind {
 			wrong++
-			t.Logf("%s: taken for %s (%.2f) after %d answers; it is %s", d.what, o.Ranking[0].Kind, o.Ranking[0].Share, n, d.kind)
+			t.Logf("%s: taken for %s (%.2f) after %d answers; it is %s", d.what, o.Ranking[0].Kind, o.Ranking[0].Share,
+				n, d.kind)
 		}
 		if len(seen) < len(clues) {
 			cannot++
 		}
 	}
 	sort.Ints(counts)
-	t.Logf("median %d answers, most %d; %d of %d right; %d with clues that could not be told", counts[len(counts)/2], counts[len(counts)-1], len(described)-wrong, len(described), cannot)
+	t.Logf("median %d answers, most %d; %d of %d right; %d with clues that could not be told", counts[len(counts)/2],
+		counts[len(counts)-1], len(described)-wrong, len(described), cannot)
 	assert.LessOrEqual(t, counts[len(counts)/2], 6)
 	assert.LessOrEqual(t, wrong, 2, "hardly any is taken for another")
 	assert.Greater(t, cannot, 30, "many motors must have clues that cannot be told")
@@ -148,7 +240,9 @@ func TestEveryStepSaysWhy(t *testing.T) {
 			assert.NotEmpty(t, c.Against)
 		}
 	}
-	for _, in := range []Input{{Donor: "spaceship"}, {Seen: []Seen{{"aura", "blue"}}}, {Seen: []Seen{{"brushes", "maybe"}}}, {Seen: []Seen{{"brushes", "yes"}, {"brushes", "no"}}}} {
+	for _, in := range []Input{{Donor: "spaceship"}, {Seen: []Seen{{"aura", "blue"}}},
+		{Seen: []Seen{{"brushes", "maybe"}}}, {Seen: []Seen{{"brushes", "yes"},
+			{"brushes", "no"}}}} {
 		_, err := Judge(in)
 		assert.Error(t, err, "%+v", in)
 	}

@@ -170,14 +170,21 @@ func (n *network) sorted() Sorted {
 		switch {
 		case len(g) == 1:
 			s.add(n.words(g), "alone: nothing reads to it; earth lead, or an open winding", nil)
-			s.say(f.LeadsLoneLead, f.Caution, "A lead with continuity to nothing", n.names[g[0]]+" may be the earth. If it is not, its winding is open and the motor is not worth the bench.")
+			s.say(f.LeadsLoneLead, f.Caution, "A lead with continuity to nothing",
+				n.names[g[0]]+" may be the earth. If it is not, its winding is open and the motor is not worth the "+
+					"bench.")
 		case len(g) == 2 && n.isThermal(g):
 			s.Thermal = strings.Join(n.words(g), " and ")
 			s.add(n.words(g), "thermal switch: next to nothing while cool", nil)
-			s.say(f.LeadsThermalSwitch, f.Caution, s.Thermal+": a thermal switch", "Never bin it. Wire it into the enable or the control feed, so that a hot motor stops itself. Some throw it away: a small motor has one because it needs it.")
+			s.say(f.LeadsThermalSwitch, f.Caution, s.Thermal+": a thermal switch",
+				"Never bin it. Wire it into the enable or the control feed, so that a hot motor stops itself. Some "+
+					"throw it away: a small motor has one because it needs it.")
 		case len(g) == 2 && n.allThin(g):
 			s.add(n.words(g), "thin pair: a thermistor or tachometer", nil)
-			s.say(f.LeadsThinPair, f.Caution, "A thin pair that is no winding", fmt.Sprintf("%s reads %s. A tachometer gives volts when the shaft is spun; a thermistor changes as it is warmed. Keep it for the drive.", strings.Join(n.words(g), " and "), q.Show(n.between(g[0], g[1]), q.Resistance, q.Metric)))
+			s.say(f.LeadsThinPair, f.Caution, "A thin pair that is no winding",
+				fmt.Sprintf("%s reads %s. A tachometer gives volts when the shaft is spun; a thermistor changes as "+
+					"it is warmed. Keep it for the drive.", strings.Join(n.words(g), " and "),
+					q.Show(n.between(g[0], g[1]), q.Resistance, q.Metric)))
 		case len(g) == 2:
 			pairs = append(pairs, g)
 		default:
@@ -242,7 +249,8 @@ func (n *network) three(s *Sorted, g []int) {
 	switch {
 	case math.IsNaN(ab) || math.IsNaN(bc) || math.IsNaN(ac):
 		s.add(names, "three leads, one pair not read", nil)
-		s.say(f.LeadsPairMissing, f.Missing, "Read all three pairs", "Each of "+strings.Join(names, ", ")+" against each other: three readings tell it.")
+		s.say(f.LeadsPairMissing, f.Missing, "Read all three pairs", "Each of "+strings.Join(names,
+			", ")+" against each other: three readings tell it.")
 	case alike(ab, bc, ac):
 		s.add(names, "three windings alike, joined in star or delta", []string{"phase", "phase", "phase"})
 		s.Verdict = "Three alike: a three-phase motor, or a brushless one if it cogs by hand."
@@ -280,21 +288,27 @@ func (n *network) singlePhase(s *Sorted, g []int, ab, bc, ac float64) {
 	if off > sumWithin {
 		s.add(names, "three leads whose readings do not fit start and run", nil)
 		s.Verdict = "Not common, start and run: the highest reading should be the other two together."
-		s.say(f.LeadsSumOff, f.Caution, "Readings do not add up", fmt.Sprintf("%s against %s for the other two together. Read again with the leads off everything, capacitor too; if it stays so, these leads are something else: speeds of a fan, or a fault.",
-			q.Show(highest.ohms, q.Resistance, q.Metric), q.Show(low+high, q.Resistance, q.Metric)))
+		s.say(f.LeadsSumOff, f.Caution, "Readings do not add up",
+			fmt.Sprintf("%s against %s for the other two together. Read again with the leads off everything, "+
+				"capacitor too; if it stays so, these leads are something else: speeds of a fan, or a fault.",
+				q.Show(highest.ohms, q.Resistance, q.Metric), q.Show(low+high, q.Resistance, q.Metric)))
 		return
 	}
-	s.add(names, "a single-phase motor's run and start windings, joined at one lead", []string{"common", "run, the lower reading", "start, the higher reading"})
+	s.add(names, "a single-phase motor's run and start windings, joined at one lead",
+		[]string{"common", "run, the lower reading", "start, the higher reading"})
 	s.Verdict = fmt.Sprintf("%s is common, %s is run, %s is start.", names[0], names[1], names[2])
 	if alike(low, high) {
-		s.say(f.LeadsBothWays, f.Good, "Run and start are alike", "A motor made to turn either way: swap which of the two has the capacitor.")
+		s.say(f.LeadsBothWays, f.Good, "Run and start are alike",
+			"A motor made to turn either way: swap which of the two has the capacitor.")
 	}
 }
 
 // more sorts four leads or more that hang together: a stepper's centre taps, or a fan's speeds.
 func (n *network) more(s *Sorted, g []int) {
-	s.add(n.words(g), fmt.Sprintf("%d leads joined: speeds of a fan motor, or a stepper with its centres joined", len(g)), nil)
-	s.Verdict = "Many leads on one winding: a fan motor with several speeds, or a stepper with its centres joined. The lowest reading from the common lead is the fastest speed."
+	s.add(n.words(g), fmt.Sprintf("%d leads joined: speeds of a fan motor, or a stepper with its centres joined",
+		len(g)), nil)
+	s.Verdict = "Many leads on one winding: a fan motor with several speeds, or a stepper with its centres joined. " +
+		"The lowest reading from the common lead is the fastest speed."
 }
 
 // pairs sorts windings that stand apart from each other.
@@ -315,13 +329,15 @@ func (n *network) pairs(s *Sorted, pairs [][]int) {
 		}
 		s.add(n.words(pairs[0]), is, nil)
 		if s.Verdict == "" {
-			s.Verdict = "One winding on two leads: direct current if it has brushes, else shaded pole, or a start switch hides the second winding."
+			s.Verdict = "One winding on two leads: direct current if it has brushes, else shaded pole, or a start " +
+				"switch hides the second winding."
 		}
 	case len(pairs) == 2 && alike(values...):
 		for _, p := range pairs {
 			s.add(n.words(p), "one of two windings alike", nil)
 		}
-		s.Verdict = "Two windings alike on four leads: a stepper if it ticks round by hand, else a single-phase motor made for two voltages or both ways."
+		s.Verdict = "Two windings alike on four leads: a stepper if it ticks round by hand, else a single-phase " +
+			"motor made for two voltages or both ways."
 	case len(pairs) == 2:
 		run, start := 0, 1
 		if values[0] > values[1] {
@@ -329,19 +345,23 @@ func (n *network) pairs(s *Sorted, pairs [][]int) {
 		}
 		s.add(n.words(pairs[run]), "run winding, the lower reading", nil)
 		s.add(n.words(pairs[start]), "start winding, the higher reading", nil)
-		s.Verdict = fmt.Sprintf("Run on %s, start on %s. Swap the start winding's ends to turn it the other way.", strings.Join(n.words(pairs[run]), " and "), strings.Join(n.words(pairs[start]), " and "))
+		s.Verdict = fmt.Sprintf("Run on %s, start on %s. Swap the start winding's ends to turn it the other way.",
+			strings.Join(n.words(pairs[run]), " and "), strings.Join(n.words(pairs[start]), " and "))
 		if values[start]/values[run] > 20 {
-			s.Verdict += " So far apart, they may instead be armature and field of a wound direct-current motor: look for brushes."
+			s.Verdict += " So far apart, they may instead be armature and field of a wound direct-current motor: " +
+				"look for brushes."
 		}
 	case len(pairs) == 3 && alike(values...):
 		for _, p := range pairs {
 			s.add(n.words(p), "one phase, both ends out", []string{"begins", "ends"})
 		}
-		s.Verdict = "Three windings alike on six leads: a three-phase motor, to be linked in star for the higher volts or in delta for the lower."
+		s.Verdict = "Three windings alike on six leads: a three-phase motor, to be linked in star for the higher " +
+			"volts or in delta for the lower."
 	default:
 		for _, p := range pairs {
 			s.add(n.words(p), "a winding of its own", nil)
 		}
-		s.Verdict = fmt.Sprintf("%d separate windings: two speeds, or run, start and an auxiliary. Mark each pair before going on.", len(pairs))
+		s.Verdict = fmt.Sprintf("%d separate windings: two speeds, or run, start and an auxiliary. Mark each pair "+
+			"before going on.", len(pairs))
 	}
 }

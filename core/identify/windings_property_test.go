@@ -54,7 +54,9 @@ func TestAThinPairNeverSpoilsTheRest(t *testing.T) {
 			t.Fatal(err)
 		}
 		thin := rapid.Float64Range(0.05, 0.8).Draw(t, "switch")
-		with, err := Sort(Leads{Readings: append(readings, read(t, c[3], c[4], thin)), Thin: []string{strings.ToUpper(c[3]), c[4]}})
+		with, err := Sort(Leads{Readings: append(readings, read(t, c[3], c[4], thin)),
+			Thin: []string{strings.ToUpper(c[3]),
+				c[4]}})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -77,7 +79,8 @@ func TestEveryLeadIsSortedOnce(t *testing.T) {
 			if a == b {
 				continue
 			}
-			text := rapid.SampledFrom([]q.Text{"open", "OL", "0.2", "4.1", "4.2 Ω", "17", "310", "1.8 kΩ"}).Draw(t, part("ohms"))
+			text := rapid.SampledFrom([]q.Text{"open", "OL", "0.2", "4.1", "4.2 Ω", "17", "310", "1.8 kΩ"}).Draw(t,
+				part("ohms"))
 			readings = append(readings, Ohms{c[a], c[b], text})
 			named[c[a]], named[c[b]] = true, true
 		}

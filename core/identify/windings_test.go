@@ -67,12 +67,14 @@ func TestAThermalSwitchIsFoundAndKept(t *testing.T) {
 	assert.Empty(t, s.Thermal)
 	assert.Equal(t, f.LeadsThinPair, s.Findings[0].ID)
 	assert.Empty(t, leads(t, nil, "red", "black", "0.4").Thermal, "a strong motor's winding")
-	assert.Equal(t, "p and q", leads(t, nil, "u", "v", "4.1", "v", "w", "4.2", "u", "w", "4.15", "p", "q", "0.1").Thermal)
+	assert.Equal(t, "p and q", leads(t, nil, "u", "v", "4.1", "v", "w", "4.2", "u", "w", "4.15", "p", "q",
+		"0.1").Thermal)
 }
 
 func TestBadLeadsAreRefusedAtTheirPlace(t *testing.T) {
 	for _, in := range []Leads{
-		{Readings: []Ohms{{"a", "a", "3"}}}, {Readings: []Ohms{{"a", "", "3"}}}, {Readings: []Ohms{{"a", "b", "soup"}}}, {Readings: []Ohms{{"a", "b", "-3"}}},
+		{Readings: []Ohms{{"a", "a", "3"}}}, {Readings: []Ohms{{"a", "", "3"}}}, {Readings: []Ohms{{"a", "b", "soup"}}},
+		{Readings: []Ohms{{"a", "b", "-3"}}},
 	} {
 		_, err := Sort(in)
 		var fields q.FieldErrors
@@ -94,7 +96,8 @@ func checked(t *testing.T, c CapacitorCheck) map[f.ID]f.Level {
 
 func TestCapacitorAndSwitchCheck(t *testing.T) {
 	assert.Contains(t, checked(t, CapacitorCheck{}), f.CapacitorDischarge)
-	assert.Equal(t, f.Good, checked(t, CapacitorCheck{Use: "start", Marked: "100 µF", Measured: "112 µF"})[f.CapacitorSound])
+	assert.Equal(t, f.Good, checked(t, CapacitorCheck{Use: "start", Marked: "100 µF",
+		Measured: "112 µF"})[f.CapacitorSound])
 	assert.Equal(t, f.Caution, checked(t, CapacitorCheck{Use: "run", Marked: "20", Measured: "16"})[f.CapacitorWeak])
 	assert.Equal(t, f.Caution, checked(t, CapacitorCheck{Use: "run", Marked: "20", Measured: "24"})[f.CapacitorOdd])
 	assert.Equal(t, f.Stop, checked(t, CapacitorCheck{Bulged: true})[f.CapacitorBulged])

@@ -16,7 +16,8 @@ import (
 
 // stageOfAnySort is a stage of any sort with wheels that stand apart.
 func stageOfAnySort(t *rapid.T, name string) reduction.DescribedStage {
-	kind := rapid.SampledFrom([]reduction.Kind{reduction.VBelt, reduction.LinkBelt, reduction.PolyV, reduction.Flat, reduction.Toothed, reduction.Chain, reduction.Spur, reduction.Worm}).Draw(t, name)
+	kind := rapid.SampledFrom([]reduction.Kind{reduction.VBelt, reduction.LinkBelt, reduction.PolyV, reduction.Flat,
+		reduction.Toothed, reduction.Chain, reduction.Spur, reduction.Worm}).Draw(t, name)
 	s := reduction.DescribedStage{Kind: kind, Centre: "900 mm", Guarded: true}
 	size := func(part string, from, to int, unit string) q.Text {
 		return typedLengthOr(rapid.IntRange(from, to).Draw(t, name+" "+part), unit)
@@ -27,7 +28,9 @@ func stageOfAnySort(t *rapid.T, name string) reduction.DescribedStage {
 	case reduction.Toothed, reduction.Chain, reduction.Spur:
 		s.Steps = []reduction.DescribedStep{{Driver: size("driver", 12, 40, ""), Driven: size("driven", 12, 90, "")}}
 	default:
-		s.Steps = []reduction.DescribedStep{{Driver: size("driver", 75, 300, " mm"), Driven: size("driven", 75, 500, " mm")}}
+		s.Steps = []reduction.DescribedStep{{Driver: size("driver", 75, 300, " mm"),
+			Driven: size("driven", 75, 500,
+				" mm")}}
 	}
 	return s
 }
@@ -46,7 +49,8 @@ func TestTheReachNeverPassesWhatIsBorne(t *testing.T) {
 		}
 		last := &in.Plan.Reduction.Stages[len(in.Plan.Reduction.Stages)-1]
 		if rapid.Bool().Draw(t, "shaft known") {
-			last.OnDriven = reduction.DescribedFit{Shaft: typedLengthOr(rapid.IntRange(5, 60).Draw(t, "shaft"), " mm"), Held: "key", Hub: "25 mm"}
+			last.OnDriven = reduction.DescribedFit{Shaft: typedLengthOr(rapid.IntRange(5, 60).Draw(t, "shaft"), " mm"),
+				Held: "key", Hub: "25 mm"}
 		}
 		s, err := plan.Resolve(in)
 		require.NoError(t, err)

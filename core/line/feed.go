@@ -19,8 +19,9 @@ func feed(s *plan.Stations) motor.Feed {
 	// A battery sags under the motor's rated amps.
 	volts := s.Supply.Sagged(s.Motor.Amps.Value)
 	f := motor.Feed{
-		Kind: motor.OnTheLine, Volts: c.OutputVolts(volts, s.Supply.Battery), Hertz: s.Supply.Hertz, FormFactor: c.FormFactor,
-		Amps: math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
+		Kind: motor.OnTheLine, Volts: c.OutputVolts(volts, s.Supply.Battery), Hertz: s.Supply.Hertz,
+		FormFactor: c.FormFactor,
+		Amps:       math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
 		Lost: 1 - AirShare(s),
 	}
 	switch {

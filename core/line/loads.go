@@ -54,7 +54,10 @@ func (t *Model) BeltLoads(results []Result) []BeltLoad {
 			s := t.Reduction.Stages[i]
 			step := s.Steps[p.Steps[i]]
 			if step.Pull.Rated() && step.Driven > 0 {
-				now := BeltLoad{Job: t.Machine.Jobs[j].Name, Brief: result.Starting || t.Machine.Jobs[j].Duty.Kind == "seconds", Pull: 2 * torque / step.Driven, Speed: omega * step.Driven / 2, Omega: omega, Step: step, Count: 1}
+				now := BeltLoad{Job: t.Machine.Jobs[j].Name, Brief: result.Starting ||
+					t.Machine.Jobs[j].Duty.Kind == "seconds", Pull: 2 * torque / step.Driven,
+					Speed: omega * step.Driven / 2, Omega: omega, Step: step,
+					Count: 1}
 				now.Rated = step.Pull.Carries(now.Speed)
 				if now.Brief {
 					now.Rated *= reduction.OverloadShare

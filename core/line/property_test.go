@@ -26,7 +26,8 @@ func TestRatioAndTorqueTradeExactly(t *testing.T) {
 		}
 		tr := New(s)
 		// Without belts, which carry what they carry whatever the ratio.
-		p := &reduction.Position{Ratio: tr.Reduction.Positions[0].Ratio, Efficiency: tr.Reduction.Positions[0].Efficiency}
+		p := &reduction.Position{Ratio: tr.Reduction.Positions[0].Ratio,
+			Efficiency: tr.Reduction.Positions[0].Efficiency}
 		geared := &reduction.Position{Ratio: p.Ratio * k, Efficiency: p.Efficiency}
 		low, high := tr.Span(p)
 		omega := low + (high-low)*rapid.Float64Range(0, 1).Draw(t, "speed")
@@ -57,7 +58,8 @@ func TestFewSpeedsFindTheLeastMargin(t *testing.T) {
 		f, job, p := tr.Results()[0], &tr.Machine.Jobs[0], &tr.Reduction.Positions[0]
 		for k := range 200 {
 			omega := f.Low * math.Pow(f.High/f.Low, float64(k)/199)
-			margin := tr.AvailableFor(job, omega, DutyOverload(job.Duty), p).Torque / job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
+			margin := tr.AvailableFor(job, omega, DutyOverload(job.Duty),
+				p).Torque / job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
 			if margin < f.Margin*(1-1e-6)-1e-9 {
 				t.Fatalf("%v at %v rad/s is less than the %v found", margin, omega, f.Margin)
 			}

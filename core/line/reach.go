@@ -75,8 +75,12 @@ func (t *Model) positionReach(p *reduction.Position, points int) PositionReach {
 	low, high := t.Span(p)
 	out := PositionReach{
 		Label: p.Label, Ratio: q.Rounded(p.Ratio), Efficiency: q.Rounded(p.Efficiency), Fixed: t.Powered.FixedSpeed(),
-		Spread: ShownSpread(t.Motor.Spread), LowRPM: q.Rounded(low / q.RPM), HighRPM: q.Rounded(high / q.RPM), Limits: []Binding{}, RunUp: []float32{}, RunUpRPM: []float32{},
-		RPM: make([]float32, points), Continuous: make([]float32, points), Intermittent: make([]float32, points), Peak: make([]float32, points),
+		Spread: ShownSpread(t.Motor.Spread), LowRPM: q.Rounded(low / q.RPM), HighRPM: q.Rounded(high / q.RPM),
+		Limits: []Binding{}, RunUp: []float32{},
+		RunUpRPM: []float32{},
+		RPM:      make([]float32, points), Continuous: make([]float32, points), Intermittent: make([]float32, points),
+		Peak: make([]float32,
+			points),
 	}
 	step := math.Pow(high/low, 1/float64(points-1))
 	omega := low
@@ -86,7 +90,8 @@ func (t *Model) positionReach(p *reduction.Position, points int) PositionReach {
 		}
 		c, b, k := t.Powered.Limits(omega*p.Ratio, UsualBurst)
 		c, b, k = through(p, c, omega, 1), through(p, b, omega, 1), through(p, k, omega, reduction.OverloadShare)
-		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque), float32(b.Torque), float32(k.Torque)
+		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque),
+			float32(b.Torque), float32(k.Torque)
 		now := Binding{0, c.By, b.By, k.By}
 		if n := len(out.Limits); n == 0 || out.Limits[n-1].differs(now) {
 			now.FromRPM = q.Rounded(omega / q.RPM)

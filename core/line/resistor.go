@@ -2,22 +2,19 @@ package line
 
 import (
 	"math"
+
+	"jiriki/core/numeric"
 )
 
 // ResistorSpeeds are the speeds a series resistor lets the motor turn at lightly loaded, a tenth of its
 // rated torque, and at all of it; rad/s, 0 where it stalls.
 func (t *Model) ResistorSpeeds() (light, full float64) {
 	_, high := t.Powered.RotorSpan()
+	gear := t.Motor.Gear
 	at := func(torque float64) float64 {
-		low, top := 0.0, high
-		for range 50 {
-			if middle := (low + top) / 2; t.Powered.Peak(middle/t.Motor.Gear.Ratio).Torque > torque*t.Motor.Gear.Ratio*t.Motor.Gear.Efficiency {
-				low = middle
-			} else {
-				top = middle
-			}
-		}
-		return low
+		return numeric.Last(0, high, 1e-9*high, func(rotor float64) bool {
+			return t.Powered.Peak(rotor/gear.Ratio).Torque > torque*gear.Ratio*gear.Efficiency
+		})
 	}
 	return at(0.1 * t.Motor.Torque.Value), at(t.Motor.Torque.Value)
 }

@@ -208,7 +208,8 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result) {
 	}
 	if job.Breakaway > 0 {
 		if held := t.Breakaway(p); held.Torque/job.Breakaway < f.Margin {
-			f.Margin, f.Omega, f.Needed, f.Available, f.Starting = held.Torque/job.Breakaway, f.Low, job.Breakaway, held, true
+			f.Margin, f.Omega, f.Needed, f.Available, f.Starting = held.Torque/job.Breakaway, f.Low, job.Breakaway,
+				held, true
 		}
 	}
 }

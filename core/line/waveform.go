@@ -17,10 +17,12 @@ const waveSpeed = 0.25
 // stands.
 func ArmatureWave(s *plan.Stations, f motor.Feed) (control.Wave, bool) {
 	m, henries := s.Motor, s.Motor.DC.Henries+s.Control.Henries
-	if s.Control.Kind != control.PhaseAngle || m.DC.Henries == 0 || s.Supply.Battery || m.Kind.Family() != motor.DCFamily {
+	if s.Control.Kind != control.PhaseAngle || m.DC.Henries == 0 || s.Supply.Battery ||
+		m.Kind.Family() != motor.DCFamily {
 		return control.Wave{}, false
 	}
-	_, wave, ok := control.FiringFor(m.Amps.Value, s.Supply.Volts, s.Supply.Hertz, WaveEMF(m), m.DC.Resistance.Value, henries)
+	_, wave, ok := control.FiringFor(m.Amps.Value, s.Supply.Volts, s.Supply.Hertz, WaveEMF(m), m.DC.Resistance.Value,
+		henries)
 	return wave, ok
 }
 
@@ -34,6 +36,7 @@ func SmoothingChoke(s *plan.Stations) (henries float64, ok bool) {
 	if m.Kind.Family() != motor.DCFamily || s.Supply.Battery {
 		return 0, false
 	}
-	whole, ok := control.InductanceFor(control.ChokedForm, m.Amps.Value, s.Supply.Volts, s.Supply.Hertz, WaveEMF(m), m.DC.Resistance.Value)
+	whole, ok := control.InductanceFor(control.ChokedForm, m.Amps.Value, s.Supply.Volts, s.Supply.Hertz, WaveEMF(m),
+		m.DC.Resistance.Value)
 	return math.Max(whole-m.DC.Henries, 0), ok
 }

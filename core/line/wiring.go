@@ -10,9 +10,14 @@ import (
 func (t *Model) Wiring() (wiring.Spec, bool) {
 	c, m := t.Control, t.Motor
 	s := wiring.Spec{
-		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired", Momentary: c.Momentary, Knob: t.HasKnob(),
-		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(), Choke: c.Choke && c.Kind == control.PhaseAngle,
-		Unit: t.NeedsSupplyUnit(), Overload: t.HasOverloadRelay(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho, Lamp: c.Lamp, Fan: c.Fan, Earthed: t.Supply.Earthed,
+		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired",
+		Momentary:     c.Momentary,
+		Knob:          t.HasKnob(),
+		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(),
+		Choke: c.Choke && c.Kind == control.PhaseAngle,
+		Unit:  t.NeedsSupplyUnit(), Overload: t.HasOverloadRelay(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho,
+		Lamp: c.Lamp, Fan: c.Fan,
+		Earthed: t.Supply.Earthed,
 	}
 	switch {
 	case t.Supply.Battery:
@@ -25,7 +30,8 @@ func (t *Model) Wiring() (wiring.Spec, bool) {
 		return s, false
 	}
 	// A drive for one phase on a three-phase supply takes two of its lines.
-	if s.Phases == wiring.ThreePhase && s.Control != wiring.Inverter && (s.Control != wiring.Switch || m.Kind != motor.ThreePhase) {
+	if s.Phases == wiring.ThreePhase && s.Control != wiring.Inverter && (s.Control != wiring.Switch ||
+		m.Kind != motor.ThreePhase) {
 		s.Phases = wiring.OnePhase
 	}
 	return s, t.Runs

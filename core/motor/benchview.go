@@ -25,11 +25,13 @@ type Constant struct {
 
 // howTo says how a sort of reading is taken.
 var howTo = map[string]string{
-	"open":       "Spin it at a known speed, by a drill or a lathe, and read the volts at its open leads.",
-	"resistance": "Take the leads off and read the ohms at several places of the rotor, turned a little between readings.",
-	"free":       "Run it with nothing on the shaft from a low, current-limited supply: volts, amps and speed together.",
-	"loaded":     "Load it with a brake band or a known torque: volts, amps, speed and torque together. Stand clear, seconds at a time.",
-	"spin-down":  "Let it coast from a known speed, leads open, and time it down to half.",
+	"open": "Spin it at a known speed, by a drill or a lathe, and read the volts at its open leads.",
+	"resistance": "Take the leads off and read the ohms at several places of the rotor, turned a little between " +
+		"readings.",
+	"free": "Run it with nothing on the shaft from a low, current-limited supply: volts, amps and speed together.",
+	"loaded": "Load it with a brake band or a known torque: volts, amps, speed and torque together. Stand clear, " +
+		"seconds at a time.",
+	"spin-down": "Let it coast from a known speed, leads open, and time it down to half.",
 }
 
 // BenchView gathers the fit for showing.
@@ -61,7 +63,8 @@ func (m *Resolved) BenchView(sys q.System) BenchView {
 	add("Rotor's inertia", m.Fit.Inertia, q.Inertia)
 	if s := m.Fit.Suggest(); s.Sort != "" {
 		view.NextSort = s.Sort
-		view.Next = fmt.Sprintf("%s It would bring the spread of the %s down to %s of what it is.", howTo[s.Sort], s.Of, q.Percent(s.Narrows))
+		view.Next = fmt.Sprintf("%s It would bring the spread of the %s down to %s of what it is.", howTo[s.Sort], s.Of,
+			q.Percent(s.Narrows))
 	}
 	return view
 }

@@ -85,13 +85,15 @@ func (m *Resolved) resolveDC(fit Fit) {
 		}
 		m.Speed = Known{(m.Volts.Value - drop) / fit.Ke.Value, working.Computed}
 		if m.Speed.Value <= 0 {
-			m.need("readings", "Resistance and open-circuit volts that agree", "The resistance reading leaves no volts to turn the motor. Measure it again with the leads taken off.")
+			m.need("readings", "Resistance and open-circuit volts that agree",
+				"The resistance reading leaves no volts to turn the motor. Measure it again with the leads taken off.")
 			return
 		}
 	}
 	if !m.Speed.OK() && !m.guessSpeed() {
 		m.need("plate.speed", "Speed at the plate's volts",
-			"Spin it at a known speed and read the volts at its open leads, or run it free at plate volts with a tachometer on the shaft. Its body's diameter alone gives a guess.")
+			"Spin it at a known speed and read the volts at its open leads, or run it free at plate volts with a "+
+				"tachometer on the shaft. Its body's diameter alone gives a guess.")
 		return
 	}
 	m.settleDC(fit)
@@ -117,7 +119,8 @@ func (m *Resolved) settleDC(fit Fit) {
 		left := volts - amps*m.DC.Resistance.Value
 		if left <= 0.3*volts {
 			m.need("readings", "A resistance that fits the plate",
-				"At plate amps this resistance would eat most of the plate's volts. Measure again with the leads off, brushes seated, turning the shaft a little between readings.")
+				"At plate amps this resistance would eat most of the plate's volts. Measure again with the leads "+
+					"off, brushes seated, turning the shaft a little between readings.")
 			return
 		}
 		m.DC.Ke = Known{left / omega, working.Computed}
@@ -132,7 +135,8 @@ func (m *Resolved) settleDC(fit Fit) {
 	}
 	m.Torque = m.withinRating(Known{made - m.DC.Friction.Value, working.Computed})
 	if m.Torque.Value <= 0 {
-		m.need("readings", "No-load amps below the plate's amps", "Running free it cannot draw as much as at full load. Measure it again with nothing on the shaft.")
+		m.need("readings", "No-load amps below the plate's amps",
+			"Running free it cannot draw as much as at full load. Measure it again with nothing on the shaft.")
 	}
 	m.widen(fit.Ke.Spread)
 }

@@ -116,7 +116,8 @@ func (d Described) Whole() Described {
 			d.Readings = append(d.Readings, Reading{Sort: "resistance", Ohms: b.Resistance})
 		}
 		if b.NoLoadAmps.Known() || b.NoLoadSpeed.Known() {
-			d.Readings = append(d.Readings, Reading{Sort: "free", Volts: b.NoLoadVolts, Amps: b.NoLoadAmps, Speed: b.NoLoadSpeed})
+			d.Readings = append(d.Readings, Reading{Sort: "free", Volts: b.NoLoadVolts, Amps: b.NoLoadAmps,
+				Speed: b.NoLoadSpeed})
 		}
 	}
 	if d.Readings == nil {

@@ -21,7 +21,8 @@ func (v *verdict) show(value float64, d q.Dimension) string { return q.Show(valu
 
 // add says one thing more, and returns it for the working behind its figures.
 func (v *verdict) add(id f.ID, level f.Level, field, title, detail string) *f.Finding {
-	v.list = append(v.list, f.Finding{ID: id, Level: level, Station: f.Motor, Title: title, Detail: detail, Field: field})
+	v.list = append(v.list, f.Finding{ID: id, Level: level, Station: f.Motor, Title: title, Detail: detail,
+		Field: field})
 	return &v.list[len(v.list)-1]
 }
 
@@ -64,27 +65,37 @@ func (v *verdict) plateFindings() {
 		if v.Kind == PermanentMagnetDC && v.PowerMeans == "continuous" {
 			detail += " Exercise machines and hobby tools quote a peak: if this one does, say so under Rating."
 		}
-		v.add(f.MotorPlatePower, f.Caution, "motor.plate.power", "The amps cannot carry the plate's "+v.show(v.PlatePower.Value, q.Power), detail).Working = working.MotorPower
+		v.add(f.MotorPlatePower, f.Caution, "motor.plate.power",
+			"The amps cannot carry the plate's "+v.show(v.PlatePower.Value, q.Power),
+			detail).Working = working.MotorPower
 	} else if eff := claimed / going; eff < 0.3*best {
 		v.add(f.MotorPlateWeak, f.Caution, "motor.plate.amps", "Amps look high for the power",
-			fmt.Sprintf("Only %s of what goes in would come out. Read the plate again: amps at another voltage, or a starting figure.", q.Percent(eff)))
+			fmt.Sprintf("Only %s of what goes in would come out. Read the plate again: amps at another voltage, or a "+
+				"starting figure.", q.Percent(eff)))
 	}
 }
 
 // ratingFindings say what a peak, a duty class and a service factor are worth.
 func (v *verdict) ratingFindings() {
 	if v.PowerMeans != "continuous" && v.PlatePower.OK() {
-		title := map[string]string{"peak": "Peak rating on the plate", "intermittent": "Rated for part of the time"}[v.PowerMeans]
+		title := map[string]string{"peak": "Peak rating on the plate",
+			"intermittent": "Rated for part of the time"}[v.PowerMeans]
 		v.add(f.MotorPeakRating, f.Caution, "motor.plate.powerMeans", title,
-			fmt.Sprintf("Counted as %s for hours of work, %s of the %s on the plate, and with the speed that goes with it.", v.show(v.Power.Value, q.Power), q.Figures(v.SteadyShare, 2), v.show(v.PlatePower.Value, q.Power))).Working = working.MotorPower
+			fmt.Sprintf("Counted as %s for hours of work, %s of the %s on the plate, and with the speed that goes "+
+				"with it.", v.show(v.Power.Value, q.Power), q.Figures(v.SteadyShare, 2), v.show(v.PlatePower.Value,
+				q.Power))).Working = working.MotorPower
 	}
 	if v.ServiceFactor > 1 {
-		v.add(f.MotorServiceFactor, f.Good, "motor.plate.serviceFactor", "Service factor "+q.Figures(v.ServiceFactor, 3),
-			"Room for a bad day at rated volts and cool air. It is no margin to plan with, and none is taken from it here.")
+		v.add(f.MotorServiceFactor, f.Good, "motor.plate.serviceFactor", "Service factor "+q.Figures(v.ServiceFactor,
+			3),
+			"Room for a bad day at rated volts and cool air. It is no margin to plan with, and none is taken from it "+
+				"here.")
 	}
 	if v.OtherVolts > 0 {
-		v.add(f.MotorLinks, f.Good, "motor.plate.links", fmt.Sprintf("Linked for %s here", v.show(v.Volts.Value, q.Voltage)),
-			fmt.Sprintf("The plate has %s too. Look under the terminal cover that the links are set for what the supply or drive gives; a licensed electrician changes them.", v.show(v.OtherVolts, q.Voltage)))
+		v.add(f.MotorLinks, f.Good, "motor.plate.links", fmt.Sprintf("Linked for %s here", v.show(v.Volts.Value,
+			q.Voltage)),
+			fmt.Sprintf("The plate has %s too. Look under the terminal cover that the links are set for what the "+
+				"supply or drive gives; a licensed electrician changes them.", v.show(v.OtherVolts, q.Voltage)))
 	}
 }
 
@@ -93,11 +104,13 @@ func (v *verdict) inductionFindings() {
 	sync := synchronous(hertz, poles)
 	if s, most := v.Induction.Slip, v.Kind.Profile().mostSlip; s < 0.005 || s > most {
 		v.add(f.MotorSlip, f.Caution, "motor.plate.speed", "Slip of "+q.Percent(s)+" is suspicious",
-			fmt.Sprintf("%g poles at %s turn at %s; such a motor loaded runs 0.5 %% to %s under that. Check poles, hertz and speed.",
+			fmt.Sprintf("%g poles at %s turn at %s; such a motor loaded runs 0.5 %% to %s under that. Check poles, "+
+				"hertz and speed.",
 				poles, v.show(hertz, q.Frequency), v.show(sync, q.Speed), q.Percent(most))).Working = working.MotorSlip
 	}
 	if v.Hertz.Standing == working.Assumed {
-		v.add(f.MotorHertz, f.Missing, "motor.plate.hertz", "Hertz not on the plate", v.show(hertz, q.Frequency)+" is assumed from the speed. It sets speed and volts, so read it if you can.")
+		v.add(f.MotorHertz, f.Missing, "motor.plate.hertz", "Hertz not on the plate",
+			v.show(hertz, q.Frequency)+" is assumed from the speed. It sets speed and volts, so read it if you can.")
 	}
 	if v.Kind == PermanentSplit {
 		v.capacitorFindings()
@@ -109,12 +122,16 @@ func (v *verdict) inductionFindings() {
 func (v *verdict) capacitorFindings() {
 	if least := 1.8 * v.Volts.Value; v.CapacitorAC > 0 && v.CapacitorAC < least {
 		v.add(f.MotorCapacitorVolts, f.Stop, "motor.plate.capacitorVolts", "Capacitor marked for too few volts",
-			fmt.Sprintf("It sees about twice the line: on %s fit one marked %s AC or more, film or oil, never an electrolytic. One marked for less can burst.", v.show(v.Volts.Value, q.Voltage), v.show(math.Ceil(least/10)*10, q.Voltage)))
+			fmt.Sprintf("It sees about twice the line: on %s fit one marked %s AC or more, film or oil, never an "+
+				"electrolytic. One marked for less can burst.", v.show(v.Volts.Value, q.Voltage),
+				v.show(math.Ceil(least/10)*10, q.Voltage)))
 	}
 	for _, t := range v.Trials {
 		if t.Starts < 1 {
-			v.add(f.MotorFanStarts, f.Caution, "motor.readings", "Does not start every time on "+v.show(t.Farads, q.Capacitance),
-				fmt.Sprintf("%s of the starts succeeded. A fan that hums and stands still burns; take the next larger capacitor.", q.Percent(t.Starts)))
+			v.add(f.MotorFanStarts, f.Caution, "motor.readings", "Does not start every time on "+v.show(t.Farads,
+				q.Capacitance),
+				fmt.Sprintf("%s of the starts succeeded. A fan that hums and stands still burns; take the next "+
+					"larger capacitor.", q.Percent(t.Starts)))
 			return
 		}
 	}
@@ -123,35 +140,44 @@ func (v *verdict) capacitorFindings() {
 // guessFindings say what the figures rest on when the plate was silent.
 func (v *verdict) guessFindings() {
 	if v.Guess != "" {
-		detail := fmt.Sprintf("By its body it is of the %s. Torque may be out by %s either way, so the reach is drawn as a band. Spin it and read the volts at its open leads: that ends the guessing.", v.Guess, q.Percent(v.Spread))
+		detail := fmt.Sprintf("By its body it is of the %s. Torque may be out by %s either way, so the reach is "+
+			"drawn as a band. Spin it and read the volts at its open leads: that ends the guessing.", v.Guess,
+			q.Percent(v.Spread))
 		if d := v.Body.Shaft; d > 0 {
-			detail += fmt.Sprintf(" Its %s shaft would bear at most %s.", v.show(d, q.Length), v.show(shaft.Bears(d, shaft.Keyed), q.Torque))
+			detail += fmt.Sprintf(" Its %s shaft would bear at most %s.", v.show(d, q.Length),
+				v.show(shaft.Bears(d, shaft.Keyed), q.Torque))
 		}
 		v.add(f.MotorGuess, f.Caution, "motor.plate.speed", "Speed is a guess from the body", detail)
 	}
 	if d := v.Body.Shaft; d > 0 && v.Torque.Value > shaft.Bears(d, shaft.Keyed) {
 		v.add(f.MotorShaftThin, f.Caution, "motor.body.shaft", "Shaft looks thin for the torque",
-			fmt.Sprintf("%s would twist a keyed %s shaft past what it bears, %s. Plate or calliper is wrong.", v.show(v.Torque.Value, q.Torque), v.show(d, q.Length), v.show(shaft.Bears(d, shaft.Keyed), q.Torque)))
+			fmt.Sprintf("%s would twist a keyed %s shaft past what it bears, %s. Plate or calliper is wrong.",
+				v.show(v.Torque.Value, q.Torque), v.show(d, q.Length), v.show(shaft.Bears(d, shaft.Keyed), q.Torque)))
 	}
 }
 
 // benchFindings hold the readings against the plate and against each other.
 func (v *verdict) benchFindings() {
 	if v.OhmsSpread > 0.3 {
-		v.add(f.MotorOhmsJump, f.Caution, "motor.readings", "Resistance jumps by "+q.Percent(v.OhmsSpread)+" as it turns",
-			"Clean the commutator, seat the brushes and turn it a little between readings. If one place stays high, a coil is open there.")
+		v.add(f.MotorOhmsJump, f.Caution, "motor.readings",
+			"Resistance jumps by "+q.Percent(v.OhmsSpread)+" as it turns",
+			"Clean the commutator, seat the brushes and turn it a little between readings. If one place stays high, "+
+				"a coil is open there.")
 	}
 	if v.Fit.Misfit > 2.5 {
 		v.add(f.MotorMisfit, f.Caution, "motor.readings", "Readings do not agree with each other",
-			fmt.Sprintf("They are %s times as far apart as meters and hands explain. One of them is wrong: unit, meter range, or volts read while it was still speeding up.", q.Figures(v.Fit.Misfit, 2)))
+			fmt.Sprintf("They are %s times as far apart as meters and hands explain. One of them is wrong: unit, "+
+				"meter range, or volts read while it was still speeding up.", q.Figures(v.Fit.Misfit, 2)))
 	}
 	if v.Kind.Family() != DCFamily {
 		return
 	}
 	dc := v.DC
-	if dc.Ke.Standing == working.Measured && v.Guess == "" && v.Speed.Standing == working.Read && math.Abs(dc.Ke.Value/dc.PlateKe-1) > 0.15 {
+	if dc.Ke.Standing == working.Measured && v.Guess == "" && v.Speed.Standing == working.Read &&
+		math.Abs(dc.Ke.Value/dc.PlateKe-1) > 0.15 {
 		v.add(f.MotorKeAgainstPlate, f.Caution, "motor.readings", "Bench and plate disagree on speed for volts",
-			fmt.Sprintf("Measured %s, the plate makes it %s. The reading is used. Check the tachometer, then doubt the plate.",
+			fmt.Sprintf("Measured %s, the plate makes it %s. The reading is used. Check the tachometer, then doubt "+
+				"the plate.",
 				v.show(dc.Ke.Value, q.BackEMF), v.show(dc.PlateKe, q.BackEMF))).Working = working.MotorKe
 	}
 	if plate := v.Power.Value / v.Speed.Value; v.Torque.Value < 0.85*plate {
@@ -166,15 +192,20 @@ func (v *verdict) builtOnFindings() {
 	g := v.Gear
 	if g.Sort != "none" && g.Ratio >= 5 && g.Limit == 0 {
 		v.add(f.MotorGearLimit, f.Caution, "motor.gearbox.limit", "What may the gearbox carry?",
-			fmt.Sprintf("At %s its output would make %s, and small gears strip before the motor stalls. Read its plate or go by the torque its old machine asked for.", q.Ratio(g.Ratio), v.show(v.Torque.Value*g.Ratio*g.Efficiency, q.Torque)))
+			fmt.Sprintf("At %s its output would make %s, and small gears strip before the motor stalls. Read its "+
+				"plate or go by the torque its old machine asked for.", q.Ratio(g.Ratio),
+				v.show(v.Torque.Value*g.Ratio*g.Efficiency, q.Torque)))
 	}
 	if g.Sort == "worm" && g.Efficiency < 0.5 {
-		v.add(f.MotorWormHolds, f.Caution, "motor.gearbox.sort", "A worm that loses this much holds its load", "It cannot be driven backwards: a heavy wheel behind it cannot coast, and stopping at once can strip it.")
+		v.add(f.MotorWormHolds, f.Caution, "motor.gearbox.sort", "A worm that loses this much holds its load",
+			"It cannot be driven backwards: a heavy wheel behind it cannot coast, and stopping at once can strip it.")
 	}
 	if c := v.Clutch; c.Fitted {
-		detail := fmt.Sprintf("It takes hold from %s and carries rated torque only from %s. Below that it slips, and slip is heat.", v.show(c.Engages, q.Speed), v.show(c.Locks, q.Speed))
+		detail := fmt.Sprintf("It takes hold from %s and carries rated torque only from %s. Below that it slips, and "+
+			"slip is heat.", v.show(c.Engages, q.Speed), v.show(c.Locks, q.Speed))
 		if c.SlipHot > 0 {
-			detail += fmt.Sprintf(" As measured it loses %s of the speed: %s into the clutch.", q.Percent(c.Slip), v.show(c.SlipHot, q.Power))
+			detail += fmt.Sprintf(" As measured it loses %s of the speed: %s into the clutch.", q.Percent(c.Slip),
+				v.show(c.SlipHot, q.Power))
 		}
 		v.add(f.MotorClutch, f.Caution, "motor.clutch.fitted", "A centrifugal clutch is no way to set a speed", detail)
 	}
@@ -184,20 +215,29 @@ func (v *verdict) builtOnFindings() {
 func (v *verdict) kindFindings() {
 	switch v.Kind {
 	case Universal:
-		words := "Without a load it climbs until it bursts. Never run it with the belt off; first power-up at low volts."
+		words := "Without a load it climbs until it bursts. Never run it with the belt off; " +
+			"first power-up at low volts."
 		if v.Ready() {
-			words = fmt.Sprintf("%s at full load, %s at a quarter of it, and more with the belt off, until it bursts. Never run it bare; first power-up at low volts.",
+			words = fmt.Sprintf("%s at full load, %s at a quarter of it, and more with the belt off, until it "+
+				"bursts. Never run it bare; first power-up at low volts.",
 				v.show(v.Speed.Value, q.Speed), v.show(v.LightSpeed(0.25), q.Speed))
 		}
 		v.add(f.MotorRunsAway, f.Caution, "motor.kind", "Runs away without a load", words)
 	case WoundDC:
-		v.add(f.MotorFieldLoss, f.Caution, "motor.kind", "Never lose its field", "With armature fed and field open it runs away or burns. Interlock the drive's enable with the field's current.")
+		v.add(f.MotorFieldLoss, f.Caution, "motor.kind", "Never lose its field",
+			"With armature fed and field open it runs away or burns. Interlock the drive's enable with the field's "+
+				"current.")
 	case Stepper:
-		v.add(f.MotorLosesSteps, f.Caution, "motor.kind", "Loses steps without a word", "Overloaded it stalls and the controller never knows. Keep twice the torque in hand, and never unplug it live: that kills the driver.")
+		v.add(f.MotorLosesSteps, f.Caution, "motor.kind", "Loses steps without a word",
+			"Overloaded it stalls and the controller never knows. Keep twice the torque in hand, and never unplug it "+
+				"live: that kills the driver.")
 	case SplitPhase, CapacitorStart, CapacitorRun, TwoSpeed:
-		v.add(f.MotorStartCircuit, f.Caution, "motor.plate.capacitor", "Its start winding is for seconds", "A start switch that hangs, or a start capacitor left in circuit, burns it or bursts. It must click out as it comes up to speed. Discharge capacitors through a resistor before touching.")
+		v.add(f.MotorStartCircuit, f.Caution, "motor.plate.capacitor", "Its start winding is for seconds",
+			"A start switch that hangs, or a start capacitor left in circuit, burns it or bursts. It must click out "+
+				"as it comes up to speed. Discharge capacitors through a resistor before touching.")
 	case PermanentSplit:
-		v.add(f.MotorStoredCharge, f.Caution, "motor.plate.capacitor", "Capacitor holds a charge", "Unplug, then discharge it through a resistor before touching.")
+		v.add(f.MotorStoredCharge, f.Caution, "motor.plate.capacitor", "Capacitor holds a charge",
+			"Unplug, then discharge it through a resistor before touching.")
 	}
 }
 
@@ -211,6 +251,8 @@ func (v *verdict) thermalFindings() {
 			"A thin extra pair with continuity is a thermal switch. Keep it, and wire it into the enable.")
 	}
 	if v.Protector == "self-reset" {
-		v.add(f.MotorProtector, f.Caution, "motor.plate.protector", "Its protector resets by itself", "When it has cooled the machine starts again on its own. A no-volt release, or a protector reset by hand, stops that.")
+		v.add(f.MotorProtector, f.Caution, "motor.plate.protector", "Its protector resets by itself",
+			"When it has cooled the machine starts again on its own. A no-volt release, or a protector reset by "+
+				"hand, stops that.")
 	}
 }

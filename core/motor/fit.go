@@ -236,7 +236,8 @@ func solve(equations []equation, start [constants]float64) [constants]float64 {
 			step[i] -= (x[i] - start[i]) / (loose * loose)
 			normal[i*constants+i] = (normal[i*constants+i] + 1/(loose*loose)) * (1 + damping)
 		}
-		factor, ok := lapack64.Potrf(blas64.Symmetric{N: constants, Stride: constants, Data: normal[:], Uplo: blas.Upper})
+		factor, ok := lapack64.Potrf(blas64.Symmetric{N: constants, Stride: constants, Data: normal[:],
+			Uplo: blas.Upper})
 		if !ok {
 			return x
 		}

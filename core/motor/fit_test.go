@@ -26,8 +26,12 @@ func (m truth) fiveReadings(noise func() float64) []Reading {
 		{Sort: "open", Volts: text(m.ke*90*noise(), "V"), Speed: text(90*noise(), "rad/s")},
 		{Sort: "resistance", Ohms: text(m.r*noise(), "Ω")},
 		{Sort: "resistance", Ohms: text(m.r*noise(), "Ω")},
-		{Sort: "free", Volts: text((m.ke*120+idle*m.r)*noise(), "V"), Amps: text(idle*noise(), "A"), Speed: text(120*noise(), "rad/s")},
-		{Sort: "loaded", Volts: text((m.ke*60+load*m.r)*noise(), "V"), Amps: text(load*noise(), "A"), Speed: text(60*noise(), "rad/s"), Torque: text((m.ke*load-m.loss)*noise(), "N·m")},
+		{Sort: "free", Volts: text((m.ke*120+idle*m.r)*noise(), "V"), Amps: text(idle*noise(), "A"),
+			Speed: text(120*noise(),
+				"rad/s")},
+		{Sort: "loaded", Volts: text((m.ke*60+load*m.r)*noise(), "V"), Amps: text(load*noise(), "A"),
+			Speed: text(60*noise(), "rad/s"), Torque: text((m.ke*load-m.loss)*noise(),
+				"N·m")},
 	}
 }
 
@@ -42,7 +46,8 @@ func TestFitRecoversAMotorFromNoisyReadings(t *testing.T) {
 		m.r, m.loss = m.ke*(4+4*dice.Float64()), m.ke*(0.3+0.3*dice.Float64())
 		one := resolved(t, Described{Kind: PermanentMagnetDC, Readings: m.fiveReadings(noise)})
 		require.True(t, one.Fit.Ke.Found() && one.Fit.R.Found() && one.Fit.Loss.Found())
-		ke, r, loss = append(ke, one.Fit.Ke.Value/m.ke-1), append(r, one.Fit.R.Value/m.r-1), append(loss, one.Fit.Loss.Value/m.loss-1)
+		ke, r, loss = append(ke, one.Fit.Ke.Value/m.ke-1), append(r, one.Fit.R.Value/m.r-1),
+			append(loss, one.Fit.Loss.Value/m.loss-1)
 		told = append(told, one.Fit.Ke.Spread)
 	}
 	sort.Float64s(told)
@@ -53,7 +58,8 @@ func TestFitRecoversAMotorFromNoisyReadings(t *testing.T) {
 			sum += v * v
 		}
 		sort.Slice(off, func(i, k int) bool { return math.Abs(off[i]) < math.Abs(off[k]) })
-		t.Logf("%s: rms %.2f %%, nine in ten within %.2f %%", name, 100*math.Sqrt(sum/float64(len(off))), 100*math.Abs(off[len(off)*9/10]))
+		t.Logf("%s: rms %.2f %%, nine in ten within %.2f %%", name, 100*math.Sqrt(sum/float64(len(off))),
+			100*math.Abs(off[len(off)*9/10]))
 		assert.Less(t, math.Sqrt(sum/float64(len(off))), 0.03, name)
 	}
 }
@@ -61,9 +67,12 @@ func TestFitRecoversAMotorFromNoisyReadings(t *testing.T) {
 func TestFitWithoutNoiseIsExact(t *testing.T) {
 	m := truth{0.86, 7.6, 0.35, 1.1e-3}
 	d := Described{Kind: PermanentMagnetDC, Readings: append(m.fiveReadings(func() float64 { return 1 }),
-		Reading{Sort: "spin-down", Speed: "100 rad/s", ToSpeed: "40 rad/s", Time: text(m.j*60/m.loss, "s")}, Reading{Sort: "locked", Volts: "7.6 V", Amps: "1 A"})}
+		Reading{Sort: "spin-down", Speed: "100 rad/s", ToSpeed: "40 rad/s", Time: text(m.j*60/m.loss, "s")},
+		Reading{Sort: "locked", Volts: "7.6 V",
+			Amps: "1 A"})}
 	fit := resolved(t, d).Fit
-	for _, c := range [][2]float64{{m.ke, fit.Ke.Value}, {m.r, fit.R.Value}, {m.loss, fit.Loss.Value}, {m.j, fit.Inertia.Value}} {
+	for _, c := range [][2]float64{{m.ke, fit.Ke.Value}, {m.r, fit.R.Value}, {m.loss, fit.Loss.Value},
+		{m.j, fit.Inertia.Value}} {
 		assert.InEpsilon(t, c[0], c[1], 1e-6)
 	}
 	assert.Less(t, fit.Misfit, 1e-3)
@@ -78,7 +87,9 @@ func TestFitOfASeriesMotor(t *testing.T) {
 	v1, t1 := run(3.6, 1100)
 	v2, t2 := run(5, 600)
 	d := Described{Kind: Universal, Readings: []Reading{
-		{Sort: "resistance", Ohms: "4.5 Ω"}, {Sort: "loaded", Volts: v1, Amps: "3.6 A", Speed: "1100 rad/s", Torque: text(t1, "N·m")}, {Sort: "loaded", Volts: v2, Amps: "5 A", Speed: "600 rad/s", Torque: text(t2, "N·m")},
+		{Sort: "resistance", Ohms: "4.5 Ω"}, {Sort: "loaded", Volts: v1, Amps: "3.6 A", Speed: "1100 rad/s",
+			Torque: text(t1, "N·m")}, {Sort: "loaded", Volts: v2, Amps: "5 A", Speed: "600 rad/s",
+			Torque: text(t2, "N·m")},
 	}}
 	fit := resolved(t, d).Fit
 	assert.InEpsilon(t, k, fit.Ke.Value, 1e-6)

@@ -9,7 +9,8 @@ import (
 // Source: IEC 60072 and NEMA MG 1 frame dimensions, from memory, millimetres.
 func TestFrameDimensions(t *testing.T) {
 	for text, want := range map[string]struct{ height, across, along, shaft float64 }{
-		"80": {80, 125, 100, 19}, "IEC 71": {71, 112, 90, 14}, "90L": {90, 140, 125, 24}, "B3 100": {100, 160, 140, 28}, "NEMA 56": {88.9, 123.8, 76.2, 15.875}, "145T": {88.9, 139.7, 127, 22.225},
+		"80": {80, 125, 100, 19}, "IEC 71": {71, 112, 90, 14}, "90L": {90, 140, 125, 24}, "B3 100": {100, 160, 140, 28},
+		"NEMA 56": {88.9, 123.8, 76.2, 15.875}, "145T": {88.9, 139.7, 127, 22.225},
 	} {
 		f, ok := FindFrame(text, 50)
 		assert.True(t, ok, text)

@@ -168,7 +168,8 @@ func (m *Resolved) resolveInduction(poles Known, t readings) {
 	}
 	if !m.Speed.OK() {
 		if !poles.OK() {
-			m.need("plate.speed", "Speed or poles of the motor", "Read the plate, or run it free on the line and hold a tachometer to the shaft.")
+			m.need("plate.speed", "Speed or poles of the motor",
+				"Read the plate, or run it free on the line and hold a tachometer to the shaft.")
 			return
 		}
 		m.Speed = Known{synchronous(m.Hertz.Value, poles.Value) * 0.95, working.Assumed}
@@ -182,11 +183,13 @@ func (m *Resolved) resolveInduction(poles Known, t readings) {
 	m.Induction.Slip = 1 - m.Speed.Value/sync
 	if m.Induction.Slip <= 0.0005 || m.Induction.Slip > 0.5 {
 		m.need("plate.speed", "A speed that fits the poles and hertz",
-			"An induction motor under load turns a few per cent slower than synchronous, "+q.Show(sync, q.Speed, q.Metric)+" here. Read the plate again or measure with a tachometer.")
+			"An induction motor under load turns a few per cent slower than synchronous, "+q.Show(sync, q.Speed,
+				q.Metric)+" here. Read the plate again or measure with a tachometer.")
 		return
 	}
 	if !m.Volts.OK() {
-		m.need("plate.volts", "Volts of the motor", "Read the plate or the label inside the terminal box, and how the links are set.")
+		m.need("plate.volts", "Volts of the motor", "Read the plate or the label inside the terminal box, and how "+
+			"the links are set.")
 		return
 	}
 	profile := m.Kind.Profile()

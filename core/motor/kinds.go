@@ -72,11 +72,17 @@ type Match struct {
 
 // What is said of several kinds.
 const (
-	byTransformer  = "With a bridge it gives any direct volts, but nothing limits the current and the speed falls with load. Turn it to nothing before switching on."
-	byResistor     = "It works and wastes: what the motor does not take the resistor turns to heat, and the speed collapses as the load grows."
-	byOneOut       = "Practice disagrees. The default is pulleys; the other school drives it from an inverter with one phase out, never so slowly that its start switch closes again (about 80 % of plate speed), never above plate speed."
-	fewerFanVolts  = "On a fan fewer volts slow it, as far as it still starts every time: its load falls off with speed squared. Not for any other load."
-	inductionNeeds = "This motor turns with the line's hertz; lower volts, cut waves or direct current only heat it. A plain switch and pulleys suit."
+	byTransformer = "With a bridge it gives any direct volts, but nothing limits the current and the speed falls " +
+		"with load. Turn it to nothing before switching on."
+	byResistor = "It works and wastes: what the motor does not take the resistor turns to heat, and the speed " +
+		"collapses as the load grows."
+	byOneOut = "Practice disagrees. The default is pulleys; the other school drives it from an inverter with " +
+		"one phase out, never so slowly that its start switch closes again (about 80 % of plate speed), never above " +
+		"plate speed."
+	fewerFanVolts = "On a fan fewer volts slow it, as far as it still starts every time: its load falls off with " +
+		"speed squared. Not for any other load."
+	inductionNeeds = "This motor turns with the line's hertz; lower volts, cut waves or direct current only heat it. " +
+		"A plain switch and pulleys suit."
 )
 
 func onlySwitched(how string) string {
@@ -115,9 +121,11 @@ var profiles = []Profile{
 		Reverses: "Swap armature or field leads, not both, at standstill.",
 		Wears:    "Brushes and commutator.",
 		Donors:   "Old lifts, lathes, treadle-era machine drives, generators.",
-		needs:    "Its armature needs direct current, its field a steady supply. A phase-angle or PWM drive with a field supply suits.",
+		needs: "Its armature needs direct current, its field a steady supply. A phase-angle or PWM drive with a " +
+			"field supply suits.",
 		Controls: []Match{
-			{Control: "phase-angle", Why: "Adjustable DC on the armature sets the speed; its field is fed in full beside it."},
+			{Control: "phase-angle", Why: "Adjustable DC on the armature sets the speed; its field is fed in full " +
+				"beside it."},
 			{Control: "pwm", Why: "Adjustable DC on the armature sets the speed; its field is fed in full beside it."},
 			{Control: "variac", Why: byTransformer, Also: true},
 			{Control: "resistor", Why: byResistor, Also: true},
@@ -134,9 +142,11 @@ var profiles = []Profile{
 		Reverses: "Swap the brush leads against the field.",
 		Wears:    "Brushes wear in hundreds of hours.",
 		Donors:   "Vacuum cleaners, kitchen machines, hand tools, washing machines in some regions.",
-		needs:    "It runs on one phase or on direct current, more volts more speed. A phase-angle or PWM regulator suits, best with a tachometer.",
+		needs: "It runs on one phase or on direct current, more volts more speed. A phase-angle or PWM regulator " +
+			"suits, best with a tachometer.",
 		Controls: []Match{
-			{Control: "phase-angle", Why: "Cut volts slow it; without a tachometer the speed still falls steeply with load."},
+			{Control: "phase-angle", Why: "Cut volts slow it; without a tachometer the speed still falls steeply " +
+				"with load."},
 			{Control: "pwm", Why: "Chopped volts slow it, smoother than a cut sine; a tachometer holds the speed."},
 			{Control: "contactor", Why: "Switched straight on, its load alone sets its speed. Never without the load."},
 			{Control: "variac", Why: "Fewer volts slow it, and the speed falls steeply with load.", Also: true},
@@ -153,7 +163,8 @@ var profiles = []Profile{
 		Reverses: "Swap any two leads, or in the inverter.",
 		Wears:    "Bearings only.",
 		Donors:   "Industrial scrap, often with a gearbox; pumps, conveyors, compressors.",
-		needs:    "This motor turns with the field's hertz; lower volts or direct current only heat it. An inverter suits.",
+		needs: "This motor turns with the field's hertz; lower volts or direct current only heat it. An inverter " +
+			"suits.",
 		Controls: []Match{
 			{Control: "inverter", Why: "It makes three phases of any hertz, so the field turns at the speed you dial."},
 			{Control: "contactor", Why: "Switched straight on, it runs at one speed; it needs a three-phase supply."},
@@ -186,7 +197,9 @@ var profiles = []Profile{
 		Reverses: "Swap the start winding's ends against the run's, at standstill.",
 		Wears:    "Start switch and capacitor.",
 		Donors:   "Compressors, saws, pumps, farm machines.",
-		needs:    "Below about 75 % of plate speed its start switch closes again and burns winding and capacitor. A plain switch and cone pulleys suit; some drive these from a single-phase-output inverter, never below that speed.",
+		needs: "Below about 75 % of plate speed its start switch closes again and burns winding and capacitor. A " +
+			"plain switch and cone pulleys suit; some drive these from a single-phase-output inverter, never below " +
+			"that speed.",
 		Controls: []Match{
 			{Control: "contactor", Why: onlySwitched("it starts on its capacitor and runs at one speed")},
 			{Control: "inverter-1", Why: byOneOut, Also: true},
@@ -203,7 +216,8 @@ var profiles = []Profile{
 		Reverses: "Swap the start winding's ends against the run's, at standstill.",
 		Wears:    "Start switch and capacitors.",
 		Donors:   "Larger compressors and pumps, table saws.",
-		needs:    "Below about 75 % of plate speed its start switch closes again and burns winding and capacitor. A plain switch and pulleys suit.",
+		needs: "Below about 75 % of plate speed its start switch closes again and burns winding and capacitor. A " +
+			"plain switch and pulleys suit.",
 		Controls: []Match{
 			{Control: "contactor", Why: onlySwitched("it starts on both capacitors and runs at one speed")},
 			{Control: "inverter-1", Why: byOneOut, Also: true},
@@ -222,7 +236,8 @@ var profiles = []Profile{
 		Donors:   "Fans, blowers, garage doors, pumps.",
 		needs:    inductionNeeds + " On a fan, so does a smaller capacitor.",
 		Controls: []Match{
-			{Control: "capacitors", Why: "On a fan a smaller run capacitor slows it, as far as it still starts every time. Not for any other load."},
+			{Control: "capacitors", Why: "On a fan a smaller run capacitor slows it, as far as it still starts every " +
+				"time. Not for any other load."},
 			{Control: "contactor", Why: "Switched straight on, it runs at one speed; pulleys set the machine's speed."},
 			{Control: "variac", Why: fewerFanVolts, Also: true},
 		},
@@ -272,7 +287,8 @@ var profiles = []Profile{
 		Donors:   "E-bikes, direct-drive washing machines, garden tools, drones.",
 		needs:    "It has no brushes to turn the current over for it. A matching brushless controller suits.",
 		Controls: []Match{
-			{Control: "bldc", Why: "It turns the current over in step with the rotor, by Hall sensors or by what the winding gives back."},
+			{Control: "bldc", Why: "It turns the current over in step with the rotor, by Hall sensors or by what the " +
+				"winding gives back."},
 		},
 	},
 	{
@@ -287,7 +303,8 @@ var profiles = []Profile{
 		Donors:   "Printers, plotters, scanners, old disk drives.",
 		needs:    "It moves a step for each pulse. A stepper driver suits.",
 		Controls: []Match{
-			{Control: "stepper", Why: "Each pulse is a step; volts well above the winding's own keep the torque at speed."},
+			{Control: "stepper", Why: "Each pulse is a step; volts well above the winding's own keep the torque at " +
+				"speed."},
 		},
 	},
 	{

@@ -14,7 +14,9 @@ import (
 
 // specimen is a whole plate of a kind, and a feed at its plate's volts and hertz.
 func specimen(kind Kind) (Described, Feed) {
-	d := Described{Kind: kind, ThermalSwitch: "wired", Plate: Plate{Power: "250 W", Speed: "1425 rpm", Volts: "230 V", Amps: "2.2 A", Hertz: "50 Hz", PowerFactor: "0.75"}}
+	d := Described{Kind: kind, ThermalSwitch: "wired", Plate: Plate{Power: "250 W", Speed: "1425 rpm", Volts: "230 V",
+		Amps: "2.2 A", Hertz: "50 Hz",
+		PowerFactor: "0.75"}}
 	feed := free(OnTheLine)
 	feed.Volts, feed.Hertz = 230, 50
 	switch kind {
@@ -45,7 +47,8 @@ func TestEveryKindHoldsItsPlate(t *testing.T) {
 		model := m.On(feed)
 		held := model.Steady(m.Speed.Value, 1)
 		if p.Kind == Stepper {
-			assert.InEpsilon(t, 0.7*1.9, model.Steady(0.5*m.Speed.Value, 1).Torque, 0.005, "below its corner a stepper pulls 0.7 of what it holds")
+			assert.InEpsilon(t, 0.7*1.9, model.Steady(0.5*m.Speed.Value, 1).Torque, 0.005,
+				"below its corner a stepper pulls 0.7 of what it holds")
 		} else {
 			power, err := q.Parse(d.Plate.Power, q.Power)
 			require.NoError(t, err)
@@ -57,7 +60,8 @@ func TestEveryKindHoldsItsPlate(t *testing.T) {
 		for i := range 40 {
 			omega := low + (high-low)*float64(i)/39
 			c, b, k := model.Limits(omega, 1.6)
-			assert.True(t, c.Torque <= b.Torque*1.0001 && b.Torque <= k.Torque*1.0001, "%s at %v: %v %v %v", p.Kind, omega, c, b, k)
+			assert.True(t, c.Torque <= b.Torque*1.0001 && b.Torque <= k.Torque*1.0001, "%s at %v: %v %v %v", p.Kind,
+				omega, c, b, k)
 			assert.False(t, math.IsInf(k.Torque, 0) || math.IsNaN(k.Torque))
 		}
 		assert.Positive(t, model.Breakaway().Torque, p.Kind)
@@ -72,7 +76,9 @@ func TestEveryKindHoldsItsPlate(t *testing.T) {
 
 // Common practice, no source: starting torque as multiples of full load.
 func TestStartMultiplesFallWithinTheirRanges(t *testing.T) {
-	for kind, span := range map[Kind][2]float64{SplitPhase: {1.25, 1.75}, CapacitorStart: {3, 4.5}, PermanentSplit: {0.3, 1}, ShadedPole: {0.2, 0.5}, ThreePhase: {1.5, 2.5}} {
+	for kind, span := range map[Kind][2]float64{SplitPhase: {1.25, 1.75}, CapacitorStart: {3, 4.5},
+		PermanentSplit: {0.3, 1}, ShadedPole: {0.2, 0.5}, ThreePhase: {1.5,
+			2.5}} {
 		d, feed := specimen(kind)
 		m := resolved(t, d)
 		start := m.On(feed).Breakaway().Torque / m.Torque.Value
@@ -119,7 +125,8 @@ func TestGearboxAndClutch(t *testing.T) {
 	assert.InEpsilon(t, 3000*q.RPM, resolved(t, d).Speed.Value, 1e-9, "a plate that gives the output's speed")
 
 	d, feed = specimen(PermanentMagnetDC)
-	d.Clutch = Clutch{Fitted: true, Engages: "1500 rpm", Holds: "1.2 N·m", Motor: "2800 rpm", Output: "2500 rpm", Torque: "0.7 N·m"}
+	d.Clutch = Clutch{Fitted: true, Engages: "1500 rpm", Holds: "1.2 N·m", Motor: "2800 rpm", Output: "2500 rpm",
+		Torque: "0.7 N·m"}
 	m = resolved(t, d)
 	model := m.On(feed)
 	low, _ := model.Span()
@@ -135,8 +142,11 @@ func TestGearboxAndClutch(t *testing.T) {
 func TestFanOnItsCapacitors(t *testing.T) {
 	d, _ := specimen(PermanentSplit)
 	d.Plate.Speed = "1250 rpm"
-	for _, r := range [][3]string{{"20 µF", "1250", "10 of 10"}, {"8 µF", "900", "7 of 10"}, {"15 µF", "1130", ""}, {"10 µF", "970", "10/10"}, {"12 µF", "960", ""}} {
-		d.Readings = append(d.Readings, Reading{Sort: "capacitor", Capacitor: q.Text(r[0]), Speed: q.Text(r[1]), Starts: r[2]})
+	for _, r := range [][3]string{{"20 µF", "1250", "10 of 10"}, {"8 µF", "900", "7 of 10"}, {"15 µF", "1130", ""},
+		{"10 µF", "970", "10/10"},
+		{"12 µF", "960", ""}} {
+		d.Readings = append(d.Readings, Reading{Sort: "capacitor", Capacitor: q.Text(r[0]), Speed: q.Text(r[1]),
+			Starts: r[2]})
 	}
 	m := resolved(t, d)
 	require.Len(t, m.Trials, 4, "one that turns slower on a larger capacitor is a misreading")
@@ -161,7 +171,8 @@ func TestFanOnItsCapacitors(t *testing.T) {
 	assert.True(t, has(m, "motor.fan-starts", f.Caution))
 	d.Plate.CapacitorVolts = "250 V"
 	assert.True(t, has(resolved(t, d), "motor.capacitor-volts", f.Stop))
-	for text, want := range map[string]bool{"9 of 10": true, "10/10": true, "": true, "often": false, "11 of 10": false, "3 of 0": false} {
+	for text, want := range map[string]bool{"9 of 10": true, "10/10": true, "": true, "often": false, "11 of 10": false,
+		"3 of 0": false} {
 		_, ok := startShare(text)
 		assert.Equal(t, want, ok, text)
 	}
@@ -175,9 +186,12 @@ func TestStepperPullOut(t *testing.T) {
 	assert.InEpsilon(t, 0.7*1.9, at(corner*0.9), 1e-9)
 	assert.InEpsilon(t, 0.7*1.9/2, at(corner*2), 1e-9, "past the corner with one over speed")
 	feed.Volts = 72
-	assert.InEpsilon(t, 0.7*1.9, m.On(feed).Steady(1.9*corner*q.RPM, 1).Torque, 1e-9, "twice the volts, twice the corner speed")
+	assert.InEpsilon(t, 0.7*1.9, m.On(feed).Steady(1.9*corner*q.RPM, 1).Torque, 1e-9,
+		"twice the volts, twice the corner speed")
 
-	d.Readings = []Reading{{Sort: "pull-out", Speed: "600 rpm", Torque: "62 N·cm"}, {Sort: "pull-out", Speed: "60 rpm", Torque: "150 N·cm"}}
+	d.Readings = []Reading{{Sort: "pull-out", Speed: "600 rpm", Torque: "62 N·cm"},
+		{Sort: "pull-out", Speed: "60 rpm",
+			Torque: "150 N·cm"}}
 	m = resolved(t, d)
 	assert.InEpsilon(t, 1.06, m.On(feed).Steady(330*q.RPM, 1).Torque, 1e-9, "on the line between two points")
 	assert.Zero(t, m.On(feed).Peak(601*q.RPM).Torque, "beyond the last it is not known to turn")
@@ -205,7 +219,9 @@ func TestABodyGivesAGuessWithItsDoubt(t *testing.T) {
 		diameter q.Text
 		ready    bool
 		fast     bool
-	}{{"80 mm", true, true}, {"90 mm", true, true}, {"102 mm", true, false}, {"127 mm", true, false}, {"60 mm", false, false}, {"", false, false}} {
+	}{{"80 mm", true, true}, {"90 mm", true, true}, {"102 mm", true, false}, {"127 mm", true, false},
+		{"60 mm", false, false},
+		{"", false, false}} {
 		d.Body.Diameter = c.diameter
 		m := resolved(t, d)
 		assert.Equal(t, c.ready, m.Ready(), c.diameter)

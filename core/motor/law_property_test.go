@@ -43,14 +43,17 @@ func TestAGearboxTradesSpeedForTorque(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		bare, feed, d := anySpecimen(t)
 		k, keeps := rapid.Float64Range(1.5, 80).Draw(t, "ratio"), rapid.Float64Range(0.4, 1).Draw(t, "keeps")
-		d.Gearbox = Gearbox{Sort: "spur", Ratio: q.Text(fmt.Sprintf("%.12g", k)), Efficiency: q.Text(fmt.Sprintf("%.12g", keeps))}
+		d.Gearbox = Gearbox{Sort: "spur", Ratio: q.Text(fmt.Sprintf("%.12g", k)),
+			Efficiency: q.Text(fmt.Sprintf("%.12g",
+				keeps))}
 		m := Resolve(d, q.NewReader(""))
 		low, high := bare.On(feed).Span()
 		gearedLow, gearedHigh := m.On(feed).Span()
 		assert.InEpsilon(t, low/k, gearedLow, 1e-9)
 		assert.InEpsilon(t, high/k, gearedHigh, 1e-9)
 		omega := within(t, low, high*0.98)
-		assert.InDelta(t, bare.On(feed).Steady(omega, 1).Torque*k*keeps, m.On(feed).Steady(omega/k, 1).Torque, 1e-6*bare.Torque.Value*k)
+		assert.InDelta(t, bare.On(feed).Steady(omega, 1).Torque*k*keeps, m.On(feed).Steady(omega/k, 1).Torque,
+			1e-6*bare.Torque.Value*k)
 		torque := bare.Torque.Value / 2
 		assert.InEpsilon(t, bare.On(feed).AmpsFor(torque, omega), m.On(feed).AmpsFor(torque*k*keeps, omega/k), 1e-6)
 	})
@@ -91,7 +94,8 @@ func TestDCBalance(t *testing.T) {
 		assert.InDelta(t, torque, law.torque(amps), 1e-9)
 		omega := (feed.Volts - amps*m.DC.Resistance.Value) / m.DC.Ke.Value
 		if omega > 0 {
-			unbound := Feed{Kind: DirectCurrent, Volts: feed.Volts, FormFactor: 1, PeakAmps: math.Inf(1), LimitAmps: math.Inf(1)}
+			unbound := Feed{Kind: DirectCurrent, Volts: feed.Volts, FormFactor: 1, PeakAmps: math.Inf(1),
+				LimitAmps: math.Inf(1)}
 			held := (&dcLaw{m, unbound}).peak(omega)
 			assert.LessOrEqual(t, held.Torque, torque+1e-9, "the volts cannot push more than balances there")
 		}
@@ -103,7 +107,9 @@ func TestDCBalance(t *testing.T) {
 func TestAClutchNeverCarriesLessWhenFaster(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		full := rapid.Float64Range(50, 400).Draw(t, "full")
-		c := ResolvedClutch{Fitted: true, full: full, Engages: full * rapid.Float64Range(0.2, 0.95).Draw(t, "engages"), Holds: rapid.Float64Range(0.1, 50).Draw(t, "holds")}
+		c := ResolvedClutch{Fitted: true, full: full, Engages: full * rapid.Float64Range(0.2, 0.95).Draw(t, "engages"),
+			Holds: rapid.Float64Range(0.1, 50).Draw(t,
+				"holds")}
 		last := 0.0
 		for i := range 60 {
 			carried := c.Carries(full * 1.3 * float64(i) / 59)

@@ -96,7 +96,8 @@ type Model struct {
 // On returns the motor's model on a feed. The motor must be Ready and the feed one that suits
 // its family.
 func (m *Resolved) On(f Feed) *Model {
-	model := &Model{motor: m, fixed: f.Kind == OnTheLine, ratio: m.Gear.Ratio, gain: m.Gear.Ratio * m.Gear.Efficiency, holds: m.Clutch.Fitted || m.Gear.Limit > 0}
+	model := &Model{motor: m, fixed: f.Kind == OnTheLine, ratio: m.Gear.Ratio, gain: m.Gear.Ratio * m.Gear.Efficiency,
+		holds: m.Clutch.Fitted || m.Gear.Limit > 0}
 	switch m.Kind.Family() {
 	case DCFamily:
 		model.law = &dcLaw{m, f}

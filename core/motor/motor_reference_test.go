@@ -32,7 +32,9 @@ func TestFitzgeraldSeparatelyExcited(t *testing.T) {
 // Source: Chapman, Electric Machinery Fundamentals, chapter 6, from memory. 10 hp, four poles,
 // 60 Hz, 5 % slip: 1710 rpm and 41.7 N·m.
 func TestChapmanInduction(t *testing.T) {
-	m := resolved(t, Described{Kind: ThreePhase, Plate: Plate{Power: "10 hp", Speed: "1710 rpm", Volts: "208 V", Amps: "30 A", Hertz: "60 Hz", PowerFactor: "0.85"}})
+	m := resolved(t, Described{Kind: ThreePhase, Plate: Plate{Power: "10 hp", Speed: "1710 rpm", Volts: "208 V",
+		Amps: "30 A", Hertz: "60 Hz",
+		PowerFactor: "0.85"}})
 	require.True(t, m.Ready())
 	assert.Equal(t, 4.0, m.Induction.Poles.Value)
 	assert.InEpsilon(t, 0.05, m.Induction.Slip, 1e-9)
@@ -41,7 +43,9 @@ func TestChapmanInduction(t *testing.T) {
 
 // Common practice, no source: 180 V drawing 82 A stalled is 2.2 Ω.
 func TestStallResistance(t *testing.T) {
-	m := resolved(t, Described{Kind: PermanentMagnetDC, Plate: Plate{Power: "1.5 hp", Speed: "4000 rpm", Volts: "180 V", Amps: "8 A"}, Readings: []Reading{{Sort: "resistance", Ohms: "2.2 Ω"}}})
+	m := resolved(t, Described{Kind: PermanentMagnetDC, Plate: Plate{Power: "1.5 hp", Speed: "4000 rpm", Volts: "180 V",
+		Amps: "8 A"}, Readings: []Reading{{Sort: "resistance",
+		Ohms: "2.2 Ω"}}})
 	feed := free(DirectCurrent)
 	feed.Volts = 180
 	assert.InEpsilon(t, 82, m.On(feed).StallAmps(), 0.003)
@@ -62,7 +66,8 @@ func TestSynchronousSpeeds(t *testing.T) {
 	for _, c := range [][3]float64{{50, 4, 1500}, {60, 4, 1800}, {60, 2, 3600}, {87, 4, 2610}, {400, 2, 24000}} {
 		assert.InEpsilon(t, c[2], synchronous(c[0], c[1])/q.RPM, 1e-9)
 	}
-	for _, c := range [][3]float64{{50, 1425, 4}, {50, 2850, 2}, {60, 1725, 4}, {60, 1140, 6}, {50, 940, 6}, {50, 1499, 4}} {
+	for _, c := range [][3]float64{{50, 1425, 4}, {50, 2850, 2}, {60, 1725, 4}, {60, 1140, 6}, {50, 940, 6},
+		{50, 1499, 4}} {
 		assert.Equal(t, c[2], NearestPoles(c[0], c[1]*q.RPM), "%v rpm on %v Hz", c[1], c[0])
 	}
 }

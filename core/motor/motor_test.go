@@ -21,15 +21,21 @@ func resolved(t *testing.T, d Described) *Resolved {
 }
 
 func scrubber() Described {
-	return Described{Kind: PermanentMagnetDC, ThermalSwitch: "none", Plate: Plate{Power: "½ hp", Speed: "1750 rpm", Volts: "180 V", Amps: "2.8 A"}}
+	return Described{Kind: PermanentMagnetDC, ThermalSwitch: "none",
+		Plate: Plate{Power: "½ hp", Speed: "1750 rpm", Volts: "180 V",
+			Amps: "2.8 A"}}
 }
 
 func conveyor() Described {
-	return Described{Kind: ThreePhase, ThermalSwitch: "wired", Plate: Plate{Power: "0.75 kW", Speed: "1400 rpm", Volts: "230 V", Amps: "3.3 A", Hertz: "50 Hz", PowerFactor: "0.76"}}
+	return Described{Kind: ThreePhase, ThermalSwitch: "wired", Plate: Plate{Power: "0.75 kW", Speed: "1400 rpm",
+		Volts: "230 V", Amps: "3.3 A", Hertz: "50 Hz",
+		PowerFactor: "0.76"}}
 }
 
 func sawMotor() Described {
-	return Described{Kind: CapacitorStart, ThermalSwitch: "wired", Plate: Plate{Power: "1/3 hp", Speed: "1425 rpm", Volts: "230 V", Amps: "2.6 A", Hertz: "50 Hz", PowerFactor: "0.65"}}
+	return Described{Kind: CapacitorStart, ThermalSwitch: "wired", Plate: Plate{Power: "1/3 hp", Speed: "1425 rpm",
+		Volts: "230 V", Amps: "2.6 A", Hertz: "50 Hz",
+		PowerFactor: "0.65"}}
 }
 
 func free(way FeedKind) Feed {
@@ -43,14 +49,23 @@ func TestEachKindHoldsItsPlateAtItsPlatePoint(t *testing.T) {
 		feed  func(*Resolved) Feed
 		power float64
 	}{
-		"permanent magnet": {scrubber(), func(m *Resolved) Feed { f := free(DirectCurrent); f.Volts = 180; return f }, q.Horsepower / 2},
+		"permanent magnet": {scrubber(), func(m *Resolved) Feed { f := free(DirectCurrent); f.Volts = 180; return f },
+			q.Horsepower / 2},
 		"three-phase, inverter": {conveyor(), func(m *Resolved) Feed {
 			f := free(VariableHertz)
 			f.Volts, f.BaseVolts, f.BaseHertz, f.TopHertz = 230, 230, 50, 50
 			return f
 		}, 750},
-		"three-phase, line": {conveyor(), func(m *Resolved) Feed { f := free(OnTheLine); f.Volts, f.Hertz = 230, 50; return f }, 750},
-		"capacitor-start":   {sawMotor(), func(m *Resolved) Feed { f := free(OnTheLine); f.Volts, f.Hertz = 230, 50; return f }, q.Horsepower / 3},
+		"three-phase, line": {conveyor(), func(m *Resolved) Feed {
+			f := free(OnTheLine)
+			f.Volts, f.Hertz = 230, 50
+			return f
+		}, 750},
+		"capacitor-start": {sawMotor(), func(m *Resolved) Feed {
+			f := free(OnTheLine)
+			f.Volts, f.Hertz = 230, 50
+			return f
+		}, q.Horsepower / 3},
 	} {
 		m := resolved(t, c.d)
 		require.True(t, m.Ready(), name)
@@ -104,7 +119,8 @@ func TestInverterWeakensFieldAboveBase(t *testing.T) {
 	at := func(hertz float64) Limited { return model.Steady(model.law.(*inverterLaw).omegaAt(hertz), 1) }
 	assert.InEpsilon(t, at(50).Torque*50/75, at(75).Torque, 1e-9, "constant power above base")
 	assert.Equal(t, WeakField, at(100).By)
-	assert.Less(t, model.Peak(model.law.(*inverterLaw).omegaAt(100)).Torque, model.Peak(model.law.(*inverterLaw).omegaAt(50)).Torque/3.5, "breakdown falls with the square")
+	assert.Less(t, model.Peak(model.law.(*inverterLaw).omegaAt(100)).Torque,
+		model.Peak(model.law.(*inverterLaw).omegaAt(50)).Torque/3.5, "breakdown falls with the square")
 
 	// A 230 V winding on 400 V can keep its volts per hertz to 87 Hz.
 	feed.Volts, feed.BaseVolts, feed.BaseHertz, feed.TopHertz = 400, 400, 87, 87
@@ -137,7 +153,8 @@ func TestAPlateThatLies(t *testing.T) {
 	d.Plate.PowerMeans = "peak"
 	m = resolved(t, d)
 	assert.InEpsilon(t, 0.7*2.5*q.Horsepower, m.Power.Value, 1e-9)
-	assert.InEpsilon(t, m.Power.Value/(4100*q.RPM), m.Torque.Value, 1e-9, "torque from the speed that goes with that power")
+	assert.InEpsilon(t, m.Power.Value/(4100*q.RPM), m.Torque.Value, 1e-9,
+		"torque from the speed that goes with that power")
 	assert.True(t, has(m, "motor.peak-rating", f.Caution))
 
 	odd := conveyor()
@@ -182,7 +199,9 @@ func TestHalfAPlateSaysWhatToMeasure(t *testing.T) {
 	assert.Equal(t, working.Assumed, m.Amps.Standing)
 	assert.InEpsilon(t, q.Horsepower/2/(180*0.75), m.Amps.Value, 1e-9)
 	d = scrubber()
-	d.Plate.Speed, d.Readings = "", []Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"}}
+	d.Plate.Speed, d.Readings = "", []Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"},
+		{Sort: "resistance",
+			Ohms: "7.6 Ω"}}
 	m = resolved(t, d)
 	assert.True(t, m.Ready(), "spun volts give the speed the plate lacks")
 	assert.InEpsilon(t, (180-2.8*7.6)/(74.4/(820*q.RPM)), m.Speed.Value, 1e-6)
@@ -190,7 +209,8 @@ func TestHalfAPlateSaysWhatToMeasure(t *testing.T) {
 
 func TestBenchOutranksPlate(t *testing.T) {
 	d := scrubber()
-	d.Readings = []Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"}, {Sort: "free", Amps: "0.4 A"}}
+	d.Readings = []Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"},
+		{Sort: "free", Amps: "0.4 A"}}
 	m := resolved(t, d)
 	assert.InEpsilon(t, 0.8664, m.DC.Ke.Value, 1e-3)
 	assert.Equal(t, working.Measured, m.DC.Ke.Standing)

@@ -21,23 +21,29 @@ func TestPlatesThatLie(t *testing.T) {
 		lie   func(*Described)
 		level f.Level
 	}{
-		"plate-power":       {scrubber, func(d *Described) { d.Plate.Power = "2.5 hp"; d.Plate.Amps = "8 A" }, f.Caution},
-		"plate-weak":        {scrubber, func(d *Described) { d.Plate.Amps = "20 A" }, f.Caution},
-		"peak-rating":       {scrubber, func(d *Described) { d.Plate.PowerMeans = "peak" }, f.Caution},
-		"slip":              {conveyor, func(d *Described) { d.Plate.Speed = "1496 rpm" }, f.Caution},
-		"hertz":             {conveyor, func(d *Described) { d.Plate.Hertz = "" }, f.Missing},
-		"service-factor":    {conveyor, func(d *Described) { d.Plate.ServiceFactor = "1.15" }, f.Good},
-		"links":             {conveyor, func(d *Described) { d.Plate.Volts = "230/400 V" }, f.Good},
-		"protector":         {conveyor, func(d *Described) { d.Plate.Protector = "self-reset" }, f.Caution},
-		"needs.plate.speed": {conveyor, func(d *Described) { d.Plate.Speed, d.Plate.Poles = "1520 rpm", "4" }, f.Missing},
-		"thermal-unknown":   {conveyor, func(d *Described) { d.ThermalSwitch = "" }, f.Caution},
+		"plate-power":    {scrubber, func(d *Described) { d.Plate.Power = "2.5 hp"; d.Plate.Amps = "8 A" }, f.Caution},
+		"plate-weak":     {scrubber, func(d *Described) { d.Plate.Amps = "20 A" }, f.Caution},
+		"peak-rating":    {scrubber, func(d *Described) { d.Plate.PowerMeans = "peak" }, f.Caution},
+		"slip":           {conveyor, func(d *Described) { d.Plate.Speed = "1496 rpm" }, f.Caution},
+		"hertz":          {conveyor, func(d *Described) { d.Plate.Hertz = "" }, f.Missing},
+		"service-factor": {conveyor, func(d *Described) { d.Plate.ServiceFactor = "1.15" }, f.Good},
+		"links":          {conveyor, func(d *Described) { d.Plate.Volts = "230/400 V" }, f.Good},
+		"protector":      {conveyor, func(d *Described) { d.Plate.Protector = "self-reset" }, f.Caution},
+		"needs.plate.speed": {conveyor, func(d *Described) { d.Plate.Speed, d.Plate.Poles = "1520 rpm", "4" },
+			f.Missing},
+		"thermal-unknown": {conveyor, func(d *Described) { d.ThermalSwitch = "" }, f.Caution},
 		"ohms-jump": {scrubber, func(d *Described) {
 			d.Readings = []Reading{{Sort: "resistance", Ohms: "7"}, {Sort: "resistance", Ohms: "10"}}
 		}, f.Caution},
 		"misfit": {scrubber, func(d *Described) {
-			d.Readings = []Reading{{Sort: "open", Volts: "74 V", Speed: "820"}, {Sort: "open", Volts: "60 V", Speed: "820"}}
+			d.Readings = []Reading{{Sort: "open", Volts: "74 V", Speed: "820"},
+				{Sort: "open", Volts: "60 V",
+					Speed: "820"}}
 		}, f.Caution},
-		"ke-against-plate": {scrubber, func(d *Described) { d.Readings = []Reading{{Sort: "open", Volts: "50 V", Speed: "820"}} }, f.Caution},
+		"ke-against-plate": {scrubber, func(d *Described) {
+			d.Readings = []Reading{{Sort: "open", Volts: "50 V",
+				Speed: "820"}}
+		}, f.Caution},
 		"torque-against-plate": {scrubber, func(d *Described) {
 			d.Readings = []Reading{{Sort: "open", Volts: "50 V", Speed: "820"}, {Sort: "free", Amps: "0.5 A"}}
 		}, f.Caution},
@@ -47,7 +53,9 @@ func TestPlatesThatLie(t *testing.T) {
 		c.lie(&d)
 		assert.True(t, has(resolved(t, d), f.ID("motor."+id), c.level), id)
 	}
-	for kind, id := range map[Kind]string{WoundDC: "field-loss", CapacitorStart: "start-circuit", SplitPhase: "start-circuit", PermanentSplit: "stored-charge"} {
+	for kind, id := range map[Kind]string{WoundDC: "field-loss", CapacitorStart: "start-circuit",
+		SplitPhase:     "start-circuit",
+		PermanentSplit: "stored-charge"} {
 		d, _ := specimen(kind)
 		assert.True(t, has(resolved(t, d), f.ID("motor."+id), f.Caution), id)
 	}
@@ -95,7 +103,9 @@ func TestPairsOnAPlate(t *testing.T) {
 	assert.InEpsilon(t, 1690*q.RPM, m.Speed.Value, 1e-9)
 	assert.InEpsilon(t, 900, m.Power.Value, 1e-9)
 
-	for text, one := range map[q.Text]bool{"3/4 hp": true, "1/3 hp": true, "0.75/0.9 kW": false, "1/2 hp": true, "2/4 hp": false, "4/5 hp": true, "180 W": false, "3/2 hp": false, "10/20 A": false} {
+	for text, one := range map[q.Text]bool{"3/4 hp": true, "1/3 hp": true, "0.75/0.9 kW": false, "1/2 hp": true,
+		"2/4 hp": false, "4/5 hp": true, "180 W": false, "3/2 hp": false,
+		"10/20 A": false} {
 		assert.Equal(t, one, fraction(text), text)
 	}
 	d = conveyor()
@@ -107,7 +117,9 @@ func TestPairsOnAPlate(t *testing.T) {
 
 // First-order heating: S2 30 min gives √(1 − e^−1) of its power all day, S3 40 % √0.4.
 func TestDutyClasses(t *testing.T) {
-	for duty, share := range map[string]float64{"S2 30 min": 0.795, "30 min": 0.795, "S3 40 %": 0.632, "S1": 1, "continuous": 1, "": 1, "S2": 1} {
+	for duty, share := range map[string]float64{"S2 30 min": 0.795, "30 min": 0.795, "S3 40 %": 0.632, "S1": 1,
+		"continuous": 1, "": 1,
+		"S2": 1} {
 		assert.InEpsilon(t, share, steadyShare(duty), 1e-3, duty)
 	}
 	d := scrubber()
@@ -131,8 +143,10 @@ func TestABrakedRunGivesTheMissingPower(t *testing.T) {
 // Files made before readings were a list held one of each sort.
 func TestOlderFilesKeepTheirReadings(t *testing.T) {
 	var d Described
-	require.NoError(t, json.Unmarshal([]byte(`{"kind":"pm-dc","bench":{"openVolts":"74.4 V","spunSpeed":"820 rpm","resistance":"7.6 Ω","noLoadAmps":"0.4 A","noLoadSpeed":"","noLoadVolts":"180 V"}}`), &d))
-	assert.Equal(t, []Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"}, {Sort: "free", Volts: "180 V", Amps: "0.4 A"}}, d.Whole().Readings)
+	require.NoError(t, json.Unmarshal([]byte(`{"kind":"pm-dc","bench":{"openVolts":"74.4 V",
+	"spunSpeed":"820 rpm","resistance":"7.6 Ω","noLoadAmps":"0.4 A","noLoadSpeed":"","noLoadVolts":"180 V"}}`), &d))
+	assert.Equal(t, []Reading{{Sort: "open", Volts: "74.4 V", Speed: "820 rpm"}, {Sort: "resistance", Ohms: "7.6 Ω"},
+		{Sort: "free", Volts: "180 V", Amps: "0.4 A"}}, d.Whole().Readings)
 	assert.Equal(t, d.Whole().Readings, d.Whole().Whole().Readings, "once")
 	text, err := json.Marshal(d.Whole())
 	require.NoError(t, err)

@@ -48,7 +48,8 @@ func (t *readings) take(d Reading, r *q.Reader) {
 	amps := func() q.Value { return r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.001, Max: 500}) }
 	speed := func() q.Value { return r.Read("speed", d.Speed, q.Speed, speeds) }
 	torque := func() q.Value { return r.Read("torque", d.Torque, q.Torque, q.Range{Min: 1e-5, Max: 1e4}) }
-	switch r.Choice("sort", d.Sort, "", "open", "resistance", "free", "loaded", "locked", "spin-down", "capacitor", "pull-out") {
+	switch r.Choice("sort", d.Sort, "", "open", "resistance", "free", "loaded", "locked", "spin-down", "capacitor",
+		"pull-out") {
 	case "open":
 		if v, w := volts(), speed(); v.Known && w.Known {
 			t.open = append(t.open, run{volts: v.SI, omega: w.SI})

@@ -129,7 +129,8 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		m.Trials = sortTrials(tests.trials)
 		m.resolveInduction(own.poles, tests)
 	default:
-		m.need("kind", "What kind of motor is it?", "Go by what can be seen and metered: What is it? asks for one thing after another and names the kind.")
+		m.need("kind", "What kind of motor is it?", "Go by what can be seen and metered: What is it? asks for one "+
+			"thing after another and names the kind.")
 	}
 	m.readClutch(d.Clutch, r.Under("clutch"))
 	return m
@@ -227,7 +228,8 @@ func (m *Resolved) otherVolts(p Plate, links string) {
 // same torque on both [common practice].
 func (m *Resolved) takeSecondSpeed(second q.Value) {
 	if !second.Known {
-		m.need("plate.secondSpeed", "The slower speed of the two", "Read it off the plate, or run it free on that winding with a tachometer.")
+		m.need("plate.secondSpeed", "The slower speed of the two",
+			"Read it off the plate, or run it free on that winding with a tachometer.")
 		return
 	}
 	if m.PlatePower.OK() && m.Speed.OK() && m.Speed.Value > 0 {
@@ -297,7 +299,8 @@ func (m *Resolved) settlePower(inputPerAmp float64) {
 		m.Amps = Known{m.Power.Value / (inputPerAmp * eff.usual), working.Assumed}
 	default:
 		m.need("plate.amps", "Amps or power of the motor",
-			"Read either from the plate; or measure the amps while it drives a load it can hold for an hour without the case passing about 70 °C.")
+			"Read either from the plate; or measure the amps while it drives a load it can hold for an hour without "+
+				"the case passing about 70 °C.")
 	}
 	if m.Power.OK() && m.Amps.OK() {
 		m.Efficiency = Known{m.Power.Value / (m.Amps.Value * inputPerAmp), working.Computed}

@@ -43,15 +43,19 @@ func scipy(t *testing.T) reference {
 func TestSeriesCurveAgainstSciPy(t *testing.T) {
 	ref := scipy(t).Series
 	computed := func(v float64) Known { return Known{v, working.Computed} }
-	m := &Resolved{Kind: Universal, Speed: computed(1200), Torque: computed(0.37), PowerFactor: computed(1), Volts: computed(ref.Volts),
-		Series: Series{K: computed(ref.K), Resistance: computed(ref.R), Friction: computed(ref.Loss)}, Gear: Gear{Ratio: 1, Efficiency: 1}}
+	m := &Resolved{Kind: Universal, Speed: computed(1200), Torque: computed(0.37), PowerFactor: computed(1),
+		Volts:  computed(ref.Volts),
+		Series: Series{K: computed(ref.K), Resistance: computed(ref.R), Friction: computed(ref.Loss)},
+		Gear: Gear{Ratio: 1,
+			Efficiency: 1}}
 	feed := free(DirectCurrent)
 	feed.Volts = ref.Volts
 	law := &seriesLaw{m, feed}
 	require.NotEmpty(t, ref.Points)
 	for _, p := range ref.Points {
 		assert.InEpsilon(t, p.Amps, law.amps(p.Torque, 0), 1e-9)
-		assert.InEpsilon(t, p.Torque, law.most(p.Omega).Torque, 1e-9, "the torque at the speed is the torque the speed was found for")
+		assert.InEpsilon(t, p.Torque, law.most(p.Omega).Torque, 1e-9,
+			"the torque at the speed is the torque the speed was found for")
 		assert.InEpsilon(t, p.Omega, m.LightSpeed(p.Torque/0.37), 1e-9)
 	}
 }

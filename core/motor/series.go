@@ -117,7 +117,8 @@ func (m *Resolved) LightSpeed(share float64) float64 {
 
 func (m *Resolved) resolveSeries(fit Fit) {
 	if !m.Volts.OK() {
-		m.need("plate.volts", "Volts of the motor", "Read the plate of the machine it came from; it usually has the motor's.")
+		m.need("plate.volts", "Volts of the motor", "Read the plate of the machine it came from; it usually has the "+
+			"motor's.")
 		return
 	}
 	if !m.PowerFactor.OK() {
@@ -129,7 +130,8 @@ func (m *Resolved) resolveSeries(fit Fit) {
 		return
 	}
 	if !m.Speed.OK() {
-		m.need("plate.speed", "Speed under its load", "A series motor's speed means nothing without its load: measure both with a brake band, never run it bare.")
+		m.need("plate.speed", "Speed under its load",
+			"A series motor's speed means nothing without its load: measure both with a brake band, never run it bare.")
 		return
 	}
 	omega, amps := m.Speed.Value, m.Amps.Value
@@ -142,7 +144,9 @@ func (m *Resolved) resolveSeries(fit Fit) {
 	if !m.Series.K.OK() {
 		left := inStep/amps - m.Series.Resistance.Value
 		if left <= 0 {
-			m.need("readings", "A resistance that fits the plate", "At plate amps this resistance would eat all the plate's volts. Measure across both brushes and field in series.")
+			m.need("readings", "A resistance that fits the plate",
+				"At plate amps this resistance would eat all the plate's volts. Measure across both brushes and "+
+					"field in series.")
 			return
 		}
 		m.Series.K = Known{left / omega, working.Computed}
@@ -154,7 +158,9 @@ func (m *Resolved) resolveSeries(fit Fit) {
 	}
 	m.Torque = m.withinRating(Known{made - m.Series.Friction.Value, working.Computed})
 	if m.Torque.Value <= 0 {
-		m.need("plate.power", "A power its amps can make", "By its volts, amps and ohms this motor makes no torque at "+q.Show(omega, q.Speed, q.Metric)+". Read the plate again.")
+		m.need("plate.power", "A power its amps can make",
+			"By its volts, amps and ohms this motor makes no torque at "+q.Show(omega, q.Speed,
+				q.Metric)+". Read the plate again.")
 	}
 	m.widen(fit.Ke.Spread)
 }

@@ -4,13 +4,15 @@ import (
 	"math"
 	"sort"
 
+	"jiriki/core/numeric"
 	"jiriki/core/working"
 )
 
 // Steps holds what is known of a stepper's pull-out curve.
 type Steps struct {
-	Curve   []TorqueAt // rising speed; as measured or printed
-	Holding Known      // N·m
+	Curve   []TorqueAt   // rising speed; as measured or printed
+	joined  numeric.Line // through them
+	Holding Known        // N·m
 	PerTurn float64
 	Henries float64
 }
@@ -50,8 +52,11 @@ func (l *stepperLaw) span() (low, high float64) {
 
 func (l *stepperLaw) pullOut(omega float64) Limited {
 	s := l.m.Steps
-	if len(s.Curve) > 0 {
-		return Limited{joined(s.Curve, omega), PullOut}
+	if n := len(s.Curve); n > 0 {
+		if omega > s.Curve[n-1].Omega*(1+1e-9) {
+			return Limited{0, PullOut} // nothing is left past the last point
+		}
+		return Limited{s.joined.At(omega), PullOut}
 	}
 	torque := s.Holding.Value * stepShare
 	if corner := l.corner(); omega > corner {
@@ -72,31 +77,25 @@ func (l *stepperLaw) amps(_, _ float64) float64 { return l.m.Amps.Value }
 func (l *stepperLaw) stall() float64            { return l.m.Amps.Value }
 func (l *stepperLaw) runUp(float64) float64     { return 0 }
 
-// joined is torque on straight lines between points; the first holds below it, nothing is left
-// above the last.
-func joined(curve []TorqueAt, omega float64) float64 {
-	last := len(curve) - 1
-	if omega > curve[last].Omega*(1+1e-9) {
-		return 0
-	}
-	for i := last; i > 0; i-- {
-		if a, b := curve[i-1], curve[i]; omega >= a.Omega {
-			return a.Torque + (b.Torque-a.Torque)*math.Min((omega-a.Omega)/(b.Omega-a.Omega), 1)
-		}
-	}
-	return curve[0].Torque
-}
-
 func (m *Resolved) resolveStepper(t readings) {
 	s := &m.Steps
 	s.Curve = t.pullOut
 	sort.Slice(s.Curve, func(i, j int) bool { return s.Curve[i].Omega < s.Curve[j].Omega })
+	if len(s.Curve) > 0 {
+		speeds, torques := make([]float64, len(s.Curve)), make([]float64, len(s.Curve))
+		for i, p := range s.Curve {
+			speeds[i], torques[i] = p.Omega, p.Torque
+		}
+		s.joined = numeric.Through(speeds, torques, math.Min)
+	}
 	switch {
 	case len(s.Curve) > 0:
 		m.Torque = Known{s.Curve[0].Torque, working.Measured}
 		m.Speed = Known{s.Curve[len(s.Curve)-1].Omega, working.Measured}
 	case !s.Holding.OK():
-		m.need("plate.holdingTorque", "Holding torque or a pull-out curve", "Read it from the plate, the maker's sheet, or pull it with a scale while it is held; a few speeds with the torque that stalls it are better.")
+		m.need("plate.holdingTorque", "Holding torque or a pull-out curve",
+			"Read it from the plate, the maker's sheet, or pull it with a scale while it is held; a few speeds with "+
+				"the torque that stalls it are better.")
 		return
 	default:
 		m.Torque = Known{s.Holding.Value * stepShare, working.Assumed}

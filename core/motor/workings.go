@@ -17,13 +17,15 @@ type workings struct {
 
 func (w *workings) show(v float64, d q.Dimension) string { return q.Show(v, d, w.sys) }
 
-func (w *workings) add(id working.ID, label string, k Known, d q.Dimension, formula, substituted string, src source.ID, assumes ...string) {
+func (w *workings) add(id working.ID, label string, k Known, d q.Dimension, formula, substituted string, src source.ID,
+	assumes ...string) {
 	if !k.OK() {
 		return
 	}
 	w.list = append(w.list, working.Working{
-		ID: id, Station: id.Station(), Label: label, Value: w.show(k.Value, d), Formula: formula, Substituted: substituted,
-		Assumes: append([]string{}, assumes...), Source: source.Find(src), Standing: k.Standing,
+		ID: id, Station: id.Station(), Label: label, Value: w.show(k.Value, d), Formula: formula,
+		Substituted: substituted,
+		Assumes:     append([]string{}, assumes...), Source: source.Find(src), Standing: k.Standing,
 	})
 }
 
@@ -53,27 +55,35 @@ func (m *Resolved) commonWorkings(w *workings) {
 		m.powerWorking(w)
 	}
 	if m.Torque.OK() && m.Kind != Stepper {
-		formula, put := "T = P / ω", fmt.Sprintf("%s ÷ %s rad/s", q.Show(m.Power.Value, q.Power, q.Metric), q.Figures(m.Speed.Value, 4))
+		formula, put := "T = P / ω", fmt.Sprintf("%s ÷ %s rad/s", q.Show(m.Power.Value, q.Power, q.Metric),
+			q.Figures(m.Speed.Value, 4))
 		src, assumes := source.Mechanics, []string{}
-		if made := m.DC.Ke.Value*m.Amps.Value - m.DC.Friction.Value; m.Kind.Family() == DCFamily && m.DC.Friction.Standing != working.Computed && m.Torque.Value == made {
+		if made := m.DC.Ke.Value*m.Amps.Value - m.DC.Friction.Value; m.Kind.Family() == DCFamily &&
+			m.DC.Friction.Standing != working.Computed &&
+			m.Torque.Value == made {
 			formula, src = "T = K_e·I − T_loss", source.DCMachine
-			put = fmt.Sprintf("%s × %s − %s", w.show(m.DC.Ke.Value, q.BackEMF), w.show(m.Amps.Value, q.Current), w.show(m.DC.Friction.Value, q.Torque))
+			put = fmt.Sprintf("%s × %s − %s", w.show(m.DC.Ke.Value, q.BackEMF), w.show(m.Amps.Value, q.Current),
+				w.show(m.DC.Friction.Value, q.Torque))
 		}
 		if m.Spread >= 0.1 {
-			assumes = append(assumes, fmt.Sprintf("May be out by %s: between %s and %s", q.Percent(m.Spread), w.show(m.Torque.Value*(1-m.Spread), q.Torque), w.show(m.Torque.Value*(1+m.Spread), q.Torque)))
+			assumes = append(assumes, fmt.Sprintf("May be out by %s: between %s and %s", q.Percent(m.Spread),
+				w.show(m.Torque.Value*(1-m.Spread), q.Torque), w.show(m.Torque.Value*(1+m.Spread), q.Torque)))
 		}
 		w.add(working.MotorTorque, "Rated torque", m.Torque, q.Torque, formula, put, src, assumes...)
 	}
 	if m.Efficiency.OK() && m.Kind != Stepper {
 		w.list = append(w.list, working.Working{
-			ID: working.MotorEfficiency, Station: working.MotorEfficiency.Station(), Label: "Efficiency at full load", Value: q.Percent(m.Efficiency.Value),
-			Formula: "η = P_out / P_in", Substituted: fmt.Sprintf("%s ÷ %s", q.Show(m.Power.Value, q.Power, q.Metric), q.Show(m.Power.Value/m.Efficiency.Value, q.Power, q.Metric)),
+			ID: working.MotorEfficiency, Station: working.MotorEfficiency.Station(), Label: "Efficiency at full load",
+			Value:   q.Percent(m.Efficiency.Value),
+			Formula: "η = P_out / P_in", Substituted: fmt.Sprintf("%s ÷ %s", q.Show(m.Power.Value, q.Power, q.Metric),
+				q.Show(m.Power.Value/m.Efficiency.Value, q.Power, q.Metric)),
 			Assumes: []string{}, Source: source.Find(source.Mechanics), Standing: m.Efficiency.Standing,
 		})
 	}
 	if m.Amps.OK() && m.Amps.Standing == working.Assumed {
 		w.add(working.MotorAmps, "Amps at full load", m.Amps, q.Current, "I = P / (√phases·V·pf·η)",
-			fmt.Sprintf("%s at %s and the usual efficiency", w.show(m.Power.Value, q.Power), w.show(m.Volts.Value, q.Voltage)),
+			fmt.Sprintf("%s at %s and the usual efficiency", w.show(m.Power.Value, q.Power), w.show(m.Volts.Value,
+				q.Voltage)),
 			source.PlateEfficient, "No amps on the plate")
 	}
 	m.speedWorking(w)
@@ -83,9 +93,12 @@ func (m *Resolved) speedWorking(w *workings) {
 	switch {
 	case !m.Speed.OK() || m.Speed.Standing == working.Read || m.Kind == Stepper:
 	case m.Guess != "":
-		w.add(working.MotorSpeed, "Speed at full load", m.Speed, q.Speed, "by the body's class", fmt.Sprintf("%s across: %s", w.show(m.Body.Diameter, q.Length), m.Guess), source.BodyClass, "A guess until it is measured")
+		w.add(working.MotorSpeed, "Speed at full load", m.Speed, q.Speed, "by the body's class",
+			fmt.Sprintf("%s across: %s", w.show(m.Body.Diameter, q.Length), m.Guess), source.BodyClass,
+			"A guess until it is measured")
 	default:
-		w.add(working.MotorSpeed, "Speed at full load", m.Speed, q.Speed, "ω = (V − I·R) / K_e, or 0.95 of synchronous", "from the bench readings and plate volts", source.DCMachine, "No speed on the plate")
+		w.add(working.MotorSpeed, "Speed at full load", m.Speed, q.Speed, "ω = (V − I·R) / K_e, or 0.95 of synchronous",
+			"from the bench readings and plate volts", source.DCMachine, "No speed on the plate")
 	}
 }
 
@@ -105,15 +118,19 @@ func (m *Resolved) powerWorking(w *workings) {
 	eff := m.Kind.Profile()
 	switch {
 	case !m.PlatePower.OK():
-		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P = √phases·V·I·pf·η", fmt.Sprintf("%s × %g", m.goingIn(w.sys), eff.usual),
+		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P = √phases·V·I·pf·η",
+			fmt.Sprintf("%s × %g", m.goingIn(w.sys), eff.usual),
 			source.PlateEfficient, "No power on the plate; usual efficiency taken")
 	case m.Power.Standing == working.Computed:
-		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P ≤ √phases·V·I·pf·η_best", fmt.Sprintf("%s × %g", m.goingIn(w.sys), eff.best),
+		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P ≤ √phases·V·I·pf·η_best",
+			fmt.Sprintf("%s × %g", m.goingIn(w.sys), eff.best),
 			source.PlateEfficient, "The plate's power is more than its amps can carry")
 	case m.PowerMeans == "intermittent" && m.SteadyShare != peakShare:
-		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P·√(1 − e^(−t/τ)) for S2, P·√share for S3", q.Figures(m.SteadyShare, 2)+" × "+w.show(m.PlatePower.Value, q.Power), source.Heating)
+		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P·√(1 − e^(−t/τ)) for S2, P·√share for S3",
+			q.Figures(m.SteadyShare, 2)+" × "+w.show(m.PlatePower.Value, q.Power), source.Heating)
 	default:
-		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P = 0.7 · P_peak", "0.7 × "+w.show(m.PlatePower.Value, q.Power), source.PeakRating)
+		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P = 0.7 · P_peak",
+			"0.7 × "+w.show(m.PlatePower.Value, q.Power), source.PeakRating)
 	}
 }
 
@@ -127,14 +144,20 @@ func spread(e Estimate) string {
 
 func (m *Resolved) seriesWorkings(w *workings) {
 	s := m.Series
-	w.add(working.MotorK, "Torque for amps squared", s.K, q.Number, "k = (V·pf/I − R) / ω", fmt.Sprintf("N·m/A²; at %s and %s%s", w.show(m.Amps.Value, q.Current), w.show(m.Speed.Value, q.Speed), spread(m.Fit.Ke)), source.SeriesMotor)
-	w.add(working.MotorResistance, "Armature and field resistance", s.Resistance, q.Resistance, "R as measured, or ½·(V·pf·I − P) / I²", "half of the plate's loss where it was not measured"+spread(m.Fit.R), source.LossSplit)
-	w.add(working.MotorFriction, "Torque lost inside", s.Friction, q.Torque, "T_loss = k·I² − P/ω", "at plate load"+spread(m.Fit.Loss), source.SeriesMotor)
+	w.add(working.MotorK, "Torque for amps squared", s.K, q.Number, "k = (V·pf/I − R) / ω",
+		fmt.Sprintf("N·m/A²; at %s and %s%s", w.show(m.Amps.Value, q.Current), w.show(m.Speed.Value, q.Speed),
+			spread(m.Fit.Ke)), source.SeriesMotor)
+	w.add(working.MotorResistance, "Armature and field resistance", s.Resistance, q.Resistance,
+		"R as measured, or ½·(V·pf·I − P) / I²", "half of the plate's loss where it was not measured"+spread(m.Fit.R),
+		source.LossSplit)
+	w.add(working.MotorFriction, "Torque lost inside", s.Friction, q.Torque, "T_loss = k·I² − P/ω",
+		"at plate load"+spread(m.Fit.Loss), source.SeriesMotor)
 	if !m.Ready() {
 		return
 	}
 	for _, share := range []float64{1, 0.5, 0.25} {
-		w.add(working.MotorSpeedAt.Of(share*100), "Speed at "+q.Percent(share)+" of its torque", Known{m.LightSpeed(share), working.Computed}, q.Speed, "ω = (V·pf/I − R) / k, I = √((T + T_loss)/k)",
+		w.add(working.MotorSpeedAt.Of(share*100), "Speed at "+q.Percent(share)+" of its torque",
+			Known{m.LightSpeed(share), working.Computed}, q.Speed, "ω = (V·pf/I − R) / k, I = √((T + T_loss)/k)",
 			"on "+w.show(m.Volts.Value, q.Voltage), source.SeriesMotor)
 	}
 }
@@ -142,13 +165,22 @@ func (m *Resolved) seriesWorkings(w *workings) {
 func (m *Resolved) stepperWorkings(w *workings) {
 	s := m.Steps
 	if len(s.Curve) > 0 {
-		w.add(working.MotorTorque, "Pull-out torque, slow", m.Torque, q.Torque, "as measured or printed", fmt.Sprintf("%d points, down to %s at %s", len(s.Curve), w.show(s.Curve[len(s.Curve)-1].Torque, q.Torque), w.show(m.Speed.Value, q.Speed)), source.Typed)
+		w.add(working.MotorTorque, "Pull-out torque, slow", m.Torque, q.Torque, "as measured or printed",
+			fmt.Sprintf("%d points, down to %s at %s", len(s.Curve), w.show(s.Curve[len(s.Curve)-1].Torque, q.Torque),
+				w.show(m.Speed.Value, q.Speed)),
+			source.Typed)
 		return
 	}
-	w.add(working.MotorTorque, "Pull-out torque, slow", m.Torque, q.Torque, "T = 0.7 · T_hold", "0.7 × "+w.show(s.Holding.Value, q.Torque), source.StepperTorque, "Without a curve: put in the pull-out at a few speeds")
+	w.add(working.MotorTorque, "Pull-out torque, slow", m.Torque, q.Torque, "T = 0.7 · T_hold",
+		"0.7 × "+w.show(s.Holding.Value, q.Torque), source.StepperTorque,
+		"Without a curve: put in the pull-out at a few speeds")
 	if s.Henries > 0 && m.Amps.OK() {
 		corner := (&stepperLaw{m, Feed{Volts: m.Volts.Value}}).corner()
-		w.add(working.MotorCorner, "Torque falls from", Known{corner, working.Computed}, q.Speed, "n = V / (2·L·I) steps a second", fmt.Sprintf("%s, %s, %s, %g steps a turn", w.show(m.Volts.Value, q.Voltage), w.show(s.Henries, q.Inductance), w.show(m.Amps.Value, q.Current), s.PerTurn), source.StepperCorner, "Higher driver volts move it up in proportion")
+		w.add(working.MotorCorner, "Torque falls from", Known{corner, working.Computed}, q.Speed,
+			"n = V / (2·L·I) steps a second", fmt.Sprintf("%s, %s, %s, %g steps a turn",
+				w.show(m.Volts.Value, q.Voltage), w.show(s.Henries, q.Inductance), w.show(m.Amps.Value, q.Current),
+				s.PerTurn), source.StepperCorner,
+			"Higher driver volts move it up in proportion")
 	}
 }
 
@@ -160,23 +192,30 @@ func (m *Resolved) fanWorkings(w *workings) {
 	top := m.Trials[len(m.Trials)-1].Omega
 	for i, t := range m.Trials {
 		share := t.Omega / top
-		w.add(working.MotorFan.Of(i), "On "+w.show(t.Farads, q.Capacitance), Known{t.Omega, working.Measured}, q.Speed, "power goes with n³, sound with 50·log10(n)",
-			fmt.Sprintf("%s of the power, %s dB against the largest; starts %s", q.Percent(FanPower(share)), q.Figures(FanQuieter(share), 2), q.Percent(t.Starts)), source.FanLaws)
+		w.add(working.MotorFan.Of(i), "On "+w.show(t.Farads, q.Capacitance), Known{t.Omega, working.Measured}, q.Speed,
+			"power goes with n³, sound with 50·log10(n)",
+			fmt.Sprintf("%s of the power, %s dB against the largest; starts %s", q.Percent(FanPower(share)),
+				q.Figures(FanQuieter(share), 2), q.Percent(t.Starts)),
+			source.FanLaws)
 	}
 }
 
 // outputWorkings are what comes out of a gearbox, and what is coasted with.
 func (m *Resolved) outputWorkings(w *workings) {
 	if g := m.Gear; g.Sort != "none" && m.Torque.OK() {
-		w.add(working.MotorGearSpeed, "Speed at the gearbox", Known{m.Speed.Value / g.Ratio, working.Computed}, q.Speed, "n / i", fmt.Sprintf("%s ÷ %s", w.show(m.Speed.Value, q.Speed), q.Figures(g.Ratio, 4)), source.Mechanics)
-		put := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4), q.Percent(g.Efficiency))
+		w.add(working.MotorGearSpeed, "Speed at the gearbox", Known{m.Speed.Value / g.Ratio, working.Computed}, q.Speed,
+			"n / i", fmt.Sprintf("%s ÷ %s", w.show(m.Speed.Value, q.Speed), q.Figures(g.Ratio, 4)), source.Mechanics)
+		put := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4),
+			q.Percent(g.Efficiency))
 		if m.GearTorque() == g.Limit {
 			put += ", held to its rating"
 		}
-		w.add(working.MotorGearTorque, "Torque at the gearbox", Known{m.GearTorque(), working.Computed}, q.Torque, "T·i·η", put, source.GearboxKeeps)
+		w.add(working.MotorGearTorque, "Torque at the gearbox", Known{m.GearTorque(), working.Computed}, q.Torque,
+			"T·i·η", put, source.GearboxKeeps)
 	}
 	if j := m.Fit.Inertia; j.Found() {
-		w.add(working.MotorInertia, "Rotor's inertia", j.known(), q.Inertia, "J = T_loss·Δt / Δω", "from coasting down"+spread(j), source.DCMachine)
+		w.add(working.MotorInertia, "Rotor's inertia", j.known(), q.Inertia, "J = T_loss·Δt / Δω",
+			"from coasting down"+spread(j), source.DCMachine)
 	}
 }
 
@@ -185,26 +224,36 @@ func (m *Resolved) dcWorkings(w *workings) {
 	volts, amps := w.show(m.Volts.Value, q.Voltage), w.show(m.Amps.Value, q.Current)
 	switch dc.Ke.Standing {
 	case working.Measured:
-		w.add(working.MotorKe, "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = V_open / ω", "on the bench"+spread(m.Fit.Ke)+"; the plate makes it "+w.show(dc.PlateKe, q.BackEMF), source.DCMachine)
+		w.add(working.MotorKe, "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = V_open / ω",
+			"on the bench"+spread(m.Fit.Ke)+"; the plate makes it "+w.show(dc.PlateKe, q.BackEMF), source.DCMachine)
 	case working.Computed:
 		w.add(working.MotorKe, "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = (V − I·R) / ω",
-			fmt.Sprintf("(%s − %s × %s) ÷ %s rad/s", volts, amps, w.show(dc.Resistance.Value, q.Resistance), q.Figures(m.Speed.Value, 4)), source.DCMachine)
+			fmt.Sprintf("(%s − %s × %s) ÷ %s rad/s", volts, amps, w.show(dc.Resistance.Value, q.Resistance),
+				q.Figures(m.Speed.Value, 4)),
+			source.DCMachine)
 	}
 	switch dc.Resistance.Standing {
 	case working.Measured:
-		w.add(working.MotorResistance, "Armature resistance", dc.Resistance, q.Resistance, "R as measured", "on the bench"+spread(m.Fit.R)+"; the plate alone would give "+w.show(dc.PlateR, q.Resistance), source.Typed)
+		w.add(working.MotorResistance, "Armature resistance", dc.Resistance, q.Resistance, "R as measured",
+			"on the bench"+spread(m.Fit.R)+"; the plate alone would give "+w.show(dc.PlateR, q.Resistance),
+			source.Typed)
 	case working.Computed:
 		w.add(working.MotorResistance, "Armature resistance", dc.Resistance, q.Resistance, "R = (V − K_e·ω) / I",
-			fmt.Sprintf("(%s − %s × %s rad/s) ÷ %s", volts, w.show(dc.Ke.Value, q.BackEMF), q.Figures(m.Speed.Value, 4), amps), source.DCMachine)
+			fmt.Sprintf("(%s − %s × %s rad/s) ÷ %s", volts, w.show(dc.Ke.Value, q.BackEMF), q.Figures(m.Speed.Value, 4),
+				amps), source.DCMachine)
 	case working.Assumed:
 		w.add(working.MotorResistance, "Armature resistance", dc.Resistance, q.Resistance, "R = ½·(V·I − P) / I²",
-			fmt.Sprintf("½ × (%s × %s − %s) ÷ (%s)²", volts, amps, q.Show(m.Power.Value, q.Power, q.Metric), amps), source.LossSplit, "Not measured: take the leads off and read it at several shaft positions")
+			fmt.Sprintf("½ × (%s × %s − %s) ÷ (%s)²", volts, amps, q.Show(m.Power.Value, q.Power, q.Metric), amps),
+			source.LossSplit, "Not measured: take the leads off and read it at several shaft positions")
 	}
 	w.add(working.MotorFriction, "Torque lost inside", dc.Friction, q.Torque, "T_loss = K_e·I_0, or K_e·I − P/ω",
-		fmt.Sprintf("%s × amps, less the torque at the shaft%s", w.show(dc.Ke.Value, q.BackEMF), spread(m.Fit.Loss)), source.DCMachine)
+		fmt.Sprintf("%s × amps, less the torque at the shaft%s", w.show(dc.Ke.Value, q.BackEMF), spread(m.Fit.Loss)),
+		source.DCMachine)
 	if dc.Resistance.OK() && dc.Resistance.Value > 0 {
-		w.add(working.MotorStall, "Stall current at plate volts", Known{m.Volts.Value / dc.Resistance.Value, working.Computed}, q.Current, "I = V / R",
-			fmt.Sprintf("%s ÷ %s", volts, w.show(dc.Resistance.Value, q.Resistance)), source.DCMachine, "Standing still there is no back-EMF, so only the winding holds the current back")
+		w.add(working.MotorStall, "Stall current at plate volts", Known{m.Volts.Value / dc.Resistance.Value,
+			working.Computed}, q.Current, "I = V / R",
+			fmt.Sprintf("%s ÷ %s", volts, w.show(dc.Resistance.Value, q.Resistance)), source.DCMachine,
+			"Standing still there is no back-EMF, so only the winding holds the current back")
 	}
 }
 
@@ -212,11 +261,16 @@ func (m *Resolved) inductionWorkings(w *workings) {
 	ind := m.Induction
 	sync := synchronous(m.Hertz.Value, ind.Poles.Value)
 	w.list = append(w.list, working.Working{
-		ID: working.MotorPoles, Station: working.MotorPoles.Station(), Label: "Poles", Value: q.Figures(ind.Poles.Value, 2), Formula: "p ≤ 120·f / n",
-		Substituted: fmt.Sprintf("120 × %s ÷ %s, taken down to an even number", w.show(m.Hertz.Value, q.Frequency), w.show(m.Speed.Value, q.Speed)),
-		Assumes:     []string{}, Source: source.Find(source.Synchronous), Standing: ind.Poles.Standing,
+		ID: working.MotorPoles, Station: working.MotorPoles.Station(), Label: "Poles",
+		Value:   q.Figures(ind.Poles.Value, 2),
+		Formula: "p ≤ 120·f / n",
+		Substituted: fmt.Sprintf("120 × %s ÷ %s, taken down to an even number", w.show(m.Hertz.Value, q.Frequency),
+			w.show(m.Speed.Value, q.Speed)),
+		Assumes: []string{}, Source: source.Find(source.Synchronous), Standing: ind.Poles.Standing,
 	}, working.Working{
-		ID: working.MotorSlip, Station: working.MotorSlip.Station(), Label: "Slip at full load", Value: q.Percent(ind.Slip), Formula: "s = 1 − n / n_sync",
+		ID: working.MotorSlip, Station: working.MotorSlip.Station(), Label: "Slip at full load",
+		Value:       q.Percent(ind.Slip),
+		Formula:     "s = 1 − n / n_sync",
 		Substituted: fmt.Sprintf("1 − %s ÷ %s", w.show(m.Speed.Value, q.Speed), w.show(sync, q.Speed)),
 		Assumes:     []string{}, Source: source.Find(source.Synchronous), Standing: working.Computed,
 	})
@@ -225,8 +279,12 @@ func (m *Resolved) inductionWorkings(w *workings) {
 	if !m.Torque.OK() {
 		return
 	}
-	w.add(working.MotorBreakdown, "Breakdown torque", Known{ind.Breakdown * m.Torque.Value, working.Assumed}, q.Torque, "T_b = k_b · T_rated",
-		fmt.Sprintf("%g × %s, at %s slip", ind.Breakdown, w.show(m.Torque.Value, q.Torque), q.Percent(math.Min(ind.BreakdownSlip, 1))), source.Breakdown)
-	w.add(working.MotorStart, "Starting torque on the line", Known{ind.Start * m.Torque.Value, working.Assumed}, q.Torque, "T_start = k_s · T_rated",
+	w.add(working.MotorBreakdown, "Breakdown torque", Known{ind.Breakdown * m.Torque.Value, working.Assumed}, q.Torque,
+		"T_b = k_b · T_rated",
+		fmt.Sprintf("%g × %s, at %s slip", ind.Breakdown, w.show(m.Torque.Value, q.Torque),
+			q.Percent(math.Min(ind.BreakdownSlip, 1))),
+		source.Breakdown)
+	w.add(working.MotorStart, "Starting torque on the line", Known{ind.Start * m.Torque.Value, working.Assumed},
+		q.Torque, "T_start = k_s · T_rated",
 		fmt.Sprintf("%g × %s", ind.Start, w.show(m.Torque.Value, q.Torque)), source.StartMultiple)
 }

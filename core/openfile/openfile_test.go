@@ -48,11 +48,16 @@ func TestBadFilesSayWhatAndWhere(t *testing.T) {
 		{`{"format":"jiriki","version":1,"wheels":[]}`, "line 1", `unknown field "wheels"`},
 		{`{"format":"jiriki","version":1,"machines":{}}`, "line 1", "list belongs"},
 		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":7}}]}`, "line 1", "text belongs"},
-		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":" "}}]}`, "machines[0].machine.name", "needs a name"},
-		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"x"}},`, 1000) + `{"machine":{"name":"x"}}]}`, "machines", "at most 1000"},
-		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"\u200b\u2060"}}]}`, "machines[0].machine.name", "needs a name"},
-		{`{"format":"jiriki","version":1,"machines":[{"machine":{"jobs":[` + strings.Repeat(`{},`, 40) + `{}]}}]}`, "machines[0].machine.jobs", "at most 40"},
-		{`{"format":"jiriki","version":1,"machines":[{"plans":[{"notes":"` + strings.Repeat("x", 5<<20) + `"}]}]}`, "machines[0].plans[0].notes", "longer than 4 MB"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":" "}}]}`, "machines[0].machine.name",
+			"needs a name"},
+		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"x"}},`, 1000) +
+			`{"machine":{"name":"x"}}]}`, "machines", "at most 1000"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"\u200b\u2060"}}]}`, "machines[0].machine.name",
+			"needs a name"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"jobs":[` + strings.Repeat(`{},`, 40) + `{}]}}]}`,
+			"machines[0].machine.jobs", "at most 40"},
+		{`{"format":"jiriki","version":1,"machines":[{"plans":[{"notes":"` + strings.Repeat("x", 5<<20) + `"}]}]}`,
+			"machines[0].plans[0].notes", "longer than 4 MB"},
 		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat("[", 40), "machines", "deep"},
 		{strings.Repeat(" ", 1<<17), "", "in a row"},
 	} {
@@ -66,7 +71,8 @@ func TestBadFilesSayWhatAndWhere(t *testing.T) {
 
 // What is too much is refused before it is decoded, and before the rest of it is read.
 func TestALimitIsToldBeforeTheRestIsRead(t *testing.T) {
-	long := strings.NewReader(`{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"x"}},`, 1e6))
+	long := strings.NewReader(`{"format":"jiriki","version":1,"machines":[` +
+		strings.Repeat(`{"machine":{"name":"x"}},`, 1e6))
 	size := long.Len()
 	err := Read(long, &gathered{})
 	assert.ErrorContains(t, err, "machines: at most 1000")
@@ -78,7 +84,8 @@ type readerFunc func([]byte) (int, error)
 func (f readerFunc) Read(p []byte) (int, error) { return f(p) }
 
 func TestAFileHasALength(t *testing.T) {
-	text := `{"format":"jiriki","version":1,"machines":[` + strings.Repeat(`{"machine":{"name":"Lathe","notes":"`+strings.Repeat("x", 1<<19)+`"}},`, 5)
+	text := `{"format":"jiriki","version":1,"machines":[` +
+		strings.Repeat(`{"machine":{"name":"Lathe","notes":"`+strings.Repeat("x", 1<<19)+`"}},`, 5)
 	assert.EqualError(t, read(strings.NewReader(text), &gathered{}, 2<<20), "the file is larger than 2 MB")
 	assert.Equal(t, 256<<20, MaxBytes)
 }
@@ -87,13 +94,15 @@ func TestAFileHasALength(t *testing.T) {
 func TestAReadersOwnErrorIsPassedOn(t *testing.T) {
 	broken := errors.New("broken")
 	for _, head := range []string{"", `{"format":"jiriki","version":1,"machines":[{"machine":`} {
-		err := Read(io.MultiReader(strings.NewReader(head), readerFunc(func([]byte) (int, error) { return 0, broken })), &gathered{})
+		err := Read(io.MultiReader(strings.NewReader(head), readerFunc(func([]byte) (int, error) { return 0, broken })),
+			&gathered{})
 		assert.ErrorIs(t, err, broken)
 	}
 }
 
 func TestTheHeadMayStandAnywhere(t *testing.T) {
-	f, err := Decode([]byte(`{"machines":[{"machine":{"name":"Lathe"}}],"name":"Shed","shelf":null,"version":1,"format":"jiriki"}`))
+	f, err := Decode([]byte(`{"machines":[{"machine":{"name":"Lathe"}}],"name":"Shed",
+	"shelf":null,"version":1,"format":"jiriki"}`))
 	require.NoError(t, err)
 	assert.Equal(t, "Shed", f.Name)
 	_, err = Decode([]byte("{\n\"machines\":[{\"machine\":{\"name\":\"Lathe\"}},\n\n {\"machine\":{\"nome\":\"x\"}}]}"))
@@ -110,7 +119,8 @@ func TestATruncationAnywhereIsRefused(t *testing.T) {
 
 func FuzzDecode(f *testing.F) {
 	f.Add([]byte(`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x"},"plans":[{}]}]}`))
-	f.Add([]byte("{\n\"shelf\":[{\"sort\":\"belt\",\"length\":\"1 m\"}],\"name\":\"y\",\"version\":1,\"format\":\"jiriki\"}"))
+	f.Add([]byte("{\n\"shelf\":[{\"sort\":\"belt\",\"length\":\"1 " +
+		"m\"}],\"name\":\"y\",\"version\":1,\"format\":\"jiriki\"}"))
 	f.Fuzz(func(t *testing.T, data []byte) {
 		file, err := Decode(data)
 		if err != nil {

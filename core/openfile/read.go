@@ -48,7 +48,8 @@ func read(r io.Reader, to Sink, most int64) error {
 		if err != nil {
 			return f.explain(err)
 		}
-		return ReadError{Where: f.from.position(f.dec.InputOffset()), Message: "more follows after the end of the file's content"}
+		return ReadError{Where: f.from.position(f.dec.InputOffset()),
+			Message: "more follows after the end of the file's content"}
 	}
 	return to.Name(f.name)
 }
@@ -162,9 +163,13 @@ func (f *reading) decode(v any, where string) error {
 		if kind.Field != "" {
 			place += "." + kind.Field
 		}
-		return ReadError{Where: f.from.position(began + kind.Offset), Message: fmt.Sprintf("%s holds a %s where a %s belongs", place, kind.Value, plainKind(kind.Type.Kind().String()))}
+		return ReadError{Where: f.from.position(began + kind.Offset),
+			Message: fmt.Sprintf("%s holds a %s where a %s belongs", place, kind.Value,
+				plainKind(kind.Type.Kind().String()))}
 	}
-	return ReadError{Where: f.from.position(began + strict.InputOffset()), Message: strings.TrimPrefix(err.Error(), "json: ")}
+	return ReadError{Where: f.from.position(began + strict.InputOffset()),
+		Message: strings.TrimPrefix(err.Error(),
+			"json: ")}
 }
 
 func (f *reading) delimiter(want json.Delim, kind string) error {
@@ -180,7 +185,9 @@ func (f *reading) delimiter(want json.Delim, kind string) error {
 
 func (f *reading) otherKind(what string, token json.Token, want string) error {
 	kinds := map[string]string{"json.Delim": "group or list", "string": "string", "float64": "number", "bool": "bool"}
-	return ReadError{Where: f.from.position(f.dec.InputOffset()), Message: fmt.Sprintf("%s holds a %s where a %s belongs", what, kinds[fmt.Sprintf("%T", token)], want)}
+	return ReadError{Where: f.from.position(f.dec.InputOffset()),
+		Message: fmt.Sprintf("%s holds a %s where a %s belongs", what, kinds[fmt.Sprintf("%T", token)],
+			want)}
 }
 
 // checkHead looks that format and version were there; both are looked at as soon as they come, so that
@@ -204,7 +211,8 @@ func (f *reading) checkVersion() error {
 		if v == "" {
 			v = "missing"
 		}
-		return ReadError{Where: "version", Message: fmt.Sprintf("version is %.40s; this Jiriki reads version %d", v, Version)}
+		return ReadError{Where: "version", Message: fmt.Sprintf("version is %.40s; this Jiriki reads version %d", v,
+			Version)}
 	}
 	return nil
 }

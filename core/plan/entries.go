@@ -8,7 +8,8 @@ import (
 )
 
 // entryStations are the stations by the first word of a field's path. A price is no station's.
-var entryStations = map[string]f.Station{"supply": f.Supply, "control": f.Control, "motor": f.Motor, "reduction": f.Reduction, "machine": f.Work}
+var entryStations = map[string]f.Station{"supply": f.Supply, "control": f.Control, "motor": f.Motor,
+	"reduction": f.Reduction, "machine": f.Work}
 
 // StationOf is the station an entry belongs to, if it belongs to one.
 func StationOf(e q.FieldError) (f.Station, bool) {

@@ -2,8 +2,6 @@ package plan
 
 import (
 	"reflect"
-	"regexp"
-	"slices"
 	"strings"
 
 	"jiriki/core/shelf"
@@ -20,14 +18,6 @@ func Fields() []string {
 
 // PartFields are those of a part on the shelf.
 func PartFields() []string { return fieldsOf(reflect.TypeFor[shelf.Item](), "", nil) }
-
-var (
-	indices = regexp.MustCompile(`\[\d+\]`)
-	all     = Fields()
-)
-
-// IsField reports whether a path names a field, a group or a list of a machine or its plan.
-func IsField(path string) bool { return slices.Contains(all, indices.ReplaceAllString(path, "[n]")) }
 
 // fieldsOf appends the paths below a type's own, by the names its fields have in the open file.
 func fieldsOf(t reflect.Type, at string, paths []string) []string {

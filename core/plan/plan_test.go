@@ -16,9 +16,11 @@ import (
 
 // What cannot be used is named and taken as not there; the rest is resolved.
 func TestAPlanIsResolvedWithoutWhatCannotBeUsed(t *testing.T) {
-	in := plan.Input{Units: q.Metric, Machine: work.Machine{Jobs: []work.Job{{ID: "a", Speed: work.SpeedBand{From: "60"}}}}}
+	in := plan.Input{Units: q.Metric, Machine: work.Machine{Jobs: []work.Job{{ID: "a",
+		Speed: work.SpeedBand{From: "60"}}}}}
 	in.Plan.Supply.Volts, in.Plan.Supply.Cable = "230 V", "25"
-	in.Plan.Motor = motor.Described{Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "half a horse", Speed: "1750 rpm"}}
+	in.Plan.Motor = motor.Described{Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "half a horse",
+		Speed: "1750 rpm"}}
 	in.Plan.Prices = []plan.Price{{Part: "box", Cost: "a lot"}}
 	s, err := plan.Resolve(in)
 	require.NoError(t, err)

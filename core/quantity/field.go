@@ -141,7 +141,8 @@ func (r *Reader) Refused() (field string, refused bool) {
 	}
 	path := r.path()
 	for _, e := range *r.errs {
-		if rest, ok := strings.CutPrefix(e.Field, path); ok && (path == "" || rest == "" || rest[0] == '.' || rest[0] == '[') {
+		if rest, ok := strings.CutPrefix(e.Field, path); ok && (path == "" || rest == "" || rest[0] == '.' ||
+			rest[0] == '[') {
 			return strings.TrimPrefix(rest, "."), true
 		}
 	}

@@ -30,13 +30,16 @@ var (
 
 var vulgar = strings.NewReplacer(
 	"½", " 1/2", "¼", " 1/4", "¾", " 3/4", "⅓", " 1/3", "⅔", " 2/3", "⅛", " 1/8", "⅜", " 3/8", "⅝", " 5/8", "⅞", " 7/8",
-	"−", "-", "–", "-", "\u2009", " ", "\u00a0", " ", "\u202f", " ", "″", `"`, "”", `"`, "“", `"`, "′", "'", "’", "'", "Ω", "Ω",
+	"−", "-", "–", "-", "\u2009", " ", "\u00a0", " ", "\u202f", " ", "″", `"`, "”", `"`, "“", `"`, "′", "'", "’", "'",
+	"Ω", "Ω",
 )
 
 var (
-	numberForm = regexp.MustCompile(`^([+-]?)\s*(?:(\d+)[ -]+(\d+)\s*/\s*(\d+)|(\d+)\s*/\s*(\d+)|(\d{1,3}(?: \d{3})+(?:\.\d+)?|\d*[.,]?\d+(?:[eE][+-]?\d{1,3})?|\d+[.,]))`)
-	thousands  = regexp.MustCompile(`^[1-9]\d{0,2},\d{3}$`)
-	pullAt     = regexp.MustCompile(`(?i)\s+(?:at|on|@)\s+`)
+	// A sign, then a whole and a fraction, a fraction, or a plain number with thousands apart or an exponent.
+	numberForm = regexp.MustCompile(`^([+-]?)\s*(?:(\d+)[ -]+(\d+)\s*/\s*(\d+)|(\d+)\s*/\s*(\d+)|` +
+		`(\d{1,3}(?: \d{3})+(?:\.\d+)?|\d*[.,]?\d+(?:[eE][+-]?\d{1,3})?|\d+[.,]))`)
+	thousands = regexp.MustCompile(`^[1-9]\d{0,2},\d{3}$`)
+	pullAt    = regexp.MustCompile(`(?i)\s+(?:at|on|@)\s+`)
 )
 
 // Parse reads text as a quantity of dimension d and returns its SI value.
@@ -124,7 +127,8 @@ func parseNumber(s string) (float64, string, error) {
 		return 0, "", fmt.Errorf("%w in %q", ErrNumber, s)
 	}
 	rest := strings.TrimSpace(s[len(m[0]):])
-	if rest != "" && (rest[0] >= '0' && rest[0] <= '9' || rest[0] == '.' || rest[0] == ',' || rest[0] == '/' && len(m[5]) == 0) {
+	if rest != "" && (rest[0] >= '0' && rest[0] <= '9' || rest[0] == '.' || rest[0] == ',' || rest[0] == '/' &&
+		len(m[5]) == 0) {
 		return 0, "", fmt.Errorf("%w: write %q as one number", ErrNumber, s)
 	}
 	sign := 1.0

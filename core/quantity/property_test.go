@@ -33,7 +33,8 @@ func TestParseUndoesShow(t *testing.T) {
 }
 
 func FuzzParse(f *testing.F) {
-	for _, seed := range []string{"3/4 hp", `1 3/8"`, "4.2 lb at 45 mm", "60 N·cm", "1,750", "½", "1e300 kW", "−5 A", "at at", "1 2/3 4"} {
+	for _, seed := range []string{"3/4 hp", `1 3/8"`, "4.2 lb at 45 mm", "60 N·cm", "1,750", "½", "1e300 kW", "−5 A",
+		"at at", "1 2/3 4"} {
 		f.Add(seed, 3)
 	}
 	f.Fuzz(func(t *testing.T, text string, dim int) {

@@ -16,7 +16,8 @@ func TestParseReadsWhatMachinistsWrite(t *testing.T) {
 	}{
 		{"½", Number, 0.5}, {"1½", Number, 1.5}, {"1 3/8", Number, 1.375}, {"1-3/8", Number, 1.375},
 		{"65 %", Number, 0.65}, {"0,55 kW", Power, 550}, {"1 750 rpm", Speed, 1750 * RPM}, {"1750", Speed, 1750 * RPM},
-		{"5/8″", Length, 0.015875}, {"2.2 Ω", Resistance, 2.2}, {"2.2 Ω", Resistance, 2.2}, {"2.2 ohm", Resistance, 2.2},
+		{"5/8″", Length, 0.015875}, {"2.2 Ω", Resistance, 2.2}, {"2.2 Ω", Resistance, 2.2},
+		{"2.2 ohm", Resistance, 2.2},
 		{"800 mA", Current, 0.8}, {"1.2E3 W", Power, 1200}, {"−5", Number, -5}, {".5 hp", Power, Horsepower / 2},
 		{"60 N*cm", Torque, 0.6}, {"60 N cm", Torque, 0.6}, {"8 ft-lb", Torque, 8 * poundFoot},
 		{"2 kg @ 100 mm", Torque, 2 * StdGravity * 0.1}, {"5 MIN", Duration, 300}, {"3 lb", Force, 3 * poundForce},
@@ -34,9 +35,12 @@ func TestParseRefusesWhatCannotBeMeant(t *testing.T) {
 		want error
 	}{
 		{"", Power, ErrEmpty}, {"   ", Power, ErrEmpty}, {"hp", Power, ErrNumber}, {"1/0 hp", Power, ErrNumber},
-		{"5 furlongs", Length, ErrUnit}, {"5 N·m", Power, ErrUnit}, {"1,750", Speed, ErrAmbiguous}, {"1.2.3", Number, ErrNumber},
-		{"1 2 3", Number, ErrNumber}, {"NaN", Number, ErrNumber}, {"Inf", Number, ErrNumber}, {"1e999", Number, ErrNumber},
-		{"--5", Number, ErrNumber}, {"3/4/5", Number, ErrUnit}, {Text(make([]byte, 500)), Number, ErrTooLong}, {"\xff", Number, ErrTooLong},
+		{"5 furlongs", Length, ErrUnit}, {"5 N·m", Power, ErrUnit}, {"1,750", Speed, ErrAmbiguous},
+		{"1.2.3", Number, ErrNumber},
+		{"1 2 3", Number, ErrNumber}, {"NaN", Number, ErrNumber}, {"Inf", Number, ErrNumber},
+		{"1e999", Number, ErrNumber},
+		{"--5", Number, ErrNumber}, {"3/4/5", Number, ErrUnit}, {Text(make([]byte, 500)), Number, ErrTooLong},
+		{"\xff", Number, ErrTooLong},
 		{"5 lb at 3 hp", Torque, ErrUnit},
 	} {
 		_, err := Parse(c.text, c.dim)
@@ -52,15 +56,20 @@ func TestShowWritesForTheEye(t *testing.T) {
 		want  string
 	}{
 		{2.034, Torque, Metric, "2.03\u202fN·m"}, {2.034, Torque, Inch, "1.5\u202flbf·ft"},
-		{372.85, Power, Metric, "373\u202fW"}, {1500, Power, Metric, "1.5\u202fkW"}, {999.7, Power, Metric, "1\u202fkW"},
-		{1425 * RPM, Speed, Metric, "1425\u202frpm"}, {43.27 * RPM, Speed, Metric, "43.3\u202frpm"}, {24000 * RPM, Speed, Metric, "24\u202f000\u202frpm"},
+		{372.85, Power, Metric, "373\u202fW"}, {1500, Power, Metric, "1.5\u202fkW"},
+		{999.7, Power, Metric, "1\u202fkW"},
+		{1425 * RPM, Speed, Metric, "1425\u202frpm"}, {43.27 * RPM, Speed, Metric, "43.3\u202frpm"},
+		{24000 * RPM, Speed, Metric, "24\u202f000\u202frpm"},
 		{-0.5, Number, Metric, "−0.5"}, {300, Duration, Metric, "5\u202fmin"}, {7200, Duration, Metric, "2\u202fh"},
-		{0, Torque, Metric, "0\u202fN·m"}, {math.NaN(), Torque, Metric, "—\u202fN·m"}, {math.Pi / 2, Angle, Metric, "90°"}, {0.0254, Length, Inch, "1\u202fin"},
+		{0, Torque, Metric, "0\u202fN·m"}, {math.NaN(), Torque, Metric, "—\u202fN·m"},
+		{math.Pi / 2, Angle, Metric, "90°"}, {0.0254, Length, Inch, "1\u202fin"},
 	} {
 		assert.Equal(t, c.want, Show(c.value, c.dim, c.sys))
 	}
 	assert.Equal(t, "48\u202f200", Figures(48216, 3))
-	for share, shown := range map[float64]string{0.4531: "45", 0.0452: "4.5", 0.994: "99", 0.997: "99.7", 1: "100", 1.04: "104", 1.235: "124", -1.04: "−104", 12.34: "1230"} {
+	for share, shown := range map[float64]string{0.4531: "45", 0.0452: "4.5", 0.994: "99", 0.997: "99.7", 1: "100",
+		1.04: "104", 1.235: "124", -1.04: "−104",
+		12.34: "1230"} {
 		assert.Equal(t, shown+"\u202f%", Percent(share))
 	}
 }

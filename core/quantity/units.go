@@ -38,7 +38,8 @@ type unit struct {
 var unitTable = map[Dimension][]unit{
 	Number: {{"", 1}, {"%", 0.01}, {"percent", 0.01}, {":1", 1}, {"to1", 1}, {"×", 1}, {"x", 1}},
 	Speed: {{"rpm", RPM}, {"r/min", RPM}, {"rev/min", RPM}, {"1/min", RPM}, {"min⁻¹", RPM}, {"turns/min", RPM},
-		{"strokes/min", RPM}, {"spm", RPM}, {"rad/s", 1}, {"rps", 60 * RPM}, {"rev/s", 60 * RPM}, {"r/s", 60 * RPM}, {"turns/s", 60 * RPM}},
+		{"strokes/min", RPM}, {"spm", RPM}, {"rad/s", 1}, {"rps", 60 * RPM}, {"rev/s", 60 * RPM}, {"r/s", 60 * RPM},
+		{"turns/s", 60 * RPM}},
 	Torque: {{"nm", 1}, {"ncm", 0.01}, {"nmm", 0.001}, {"mnm", 0.001}, {"knm", 1000},
 		{"kgfm", StdGravity}, {"kgm", StdGravity}, {"kgfcm", kiloForceCm}, {"kgcm", kiloForceCm},
 		{"lbfft", poundFoot}, {"lbft", poundFoot}, {"ftlb", poundFoot}, {"ftlbf", poundFoot}, {"footpounds", poundFoot},
@@ -52,26 +53,36 @@ var unitTable = map[Dimension][]unit{
 	Frequency:  {{"hz", 1}, {"khz", 1e3}, {"c/s", 1}},
 	Length: {{"mm", 1e-3}, {"cm", 1e-2}, {"m", 1}, {"in", inch}, {`"`, inch}, {"inch", inch}, {"inches", inch},
 		{"ft", foot}, {"'", foot}, {"feet", foot}},
-	Mass:  {{"kg", 1}, {"g", 1e-3}, {"lb", pound}, {"lbs", pound}, {"oz", ounce}, {"t", 1000}},
-	Force: {{"n", 1}, {"kn", 1e3}, {"lbf", poundForce}, {"lb", poundForce}, {"lbs", poundForce}, {"oz", ounceForce}, {"ozf", ounceForce}, {"kg", StdGravity}, {"kgf", StdGravity}, {"g", StdGravity / 1000}, {"gf", StdGravity / 1000}},
+	Mass: {{"kg", 1}, {"g", 1e-3}, {"lb", pound}, {"lbs", pound}, {"oz", ounce}, {"t", 1000}},
+	Force: {{"n", 1}, {"kn", 1e3}, {"lbf", poundForce}, {"lb", poundForce}, {"lbs", poundForce}, {"oz", ounceForce},
+		{"ozf", ounceForce}, {"kg", StdGravity}, {"kgf", StdGravity}, {"g", StdGravity / 1000},
+		{"gf", StdGravity / 1000}},
 	Duration: {{"s", 1}, {"sec", 1}, {"seconds", 1}, {"ms", 1e-3}, {"min", 60}, {"mins", 60}, {"minutes", 60},
 		{"minute", 60}, {"h", 3600}, {"hr", 3600}, {"hours", 3600}, {"hour", 3600}},
 	Angle: {{"°", degree}, {"deg", degree}, {"degrees", degree}, {"rad", 1}},
 	SurfaceSpeed: {{"m/min", 1. / 60}, {"m/s", 1}, {"ft/min", feetPerMin}, {"fpm", feetPerMin}, {"sfpm", feetPerMin},
-		{"sfm", feetPerMin}, {"mm/s", 1e-3}, {"ft/s", foot}, {"mm/min", 1e-3 / 60}, {"in/min", inch / 60}, {"ipm", inch / 60}},
-	BackEMF: {{"vs", 1}, {"vs/rad", 1}, {"v/(rad/s)", 1}, {"nm/a", 1}, {"v/krpm", backPerKRPM}, {"v/1000rpm", backPerKRPM}},
-	Inertia: {{"kgm²", 1}, {"kgm2", 1}, {"gcm²", 1e-7}, {"gcm2", 1e-7}, {"kgcm²", 1e-4}, {"kgcm2", 1e-4}, {"lbft²", pound * foot * foot}, {"lbft2", pound * foot * foot},
+		{"sfm", feetPerMin}, {"mm/s", 1e-3}, {"ft/s", foot}, {"mm/min", 1e-3 / 60}, {"in/min", inch / 60},
+		{"ipm", inch / 60}},
+	BackEMF: {{"vs", 1}, {"vs/rad", 1}, {"v/(rad/s)", 1}, {"nm/a", 1}, {"v/krpm", backPerKRPM},
+		{"v/1000rpm", backPerKRPM}},
+	Inertia: {{"kgm²", 1}, {"kgm2", 1}, {"gcm²", 1e-7}, {"gcm2", 1e-7}, {"kgcm²", 1e-4}, {"kgcm2", 1e-4},
+		{"lbft²", pound * foot * foot},
+		{"lbft2", pound * foot * foot},
 		{"lbin²", pound * inch * inch}, {"lbin2", pound * inch * inch}},
-	Pressure:    {{"n/mm²", 1e6}, {"n/mm2", 1e6}, {"mpa", 1e6}, {"pa", 1}, {"gpa", 1e9}, {"psi", poundForce / (inch * inch)}, {"lbf/in²", poundForce / (inch * inch)}},
-	Density:     {{"kg/m³", 1}, {"kg/m3", 1}, {"g/cm³", 1000}, {"g/cm3", 1000}, {"kg/l", 1000}, {"lb/in³", pound / (inch * inch * inch)}, {"lb/in3", pound / (inch * inch * inch)}},
+	Pressure: {{"n/mm²", 1e6}, {"n/mm2", 1e6}, {"mpa", 1e6}, {"pa", 1}, {"gpa", 1e9},
+		{"psi", poundForce / (inch * inch)}, {"lbf/in²", poundForce / (inch * inch)}},
+	Density: {{"kg/m³", 1}, {"kg/m3", 1}, {"g/cm³", 1000}, {"g/cm3", 1000}, {"kg/l", 1000},
+		{"lb/in³", pound / (inch * inch * inch)}, {"lb/in3", pound / (inch * inch * inch)}},
 	Capacitance: {{"µf", 1e-6}, {"μf", 1e-6}, {"uf", 1e-6}, {"mfd", 1e-6}, {"nf", 1e-9}, {"f", 1}},
 	Inductance:  {{"mh", 1e-3}, {"µh", 1e-6}, {"μh", 1e-6}, {"uh", 1e-6}, {"h", 1}},
 	Energy:      {{"wh", 3600}, {"kwh", 3.6e6}, {"j", 1}, {"kj", 1e3}},
-	Temperature: {{"°c", 1}, {"c", 1}, {"degc", 1}, {"°f", fahrenheit}, {"f", fahrenheit}, {"degf", fahrenheit}, {"k", 1}},
+	Temperature: {{"°c", 1}, {"c", 1}, {"degc", 1}, {"°f", fahrenheit}, {"f", fahrenheit}, {"degf", fahrenheit},
+		{"k", 1}},
 }
 
 // scaleZero is the zero of a scale of temperature, K, by the unit's spelling after [normalise].
-var scaleZero = map[string]float64{"°c": celsiusZero, "c": celsiusZero, "degc": celsiusZero, "°f": fahrenheitZero, "f": fahrenheitZero, "degf": fahrenheitZero}
+var scaleZero = map[string]float64{"°c": celsiusZero, "c": celsiusZero, "degc": celsiusZero, "°f": fahrenheitZero,
+	"f": fahrenheitZero, "degf": fahrenheitZero}
 
 // shownUnit is the unit a value is shown in: the label and its SI factor.
 type shownUnit struct {

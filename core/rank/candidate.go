@@ -24,8 +24,10 @@ func (c *comparison) try(item shelf.Item) Candidate {
 	reader := q.NewReader("motor")
 	m := motor.Resolve(item.Motor, reader)
 	out := Candidate{
-		ID: item.ID, Name: item.Called(), Kind: m.Kind, KindName: m.Kind.Profile().Name, Motor: item.Motor.Whole(), Spread: line.ShownSpread(m.Spread),
-		Jobs: []line.JobOutcome{}, Effort: []string{}, Missing: []string{}, SameRatio: []line.CurvePoint{}, SameTop: []line.CurvePoint{},
+		ID: item.ID, Name: item.Called(), Kind: m.Kind, KindName: m.Kind.Profile().Name, Motor: item.Motor.Whole(),
+		Spread: line.ShownSpread(m.Spread),
+		Jobs:   []line.JobOutcome{}, Effort: []string{}, Missing: []string{}, SameRatio: []line.CurvePoint{},
+		SameTop: []line.CurvePoint{},
 	}
 	if fields, bad := reader.Err().(q.FieldErrors); bad {
 		out.Missing = append(out.Missing, "An entry cannot be used: "+fields[0].Error())
@@ -51,7 +53,8 @@ func (c *comparison) try(item shelf.Item) Candidate {
 
 func (c *Candidate) take(d setup) {
 	c.Tried, c.model, c.score = true, d.model, d.score
-	c.Control, c.ControlBy, c.Uses, c.from, c.ControlItem = d.control.Kind, d.control.Kind.Profile().Name+", "+d.from, &d.control, d.from, d.item
+	c.Control, c.ControlBy, c.Uses, c.from, c.ControlItem = d.control.Kind, d.control.Kind.Profile().Name+", "+d.from,
+		&d.control, d.from, d.item
 	if d.item != nil {
 		c.ControlBy = d.item.Called() + ", " + shelved
 	}
@@ -80,11 +83,14 @@ func (c *comparison) effort(item shelf.Item, m motor.Resolved, out *Candidate) {
 	if out.from == toBuy {
 		say("buy a " + words.Noun(out.Control.Profile().Name) + " for " + q.Show(m.Amps.Value, q.Current, c.in.Units))
 	}
-	if old := c.stations.Motor.Body.Shaft; item.ID != "" && old > 0 && m.Body.Shaft > 0 && math.Abs(old-m.Body.Shaft) > 1e-4 {
-		say(fmt.Sprintf("bore or sleeve the pulley: its shaft is %s, the plan's %s", q.Show(m.Body.Shaft, q.Length, c.in.Units), q.Show(old, q.Length, c.in.Units)))
+	if old := c.stations.Motor.Body.Shaft; item.ID != "" && old > 0 && m.Body.Shaft > 0 &&
+		math.Abs(old-m.Body.Shaft) > 1e-4 {
+		say(fmt.Sprintf("bore or sleeve the pulley: its shaft is %s, the plan's %s",
+			q.Show(m.Body.Shaft, q.Length, c.in.Units), q.Show(old, q.Length, c.in.Units)))
 	}
 	if old := c.stations.Motor.Body.Diameter; item.ID != "" && old > 0 && m.Body.Diameter > 1.15*old {
-		say(fmt.Sprintf("make room: %s across against %s", q.Show(m.Body.Diameter, q.Length, c.in.Units), q.Show(old, q.Length, c.in.Units)))
+		say(fmt.Sprintf("make room: %s across against %s", q.Show(m.Body.Diameter, q.Length, c.in.Units),
+			q.Show(old, q.Length, c.in.Units)))
 	}
 	switch item.State {
 	case "needs-work":

@@ -80,7 +80,8 @@ func Controls(in plan.Input) (ControlsTried, error) {
 		}
 	}
 	slices.SortStableFunc(out.Tried, func(a, b ControlTried) int {
-		return cmp.Or(cmp.Compare(flag(a.Also), flag(b.Also)), cmp.Compare(b.JobsDone, a.JobsDone), cmp.Compare(b.Margin, a.Margin))
+		return cmp.Or(cmp.Compare(flag(a.Also), flag(b.Also)), cmp.Compare(b.JobsDone, a.JobsDone),
+			cmp.Compare(b.Margin, a.Margin))
 	})
 	return out, nil
 }
@@ -107,7 +108,8 @@ func offersOf(in plan.Input, kind control.Kind, m motor.Resolved) []offer {
 	}
 	for i := range in.Shelf {
 		item := &in.Shelf[i]
-		if item.Is(shelf.Control) && item.Control.Kind == kind && item.State != "for-parts" && item.Control.Name != in.Plan.Control.Name {
+		if item.Is(shelf.Control) && item.Control.Kind == kind && item.State != "for-parts" &&
+			item.Control.Name != in.Plan.Control.Name {
 			out = append(out, offer{item.Control, shelved, item})
 		}
 	}
@@ -142,7 +144,9 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 	}
 	name := words.Named(c.d.Name, c.d.Kind.Profile().Name)
 	_, why := line.Suits(&s)
-	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []line.JobOutcome{}, Form: q.Rounded(t.Feed.FormFactor), Holds: c.d.Kind.Profile().Holds, Uses: c.d, Curve: t.Curve(&t.Reduction.Positions[0])}
+	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []line.JobOutcome{},
+		Form: q.Rounded(t.Feed.FormFactor), Holds: c.d.Kind.Profile().Holds, Uses: c.d,
+		Curve: t.Curve(&t.Reduction.Positions[0])}
 	low, high := math.Inf(1), 0.0
 	for i := range t.Reduction.Positions {
 		l, h := t.Span(&t.Reduction.Positions[i])

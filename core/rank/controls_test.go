@@ -21,7 +21,8 @@ func TestControlsSideBySide(t *testing.T) {
 		assert.NotEmpty(t, c.Why)
 		assert.NotEmpty(t, c.Holds)
 	}
-	assert.ElementsMatch(t, []control.Kind{control.PhaseAngle, control.Chopper, control.VariableTransformer, control.SeriesResistor}, kinds)
+	assert.ElementsMatch(t, []control.Kind{control.PhaseAngle, control.Chopper, control.VariableTransformer,
+		control.SeriesResistor}, kinds)
 	assert.True(t, tried.Tried[len(tried.Tried)-1].Also, "what one would not choose comes last")
 	assert.Len(t, tried.Refused, len(control.Profiles())-len(kinds))
 	for _, r := range tried.Refused {
@@ -33,7 +34,10 @@ func TestControlsSideBySide(t *testing.T) {
 	tried, err = Controls(in)
 	require.NoError(t, err)
 	for _, c := range tried.Tried {
-		assert.NotContains(t, []control.Kind{control.PhaseAngle, control.VariableTransformer}, c.Kind, "not from a battery")
+		assert.NotContains(t, []control.Kind{control.PhaseAngle, control.VariableTransformer}, c.Kind,
+			"not from a battery")
 	}
-	assert.True(t, slices.ContainsFunc(tried.Tried, func(c ControlTried) bool { return c.Kind == control.Contactor && c.Also }), "straight on, if one must")
+	assert.True(t, slices.ContainsFunc(tried.Tried, func(c ControlTried) bool {
+		return c.Kind == control.Contactor && c.Also
+	}), "straight on, if one must")
 }

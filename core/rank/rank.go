@@ -71,7 +71,8 @@ func Motors(in plan.Input) (Ranking, error) {
 	if err != nil {
 		return Ranking{}, err
 	}
-	r := Ranking{Candidates: []Candidate{}, Why: []string{}, Units: q.UnitsOf(in.Units), TopRPM: q.Rounded(s.Machine.FastestWanted() / q.RPM)}
+	r := Ranking{Candidates: []Candidate{}, Why: []string{}, Units: q.UnitsOf(in.Units),
+		TopRPM: q.Rounded(s.Machine.FastestWanted() / q.RPM)}
 	if ps := s.Reduction.Positions; len(ps) > 0 {
 		r.PlanRatio = q.Ratio(ps[0].Ratio)
 	}
@@ -130,7 +131,8 @@ func why(list []Candidate, jobs int) []string {
 	top := list[0]
 	first := fmt.Sprintf("%s does %s at %s", top.Name, words.Jobs(top.JobsDone, jobs), top.Ratio)
 	if top.Worst != "" {
-		first += fmt.Sprintf("; its tightest is %s at ×%s, held by %s", top.Worst, q.Figures(top.Margin, 3), top.LimitedBy)
+		first += fmt.Sprintf("; its tightest is %s at ×%s, held by %s", top.Worst, q.Figures(top.Margin, 3),
+			top.LimitedBy)
 	}
 	out = append(out, first+".")
 	if len(list) < 2 || !list[1].Tried {
@@ -141,11 +143,14 @@ func why(list []Candidate, jobs int) []string {
 	case top.JobsDone > second.JobsDone:
 		out = append(out, fmt.Sprintf("%s, next, does %s.", second.Name, words.Count(second.JobsDone)))
 	case second.Margin > 0 && top.Margin > second.Margin*1.02:
-		out = append(out, fmt.Sprintf("%s, next, does as many with less to spare: ×%s on %s.", second.Name, q.Figures(second.Margin, 3), second.Worst))
+		out = append(out, fmt.Sprintf("%s, next, does as many with less to spare: ×%s on %s.", second.Name,
+			q.Figures(second.Margin, 3), second.Worst))
 	case top.Spread < second.Spread:
-		out = append(out, fmt.Sprintf("%s would do as well, but may be out by %s.", second.Name, q.Percent(second.Spread)))
+		out = append(out, fmt.Sprintf("%s would do as well, but may be out by %s.", second.Name,
+			q.Percent(second.Spread)))
 	case top.Costed && second.Costed && top.Cost < second.Cost:
-		out = append(out, fmt.Sprintf("%s would do as well and costs %s more.", second.Name, q.Figures(second.Cost-top.Cost, 4)))
+		out = append(out, fmt.Sprintf("%s would do as well and costs %s more.", second.Name,
+			q.Figures(second.Cost-top.Cost, 4)))
 	default:
 		out = append(out, fmt.Sprintf("%s is about as good.", second.Name))
 	}

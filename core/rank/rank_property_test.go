@@ -23,7 +23,10 @@ func TestAnyShelfIsRankedOrRefused(t *testing.T) {
 		in := plantest.AnyInput(t)
 		in.Shelf = nil
 		for i := range rapid.IntRange(0, 5).Draw(t, "shelf") {
-			in.Shelf = append(in.Shelf, shelf.Item{ID: fmt.Sprint(i), Sort: shelf.Motor, Cost: plantest.OneOf(t, fmt.Sprint("cost ", i), q.Text(""), "12", "£30"), Motor: plantest.AnyMotor(t, fmt.Sprint("motor ", i))})
+			in.Shelf = append(in.Shelf, shelf.Item{ID: fmt.Sprint(i), Sort: shelf.Motor,
+				Cost: plantest.OneOf(t, fmt.Sprint("cost ", i), q.Text(""), "12", "£30"),
+				Motor: plantest.AnyMotor(t, fmt.Sprint("motor ",
+					i))})
 		}
 		r, err := Motors(in)
 		if err != nil {

@@ -24,7 +24,9 @@ func onShelf(id string, m motor.Described) shelf.Item {
 }
 
 func dcMotor(power, speed, amps q.Text) motor.Described {
-	return motor.Described{Kind: motor.PermanentMagnetDC, ThermalSwitch: "none", Plate: motor.Plate{Power: power, Speed: speed, Volts: "180 V", Amps: amps, Cooling: "closed"}}
+	return motor.Described{Kind: motor.PermanentMagnetDC, ThermalSwitch: "none",
+		Plate: motor.Plate{Power: power, Speed: speed, Volts: "180 V", Amps: amps,
+			Cooling: "closed"}}
 }
 
 func ranked(t testing.TB, in plan.Input) Ranking {
@@ -39,8 +41,10 @@ func TestRankingPutsTheMotorThatDoesMostFirst(t *testing.T) {
 	in.Machine.Jobs[0].Load.Torque = "9 N·m"
 	in.Plan.Control.Choke = true
 	in.Shelf = []shelf.Item{
-		onShelf("weak", dcMotor("1/8 hp", "1750 rpm", "0.8 A")), onShelf("strong", dcMotor("3/4 hp", "1750 rpm", "4.1 A")),
-		onShelf("no plate", motor.Described{Kind: motor.PermanentMagnetDC}), {ID: "scrap", State: "for-parts", Motor: dcMotor("5 hp", "1750", "25 A")},
+		onShelf("weak", dcMotor("1/8 hp", "1750 rpm", "0.8 A")), onShelf("strong", dcMotor("3/4 hp", "1750 rpm",
+			"4.1 A")),
+		onShelf("no plate", motor.Described{Kind: motor.PermanentMagnetDC}),
+		{ID: "scrap", State: "for-parts", Motor: dcMotor("5 hp", "1750", "25 A")},
 		{ID: "wheel", Sort: shelf.Pulley},
 	}
 	r := ranked(t, in)
@@ -48,7 +52,8 @@ func TestRankingPutsTheMotorThatDoesMostFirst(t *testing.T) {
 	for _, c := range r.Candidates {
 		names = append(names, c.Name)
 	}
-	assert.Equal(t, []string{"strong", "Scrubber", "weak", "no plate"}, names, "the plan's own motor stands among them; scrap and pulleys do not")
+	assert.Equal(t, []string{"strong", "Scrubber", "weak", "no plate"}, names,
+		"the plan's own motor stands among them; scrap and pulleys do not")
 	top := r.Candidates[0]
 	assert.Equal(t, 1, top.JobsDone)
 	assert.Equal(t, "the plan's own", top.ControlBy[len(top.ControlBy)-len("the plan's own"):])
@@ -65,12 +70,15 @@ func TestRankingPutsTheMotorThatDoesMostFirst(t *testing.T) {
 // The ratio offered is the best there is: no finer comb of ratios does better.
 func TestRankingFindsTheBestRatio(t *testing.T) {
 	in := plantest.Sound()
-	in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: "fast", Name: "Fast", Speed: work.SpeedBand{From: "200", To: "400"}, Load: work.Load{Torque: "1.2 N·m"}})
+	in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: "fast", Name: "Fast",
+		Speed: work.SpeedBand{From: "200", To: "400"},
+		Load:  work.Load{Torque: "1.2 N·m"}})
 	in.Shelf = []shelf.Item{onShelf("hoist", dcMotor("3/4 hp", "1750 rpm", "4.1 A"))}
 	for _, c := range ranked(t, in).Candidates {
 		margin := math.Inf(1)
 		for i, job := range c.model.Machine.Jobs {
-			margin = math.Min(margin, c.model.Best(&c.model.Machine.Jobs[i], []reduction.Position{{Ratio: c.RatioOf, Efficiency: c.model.Reduction.Positions[0].Efficiency}}).Worth(job.Margin))
+			margin = math.Min(margin, c.model.Best(&c.model.Machine.Jobs[i], []reduction.Position{{Ratio: c.RatioOf,
+				Efficiency: c.model.Reduction.Positions[0].Efficiency}}).Worth(job.Margin))
 			assert.Equal(t, c.Jobs[i].Name, job.Name)
 		}
 		best, bestDone := 0.0, 0
@@ -78,13 +86,16 @@ func TestRankingFindsTheBestRatio(t *testing.T) {
 			ratio := 0.2 * math.Pow(300/0.2, float64(k)/3999)
 			worst, done := math.Inf(1), 0
 			for i, job := range c.model.Machine.Jobs {
-				f := c.model.Best(&c.model.Machine.Jobs[i], []reduction.Position{{Ratio: ratio, Efficiency: c.model.Reduction.Positions[0].Efficiency}})
+				f := c.model.Best(&c.model.Machine.Jobs[i], []reduction.Position{{Ratio: ratio,
+					Efficiency: c.model.Reduction.Positions[0].Efficiency}})
 				worst = math.Min(worst, f.Worth(job.Margin))
 				if f.Outcome.Done() {
 					done++
 				}
 			}
-			if _, high := c.model.Powered.Span(); high/ratio <= c.model.TopSpeed && (done > bestDone || done == bestDone && worst > best) {
+			if _, high := c.model.Powered.Span(); high/ratio <= c.model.TopSpeed &&
+				(done > bestDone || done == bestDone &&
+					worst > best) {
 				best, bestDone = worst, done
 			}
 		}
@@ -99,8 +110,12 @@ func TestRankingTakesAControlThatIsOnHand(t *testing.T) {
 	in.Plan.Motor = motor.Described{}
 	m := onShelf("hoist", dcMotor("3/4 hp", "1750 rpm", "4.1 A"))
 	m.Cost = "£35"
-	small := shelf.Item{ID: "small", Sort: shelf.Control, Cost: "5", Control: control.Described{Name: "Small drive", Kind: control.PhaseAngle, Amps: "2 A"}}
-	large := shelf.Item{ID: "large", Sort: shelf.Control, Cost: "25", Control: control.Described{Name: "Large drive", Kind: control.PhaseAngle, Amps: "10 A"}}
+	small := shelf.Item{ID: "small", Sort: shelf.Control, Cost: "5",
+		Control: control.Described{Name: "Small drive", Kind: control.PhaseAngle,
+			Amps: "2 A"}}
+	large := shelf.Item{ID: "large", Sort: shelf.Control, Cost: "25",
+		Control: control.Described{Name: "Large drive", Kind: control.PhaseAngle,
+			Amps: "10 A"}}
 	in.Shelf = []shelf.Item{m, small, large}
 	top := ranked(t, in).Candidates[0]
 	assert.Equal(t, "Large drive, on the shelf", top.ControlBy)
@@ -148,12 +163,17 @@ func fiftyMotors() []shelf.Item {
 	var out []shelf.Item
 	for i := range 50 {
 		size := 1 + 0.13*float64(i)
-		plate := motor.Plate{Power: q.Text(fmt.Sprintf("%.0f W", 150*size)), Speed: "1425 rpm", Volts: "230 V", Amps: q.Text(fmt.Sprintf("%.2f A", 1.4*size)), Hertz: "50 Hz", PowerFactor: "0.72"}
+		plate := motor.Plate{Power: q.Text(fmt.Sprintf("%.0f W", 150*size)), Speed: "1425 rpm", Volts: "230 V",
+			Amps: q.Text(fmt.Sprintf("%.2f A", 1.4*size)), Hertz: "50 Hz",
+			PowerFactor: "0.72"}
 		m := motor.Described{Kind: motor.Profiles()[i%13].Kind, Plate: plate, ThermalSwitch: "none"}
 		switch m.Kind.Family() {
 		case motor.DCFamily:
-			m.Plate = motor.Plate{Power: plate.Power, Speed: "2600 rpm", Volts: "180 V", Amps: q.Text(fmt.Sprintf("%.2f A", 1.1*size))}
-			m.Readings = []motor.Reading{{Sort: "open", Volts: "62 V", Speed: "1000 rpm"}, {Sort: "resistance", Ohms: q.Text(fmt.Sprintf("%.2f Ω", 9/size))}}
+			m.Plate = motor.Plate{Power: plate.Power, Speed: "2600 rpm", Volts: "180 V",
+				Amps: q.Text(fmt.Sprintf("%.2f A",
+					1.1*size))}
+			m.Readings = []motor.Reading{{Sort: "open", Volts: "62 V", Speed: "1000 rpm"},
+				{Sort: "resistance", Ohms: q.Text(fmt.Sprintf("%.2f Ω", 9/size))}}
 		case motor.SeriesFamily:
 			m.Plate.Speed = "11000 rpm"
 		case motor.StepperFamily:
@@ -169,7 +189,10 @@ func BenchmarkRank(b *testing.B) {
 	in := plantest.Sound()
 	in.Machine.Jobs = nil
 	for i := range 6 {
-		in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: fmt.Sprint(i), Name: fmt.Sprint("Job ", i), Speed: work.SpeedBand{From: q.Text(fmt.Sprint(30 + 40*i)), To: q.Text(fmt.Sprint(90 + 60*i))}, Load: work.Load{Torque: q.Text(fmt.Sprintf("%d N·m", 9-i))}})
+		in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: fmt.Sprint(i), Name: fmt.Sprint("Job ", i),
+			Speed: work.SpeedBand{From: q.Text(fmt.Sprint(30 + 40*i)), To: q.Text(fmt.Sprint(90 + 60*i))},
+			Load: work.Load{Torque: q.Text(fmt.Sprintf("%d N·m",
+				9-i))}})
 	}
 	in.Shelf = fiftyMotors()
 	if r := ranked(b, in); len(r.Candidates) != 51 {

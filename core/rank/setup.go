@@ -74,13 +74,16 @@ func (c *comparison) on(m motor.Resolved, kind control.Kind) *setup {
 	default:
 		for i := range c.in.Shelf {
 			item := &c.in.Shelf[i]
-			if item.Is(shelf.Control) && item.Control.Kind == kind && item.State != "for-parts" && c.fits(item.Control, m) {
+			if item.Is(shelf.Control) && item.Control.Kind == kind && item.State != "for-parts" &&
+				c.fits(item.Control,
+					m) {
 				d.control, d.from, d.item = item.Control, shelved, item
 				break
 			}
 		}
 	}
-	if kind == control.PhaseAngle || kind == control.Chopper || kind == control.BrushlessDrive || kind == control.Inverter {
+	if kind == control.PhaseAngle || kind == control.Chopper || kind == control.BrushlessDrive ||
+		kind == control.Inverter {
 		d.control.LimitAmps = q.Written(1.5*m.Amps.Value, "A")
 	}
 	if kind == control.Contactor {

@@ -24,7 +24,8 @@ func TestShigleyBelt(t *testing.T) {
 // length is the integral of that shape's support function over all directions (Cauchy), which
 // knows nothing of tangents.
 func TestBeltLengthByIntegration(t *testing.T) {
-	for _, c := range [][3]float64{{80, 236, 280}, {60, 148, 281}, {45, 236, 220}, {100, 100, 500}, {20, 500, 300}, {75, 255, 420}} {
+	for _, c := range [][3]float64{{80, 236, 280}, {60, 148, 281}, {45, 236, 220}, {100, 100, 500}, {20, 500, 300},
+		{75, 255, 420}} {
 		r1, r2, centre := c[0]/2, c[1]/2, c[2]
 		const n = 2_000_000
 		length := 0.0

@@ -2,24 +2,14 @@ package reduction
 
 import "math"
 
-// ChainPower returns the watts one strand of roller chain of a pitch (m) carries over a small
-// sprocket of so many teeth turning at revs turns a second: the lesser of what its plates and its
-// rollers last for.
+// chainWatts are the watts that plates and rollers of one strand of roller chain of a pitch (m) last for over a
+// small sprocket of so many teeth turning at revs (over 0) turns a second; it carries the lesser:
 //
 //	plates:  0.004·N^1.08·n^0.9·p^(3 − 0.07p)
 //	rollers: 1000·K_r·N^1.5·p^0.8 / n^1.5, K_r 29 for 1/4 and 3/8 in, 17 from 1/2 in
 //
 // in hp with n in rpm and p in inches. Source: the American Chain Association's formulas as in
 // Shigley, section 17-5, from memory.
-func ChainPower(pitch, teeth, revs float64) float64 {
-	if revs <= 0 {
-		return 0
-	}
-	plates, rollers := chainWatts(pitch, teeth, revs)
-	return math.Min(plates, rollers)
-}
-
-// chainWatts are the powers (W) plates and rollers last for, at revs over 0.
 func chainWatts(pitch, teeth, revs float64) (plates, rollers float64) {
 	p, n := pitch/inch, revs*60
 	plates = 0.004 * math.Pow(teeth, 1.08) * math.Pow(n, 0.9) * math.Pow(p, 3-0.07*p)
@@ -34,8 +24,8 @@ func chainWatts(pitch, teeth, revs float64) (plates, rollers float64) {
 // slowestChain is the chain speed (m/s) below which its plates' fatigue no longer tells [common practice].
 const slowestChain = 0.05
 
-// chainPull is the pull of a chain's strands over a small sprocket: ChainPower over speed, whose two powers go
-// with v^0.9 and v^−1.5.
+// chainPull is the pull of a chain's strands over a small sprocket: the lesser of two powers over speed,
+// which go with v^0.9 and v^−1.5.
 func chainPull(pitch, teeth, strands float64) Pull {
 	plates, rollers := chainWatts(pitch, teeth, 1/(teeth*pitch)) // at 1 m/s
 	return Pull{form: chainForm, level: strands * plates, square: strands * rollers, slowest: slowestChain}

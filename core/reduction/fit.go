@@ -33,17 +33,24 @@ func (f Fit) ToMake(sys q.System) []Making {
 	switch {
 	case math.Abs(wall) <= snug/2:
 	case wall >= thinSleeve*0.999:
-		out = append(out, Making{fmt.Sprintf("Turn a sleeve, %s inside, %s outside", size, bore), fmt.Sprintf("a wall of %s, pinned or keyed through; anti-seize on the shaft", q.Show(wall, q.Length, sys))})
+		out = append(out, Making{fmt.Sprintf("Turn a sleeve, %s inside, %s outside", size, bore),
+			fmt.Sprintf("a wall of %s, pinned or keyed through; anti-seize on the shaft", q.Show(wall, q.Length,
+				sys))})
 	case wall > 0:
-		out = append(out, Making{fmt.Sprintf("Open the bore for a sleeve, or shim it: %s on %s", bore, size), "the gap is too thin for a sleeve; a taper bush bridges it"})
+		out = append(out, Making{fmt.Sprintf("Open the bore for a sleeve, or shim it: %s on %s", bore, size),
+			"the gap is too thin for a sleeve; a taper bush bridges it"})
 	case f.Shaft <= f.Bore*mostBoreGrew:
-		out = append(out, Making{fmt.Sprintf("Bore the wheel out from %s to %s", bore, size), "if the hub keeps a third of its thickness"})
+		out = append(out, Making{fmt.Sprintf("Bore the wheel out from %s to %s", bore, size),
+			"if the hub keeps a third of its thickness"})
 	default:
-		out = append(out, Making{fmt.Sprintf("Turn the shaft's end down from %s to %s, or use another hub", size, bore), "boring that far leaves no hub"})
+		out = append(out, Making{fmt.Sprintf("Turn the shaft's end down from %s to %s, or use another hub", size, bore),
+			"boring that far leaves no hub"})
 	}
 	// What fits as it is has its keyway already.
 	if key, ok := shaft.KeyFor(f.Shaft); ok && f.Held == "key" && len(out) > 0 {
-		out = append(out, Making{fmt.Sprintf("Keyway for a %s × %s key", q.Show(key.Width, q.Length, sys), q.Show(key.Height, q.Length, sys)), "the usual key for a shaft of " + size})
+		out = append(out, Making{fmt.Sprintf("Keyway for a %s × %s key", q.Show(key.Width, q.Length, sys),
+			q.Show(key.Height, q.Length, sys)), "the usual key for a shaft of " +
+			size})
 	}
 	return out
 }

@@ -3,20 +3,16 @@ package reduction
 import (
 	"math"
 
-	"gonum.org/v1/gonum/interp"
+	"jiriki/core/numeric"
 )
 
 // lewis is the form factor Y of 20° full-depth teeth by their number, for bending [Shigley, table 14-2,
 // from memory].
-var lewis = func() interp.PiecewiseLinear {
-	teeth := []float64{12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 24, 26, 28, 30, 34, 38, 43, 50, 60, 75, 100, 150, 300, 400}
-	form := []float64{0.245, 0.261, 0.277, 0.290, 0.296, 0.303, 0.309, 0.314, 0.322, 0.328, 0.331, 0.337, 0.346, 0.353, 0.359, 0.371, 0.384, 0.397, 0.409, 0.422, 0.435, 0.447, 0.460, 0.472, 0.480}
-	var y interp.PiecewiseLinear
-	if err := y.Fit(teeth, form); err != nil {
-		panic(err) // the table is above
-	}
-	return y
-}()
+var lewis = numeric.Through(
+	[]float64{12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 24, 26, 28, 30, 34, 38, 43, 50, 60, 75, 100, 150, 300, 400},
+	[]float64{0.245, 0.261, 0.277, 0.290, 0.296, 0.303, 0.309, 0.314, 0.322, 0.328, 0.331, 0.337, 0.346, 0.353, 0.359,
+		0.371, 0.384, 0.397, 0.409, 0.422, 0.435, 0.447, 0.460, 0.472, 0.480},
+	math.Max)
 
 // gearStress is the bending stress (Pa) the teeth of each material are trusted with for ever, about a
 // third of what it yields or breaks at [common practice].
@@ -40,6 +36,6 @@ const barth = 6.1
 // Source: Lewis's equation with Barth's factor for cut teeth, Shigley, section 14-1, from memory. Fewer than
 // 12 teeth are weakened in proportion.
 func ToothBears(module, face, teeth, stress, v float64) float64 {
-	y := lewis.Predict(math.Min(math.Max(teeth, 12), 400)) * math.Min(teeth/12, 1)
+	y := lewis.At(teeth) * math.Min(teeth/12, 1)
 	return stress * face * module * y * barth / (barth + v)
 }

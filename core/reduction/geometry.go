@@ -1,6 +1,10 @@
 package reduction
 
-import "math"
+import (
+	"math"
+
+	"jiriki/core/numeric"
+)
 
 // OpenBelt returns the exact pitch length of an open belt over pulleys of diameters d1 and d2
 // on centre distance c, all metres. c must exceed half the difference of the diameters.
@@ -57,12 +61,5 @@ func DrivenFor(d, c, length float64) (float64, bool) {
 	if high <= 0 || OpenBelt(d, low, c) > length || OpenBelt(d, high, c) < length {
 		return 0, false
 	}
-	for range 48 {
-		if middle := (low + high) / 2; OpenBelt(d, middle, c) < length {
-			low = middle
-		} else {
-			high = middle
-		}
-	}
-	return (low + high) / 2, true
+	return numeric.Last(low, high, 0, func(driven float64) bool { return OpenBelt(d, driven, c) < length }), true
 }

@@ -112,7 +112,8 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 		p.hold(link{level: s.OnDriven.Bears(), gain: gain, by: s.weak.driven})
 		p.hold(link{level: s.Rated, gain: gain, by: s.weak.rated})
 		if step.Pull.Rated() {
-			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull, by: s.weak.belt})
+			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull,
+				by: s.weak.belt})
 		}
 		speed *= step.Ratio
 		gain *= step.Ratio * s.Efficiency

@@ -1,6 +1,10 @@
 package reduction
 
-import "math"
+import (
+	"math"
+
+	"jiriki/core/numeric"
+)
 
 const (
 	inch       = 0.0254
@@ -58,7 +62,8 @@ func (s *Stage) pullOf(step Step) Pull {
 	switch s.Kind {
 	case VBelt, LinkBelt:
 		if _, tabled := classical[s.Section]; tabled {
-			factor := s.Count * wrapFactorV(math.Abs(step.Driven-step.Driver)/s.Centre) * lengthFactor(s.Section, length)
+			factor := s.Count * wrapFactorV(math.Abs(step.Driven-step.Driver)/s.Centre) * lengthFactor(s.Section,
+				length)
 			return classicalPull(s.Section, small, factor)
 		}
 		return s.gripPull(ribPull[s.Section].at(small), wrap)
@@ -69,7 +74,8 @@ func (s *Stage) pullOf(step Step) Pull {
 		return Pull{form: beltForm, level: s.Width * flatPull * grip, square: s.Width * flatMass * grip}
 	case Toothed:
 		meshed := math.Min(math.Floor(wrap/(2*math.Pi)*small*math.Pi/s.Pitch)/6, 1)
-		return Pull{form: beltForm, level: s.Width * toothedPull(s.Pitch) * meshed, square: s.Width * toothedMass(s.Pitch) * meshed}
+		return Pull{form: beltForm, level: s.Width * toothedPull(s.Pitch) * meshed,
+			square: s.Width * toothedMass(s.Pitch) * meshed}
 	case Chain:
 		return chainPull(s.Pitch, s.teeth(small), strandFactor(s.Count))
 	case Spur:
@@ -163,22 +169,17 @@ func classicalPull(name string, d, factor float64) Pull {
 	}
 }
 
-// wrapFactors is K_1 for V belts on two grooved pulleys by (D − d)/C in tenths [Shigley, table
-// 17-13, from memory].
-var wrapFactors = []float64{1, 0.99, 0.97, 0.96, 0.94, 0.93, 0.91, 0.89, 0.87, 0.85, 0.82, 0.80, 0.77, 0.73, 0.70, 0.65}
+// wrapFactors is K_1 for V belts on two grooved pulleys by (D − d)/C [Shigley, table 17-13, from memory].
+var wrapFactors = numeric.Through(
+	[]float64{0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1, 1.1, 1.2, 1.3, 1.4, 1.5},
+	[]float64{1, 0.99, 0.97, 0.96, 0.94, 0.93, 0.91, 0.89, 0.87, 0.85, 0.82, 0.80, 0.77, 0.73, 0.70, 0.65}, math.Max)
 
 // wrapFactorV is K_1 at (D − d)/C; 1 when the centres are not known.
 func wrapFactorV(spread float64) float64 {
 	if math.IsInf(spread, 0) || math.IsNaN(spread) {
 		return 1
 	}
-	place := spread * 10
-	i := int(place)
-	if i >= len(wrapFactors)-1 {
-		return wrapFactors[len(wrapFactors)-1]
-	}
-	part := place - float64(i)
-	return wrapFactors[i]*(1-part) + wrapFactors[i+1]*part
+	return wrapFactors.At(spread)
 }
 
 // lengthSteps is K_2 by the belt's length in inches, up to and with each; 1.15 past the last for A, 1.2 for B

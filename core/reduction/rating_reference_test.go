@@ -11,6 +11,12 @@ import (
 	"jiriki/core/shaft"
 )
 
+// chainPower is the lesser of what plates and rollers last for, W.
+func chainPower(pitch, teeth, revs float64) float64 {
+	plates, rollers := chainWatts(pitch, teeth, revs)
+	return math.Min(plates, rollers)
+}
+
 // Source: Shigley's Mechanical Engineering Design, table 17-12, from memory: every point of classical A
 // and B belts, at 1000 to 5000 ft/min. The table is rounded to a hundredth.
 func TestClassicalBeltRatings(t *testing.T) {
@@ -19,14 +25,23 @@ func TestClassicalBeltRatings(t *testing.T) {
 		return pull.Carries(feet*footMinute) * feet * footMinute / horsepower
 	}
 	for section, rows := range map[string]map[float64][]float64{
-		"A": {2.6: {0.47, 0.62, 0.53, 0.15}, 3.0: {0.66, 1.01, 1.12, 0.93, 0.38}, 3.4: {0.81, 1.31, 1.57, 1.53, 1.12}, 3.8: {0.93, 1.55, 1.92, 2.00, 1.71},
-			4.2: {1.03, 1.74, 2.20, 2.38, 2.19}, 4.6: {1.11, 1.89, 2.44, 2.69, 2.58}, 5.0: {1.17, 2.03, 2.64, 2.96, 2.89}, 9.0: {1.17, 2.03, 2.64, 2.96, 2.89}},
-		"B": {4.2: {1.07, 1.58, 1.68, 1.26, 0.22}, 4.6: {1.27, 1.99, 2.29, 2.08, 1.24}, 5.0: {1.44, 2.33, 2.80, 2.76, 2.10}, 5.4: {1.59, 2.62, 3.24, 3.34, 2.82},
-			5.8: {1.72, 2.87, 3.61, 3.85, 3.45}, 6.2: {1.82, 3.09, 3.94, 4.28, 4.00}, 6.6: {1.92, 3.29, 4.23, 4.67, 4.48}, 7.0: {2.01, 3.46, 4.49, 5.01, 4.90}},
+		"A": {2.6: {0.47, 0.62, 0.53, 0.15}, 3.0: {0.66, 1.01, 1.12, 0.93, 0.38}, 3.4: {0.81, 1.31, 1.57, 1.53, 1.12},
+			3.8: {0.93, 1.55, 1.92, 2.00,
+				1.71},
+			4.2: {1.03, 1.74, 2.20, 2.38, 2.19}, 4.6: {1.11, 1.89, 2.44, 2.69, 2.58},
+			5.0: {1.17, 2.03, 2.64, 2.96, 2.89}, 9.0: {1.17, 2.03, 2.64, 2.96,
+				2.89}},
+		"B": {4.2: {1.07, 1.58, 1.68, 1.26, 0.22}, 4.6: {1.27, 1.99, 2.29, 2.08, 1.24},
+			5.0: {1.44, 2.33, 2.80, 2.76, 2.10}, 5.4: {1.59, 2.62, 3.24, 3.34,
+				2.82},
+			5.8: {1.72, 2.87, 3.61, 3.85, 3.45}, 6.2: {1.82, 3.09, 3.94, 4.28, 4.00},
+			6.6: {1.92, 3.29, 4.23, 4.67, 4.48}, 7.0: {2.01, 3.46, 4.49, 5.01,
+				4.90}},
 	} {
 		for inches, row := range rows {
 			for i, hp := range row {
-				assert.InDelta(t, hp, power(section, inches, 1000*float64(i+1)), 0.021, "%s %g in at %d ft/min", section, inches, 1000*(i+1))
+				assert.InDelta(t, hp, power(section, inches, 1000*float64(i+1)), 0.021, "%s %g in at %d ft/min",
+					section, inches, 1000*(i+1))
 			}
 		}
 	}
@@ -37,7 +52,9 @@ func TestClassicalBeltRatings(t *testing.T) {
 	slow := classicalPull("A", 3*inch, 1)
 	assert.Greater(t, slow.Carries(1), slow.Carries(5))
 	assert.InEpsilon(t, slow.Carries(0), slow.Carries(slowestRated), 1e-12)
-	// By hand at 0.5 m/s, 0.0984 of 1000 ft/min: 1.9416 − 3.7971 ÷ 3 + 0.38243 × 1.0069 is 1.061 hp per 1000 ft/min, 156 N.
+	// By hand at 0.5 m/s, 0.0984 of 1000 ft/min: 1.9416 − 3.7971 ÷ 3 + 0.38243 × 1.0069 is 1.061 hp per 1000 ft/min,
+	// 156
+	// N.
 	assert.InDelta(t, 155.7, slow.Carries(0.5), 0.5)
 }
 
@@ -45,7 +62,9 @@ func TestClassicalBeltRatings(t *testing.T) {
 // a stage. 3.4 in and 9 in at 12 in: (D − d)/C 0.467, K1 0.935; the belt is 44 in, K2 0.90.
 func TestBeltStageCarriesByTheTable(t *testing.T) {
 	r := q.NewReader("reduction")
-	s := Resolve(Described{Stages: []DescribedStage{{Kind: VBelt, Section: "A", Centre: "12 in", Count: "2", Steps: []DescribedStep{{"3.4 in", "9 in"}}}}}, 0, r).Stages[0]
+	s := Resolve(Described{Stages: []DescribedStage{{Kind: VBelt, Section: "A", Centre: "12 in", Count: "2",
+		Steps: []DescribedStep{{"3.4 in", "9 in"}}}}}, 0,
+		r).Stages[0]
 	require.NoError(t, r.Err())
 	assert.InDelta(t, 44, s.Belt/inch, 0.6)
 	v := 2000 * footMinute
@@ -55,11 +74,13 @@ func TestBeltStageCarriesByTheTable(t *testing.T) {
 // Source: power ratings of single-strand roller chain with a 17-tooth sprocket, from memory: number 40
 // 0.37 hp at 50, 5.48 at 1000 rpm; number 25 0.09 hp at 100 rpm.
 func TestChainRatings(t *testing.T) {
-	for _, c := range []struct{ pitch, rpm, hp, within float64 }{{0.5, 50, 0.37, 0.01}, {0.5, 200, 1.29, 0.01}, {0.5, 1000, 5.48, 0.01}, {0.25, 100, 0.086, 0.01}} {
-		assert.InEpsilon(t, c.hp*horsepower, ChainPower(c.pitch*inch, 17, c.rpm/60), c.within, "%+v", c)
+	for _, c := range []struct{ pitch, rpm, hp, within float64 }{{0.5, 50, 0.37, 0.01}, {0.5, 200, 1.29, 0.01},
+		{0.5, 1000, 5.48, 0.01},
+		{0.25, 100, 0.086, 0.01}} {
+		assert.InEpsilon(t, c.hp*horsepower, chainPower(c.pitch*inch, 17, c.rpm/60), c.within, "%+v", c)
 	}
 	// Past their peak the rollers set the limit: it falls with speed.
-	assert.Less(t, ChainPower(0.5*inch, 17, 6000./60), ChainPower(0.5*inch, 17, 2000./60))
+	assert.Less(t, chainPower(0.5*inch, 17, 6000./60), chainPower(0.5*inch, 17, 2000./60))
 }
 
 // Worked by hand on the published formula: 17 and 34 teeth at 30 pitches, 60 + 25.5 + 17²/(4π²·30).
@@ -80,7 +101,8 @@ func TestWormEfficiency(t *testing.T) {
 	assert.InDelta(t, 0.5, WormEfficiency(friction), 0.01)
 	assert.Less(t, WormEfficiency(3*math.Pi/180), 0.5)
 	assert.Greater(t, WormEfficiency(20*math.Pi/180), 0.75)
-	// Shigley, table 13-6 [from memory]: with friction 0.05 at 20° a lead of 10° keeps 0.761, of 30° 0.892... within a hundredth.
+	// Shigley, table 13-6 [from memory]: with friction 0.05 at 20° a lead of 10° keeps 0.761, of 30° 0.892... within a
+	// hundredth.
 	assert.InDelta(t, 0.761, wormEfficiency(10*math.Pi/180, 0.05, wormPressure), 0.01)
 	assert.InDelta(t, 0.888, wormEfficiency(30*math.Pi/180, 0.05, wormPressure), 0.01)
 }

@@ -39,7 +39,8 @@ func TestTwoBeltsMultiply(t *testing.T) {
 }
 
 func TestConesMakeEveryCombination(t *testing.T) {
-	cone := DescribedStage{Kind: VBelt, Steps: []DescribedStep{{"75 mm", "200 mm"}, {"120 mm", "160 mm"}}, Centre: "400 mm"}
+	cone := DescribedStage{Kind: VBelt, Steps: []DescribedStep{{"75 mm", "200 mm"}, {"120 mm", "160 mm"}},
+		Centre: "400 mm"}
 	r := resolved(t, cone, DescribedStage{Kind: Spur, Steps: pair("17", "68 teeth")}, cone)
 	require.Len(t, r.Positions, 4)
 	assert.Equal(t, "A1 C1", r.Positions[0].Label)
@@ -51,7 +52,9 @@ func TestConesMakeEveryCombination(t *testing.T) {
 func TestOutsideDiametersLoseTheSectionsOffset(t *testing.T) {
 	r := resolved(t, DescribedStage{Kind: VBelt, Section: "A", Measured: "outside", Steps: pair("95 mm", "160 mm")})
 	assert.InEpsilon(t, (160-6.6)/(95-6.6)/0.985, r.Positions[0].Ratio, 1e-9)
-	assert.NotEmpty(t, refusals(DescribedStage{Kind: VBelt, Section: "B", Measured: "outside", Steps: pair("7 mm", "160 mm")}))
+	assert.NotEmpty(t, refusals(DescribedStage{Kind: VBelt, Section: "B", Measured: "outside",
+		Steps: pair("7 mm",
+			"160 mm")}))
 }
 
 func TestTeethTellTheRatioExactly(t *testing.T) {
@@ -66,7 +69,9 @@ func TestTeethTellTheRatioExactly(t *testing.T) {
 
 func TestBeltAndCentreFindEachOther(t *testing.T) {
 	byCentre := resolved(t, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "236 mm"), Centre: "280 mm"}).Stages[0]
-	byBelt := resolved(t, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "236 mm"), Belt: q.Text(q.ShowFigures(byCentre.Belt, q.Length, q.Metric, 12))}).Stages[0]
+	byBelt := resolved(t, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "236 mm"),
+		Belt: q.Text(q.ShowFigures(byCentre.Belt, q.Length, q.Metric,
+			12))}).Stages[0]
 	assert.InEpsilon(t, 0.280, byBelt.Centre, 1e-8)
 	assert.True(t, byBelt.FromBelt)
 	assert.False(t, byCentre.FromBelt)
@@ -83,7 +88,8 @@ func TestImpossibleGeometryIsRefusedAtItsField(t *testing.T) {
 	for i := range six {
 		six[i] = DescribedStep{"80 mm", "160 mm"}
 	}
-	assert.NotEmpty(t, refusals(DescribedStage{Kind: VBelt, Steps: six}, DescribedStage{Kind: VBelt, Steps: six}), "36 positions")
+	assert.NotEmpty(t, refusals(DescribedStage{Kind: VBelt, Steps: six}, DescribedStage{Kind: VBelt, Steps: six}),
+		"36 positions")
 }
 
 func TestMissingWheelIsAskedFor(t *testing.T) {

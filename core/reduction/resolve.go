@@ -98,7 +98,8 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 			settings++
 		}
 		if count *= max(settings, 1); count > maxPositions {
-			at.Refuse("steps", fmt.Sprint(len(ds.Steps)), fmt.Sprintf("more than %d belt positions in all", maxPositions))
+			at.Refuse("steps", fmt.Sprint(len(ds.Steps)), fmt.Sprintf("more than %d belt positions in all",
+				maxPositions))
 			out.Missing = fmt.Sprintf("stages[%d].steps", i)
 			return out
 		}
@@ -111,7 +112,8 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 	}
 	speeds := r.Under("speeds")
 	top := q.Range{Min: 0.1 * q.RPM, Max: 60000 * q.RPM}
-	motor, spindle := speeds.Read("motor", d.Speeds.Motor, q.Speed, top), speeds.Read("spindle", d.Speeds.Spindle, q.Speed, top)
+	motor, spindle := speeds.Read("motor", d.Speeds.Motor, q.Speed, top),
+		speeds.Read("spindle", d.Speeds.Spindle, q.Speed, top)
 	if motor.Known && spindle.Known {
 		out.Measured = Measured{motor.SI, spindle.SI, min(max(d.Speeds.Position, 0), max(len(out.Positions)-1, 0))}
 	}
@@ -251,7 +253,8 @@ func (s *Stage) place(d DescribedStage, centre, belt q.Value, r *q.Reader) {
 		for i, step := range s.Steps {
 			// Pulleys may not touch; gears are the only pair that do.
 			if least := (step.Driver + step.Driven) / 2; s.Centre <= least {
-				r.Refuse("centre", string(d.Centre), fmt.Sprintf("the pulleys of step %d would touch: more than %s is needed", i+1, q.Show(least, q.Length, q.Metric)))
+				r.Refuse("centre", string(d.Centre), fmt.Sprintf("the pulleys of step %d would touch: more than %s "+
+					"is needed", i+1, q.Show(least, q.Length, q.Metric)))
 				s.Centre = 0
 				break
 			}
@@ -259,7 +262,8 @@ func (s *Stage) place(d DescribedStage, centre, belt q.Value, r *q.Reader) {
 	case belt.Known:
 		c, ok := CentreFor(first.Driver, first.Driven, belt.SI)
 		if !ok {
-			r.Refuse("belt", string(d.Belt), fmt.Sprintf("too short to go round both pulleys: more than %s is needed", q.Show(shortestBelt(first.Driver, first.Driven), q.Length, q.Metric)))
+			r.Refuse("belt", string(d.Belt), fmt.Sprintf("too short to go round both pulleys: more than %s is needed",
+				q.Show(shortestBelt(first.Driver, first.Driven), q.Length, q.Metric)))
 			break
 		}
 		s.Centre, s.FromBelt = c, true

@@ -19,19 +19,25 @@ func TestAWormHasItsRatioAndEfficiency(t *testing.T) {
 	assert.InEpsilon(t, (20e-3+80e-3)/2, s.Centre, 1e-9, "ten modules of worm, forty teeth of wheel")
 	assert.False(t, s.HoldsItself())
 	single := resolved(t, DescribedStage{Kind: Worm, Steps: pair("1", "40")}).Stages[0]
-	assert.InEpsilon(t, WormEfficiency(math.Atan(0.1)), single.Efficiency, 1e-9, "a lead of one in ten where none is given")
+	assert.InEpsilon(t, WormEfficiency(math.Atan(0.1)), single.Efficiency, 1e-9,
+		"a lead of one in ten where none is given")
 	assert.NotEmpty(t, refusals(DescribedStage{Kind: Worm, Lead: "80°", Steps: pair("1", "40")}))
 }
 
 func TestFlatAndLinkBeltsSlipAndCarry(t *testing.T) {
-	flat := resolved(t, DescribedStage{Kind: Flat, Width: "50 mm", Centre: "600 mm", Steps: pair("100 mm", "300 mm")}).Stages[0]
+	flat := resolved(t, DescribedStage{Kind: Flat, Width: "50 mm", Centre: "600 mm",
+		Steps: pair("100 mm",
+			"300 mm")}).Stages[0]
 	assert.InEpsilon(t, 3/0.975, flat.Steps[0].Ratio, 1e-9)
 	// By hand: 6 N for each of 50 mm, less for a wrap of π − 2·asin(200/1200) = 2.807 rad.
 	grip := (1 - math.Exp(-0.5*2.8067)) / (1 - math.Exp(-0.5*math.Pi))
 	assert.InEpsilon(t, 300*grip, flat.Steps[0].Pull.Carries(0), 1e-3)
-	link := resolved(t, DescribedStage{Kind: LinkBelt, Section: "Z", Steps: pair("63 mm", "200 mm"), Centre: "300 mm"}).Stages[0]
+	link := resolved(t, DescribedStage{Kind: LinkBelt, Section: "Z", Steps: pair("63 mm", "200 mm"),
+		Centre: "300 mm"}).Stages[0]
 	assert.Equal(t, "Z", link.Section)
-	assert.Equal(t, "A", resolved(t, DescribedStage{Kind: LinkBelt, Section: "J", Steps: pair("80 mm", "200 mm")}).Stages[0].Section, "no link belt has ribs")
+	assert.Equal(t, "A", resolved(t, DescribedStage{Kind: LinkBelt, Section: "J",
+		Steps: pair("80 mm", "200 mm")}).Stages[0].Section,
+		"no link belt has ribs")
 }
 
 func TestABackGearIsInOrOutAsOne(t *testing.T) {
@@ -42,7 +48,8 @@ func TestABackGearIsInOrOutAsOne(t *testing.T) {
 	assert.Equal(t, "low", r.Positions[1].Label)
 	assert.InEpsilon(t, 9, r.Positions[1].Ratio/r.Positions[0].Ratio, 1e-9)
 	assert.InEpsilon(t, 0.98*0.98, r.Positions[1].Efficiency/r.Positions[0].Efficiency, 1e-9)
-	cone := DescribedStage{Kind: VBelt, Steps: []DescribedStep{{"75 mm", "200 mm"}, {"120 mm", "160 mm"}}, Centre: "400 mm"}
+	cone := DescribedStage{Kind: VBelt, Steps: []DescribedStep{{"75 mm", "200 mm"}, {"120 mm", "160 mm"}},
+		Centre: "400 mm"}
 	both := resolved(t, cone, gears)
 	require.Len(t, both.Positions, 4)
 	assert.Equal(t, "step 1, direct", both.Positions[0].Label)
@@ -51,8 +58,11 @@ func TestABackGearIsInOrOutAsOne(t *testing.T) {
 
 func TestTheNextShaftIsTheOneBefore(t *testing.T) {
 	r := q.NewReader("reduction")
-	d := DescribedStage{Kind: VBelt, Steps: pair("80 mm", "160 mm"), Centre: "300 mm", OnDriven: DescribedFit{Shaft: "25 mm"}}
-	out := Resolve(Described{Stages: []DescribedStage{d, {Kind: VBelt, Steps: pair("80 mm", "160 mm"), Centre: "300 mm"}}}, 14e-3, r)
+	d := DescribedStage{Kind: VBelt, Steps: pair("80 mm", "160 mm"), Centre: "300 mm",
+		OnDriven: DescribedFit{Shaft: "25 mm"}}
+	out := Resolve(Described{Stages: []DescribedStage{d, {Kind: VBelt, Steps: pair("80 mm", "160 mm"),
+		Centre: "300 mm"}}}, 14e-3,
+		r)
 	require.NoError(t, r.Err())
 	assert.Equal(t, 14e-3, out.Stages[0].OnDriving.Shaft, "the motor's own")
 	assert.Equal(t, 25e-3, out.Stages[1].OnDriving.Shaft)
@@ -65,9 +75,11 @@ func TestWhatIsMissingIsTakenAndSaid(t *testing.T) {
 		if !kind.Toothed() {
 			steps = pair("80 mm", "160 mm")
 		}
-		assert.Contains(t, resolved(t, DescribedStage{Kind: kind, Steps: steps, Centre: "400 mm"}).Stages[0].Assumed, words, kind)
+		assert.Contains(t, resolved(t, DescribedStage{Kind: kind, Steps: steps, Centre: "400 mm"}).Stages[0].Assumed,
+			words, kind)
 	}
-	full := resolved(t, DescribedStage{Kind: PolyV, Count: "8", Steps: pair("60 mm", "148 mm"), Centre: "300 mm"}).Stages[0]
+	full := resolved(t, DescribedStage{Kind: PolyV, Count: "8", Steps: pair("60 mm", "148 mm"),
+		Centre: "300 mm"}).Stages[0]
 	assert.Empty(t, full.Assumed)
 	assert.Equal(t, 8.0, full.Count)
 }
@@ -79,8 +91,10 @@ func TestWhatMustBeMadeToFit(t *testing.T) {
 		fit  Fit
 		says string
 	}{
-		{Fit{Shaft: 16e-3, Bore: 19e-3}, "Turn a sleeve"}, {Fit{Shaft: 18e-3, Bore: 19e-3}, "shim"}, {Fit{Shaft: 19e-3, Bore: 16e-3}, "Bore the wheel out"},
-		{Fit{Shaft: 40e-3, Bore: 16e-3}, "Turn the shaft's end down"}, {Fit{Shaft: 16e-3, Bore: 19e-3, Held: "key"}, "Turn a sleeve"},
+		{Fit{Shaft: 16e-3, Bore: 19e-3}, "Turn a sleeve"}, {Fit{Shaft: 18e-3, Bore: 19e-3}, "shim"},
+		{Fit{Shaft: 19e-3, Bore: 16e-3}, "Bore the wheel out"},
+		{Fit{Shaft: 40e-3, Bore: 16e-3}, "Turn the shaft's end down"},
+		{Fit{Shaft: 16e-3, Bore: 19e-3, Held: "key"}, "Turn a sleeve"},
 	} {
 		made := c.fit.ToMake(q.Metric)
 		require.NotEmpty(t, made, "%+v", c.fit)
@@ -109,9 +123,13 @@ func TestDrivenForUndoesOpenBelt(t *testing.T) {
 func TestThePositionIsAsStrongAsItsWeakestPart(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		driver, driven := rapid.Float64Range(80, 200).Draw(t, "driver"), rapid.Float64Range(80, 400).Draw(t, "driven")
-		stage := DescribedStage{Kind: rapid.SampledFrom([]Kind{VBelt, LinkBelt, PolyV, Flat}).Draw(t, "kind"), Steps: []DescribedStep{{mm(driver), mm(driven)}}, Centre: mm(rapid.Float64Range(420, 900).Draw(t, "centre"))}
+		stage := DescribedStage{Kind: rapid.SampledFrom([]Kind{VBelt, LinkBelt, PolyV, Flat}).Draw(t, "kind"),
+			Steps: []DescribedStep{{mm(driver), mm(driven)}},
+			Centre: mm(rapid.Float64Range(420, 900).Draw(t,
+				"centre"))}
 		shafted := stage
-		shafted.OnDriven = DescribedFit{Shaft: mm(rapid.Float64Range(5, 40).Draw(t, "shaft")), Held: "key", Hub: "20 mm"}
+		shafted.OnDriven = DescribedFit{Shaft: mm(rapid.Float64Range(5, 40).Draw(t, "shaft")), Held: "key",
+			Hub: "20 mm"}
 		omega := rapid.Float64Range(0, 200).Draw(t, "omega")
 		carries := func(overload float64, stages ...DescribedStage) float64 {
 			r := q.NewReader("")
@@ -124,7 +142,10 @@ func TestThePositionIsAsStrongAsItsWeakestPart(t *testing.T) {
 		assert.LessOrEqual(t, carries(1, shafted), plain)
 		// Past its speed a belt carries nothing, overload or not.
 		assert.InDelta(t, OverloadShare*plain, carries(OverloadShare, stage), 1e-9*plain)
-		assert.LessOrEqual(t, carries(1, stage, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"), Centre: "400 mm"}), math.Max(carries(1, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"), Centre: "400 mm"}), 0)+1e-9)
+		assert.LessOrEqual(t, carries(1, stage, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"),
+			Centre: "400 mm"}), math.Max(carries(1, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"),
+			Centre: "400 mm"}),
+			0)+1e-9)
 		apart := stage
 		apart.Centre = mm(2000)
 		// A longer belt also lasts longer, so both factors go the same way.
@@ -135,7 +156,9 @@ func TestThePositionIsAsStrongAsItsWeakestPart(t *testing.T) {
 // Thrown outward by its own mass, a belt that runs fast enough pulls nothing, and never less than nothing.
 func TestABeltPastItsSpeedPullsNothing(t *testing.T) {
 	r := q.NewReader("")
-	s := Resolve(Described{Stages: []DescribedStage{{Kind: VBelt, Section: "A", Steps: pair("84 mm", "375 mm"), Centre: "660 mm"}}}, 0, r)
+	s := Resolve(Described{Stages: []DescribedStage{{Kind: VBelt, Section: "A", Steps: pair("84 mm", "375 mm"),
+		Centre: "660 mm"}}}, 0,
+		r)
 	require.NoError(t, r.Err())
 	pull := s.Stages[0].Steps[0].Pull
 	// By hand at 10 m/s: 0.629 hp for 1000 ft/min is 92.4 N, times 0.936 for the wrap and 1.05 for the length.
@@ -153,8 +176,11 @@ func TestABeltPastItsSpeedPullsNothing(t *testing.T) {
 // is borne at all others.
 func TestNothingCarriesMoreWhenFaster(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		stage := DescribedStage{Kind: rapid.SampledFrom([]Kind{VBelt, LinkBelt, PolyV, Flat, Toothed, Chain, Spur}).Draw(t, "kind"), Centre: "900 mm"}
-		if sections := map[Kind][]string{VBelt: {"Z", "A", "B"}, LinkBelt: {"A", "B"}, PolyV: {"J", "K", "L"}}[stage.Kind]; sections != nil {
+		stage := DescribedStage{Kind: rapid.SampledFrom([]Kind{VBelt, LinkBelt, PolyV, Flat, Toothed, Chain,
+			Spur}).Draw(t, "kind"),
+			Centre: "900 mm"}
+		if sections := map[Kind][]string{VBelt: {"Z", "A", "B"}, LinkBelt: {"A", "B"},
+			PolyV: {"J", "K", "L"}}[stage.Kind]; sections != nil {
 			stage.Section = rapid.SampledFrom(sections).Draw(t, "section")
 		}
 		if stage.Kind.Toothed() {
@@ -182,7 +208,9 @@ func mm(v float64) q.Text { return q.Text(q.ShowFigures(v/1000, q.Length, q.Metr
 
 func TestMeasuredSpeedsAreReadTogether(t *testing.T) {
 	r := q.NewReader("reduction")
-	d := Described{Stages: []DescribedStage{{Kind: VBelt, Steps: pair("80 mm", "160 mm")}}, Speeds: MeasuredSpeeds{Motor: "1450", Spindle: "700 rpm", Position: 7}}
+	d := Described{Stages: []DescribedStage{{Kind: VBelt, Steps: pair("80 mm", "160 mm")}},
+		Speeds: MeasuredSpeeds{Motor: "1450", Spindle: "700 rpm",
+			Position: 7}}
 	m := Resolve(d, 0, r).Measured
 	require.NoError(t, r.Err())
 	assert.InEpsilon(t, 1450*q.RPM, m.Motor, 1e-9)
@@ -217,8 +245,10 @@ func TestWhatGearTeethCarry(t *testing.T) {
 		assert.Greater(t, carries(change(func(s *DescribedStage) { s.Pitch = "2 mm" }), v), base)
 		assert.Greater(t, carries(change(func(s *DescribedStage) { s.Material = "hardened" }), v), base)
 		assert.Less(t, carries(change(func(s *DescribedStage) { s.Material = "nylon" }), v), base/4)
-		assert.Equal(t, base, carries(change(func(s *DescribedStage) { s.Steps = pair("60", "20") }), v), "the pinion is the weaker, whichever drives")
+		assert.Equal(t, base, carries(change(func(s *DescribedStage) { s.Steps = pair("60", "20") }), v),
+			"the pinion is the weaker, whichever drives")
 		assert.Less(t, carries(plain, v+3), base)
 	}
-	assert.Less(t, carries(change(func(s *DescribedStage) { s.Steps = pair("8", "60") }), 0), carries(change(func(s *DescribedStage) { s.Steps = pair("12", "60") }), 0))
+	assert.Less(t, carries(change(func(s *DescribedStage) { s.Steps = pair("8", "60") }), 0),
+		carries(change(func(s *DescribedStage) { s.Steps = pair("12", "60") }), 0))
 }

@@ -16,7 +16,9 @@ func (s Stage) resolveStep(d DescribedStep, r *q.Reader, outside bool) (Step, st
 		if s.Kind == Worm {
 			least = 1
 		}
-		a, b := readTeeth("driver", d.Driver, r, q.Range{Min: least, Max: most}), readTeeth("driven", d.Driven, r, q.Range{Min: 5, Max: most})
+		a, b := readTeeth("driver", d.Driver, r, q.Range{Min: least, Max: most}),
+			readTeeth("driven", d.Driven, r, q.Range{Min: 5,
+				Max: most})
 		if !a.Known || !b.Known {
 			return step, lacking(a)
 		}

@@ -19,7 +19,8 @@ const (
 // Stronger returns the described stages with the belt, chain or gears that weak names made to carry so many
 // times (over 1) what they do, or as near as is usual, and says how: more belts, ribs or strands side by side,
 // a wider belt or wider gears. It is false when weak is something else or no more is usual.
-func (r Resolved) Stronger(stages []DescribedStage, weak WeakLink, times float64) (stronger []DescribedStage, label, detail string, ok bool) {
+func (r Resolved) Stronger(stages []DescribedStage, weak WeakLink, times float64) (stronger []DescribedStage, label,
+	detail string, ok bool) {
 	for i, s := range r.Stages {
 		if weak == "" || weak != s.weak.belt {
 			continue
@@ -40,7 +41,8 @@ func (s Stage) widened(d *DescribedStage, times float64) (label, detail string, 
 	switch s.Kind {
 	case VBelt, LinkBelt:
 		count = math.Min(count, mostBelts)
-		label, detail = fmt.Sprintf("Fit %g belts side by side", count), "a matched set, on pulleys with as many grooves"
+		label, detail = fmt.Sprintf("Fit %g belts side by side", count),
+			"a matched set, on pulleys with as many grooves"
 	case PolyV:
 		count = math.Min(count, mostRibs)
 		label, detail = fmt.Sprintf("Fit a belt of %g ribs", count), "on pulleys with as many"

@@ -12,7 +12,9 @@ import (
 // A belt or chain made stronger carries what was asked of it, or is the most that is usual.
 func TestStrongerCarriesWhatWasAsked(t *testing.T) {
 	belt := func(kind Kind, section string) DescribedStage {
-		return DescribedStage{Kind: kind, Section: section, Centre: "400 mm", Steps: []DescribedStep{{"80 mm", "200 mm"}}}
+		return DescribedStage{Kind: kind, Section: section, Centre: "400 mm",
+			Steps: []DescribedStep{{"80 mm",
+				"200 mm"}}}
 	}
 	wide := belt(Toothed, "")
 	wide.Pitch, wide.Width, wide.Steps = "5 mm", "15 mm", []DescribedStep{{"20", "60"}}
@@ -51,7 +53,9 @@ func TestStrongerCarriesWhatWasAsked(t *testing.T) {
 
 // What already is all that is usual is not offered again, nor is a belt for what is no belt's fault.
 func TestNothingStrongerThanUsual(t *testing.T) {
-	stage := DescribedStage{Kind: VBelt, Section: "B", Count: "4", Centre: "500 mm", Steps: []DescribedStep{{"120 mm", "240 mm"}}}
+	stage := DescribedStage{Kind: VBelt, Section: "B", Count: "4", Centre: "500 mm",
+		Steps: []DescribedStep{{"120 mm",
+			"240 mm"}}}
 	resolved := Resolve(Described{Stages: []DescribedStage{stage, stage}}, 0, q.NewReader("reduction"))
 	_, _, _, ok := resolved.Stronger([]DescribedStage{stage, stage}, resolved.Stages[1].weak.belt, 2)
 	assert.False(t, ok)

@@ -98,7 +98,8 @@ func (h *Finder) stronger(job int) []attempt {
 		return nil
 	}
 	changed := h.in.Plan.Reduction
-	stages, label, detail, ok := h.now.Reduction.Stronger(changed.Stages, reduction.WeakLink(f.Available.By), h.now.Machine.Jobs[job].Margin/f.Margin)
+	stages, label, detail, ok := h.now.Reduction.Stronger(changed.Stages, reduction.WeakLink(f.Available.By),
+		h.now.Machine.Jobs[job].Margin/f.Margin)
 	if !ok {
 		return nil
 	}
@@ -160,7 +161,9 @@ func (h *Finder) turnedCone(i int) []attempt {
 		changed.Stages[i].Steps[k].Driven = text
 		turned = append(turned, string(text))
 	}
-	r := Remedy{Kind: "ratio", Label: "Turn the driven steps to fit one belt", Detail: "step 2 on: " + strings.Join(turned, ", "), Reduction: &changed}
+	r := Remedy{Kind: "ratio", Label: "Turn the driven steps to fit one belt", Detail: "step 2 on: " +
+		strings.Join(turned, ", "),
+		Reduction: &changed}
 	o, ok := h.try(r)
 	if !ok {
 		return nil
@@ -172,7 +175,9 @@ func (h *Finder) turnedCone(i int) []attempt {
 func (h *Finder) limitFor() []attempt {
 	c := h.in.Plan.Control
 	c.LimitAmps = q.Written(math.Min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps), "A")
-	o, ok := h.try(Remedy{Kind: "limit", Label: "Set the limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, within what the drive gives for a minute", Control: &c})
+	o, ok := h.try(Remedy{Kind: "limit", Label: "Set the limit to " + string(c.LimitAmps),
+		Detail:  "1.5 × plate amps, within what the drive gives for a minute",
+		Control: &c})
 	if !ok {
 		return nil
 	}
@@ -186,7 +191,9 @@ func (h *Finder) slowerRotor() []attempt {
 	allowed := line.RotorAllowance(h.now.Motor) * h.now.Motor.Speed.Value
 	c := h.in.Plan.Control
 	c.TopHertz = q.Written(math.Floor(h.now.Feed.TopHertz*allowed/high), "Hz")
-	o, ok := h.try(Remedy{Kind: "trim", Label: "Top at " + string(c.TopHertz), Detail: "keeps the rotor within what it was built for", Control: &c})
+	o, ok := h.try(Remedy{Kind: "trim", Label: "Top at " + string(c.TopHertz),
+		Detail:  "keeps the rotor within what it was built for",
+		Control: &c})
 	if !ok {
 		return nil
 	}
@@ -242,17 +249,23 @@ func (h *Finder) tryAll() {
 	if amps := math.Min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps); amps > h.now.Feed.LimitAmps {
 		c := h.in.Plan.Control
 		c.LimitAmps = q.Written(amps, "A")
-		collect(&h.limited, Remedy{Kind: "limit", Label: "Current limit to " + string(c.LimitAmps), Detail: "1.5 × plate amps, as far as the drive allows", Control: &c})
+		collect(&h.limited, Remedy{Kind: "limit", Label: "Current limit to " + string(c.LimitAmps),
+			Detail:  "1.5 × plate amps, as far as the drive allows",
+			Control: &c})
 	}
 	if h.now.Motor.Cooling == "own-fan" {
 		m := h.in.Plan.Motor
 		m.Plate.Cooling = "blown"
-		collect(&h.cooled, Remedy{Kind: "cooling", Label: "Fit a fan with its own supply", Detail: "the motor then keeps its rated torque down to a crawl", Motor: &m})
+		collect(&h.cooled, Remedy{Kind: "cooling", Label: "Fit a fan with its own supply",
+			Detail: "the motor then keeps its rated torque down to a crawl",
+			Motor:  &m})
 	}
 	if h.now.Feed.FormFactor > 1 && h.now.Control.Kind == control.PhaseAngle && !h.now.Control.Choke {
 		c := h.in.Plan.Control
 		c.Choke = true
-		collect(&h.choked, Remedy{Kind: "choke", Label: "Add a choke", Detail: "in the armature lead; smoother current heats the motor less", Control: &c})
+		collect(&h.choked, Remedy{Kind: "choke", Label: "Add a choke",
+			Detail:  "in the armature lead; smoother current heats the motor less",
+			Control: &c})
 	}
 }
 
@@ -267,7 +280,9 @@ func (h *Finder) trimRemedies() []Remedy {
 			}
 			changed := h.in.Plan.Control
 			changed.TopTrim = q.Written(share*100, "%")
-			out = append(out, Remedy{Kind: "trim", Label: "Trim to " + string(changed.TopTrim), Detail: "of plate speed; torque stays, top speed moves", Control: &changed})
+			out = append(out, Remedy{Kind: "trim", Label: "Trim to " + string(changed.TopTrim),
+				Detail:  "of plate speed; torque stays, top speed moves",
+				Control: &changed})
 		}
 	case c.Kind == control.Inverter: // one phase out never goes above plate hertz
 		for _, hertz := range []float64{40, 50, 60, 75, 87, 100} {
@@ -277,7 +292,8 @@ func (h *Finder) trimRemedies() []Remedy {
 			changed := h.in.Plan.Control
 			changed.TopHertz = q.Written(hertz, "Hz")
 			out = append(out, Remedy{Kind: "trim", Label: "Top at " + string(changed.TopHertz), Control: &changed,
-				Detail: "in place of " + q.Show(h.now.Feed.TopHertz, q.Frequency, h.in.Units) + "; above base hertz torque falls off"})
+				Detail: "in place of " + q.Show(h.now.Feed.TopHertz, q.Frequency, h.in.Units) +
+					"; above base hertz torque falls off"})
 		}
 	}
 	return out
@@ -294,11 +310,14 @@ func (h *Finder) motorRemedies() []Remedy {
 	for i := range h.in.Shelf {
 		item := &h.in.Shelf[i]
 		m := &item.Motor
-		if !item.Is(shelf.Motor) || item.State == "for-parts" || m.Name == h.in.Plan.Motor.Name && reflect.DeepEqual(*m, h.in.Plan.Motor) {
+		if !item.Is(shelf.Motor) || item.State == "for-parts" || m.Name == h.in.Plan.Motor.Name &&
+			reflect.DeepEqual(*m,
+				h.in.Plan.Motor) {
 			continue
 		}
 		resolved := &motors[i]
-		r := Remedy{Kind: "motor", Label: "Use " + item.Called(), Detail: "from the shelf, on the same pulleys", Motor: m, resolved: resolved}
+		r := Remedy{Kind: "motor", Label: "Use " + item.Called(), Detail: "from the shelf, on the same pulleys",
+			Motor: m, resolved: resolved}
 		amps := resolved.Amps.Value
 		if h.now.Control.LimitAmps > 0 && amps > 0 {
 			c := h.in.Plan.Control

@@ -141,7 +141,8 @@ func assessedWith(t *testing.T, in plan.Input, r reduction.Described) assess.Ass
 }
 
 func legal(a assess.Assessment) bool {
-	return assesstest.Finding(a, "reduction.wrap.0.0") == nil && assesstest.Finding(a, "reduction.bend.0.0") == nil && (assesstest.Finding(a, "work.top-speed") == nil)
+	return assesstest.Finding(a, "reduction.wrap.0.0") == nil && assesstest.Finding(a, "reduction.bend.0.0") == nil &&
+		(assesstest.Finding(a, "work.top-speed") == nil)
 }
 
 func beats(a, b assess.Assessment) bool {

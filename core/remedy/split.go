@@ -20,8 +20,10 @@ const (
 func (h *Finder) splitJob(job int) []attempt {
 	stretches := h.now.Together(&h.now.Machine.Jobs[job])
 	whole := h.in.Machine.Jobs[job]
-	plain := (whole.Speed.By == "" || whole.Speed.By == "rpm") && (whole.Load.By == "" || whole.Load.By == "torque" || whole.Load.By == "power" || whole.Load.By == "scale")
-	if len(stretches) < 2 || !plain || h.now.Machine.Jobs[job].Shape == work.PointsJoin || len(h.in.Machine.Jobs)+len(stretches)-1 > work.MaxJobs {
+	plain := (whole.Speed.By == "" || whole.Speed.By == "rpm") && (whole.Load.By == "" || whole.Load.By == "torque" ||
+		whole.Load.By == "power" || whole.Load.By == "scale")
+	if len(stretches) < 2 || !plain || h.now.Machine.Jobs[job].Shape == work.PointsJoin ||
+		len(h.in.Machine.Jobs)+len(stretches)-1 > work.MaxJobs {
 		return nil
 	}
 	machine := h.in.Machine

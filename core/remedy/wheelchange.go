@@ -48,7 +48,8 @@ func (h *Finder) ratio(job int) []attempt {
 	o := *tried
 	p := &o.positions[o.results[job].Position]
 	o.Label = "Try " + q.Ratio(p.Ratio)
-	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.changeText(&h.wheelChanges[best]), q.Show(h.topsOut(&o, p), q.Speed, h.in.Units))
+	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.changeText(&h.wheelChanges[best]),
+		q.Show(h.topsOut(&o, p), q.Speed, h.in.Units))
 	return []attempt{o}
 }
 
@@ -85,13 +86,16 @@ func (h *Finder) belts() []attempt {
 			continue
 		}
 		r := reduction.Described{Stages: []reduction.DescribedStage{{
-			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: q.Written(driver, "mm"), Driven: q.Written(driven, "mm")}},
+			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: q.Written(driver, "mm"),
+				Driven: q.Written(driven,
+					"mm")}},
 		}}}
 		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
 			p := &o.positions[0]
 			o.Label = "Put in a belt, " + q.Ratio(p.Ratio)
 			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle; then it tops out at %s",
-				q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units), q.Show(h.topsOut(&o, p), q.Speed, h.in.Units))
+				q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units),
+				q.Show(h.topsOut(&o, p), q.Speed, h.in.Units))
 			h.belted = append(h.belted, o)
 		}
 	}

@@ -79,7 +79,9 @@ func (l *searcher) oneStage(all *front, pairs []*pair, goesOn func(float64) bool
 		if g.done[i] == 0 {
 			continue
 		}
-		c := candidate{stages: [][]*pair{{p}}, done: g.done[i], trim: g.trim[i], worst: g.worst[i], buy: partsOf([][]*pair{{p}}), size: p.centre}
+		c := candidate{stages: [][]*pair{{p}}, done: g.done[i], trim: g.trim[i], worst: g.worst[i],
+			buy:  partsOf([][]*pair{{p}}),
+			size: p.centre}
 		if held := all.cells[c.cell()]; outranks(c.worst, c.size, &held) && l.carriedBy(c.done, c.stages) {
 			all.offer(c)
 		}
@@ -133,7 +135,8 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 			}
 			set := run.sets[class]
 			if l.carriedBy(set.done, stages) {
-				*held = candidate{stages: stages, done: set.done, trim: set.trim, worst: worst, buy: together, size: size}
+				*held = candidate{stages: stages, done: set.done, trim: set.trim, worst: worst, buy: together,
+					size: size}
 			}
 		}
 	}
@@ -167,11 +170,14 @@ func (l *searcher) matching(p *pair) []cone {
 		}
 		size, ok := reduction.DrivenFor(driver.Size, p.centre, length)
 		size = math.Round(size*2000) / 2000 // half millimetres are turned
-		if !ok || size < reduction.Smallest(p.family.Blank.Section) || size > l.largest || l.leastCentre(driver.Size, size) > p.centre {
+		if !ok || size < reduction.Smallest(p.family.Blank.Section) || size > l.largest || l.leastCentre(driver.Size,
+			size) > p.centre {
 			continue
 		}
 		turned := &shelf.FamilyWheel{Size: size, Text: q.WrittenLength(size * 1000)}
-		out = append(out, cone{p, &pair{family: p.family, driver: driver, driven: turned, log: math.Log(size / driver.Size / (1 - p.family.Blank.Slip)), centre: p.centre, belt: p.belt}})
+		out = append(out, cone{p, &pair{family: p.family, driver: driver, driven: turned,
+			log: math.Log(size / driver.Size / (1 - p.family.Blank.Slip)), centre: p.centre,
+			belt: p.belt}})
 	}
 	return out
 }

@@ -61,7 +61,8 @@ func (s *presenter) showAll(candidates []candidate) []Found {
 		out = append(out, s.show(c))
 	}
 	slices.SortStableFunc(out, func(a, b Found) int {
-		return cmp.Or(cmp.Compare(b.JobsDone, a.JobsDone), cmp.Compare(a.Changes, b.Changes), cmp.Compare(worthStep(b.worth), worthStep(a.worth)), cmp.Compare(a.parts, b.parts))
+		return cmp.Or(cmp.Compare(b.JobsDone, a.JobsDone), cmp.Compare(a.Changes, b.Changes),
+			cmp.Compare(worthStep(b.worth), worthStep(a.worth)), cmp.Compare(a.parts, b.parts))
 	})
 	if len(out) > 0 {
 		s.first = &out[0]
@@ -99,7 +100,8 @@ func (s *presenter) work(d reduction.Described) Found {
 	st := s.now.Stations
 	st.Reduction = reduction.Resolve(d, st.Motor.Body.Shaft, q.NewReader(""))
 	t := line.New(st)
-	out := Found{Plan: d, Ratios: []string{}, Jobs: []line.JobOutcome{}, Buy: []string{}, OnHand: []string{}, Bands: []Band{}, Stages: drawing.Of(t).Stages}
+	out := Found{Plan: d, Ratios: []string{}, Jobs: []line.JobOutcome{}, Buy: []string{}, OnHand: []string{},
+		Bands: []Band{}, Stages: drawing.Of(t).Stages}
 	top, worst := 0.0, math.Inf(1)
 	for i := range t.Reduction.Positions {
 		p := &t.Reduction.Positions[i]
@@ -120,7 +122,8 @@ func (s *presenter) work(d reduction.Described) Found {
 			continue
 		}
 		if worth := f.Margin / job.Margin; worth < worst {
-			worst, out.worth, out.Worst, out.Margin, out.LimitedBy = worth, worth, job.Name, q.Rounded(f.Margin), f.Available.By
+			worst, out.worth, out.Worst, out.Margin, out.LimitedBy = worth, worth, job.Name, q.Rounded(f.Margin),
+				f.Available.By
 		}
 	}
 	out.Label = t.Reduction.ShortRatios() + ", " + words.Noun(t.Reduction.Title())
@@ -131,7 +134,8 @@ func (s *presenter) work(d reduction.Described) Found {
 func (s *presenter) givesUp(c Found) string {
 	var lost []string
 	for i, job := range c.Jobs {
-		if !job.Outcome.Done() && job.Outcome != line.CannotTell && (s.first == nil || c.Label == s.first.Label || s.first.Jobs[i].Outcome.Done()) {
+		if !job.Outcome.Done() && job.Outcome != line.CannotTell && (s.first == nil || c.Label == s.first.Label ||
+			s.first.Jobs[i].Outcome.Done()) {
 			lost = append(lost, job.Name+" "+strings.TrimPrefix(job.Margin, "not known"))
 		}
 	}

@@ -61,7 +61,8 @@ func (f *front) doneWithoutChange() func(done uint64) bool {
 // dominates reports whether c is at least as good as o in every respect: jobs, changes, margin,
 // parts, stages, and whether the machine's limit is kept without a trim.
 func (c candidate) dominates(o candidate) bool {
-	return o.done&^c.done == 0 && c.changes <= o.changes && c.worst >= o.worst && c.buy <= o.buy && len(c.stages) <= len(o.stages) &&
+	return o.done&^c.done == 0 && c.changes <= o.changes && c.worst >= o.worst && c.buy <= o.buy &&
+		len(c.stages) <= len(o.stages) &&
 		(!c.trim || o.trim) && c.cell() != o.cell()
 }
 
@@ -85,7 +86,8 @@ func (f *front) undominated() []candidate {
 	slices.SortFunc(out, func(a, b candidate) int {
 		return cmp.Or(
 			cmp.Compare(count(b.done), count(a.done)), cmp.Compare(a.changes, b.changes), cmp.Compare(b.worst, a.worst),
-			cmp.Compare(a.buy, b.buy), cmp.Compare(len(a.stages), len(b.stages)), cmp.Compare(a.size, b.size), cmp.Compare(b.done, a.done),
+			cmp.Compare(a.buy, b.buy), cmp.Compare(len(a.stages), len(b.stages)), cmp.Compare(a.size, b.size),
+			cmp.Compare(b.done, a.done),
 		)
 	})
 	return out

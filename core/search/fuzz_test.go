@@ -27,7 +27,9 @@ func FuzzSearch(f *testing.F) {
 		in.Plan.Reduction.Stages[0].Centre = q.Text(centre)
 		in.Machine.Jobs = in.Machine.Jobs[:1]
 		in.Machine.Jobs[0].Speed.To, in.Machine.Jobs[0].Load.Torque = q.Text(speed), q.Text(torque)
-		in.Shelf = []shelf.Item{{ID: "p", Sort: shelf.Pulley, Wheel: shelf.Wheel{Diameter: q.Text(driver), Teeth: q.Text(driven), Section: kind}}, {ID: "b", Sort: shelf.Belt, Length: q.Text(centre), Wheel: shelf.Wheel{Section: "A"}}}
+		in.Shelf = []shelf.Item{{ID: "p", Sort: shelf.Pulley, Wheel: shelf.Wheel{Diameter: q.Text(driver),
+			Teeth: q.Text(driven), Section: kind}}, {ID: "b", Sort: shelf.Belt, Length: q.Text(centre),
+			Wheel: shelf.Wheel{Section: "A"}}}
 		in.Ask = search.Ask{Kinds: []string{kind}, Stages: int(stages), Cones: cones, CentreMax: q.Text(room)}
 		out, err := search.Search(in, nil)
 		var fields q.FieldErrors

@@ -36,7 +36,9 @@ func (l *searcher) gradesOver(least, most, keeps float64) *grades {
 	// Places are whole multiples of the spacing, so that any two grids agree where they overlap.
 	first := math.Floor(math.Log(least) / gradeSpacing)
 	n := int(math.Ceil(math.Log(most)/gradeSpacing)-first) + 1
-	g := &grades{low: first * gradeSpacing, jobs: len(jobs), done: make([]uint64, n), trim: make([]bool, n), steps: make([]int8, n*len(jobs)), worst: make([]int8, n)}
+	g := &grades{low: first * gradeSpacing, jobs: len(jobs), done: make([]uint64, n), trim: make([]bool, n),
+		steps: make([]int8, n*len(jobs)), worst: make([]int8,
+			n)}
 	positions := make([]reduction.Position, len(l.keptPositions))
 	for i := range n {
 		ratio := math.Exp(g.low + float64(i)*gradeSpacing)

@@ -201,7 +201,9 @@ func (l *searcher) all() *front {
 			}
 			runs = append(runs, func(share func(float64) bool) { l.twoStage(all, pairs[i], pairs[k], share) })
 			if l.cones {
-				coned = append(coned, func(share func(float64) bool) { l.twoStageCone(all, pairs[i], l.conesOf(pairs[k]), share) })
+				coned = append(coned, func(share func(float64) bool) {
+					l.twoStageCone(all, pairs[i], l.conesOf(pairs[k]), share)
+				})
 			}
 		}
 	}

@@ -33,7 +33,9 @@ func searched(t testing.TB, in Input) Result {
 func withPulleys(n int, in Input) Input {
 	in.Shelf = nil
 	for i := range n {
-		in.Shelf = append(in.Shelf, shelf.Item{ID: fmt.Sprint(i), Sort: shelf.Pulley, Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%d mm", 76+5*i)), Section: "A"}})
+		in.Shelf = append(in.Shelf, shelf.Item{ID: fmt.Sprint(i), Sort: shelf.Pulley,
+			Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%d mm", 76+5*i)),
+				Section: "A"}})
 	}
 	in.Ask.FromShelf = true
 	return in
@@ -43,7 +45,9 @@ func sixJobs() Input {
 	in := searching()
 	for i := range 3 {
 		in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: fmt.Sprint(i), Name: fmt.Sprint("Job ", i),
-			Speed: work.SpeedBand{From: q.Text(fmt.Sprint(30 + 30*i)), To: q.Text(fmt.Sprint(50 + 40*i))}, Load: work.Load{Torque: q.Text(fmt.Sprintf("%d N·m", 6-i))}})
+			Speed: work.SpeedBand{From: q.Text(fmt.Sprint(30 + 30*i)), To: q.Text(fmt.Sprint(50 + 40*i))},
+			Load: work.Load{Torque: q.Text(fmt.Sprintf("%d N·m",
+				6-i))}})
 	}
 	return in
 }
@@ -168,7 +172,9 @@ func (l *searcher) bruteGrade(stages [][]*pair, logs ...float64) (done uint64, w
 	for _, s := range stages {
 		keeps *= s[0].family.Blank.Efficiency
 	}
-	g := &grades{jobs: len(l.Machine.Jobs), done: make([]uint64, len(logs)), trim: make([]bool, len(logs)), steps: make([]int8, len(logs)*len(l.Machine.Jobs)), worst: make([]int8, len(logs))}
+	g := &grades{jobs: len(l.Machine.Jobs), done: make([]uint64, len(logs)), trim: make([]bool, len(logs)),
+		steps: make([]int8, len(logs)*len(l.Machine.Jobs)), worst: make([]int8,
+			len(logs))}
 	places := make([]int, len(logs))
 	for i, log := range logs {
 		nearest := math.Floor(log/gradeSpacing+0.5) * gradeSpacing
@@ -203,7 +209,8 @@ func TestSearchEqualsBruteForce(t *testing.T) {
 		in := searching()
 		in.Plan = plantest.OneOf(t, "plan", plantest.Sound(), plantest.Inverted(), plantest.Switched()).Plan
 		in.Ask = Ask{
-			Kinds:     rapid.SampledFrom([][]string{{"v-A"}, {"poly-v-J"}, {"v-A", "poly-v-J"}, {"v-Z"}, {"chain-12.7"}, {"toothed-5"}}).Draw(t, "kinds"),
+			Kinds: rapid.SampledFrom([][]string{{"v-A"}, {"poly-v-J"}, {"v-A", "poly-v-J"}, {"v-Z"}, {"chain-12.7"},
+				{"toothed-5"}}).Draw(t, "kinds"),
 			Stages:    rapid.IntRange(1, 2).Draw(t, "stages"),
 			Cones:     rapid.Bool().Draw(t, "cones"),
 			FromShelf: true,
@@ -211,12 +218,15 @@ func TestSearchEqualsBruteForce(t *testing.T) {
 		}
 		for i := range rapid.IntRange(2, 6).Draw(t, "wheels") {
 			in.Shelf = append(in.Shelf, shelf.Item{ID: fmt.Sprint(i), Sort: shelf.Pulley, Wheel: shelf.Wheel{
-				Diameter: q.Text(fmt.Sprintf("%d mm", rapid.IntRange(40, 400).Draw(t, "size"))), Teeth: q.Text(fmt.Sprint(rapid.IntRange(10, 90).Draw(t, "teeth"))),
+				Diameter: q.Text(fmt.Sprintf("%d mm", rapid.IntRange(40, 400).Draw(t, "size"))),
+				Teeth: q.Text(fmt.Sprint(rapid.IntRange(10, 90).Draw(t,
+					"teeth"))),
 				Section: "A J Z 5 12.7",
 			}})
 		}
 		if rapid.Bool().Draw(t, "belt") {
-			in.Shelf = append(in.Shelf, shelf.Item{ID: "belt", Sort: shelf.Belt, Length: "1080 mm", Wheel: shelf.Wheel{Section: "A J"}})
+			in.Shelf = append(in.Shelf, shelf.Item{ID: "belt", Sort: shelf.Belt, Length: "1080 mm",
+				Wheel: shelf.Wheel{Section: "A J"}})
 		}
 		in.Machine.Jobs[0].Load.Torque = q.Text(fmt.Sprintf("%d N·m", rapid.IntRange(1, 30).Draw(t, "torque")))
 		if rapid.Bool().Draw(t, "no limit") {
@@ -243,7 +253,9 @@ func TestSearchEqualsBruteForce(t *testing.T) {
 
 func TestSearchKeepsTheStagesItIsToldTo(t *testing.T) {
 	in := searching()
-	in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.Spur, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "60"}}})
+	in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.Spur,
+		Steps: []reduction.DescribedStep{{Driver: "20",
+			Driven: "60"}}})
 	in.Ask = Ask{Keep: 1, Stages: 1}
 	out := searched(t, in)
 	require.NotEmpty(t, out.Found)

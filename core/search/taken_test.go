@@ -31,7 +31,9 @@ func TestSearchFindsWhatThePlanLacks(t *testing.T) {
 
 // What the search gives keeps its own bounds, judged afresh by the assessment.
 func TestSearchKeepsItsBounds(t *testing.T) {
-	in := search.Input{Input: plantest.FarApart(), Ask: search.Ask{Cones: true, Kinds: []string{"v-A", "poly-v-J"}, CentreMax: "420 mm", Largest: "300 mm"}}
+	in := search.Input{Input: plantest.FarApart(), Ask: search.Ask{Cones: true, Kinds: []string{"v-A", "poly-v-J"},
+		CentreMax: "420 mm",
+		Largest:   "300 mm"}}
 	out, err := search.Search(in, nil)
 	require.NoError(t, err)
 	for _, f := range out.Found {

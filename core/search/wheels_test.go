@@ -20,7 +20,9 @@ func TestAShelfBeltSetsTheCentres(t *testing.T) {
 	s, err := plan.Resolve(in.Input)
 	require.NoError(t, err)
 	l := &searcher{Model: line.New(s), bounds: bounds{centreMax: 0.5}}
-	f, ok := shelf.NewFamily("v-A", []shelf.Item{{ID: "b", Sort: shelf.Belt, Length: "1080 mm", Wheel: shelf.Wheel{Section: "A"}}}, 0.4, false)
+	f, ok := shelf.NewFamily("v-A", []shelf.Item{{ID: "b", Sort: shelf.Belt, Length: "1080 mm",
+		Wheel: shelf.Wheel{Section: "A"}}}, 0.4,
+		false)
 	require.True(t, ok)
 	small, large := &shelf.FamilyWheel{Size: 0.080, Text: "80 mm"}, &shelf.FamilyWheel{Size: 0.236, Text: "236 mm"}
 	p := l.pair(&f, small, large)
@@ -35,7 +37,8 @@ func TestAShelfBeltSetsTheCentres(t *testing.T) {
 	assert.Nil(t, near.belt, "too long for the room there is")
 	l.centreMax = 0.1
 	assert.Nil(t, l.pair(&f, small, large), "they would touch")
-	assert.Nil(t, l.pair(&f, &shelf.FamilyWheel{Size: 0.04}, &shelf.FamilyWheel{Size: 0.4}), "past what one stage reaches")
+	assert.Nil(t, l.pair(&f, &shelf.FamilyWheel{Size: 0.04}, &shelf.FamilyWheel{Size: 0.4}),
+		"past what one stage reaches")
 }
 
 func TestTheFrontKeepsWhatNothingBeats(t *testing.T) {
@@ -63,7 +66,9 @@ func TestTheFrontKeepsWhatNothingBeats(t *testing.T) {
 func TestAShelfOfManyPulleysIsSearched(t *testing.T) {
 	in := searching()
 	for i := range 600 {
-		in.Shelf = append(in.Shelf, shelf.Item{Sort: shelf.Pulley, ID: fmt.Sprint(i), Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%g mm", 60+0.5*float64(i))), Section: "A"}})
+		in.Shelf = append(in.Shelf, shelf.Item{Sort: shelf.Pulley, ID: fmt.Sprint(i),
+			Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%g mm", 60+0.5*float64(i))),
+				Section: "A"}})
 	}
 	in.Ask.Cones = false
 	out, err := Search(in, nil)

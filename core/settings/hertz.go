@@ -34,13 +34,14 @@ func (s *Sheet) inverter() {
 		from:        source.Typed,
 	})
 	s.add(dial{
-		id:          working.SettingBase,
-		name:        "Base hertz and volts",
-		value:       s.show(s.Feed.BaseHertz, q.Frequency) + " at " + s.show(s.Feed.BaseVolts, q.Voltage),
-		formula:     "V/f = V_plate / f_plate",
-		substituted: fmt.Sprintf("%s ÷ %s, up to the %s there is", s.show(m.Volts.Value, q.Voltage), s.show(m.Hertz.Value, q.Frequency), s.show(s.Feed.Volts, q.Voltage)),
-		watch:       "Wrong here and the motor is weak or cooks.",
-		from:        source.VoltsPerHertz,
+		id:      working.SettingBase,
+		name:    "Base hertz and volts",
+		value:   s.show(s.Feed.BaseHertz, q.Frequency) + " at " + s.show(s.Feed.BaseVolts, q.Voltage),
+		formula: "V/f = V_plate / f_plate",
+		substituted: fmt.Sprintf("%s ÷ %s, up to the %s there is", s.show(m.Volts.Value, q.Voltage),
+			s.show(m.Hertz.Value, q.Frequency), s.show(s.Feed.Volts, q.Voltage)),
+		watch: "Wrong here and the motor is weak or cooks.",
+		from:  source.VoltsPerHertz,
 	})
 	s.add(dial{
 		id:          working.SettingPoles,
@@ -65,13 +66,14 @@ func (s *Sheet) inverter() {
 	})
 	lowest := s.Feed.BaseHertz * s.Feed.Slowest
 	s.add(dial{
-		id:          working.SettingMin,
-		name:        "Lowest hertz",
-		value:       s.show(lowest, q.Frequency),
-		formula:     "f_min = slowest steady share · f_base",
-		substituted: fmt.Sprintf("%s of %s; about %s", q.Percent(s.Feed.Slowest), s.show(s.Feed.BaseHertz, q.Frequency), s.show(low, q.Speed)),
-		watch:       "Below it the motor cogs and heats.",
-		from:        source.SlowestSpeed,
+		id:      working.SettingMin,
+		name:    "Lowest hertz",
+		value:   s.show(lowest, q.Frequency),
+		formula: "f_min = slowest steady share · f_base",
+		substituted: fmt.Sprintf("%s of %s; about %s", q.Percent(s.Feed.Slowest), s.show(s.Feed.BaseHertz, q.Frequency),
+			s.show(low, q.Speed)),
+		watch: "Below it the motor cogs and heats.",
+		from:  source.SlowestSpeed,
 	})
 	s.currentLimit()
 	s.ramps()
@@ -109,9 +111,11 @@ func (s *Sheet) inverter() {
 }
 
 func (s *Sheet) mode() {
-	value, watch, other := "volts per hertz", "Raise the boost only as far as it starts the load: more just heats it.", "Vector: steadier at the slow end, once it has been tuned to this motor."
+	value, watch, other := "volts per hertz", "Raise the boost only as far as it starts the load: more just heats it.",
+		"Vector: steadier at the slow end, once it has been tuned to this motor."
 	if s.Control.Vector {
-		value, watch, other = "vector, sensorless", "Let it tune itself with the shaft free and the belt off.", "Volts per hertz: nothing to tune, and two motors on one drive."
+		value, watch, other = "vector, sensorless", "Let it tune itself with the shaft free and the belt off.",
+			"Volts per hertz: nothing to tune, and two motors on one drive."
 	}
 	s.add(dial{
 		id:          working.SettingMode,
@@ -127,7 +131,8 @@ func (s *Sheet) mode() {
 // stopMode is ramp or coast, with the energy a brake resistor must take.
 func (s *Sheet) stopMode() {
 	energy := s.spin.energy
-	value, put, watch := "ramp to stop", "trips on over-volts mean the ramp is too short", "Coast if a heavy wheel trips it and no brake resistor is fitted."
+	value, put, watch := "ramp to stop", "trips on over-volts mean the ramp is too short",
+		"Coast if a heavy wheel trips it and no brake resistor is fitted."
 	switch {
 	case s.Control.BrakeOhms > 0:
 		value, put = "ramp, brake resistor on", s.show(s.Control.BrakeOhms, q.Resistance)

@@ -40,10 +40,12 @@ type dial struct {
 }
 
 func (s *Sheet) add(d dial) {
-	s.Settings = append(s.Settings, Setting{Name: d.name, Value: d.value, Watch: d.watch, Other: d.other, Working: d.id})
+	s.Settings = append(s.Settings, Setting{Name: d.name, Value: d.value, Watch: d.watch, Other: d.other,
+		Working: d.id})
 	s.Workings = append(s.Workings, working.Working{
-		ID: d.id, Station: d.id.Station(), Label: d.name, Value: d.value, Formula: d.formula, Substituted: d.substituted,
-		Assumes: []string{}, Source: source.Find(d.from), Standing: working.Computed,
+		ID: d.id, Station: d.id.Station(), Label: d.name, Value: d.value, Formula: d.formula,
+		Substituted: d.substituted,
+		Assumes:     []string{}, Source: source.Find(d.from), Standing: working.Computed,
 	})
 }
 
@@ -133,7 +135,8 @@ func (s *Sheet) ramps() {
 		seconds, put = s.Control.Accel, "as put in"
 	}
 	if least > 0 {
-		formula, put = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more", fmt.Sprintf("%s at the torque there is for some seconds", s.show(least, q.Duration))
+		formula, put = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more",
+			fmt.Sprintf("%s at the torque there is for some seconds", s.show(least, q.Duration))
 		if s.Control.Accel == 0 {
 			seconds = math.Max(usualRamp, rampMargin*least)
 		}
@@ -178,11 +181,13 @@ func joules(v float64) string {
 func (s *Sheet) currentLimit() {
 	amps := s.Motor.Amps.Value
 	limit := math.Min(1.5*amps, s.Feed.PeakAmps)
-	put := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.Feed.PeakAmps, q.Current))
+	put := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.Feed.PeakAmps,
+		q.Current))
 	// A dial is not read to a hundredth.
 	if chosen := s.Control.LimitAmps; chosen > 0 && chosen < 1.02*limit {
 		if chosen < 0.98*limit {
-			put += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current), s.show(chosen, q.Current))
+			put += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current),
+				s.show(chosen, q.Current))
 		}
 		limit = chosen
 	}
@@ -200,9 +205,11 @@ func (s *Sheet) currentLimit() {
 // knobs says what tells the drive how fast, and what starts it.
 func (s *Sheet) knobs() {
 	value := map[string]string{
-		"pot": "5 or 10 kΩ, linear", "0-5": "0–5 V in", "0-10": "0–10 V in", "4-20": "4–20 mA in", "pwm": "pulses in", "panel": "its own panel",
+		"pot": "5 or 10 kΩ, linear", "0-5": "0–5 V in", "0-10": "0–10 V in", "4-20": "4–20 mA in", "pwm": "pulses in",
+		"panel": "its own panel",
 	}[s.Control.Knob]
-	watch := "Wiper in the middle. Ends swapped is full speed at nothing: turn it with the motor off and meter it first."
+	watch := "Wiper in the middle. Ends swapped is full speed at nothing: " +
+		"turn it with the motor off and meter it first."
 	if s.Control.Knob != "pot" {
 		watch = "Screened lead, the screen earthed at the drive only."
 	}

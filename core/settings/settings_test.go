@@ -38,7 +38,8 @@ func TestDirectCurrentSettings(t *testing.T) {
 	in.Plan.Control.LimitAmps = "3 A"
 	assert.Equal(t, "3\u202fA", setting(t, in, "Current limit").Value, "the plan's own, where it is lower")
 	in.Plan.Control.LimitAmps = "30 A"
-	assert.Equal(t, "3.75\u202fA", setting(t, in, "Current limit").Value, "but not where it is more than motor and drive bear")
+	assert.Equal(t, "3.75\u202fA", setting(t, in, "Current limit").Value,
+		"but not where it is more than motor and drive bear")
 
 	trim := setting(t, in, "Max speed trim")
 	assert.Equal(t, "100\u202f%, 1750\u202frpm", trim.Value)
@@ -92,8 +93,12 @@ func sheetOf(s plan.Stations, in plan.Input) *Sheet {
 // more; a heavy wheel without a brake resistor coasts.
 func TestRampsFollowTheInertia(t *testing.T) {
 	in := plantest.Inverted()
-	in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: "spin", Name: "Up to speed", Speed: work.SpeedBand{To: "300", Cover: "any"},
-		Load: work.Load{By: "inertia", Inertia: work.InertiaLoad{Within: "60 s", Parts: []work.Part{{Shape: "ring", Diameter: "900 mm", Inside: "800 mm", Mass: "60 kg"}}}}})
+	in.Machine.Jobs = append(in.Machine.Jobs, work.Job{ID: "spin", Name: "Up to speed",
+		Speed: work.SpeedBand{To: "300",
+			Cover: "any"},
+		Load: work.Load{By: "inertia", Inertia: work.InertiaLoad{Within: "60 s",
+			Parts: []work.Part{{Shape: "ring", Diameter: "900 mm", Inside: "800 mm",
+				Mass: "60 kg"}}}}})
 	s, err := plan.Resolve(in)
 	require.NoError(t, err)
 	sheet := sheetOf(s, in)
@@ -115,15 +120,20 @@ func TestRampsFollowTheInertia(t *testing.T) {
 // Every control there is has settings, each named once, in the order set, with something to show.
 func TestEveryControlHasItsSettings(t *testing.T) {
 	stepping := plantest.Sound()
-	stepping.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m", Amps: "2.8 A", Inductance: "3.2 mH", Volts: "36 V"}}
+	stepping.Plan.Motor = motor.Described{Kind: motor.Stepper, Plate: motor.Plate{HoldingTorque: "1.9 N·m",
+		Amps: "2.8 A", Inductance: "3.2 mH",
+		Volts: "36 V"}}
 	stepping.Plan.Control = control.Described{Kind: control.StepperDriver, Volts: "36 V", Amps: "3 A"}
 	brushless := plantest.Sound()
 	brushless.Plan.Motor.Kind, brushless.Plan.Control.Kind = motor.Brushless, control.BrushlessDrive
 	old, wasteful, single := plantest.Sound(), plantest.Sound(), plantest.Switched()
 	old.Plan.Control.Kind = control.VariableTransformer
 	wasteful.Plan.Control.Kind, wasteful.Plan.Control.Ohms = control.SeriesResistor, "40 Ω"
-	single.Plan.Control = control.Described{Kind: control.SinglePhaseInverter, Volts: "230 V", Amps: "4 A", LowHertz: "40 Hz"}
-	for name, in := range map[string]plan.Input{"phase-angle": plantest.Sound(), "inverter": plantest.Inverted(), "switch": plantest.Switched(), "stepper": stepping, "brushless": brushless, "variac": old, "resistor": wasteful, "one phase out": single} {
+	single.Plan.Control = control.Described{Kind: control.SinglePhaseInverter, Volts: "230 V", Amps: "4 A",
+		LowHertz: "40 Hz"}
+	for name, in := range map[string]plan.Input{"phase-angle": plantest.Sound(), "inverter": plantest.Inverted(),
+		"switch": plantest.Switched(), "stepper": stepping, "brushless": brushless, "variac": old, "resistor": wasteful,
+		"one phase out": single} {
 		settings := settingsOf(t, in)
 		require.NotEmpty(t, settings, name)
 		seen := map[working.ID]bool{}
@@ -134,5 +144,7 @@ func TestEveryControlHasItsSettings(t *testing.T) {
 		}
 	}
 	order := settingsOf(t, plantest.Sound())
-	assert.Less(t, slices.IndexFunc(order, func(s Setting) bool { return s.Name == "Current limit" }), slices.IndexFunc(order, func(s Setting) bool { return s.Name == "Max speed trim" }))
+	assert.Less(t, slices.IndexFunc(order, func(s Setting) bool { return s.Name == "Current limit" }),
+		slices.IndexFunc(order,
+			func(s Setting) bool { return s.Name == "Max speed trim" }))
 }

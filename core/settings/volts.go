@@ -27,12 +27,13 @@ func (s *Sheet) byVolts() {
 		})
 	}
 	s.add(dial{
-		id:          working.SettingArmatureLink,
-		name:        "Range for the motor's volts",
-		value:       s.show(math.Min(s.Feed.Volts, m.Volts.Value), q.Voltage),
-		formula:     "least of V_plate and what the drive gives",
-		substituted: fmt.Sprintf("%s on the plate, %s to be had", s.show(m.Volts.Value, q.Voltage), s.show(s.Feed.Volts, q.Voltage)),
-		from:        source.PhaseAngle,
+		id:      working.SettingArmatureLink,
+		name:    "Range for the motor's volts",
+		value:   s.show(math.Min(s.Feed.Volts, m.Volts.Value), q.Voltage),
+		formula: "least of V_plate and what the drive gives",
+		substituted: fmt.Sprintf("%s on the plate, %s to be had", s.show(m.Volts.Value, q.Voltage),
+			s.show(s.Feed.Volts, q.Voltage)),
+		from: source.PhaseAngle,
 	})
 	if m.Kind.Brushed() && mains {
 		s.add(dial{
@@ -58,14 +59,15 @@ func (s *Sheet) byVolts() {
 	top := s.topTrim()
 	volts := math.Min(s.Feed.Volts, m.Volts.Value*top.share)
 	s.add(dial{
-		id:          working.SettingMax,
-		name:        "Max speed trim",
-		value:       q.Percent(top.share) + ", " + s.show(top.share*m.Speed.Value, q.Speed),
-		formula:     "n_max = trim · n_plate",
-		substituted: fmt.Sprintf("%s × %s, about %s on the motor", q.Percent(top.share), s.show(m.Speed.Value, q.Speed), s.show(volts, q.Voltage)),
-		watch:       "Tachometer on the shaft, knob full on, creep up.",
-		other:       top.other,
-		from:        source.TrimSchools,
+		id:      working.SettingMax,
+		name:    "Max speed trim",
+		value:   q.Percent(top.share) + ", " + s.show(top.share*m.Speed.Value, q.Speed),
+		formula: "n_max = trim · n_plate",
+		substituted: fmt.Sprintf("%s × %s, about %s on the motor", q.Percent(top.share), s.show(m.Speed.Value, q.Speed),
+			s.show(volts, q.Voltage)),
+		watch: "Tachometer on the shaft, knob full on, creep up.",
+		other: top.other,
+		from:  source.TrimSchools,
 	})
 	low, _ := s.Powered.RotorSpan()
 	s.add(dial{
@@ -82,13 +84,15 @@ func (s *Sheet) byVolts() {
 		return // armature feedback is for brushed motors on direct current
 	}
 	s.add(dial{
-		id:          working.SettingIr,
-		name:        "IR compensation",
-		value:       "0 to begin with",
-		formula:     "ΔV = I·R",
-		substituted: fmt.Sprintf("%s × %s is %s at full load, %s of its speed", s.show(amps, q.Current), s.show(m.DC.Resistance.Value, q.Resistance), s.show(amps*m.DC.Resistance.Value, q.Voltage), q.Percent(amps*m.DC.Resistance.Value/m.Volts.Value)),
-		watch:       "Raise under load until the speed hunts, then back off a little.",
-		from:        source.DCMachine,
+		id:      working.SettingIr,
+		name:    "IR compensation",
+		value:   "0 to begin with",
+		formula: "ΔV = I·R",
+		substituted: fmt.Sprintf("%s × %s is %s at full load, %s of its speed", s.show(amps, q.Current),
+			s.show(m.DC.Resistance.Value, q.Resistance), s.show(amps*m.DC.Resistance.Value, q.Voltage),
+			q.Percent(amps*m.DC.Resistance.Value/m.Volts.Value)),
+		watch: "Raise under load until the speed hunts, then back off a little.",
+		from:  source.DCMachine,
 	})
 }
 
@@ -131,12 +135,14 @@ func (s *Sheet) resistor() {
 	}
 	light, full := s.ResistorSpeeds()
 	s.add(dial{
-		id:          working.SettingOhms,
-		name:        "Resistor in series",
-		value:       s.show(s.Control.Ohms, q.Resistance),
-		formula:     "V = K_e·ω + I·(R + R_series)",
-		substituted: fmt.Sprintf("%s lightly loaded, %s at rated torque", s.show(light, q.Speed), s.show(full, q.Speed)),
-		watch:       "Feel it: it must shed " + s.show(s.ResistorHeat(), q.Power) + " without touching anything that burns.",
-		from:        source.DCMachine,
+		id:      working.SettingOhms,
+		name:    "Resistor in series",
+		value:   s.show(s.Control.Ohms, q.Resistance),
+		formula: "V = K_e·ω + I·(R + R_series)",
+		substituted: fmt.Sprintf("%s lightly loaded, %s at rated torque", s.show(light, q.Speed),
+			s.show(full, q.Speed)),
+		watch: "Feel it: it must shed " + s.show(s.ResistorHeat(), q.Power) +
+			" without touching anything that burns.",
+		from: source.DCMachine,
 	})
 }

@@ -26,12 +26,15 @@ type Key struct{ Width, Height float64 }
 
 // metricKeys by the largest shaft each serves, mm [DIN 6885, from memory].
 var metricKeys = []struct{ upTo, width, height float64 }{
-	{8, 2, 2}, {10, 3, 3}, {12, 4, 4}, {17, 5, 5}, {22, 6, 6}, {30, 8, 7}, {38, 10, 8}, {44, 12, 8}, {50, 14, 9}, {58, 16, 10}, {65, 18, 11}, {75, 20, 12},
+	{8, 2, 2}, {10, 3, 3}, {12, 4, 4}, {17, 5, 5}, {22, 6, 6}, {30, 8, 7}, {38, 10, 8}, {44, 12, 8}, {50, 14, 9},
+	{58, 16, 10}, {65, 18, 11},
+	{75, 20, 12},
 }
 
 // inchKeys by the largest shaft each serves, inches; square [ASME B17.1, from memory].
 var inchKeys = []struct{ upTo, side float64 }{
-	{7.0 / 16, 3.0 / 32}, {9.0 / 16, 1.0 / 8}, {7.0 / 8, 3.0 / 16}, {1.25, 1.0 / 4}, {1.375, 5.0 / 16}, {1.75, 3.0 / 8}, {2.25, 1.0 / 2}, {2.75, 5.0 / 8},
+	{7.0 / 16, 3.0 / 32}, {9.0 / 16, 1.0 / 8}, {7.0 / 8, 3.0 / 16}, {1.25, 1.0 / 4}, {1.375, 5.0 / 16}, {1.75, 3.0 / 8},
+	{2.25, 1.0 / 2}, {2.75, 5.0 / 8},
 }
 
 // KeyFor returns the standard key for a shaft of diameter d (m): an inch key for a shaft that is a

@@ -21,7 +21,9 @@ func TestKeyExample(t *testing.T) {
 
 // Source: DIN 6885 and ASME B17.1, from memory.
 func TestStandardKeys(t *testing.T) {
-	for d, want := range map[float64]Key{10e-3: {3e-3, 3e-3}, 16e-3: {5e-3, 5e-3}, 19e-3: {6e-3, 6e-3}, 24e-3: {8e-3, 7e-3}, 0.625 * inch: {0.1875 * inch, 0.1875 * inch}, 1.125 * inch: {0.25 * inch, 0.25 * inch}} {
+	for d, want := range map[float64]Key{10e-3: {3e-3, 3e-3}, 16e-3: {5e-3, 5e-3}, 19e-3: {6e-3, 6e-3},
+		24e-3: {8e-3, 7e-3}, 0.625 * inch: {0.1875 * inch, 0.1875 * inch}, 1.125 * inch: {0.25 * inch,
+			0.25 * inch}} {
 		key, ok := KeyFor(d)
 		require.True(t, ok, d)
 		assert.InDelta(t, want.Width, key.Width, 1e-9, "%v", d)

@@ -27,7 +27,9 @@ type Family struct {
 
 // familyStages are the sorts a search can be asked for.
 var familyStages = map[string]reduction.DescribedStage{
-	"v-Z": {Kind: reduction.VBelt, Section: "Z"}, "v-A": {Kind: reduction.VBelt, Section: "A"}, "v-B": {Kind: reduction.VBelt, Section: "B"},
+	"v-Z": {Kind: reduction.VBelt, Section: "Z"}, "v-A": {Kind: reduction.VBelt, Section: "A"},
+	"v-B": {Kind: reduction.VBelt,
+		Section: "B"},
 	"poly-v-J": {Kind: reduction.PolyV, Section: "J"}, "poly-v-K": {Kind: reduction.PolyV, Section: "K"},
 	"toothed-5": {Kind: reduction.Toothed, Pitch: "5 mm"}, "chain-12.7": {Kind: reduction.Chain, Pitch: "12.7 mm"},
 }
@@ -57,7 +59,8 @@ func NewFamily(name string, stock []Item, largest float64, onHandOnly bool) (Fam
 	if !described.Kind.Toothed() {
 		sample.Steps = []reduction.DescribedStep{{Driver: "200 mm", Driven: "200 mm"}}
 	}
-	f.Blank = reduction.Resolve(reduction.Described{Stages: []reduction.DescribedStage{sample}}, 0, q.NewReader("")).Stages[0]
+	f.Blank = reduction.Resolve(reduction.Described{Stages: []reduction.DescribedStage{sample}}, 0,
+		q.NewReader("")).Stages[0]
 	if !onHandOnly {
 		f.standard()
 	}
@@ -150,7 +153,10 @@ func (f *Family) Take(item *Item) {
 // Owns reports whether a section as written on a shelf part is the family's: "A", "A 13 mm" or
 // "section A" for a V belt, "PJ" or "J" for poly-V, a pitch in millimetres for teeth.
 func (f *Family) Owns(section string) bool {
-	words := strings.FieldsFunc(strings.ToUpper(section), func(r rune) bool { return !(r >= 'A' && r <= 'Z' || r >= '0' && r <= '9' || r == '.') })
+	words := strings.FieldsFunc(strings.ToUpper(section),
+		func(r rune) bool {
+			return !(r >= 'A' && r <= 'Z' || r >= '0' && r <= '9' || r == '.')
+		})
 	for _, w := range words {
 		w = strings.TrimSuffix(w, "M")
 		if f.Stage.Kind.Toothed() {

@@ -30,9 +30,13 @@ func TestSectionsAreReadAsPeopleWriteThem(t *testing.T) {
 		family, section string
 		owns            bool
 	}{
-		{"v-A", "A", true}, {"v-A", "a, 13 mm", true}, {"v-A", "section A", true}, {"v-A", "B", false}, {"v-A", "", false}, {"v-A", "SPA", false},
-		{"poly-v-J", "PJ", true}, {"poly-v-J", "J", true}, {"poly-v-J", "8 J", true}, {"poly-v-J", "PK", false}, {"poly-v-K", "PK 6", true},
-		{"toothed-5", "5M", true}, {"toothed-5", "5", true}, {"toothed-5", "8M", false}, {"chain-12.7", "12.7 mm", true}, {"chain-12.7", "8", false},
+		{"v-A", "A", true}, {"v-A", "a, 13 mm", true}, {"v-A", "section A", true}, {"v-A", "B", false},
+		{"v-A", "", false},
+		{"v-A", "SPA", false},
+		{"poly-v-J", "PJ", true}, {"poly-v-J", "J", true}, {"poly-v-J", "8 J", true}, {"poly-v-J", "PK", false},
+		{"poly-v-K", "PK 6", true},
+		{"toothed-5", "5M", true}, {"toothed-5", "5", true}, {"toothed-5", "8M", false},
+		{"chain-12.7", "12.7 mm", true}, {"chain-12.7", "8", false},
 	} {
 		f := stocked(t, c.family)
 		assert.Equal(t, c.owns, f.Owns(c.section), "%s on %s", c.section, c.family)
@@ -53,7 +57,10 @@ func TestTheShelfTakesAStandardSizesPlace(t *testing.T) {
 	for i := 1; i < len(odd.Wheels); i++ {
 		assert.LessOrEqual(t, odd.Wheels[i-1].Size, odd.Wheels[i].Size)
 	}
-	for _, item := range []Item{pulley("83 mm", "", "B"), pulley("about 83", "", "A"), pulley("30 mm", "", "A"), {ID: "m", Sort: Motor}, {ID: "x", Sort: Pulley, State: "for-parts", Wheel: Wheel{Diameter: "83 mm", Section: "A"}}} {
+	for _, item := range []Item{pulley("83 mm", "", "B"), pulley("about 83", "", "A"), pulley("30 mm", "", "A"),
+		{ID: "m", Sort: Motor}, {ID: "x", Sort: Pulley, State: "for-parts",
+			Wheel: Wheel{Diameter: "83 mm",
+				Section: "A"}}} {
 		assert.Len(t, stocked(t, "v-A", item).Wheels, len(plain.Wheels), "%+v", item.Wheel)
 	}
 }

@@ -103,7 +103,8 @@ func (i Item) says() string {
 	case i.Is(Control):
 		figures = []q.Text{i.Control.Volts, i.Control.Amps}
 	case i.Is(Pulley):
-		figures = []q.Text{cmp.Or(i.Wheel.Diameter, worded("", i.Wheel.Teeth, " teeth")), q.Text(i.Wheel.Section), worded("bore ", i.Wheel.Bore, "")}
+		figures = []q.Text{cmp.Or(i.Wheel.Diameter, worded("", i.Wheel.Teeth, " teeth")), q.Text(i.Wheel.Section),
+			worded("bore ", i.Wheel.Bore, "")}
 	case i.Is(Belt):
 		figures = []q.Text{q.Text(i.Wheel.Section), i.Length}
 	}
@@ -190,7 +191,9 @@ func (i Item) Known(sys q.System) Known {
 	r := q.NewReader("")
 	i.Check(r)
 	refused, _ := r.Err().(q.FieldErrors)
-	known := Known{Findings: []finding.Finding{}, Workings: []working.Working{}, Entries: append([]q.FieldError{}, refused...)}
+	known := Known{Findings: []finding.Finding{}, Workings: []working.Working{},
+		Entries: append([]q.FieldError{},
+			refused...)}
 	if !i.Is(Motor) {
 		return known
 	}

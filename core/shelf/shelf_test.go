@@ -43,7 +43,9 @@ func TestAPartIsCheckedByItsSort(t *testing.T) {
 }
 
 func TestWhatAPartComesTo(t *testing.T) {
-	known := Item{Motor: motor.Described{Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1/2 hp", Speed: "1750", Volts: "180 V", Amps: "2.8 A"},
+	known := Item{Motor: motor.Described{Kind: motor.PermanentMagnetDC,
+		Plate: motor.Plate{Power: "1/2 hp", Speed: "1750", Volts: "180 V",
+			Amps: "2.8 A"},
 		Readings: []motor.Reading{{Sort: "open", Volts: "74.4 V", Speed: "820"}}}}.Known(q.Metric)
 	assert.NotEmpty(t, known.Workings)
 	assert.NotEmpty(t, known.Findings, "nobody has looked for its thermal switch")
@@ -63,12 +65,13 @@ func TestNamesAndOlderItems(t *testing.T) {
 
 func TestALabelSaysWhatIsMostWorthKnowing(t *testing.T) {
 	for says, item := range map[string]Item{
-		"½ hp, 1750 rpm, 180 V, 2.8 A": {Motor: motor.Described{Plate: motor.Plate{Power: "½ hp", Speed: "1750 rpm", Volts: "180 V", Amps: "2.8 A"}}},
-		"2 N·m":                        {Motor: motor.Described{Plate: motor.Plate{HoldingTorque: "2 N·m"}}},
-		"180 V, 5 A":                   {Sort: Control, Control: control.Described{Volts: "180 V", Amps: "5 A"}},
-		"24 teeth, L, bore 12 mm":      {Sort: Pulley, Wheel: Wheel{Teeth: "24", Section: "L", Bore: "12 mm"}},
-		"A, 1080 mm":                   {Sort: Belt, Wheel: Wheel{Section: "A"}, Length: "1080 mm"},
-		"":                             {Sort: Other, Length: "1080 mm"},
+		"½ hp, 1750 rpm, 180 V, 2.8 A": {Motor: motor.Described{Plate: motor.Plate{Power: "½ hp", Speed: "1750 rpm",
+			Volts: "180 V", Amps: "2.8 A"}}},
+		"2 N·m":                   {Motor: motor.Described{Plate: motor.Plate{HoldingTorque: "2 N·m"}}},
+		"180 V, 5 A":              {Sort: Control, Control: control.Described{Volts: "180 V", Amps: "5 A"}},
+		"24 teeth, L, bore 12 mm": {Sort: Pulley, Wheel: Wheel{Teeth: "24", Section: "L", Bore: "12 mm"}},
+		"A, 1080 mm":              {Sort: Belt, Wheel: Wheel{Section: "A"}, Length: "1080 mm"},
+		"":                        {Sort: Other, Length: "1080 mm"},
 	} {
 		assert.Equal(t, says, item.Label().Says)
 	}

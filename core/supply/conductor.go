@@ -84,8 +84,11 @@ type carrying struct {
 // the 1.5 mm² its table 52.2 begins at;
 // NEC table 310.16 at 60 °C with the limits of 240.4(D) on 14, 12 and 10 AWG [both from memory].
 var tables = map[Code][]carrying{
-	IEC: {{mm2(1.5), 17.5}, {mm2(2.5), 24}, {mm2(4), 32}, {mm2(6), 41}, {mm2(10), 57}, {mm2(16), 76}, {mm2(25), 101}, {mm2(35), 125}, {mm2(50), 151}},
-	NEC: {{AWG(14), 15}, {AWG(12), 20}, {AWG(10), 30}, {AWG(8), 40}, {AWG(6), 55}, {AWG(4), 70}, {AWG(3), 85}, {AWG(2), 95}, {AWG(1), 110}, {AWG(0), 125}},
+	IEC: {{mm2(1.5), 17.5}, {mm2(2.5), 24}, {mm2(4), 32}, {mm2(6), 41}, {mm2(10), 57}, {mm2(16), 76}, {mm2(25), 101},
+		{mm2(35), 125}, {mm2(50), 151}},
+	NEC: {{AWG(14), 15}, {AWG(12), 20}, {AWG(10), 30}, {AWG(8), 40}, {AWG(6), 55}, {AWG(4), 70}, {AWG(3), 85},
+		{AWG(2), 95}, {AWG(1), 110},
+		{AWG(0), 125}},
 }
 
 // cords are flexible leads, fit for a machine's own lead but not laid as a circuit [IEC 60245 and NEC

@@ -11,7 +11,8 @@ import (
 )
 
 func TestParseWire(t *testing.T) {
-	for text, area := range map[string]float64{"2.5 mm²": 2.5, "2,5": 2.5, "1.5mm2": 1.5, "14 AWG": 2.081, "AWG 12": 3.309, "#10": 5.261} {
+	for text, area := range map[string]float64{"2.5 mm²": 2.5, "2,5": 2.5, "1.5mm2": 1.5, "14 AWG": 2.081,
+		"AWG 12": 3.309, "#10": 5.261} {
 		w, err := ParseWire(text)
 		require.NoError(t, err, text)
 		assert.InEpsilon(t, area, w.Area*1e6, 1e-3, text)
@@ -50,7 +51,10 @@ func TestSixtyHertzTakesTheOtherCode(t *testing.T) {
 	for _, c := range []struct {
 		d    Described
 		code Code
-	}{{Described{Volts: "230 V", Hertz: "50 Hz"}, IEC}, {Described{Volts: "120 V"}, NEC}, {Described{Volts: "240 V", Hertz: "60 Hz"}, NEC}, {Described{Volts: "240 V", Hertz: "60 Hz", Code: IEC}, IEC}, {Described{Volts: "24 V", Phases: "dc"}, IEC}} {
+	}{{Described{Volts: "230 V", Hertz: "50 Hz"}, IEC}, {Described{Volts: "120 V"}, NEC},
+		{Described{Volts: "240 V", Hertz: "60 Hz"}, NEC}, {Described{Volts: "240 V", Hertz: "60 Hz", Code: IEC}, IEC},
+		{Described{Volts: "24 V", Phases: "dc"},
+			IEC}} {
 		r := q.NewReader("supply")
 		assert.Equal(t, c.code, Resolve(c.d, r).Code)
 		require.NoError(t, r.Err())

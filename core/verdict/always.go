@@ -15,15 +15,21 @@ func (v *verdict) alwaysFindings() {
 	if v.Powered.FixedSpeed() {
 		how = "with a stop in reach"
 	}
-	say(f.MotorFirstPower, "motor.plate.power", "The first power-up", "Motor clamped, belt off, "+how+". One hand only, and stand aside of the plane it turns in.")
-	say(f.WorkHands, "machine.kind", "Hands, hair and sleeves", "No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of where you stand.")
+	say(f.MotorFirstPower, "motor.plate.power", "The first power-up",
+		"Motor clamped, belt off, "+how+". One hand only, and stand aside of the plane it turns in.")
+	say(f.WorkHands, "machine.kind", "Hands, hair and sleeves",
+		"No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of "+
+			"where you stand.")
 	for i, d := range work.FindKind(v.Machine.Kind).Dangers {
 		say(f.WorkDanger.Of(i), "machine.kind", d.Title, d.Words)
 	}
 	if what := work.FindKind(v.Machine.Kind).Throws; what != "" {
-		say(f.ControlChips, "control.enclosed", "Keep "+what+" off the drive", "What gets in shorts terminals and blocks its cooling. Mount it away from the spray and from vibration.")
+		say(f.ControlChips, "control.enclosed", "Keep "+what+" off the drive",
+			"What gets in shorts terminals and blocks its cooling. Mount it away from the spray and from vibration.")
 	}
 	if work.FindKind(v.Machine.Kind).Dusty && v.Motor.Kind.Brushed() {
-		say(f.MotorSparks, "motor.plate.cooling", "Brushes spark", "Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor without brushes.")
+		say(f.MotorSparks, "motor.plate.cooling", "Brushes spark",
+			"Grinding dust, wood dust and vapour can catch. Keep the commutator out of the dust, or use a motor "+
+				"without brushes.")
 	}
 }

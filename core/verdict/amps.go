@@ -14,8 +14,11 @@ import (
 func (v *verdict) ampsFindings() {
 	c, m := v.Control, v.Motor
 	if c.Kind == control.Contactor && v.Feed.Kind == motor.DirectCurrent {
-		v.add(f.ControlBatteryStart, f.Caution, "control.kind", v.show(v.Powered.StallAmps(), q.Current)+" at every start",
-			"Switched straight on, nothing but its own resistance holds the current back: contacts, fuse and battery must bear it, belts and gears take the blow. A PWM drive starts it gently.").Working = working.MotorStall
+		v.add(f.ControlBatteryStart, f.Caution, "control.kind", v.show(v.Powered.StallAmps(),
+			q.Current)+" at every start",
+			"Switched straight on, nothing but its own resistance holds the current back: contacts, fuse and battery "+
+				"must bear it, belts and gears take the blow. A PWM drive starts it gently.").Working =
+			working.MotorStall
 	}
 	if !c.Limits() {
 		return
@@ -24,31 +27,40 @@ func (v *verdict) ampsFindings() {
 	rated := line.RatedAmps(&v.Stations)
 	v.onePhaseFinding(rated)
 	if c.Amps == 0 {
-		v.add(f.ControlAmps, f.Missing, "control.amps", "Amps the drive can give for ever", fmt.Sprintf("Read its plate. The motor asks for %s.", v.show(amps, q.Current)))
+		v.add(f.ControlAmps, f.Missing, "control.amps", "Amps the drive can give for ever",
+			fmt.Sprintf("Read its plate. The motor asks for %s.", v.show(amps, q.Current)))
 	} else if rated < amps*0.995 {
 		if c.LimitAmps > 0 && c.LimitAmps <= rated*control.PeakShare {
 			v.add(f.ControlAmpsShort, f.Caution, "control.amps", "Drive smaller than the motor",
-				fmt.Sprintf("%s against %s on the plate. It will work, with %s of the motor's torque.", v.show(rated, q.Current), v.show(amps, q.Current), q.Percent(rated/amps))).Fix = f.Fix{Sort: f.CurrentLimit}
+				fmt.Sprintf("%s against %s on the plate. It will work, with %s of the motor's torque.",
+					v.show(rated, q.Current), v.show(amps, q.Current),
+					q.Percent(rated/amps))).Fix = f.Fix{Sort: f.CurrentLimit}
 		} else {
 			v.add(f.ControlAmpsShort, f.Stop, "control.amps", "Drive too small and no limit set",
-				fmt.Sprintf("%s drive, %s motor, nothing to hold the current back. Set the current limit within the drive, or use a larger one.", v.show(rated, q.Current), v.show(amps, q.Current))).Fix = f.Fix{Sort: f.CurrentLimit}
+				fmt.Sprintf("%s drive, %s motor, nothing to hold the current back. Set the current limit within the "+
+					"drive, or use a larger one.", v.show(rated, q.Current),
+					v.show(amps, q.Current))).Fix = f.Fix{Sort: f.CurrentLimit}
 		}
 	}
 	switch limit := c.LimitAmps; {
 	case limit == 0 && c.DCDrive():
-		one := v.add(f.ControlNoLimit, f.Caution, "control.limitAmps", v.show(v.Powered.StallAmps(), q.Current)+" if it stalls with no limit",
+		one := v.add(f.ControlNoLimit, f.Caution, "control.limitAmps", v.show(v.Powered.StallAmps(),
+			q.Current)+" if it stalls with no limit",
 			fmt.Sprintf("Set the drive's current limit to %s or less.", v.show(1.5*amps, q.Current)))
 		one.Working, one.Fix = working.MotorStall, f.Fix{Sort: f.CurrentLimit}
 	case limit > 3*amps && m.Kind.Magnets():
 		v.add(f.ControlLimitHigh, f.Caution, "control.limitAmps", "Current limit can weaken the magnets",
-			fmt.Sprintf("%s is over 3 × plate amps. Set %s.", v.show(limit, q.Current), v.show(1.5*amps, q.Current))).Fix = f.Fix{Sort: f.CurrentLimit}
+			fmt.Sprintf("%s is over 3 × plate amps. Set %s.", v.show(limit, q.Current),
+				v.show(1.5*amps, q.Current))).Fix = f.Fix{Sort: f.CurrentLimit}
 	case limit > 0 && limit < amps:
 		v.add(f.ControlLimitLow, f.Caution, "control.limitAmps", "Current limit under plate amps",
-			fmt.Sprintf("At %s the motor gives less than its rated torque. 1.5 × plate amps is usual: %s.", v.show(limit, q.Current), v.show(1.5*amps, q.Current)))
+			fmt.Sprintf("At %s the motor gives less than its rated torque. 1.5 × plate amps is usual: %s.",
+				v.show(limit, q.Current), v.show(1.5*amps, q.Current)))
 	}
 	if v.Feed.FormFactor > 1.3 {
 		v.add(f.ControlFormFactor, f.Caution, "control.choke", "Rough current heats the motor",
-			fmt.Sprintf("Without a choke the motor heats as if it drew %s times its amps, so it holds %s of its torque all day. A choke in the armature lead brings most of that back.",
+			fmt.Sprintf("Without a choke the motor heats as if it drew %s times its amps, so it holds %s of its "+
+				"torque all day. A choke in the armature lead brings most of that back.",
 				q.Figures(v.Feed.FormFactor, 2), q.Percent(1/v.Feed.FormFactor))).Working = working.ControlFormFactor
 	}
 }
@@ -60,5 +72,7 @@ func (v *verdict) onePhaseFinding(rated float64) {
 		return
 	}
 	v.add(f.ControlOnePhaseIn, f.Caution, "control.fed", "Made for three phases, fed by one",
-		fmt.Sprintf("Its input draws √3 times as much and its capacitors work harder: count on half its rating, %s of %s. Size it at twice the motor's amps, and take its phase-loss trip out if its maker allows it.", v.show(rated, q.Current), v.show(c.Amps, q.Current)))
+		fmt.Sprintf("Its input draws √3 times as much and its capacitors work harder: count on half its rating, %s "+
+			"of %s. Size it at twice the motor's amps, and take its phase-loss trip out if its maker allows it.",
+			v.show(rated, q.Current), v.show(c.Amps, q.Current)))
 }

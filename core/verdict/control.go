@@ -14,7 +14,8 @@ import (
 func (v *verdict) controlFindings() {
 	c, m := v.Control, v.Motor
 	if c.Kind == "" {
-		v.add(f.ControlKind, f.Missing, "control.kind", "What will control it?", "Choose a drive or a plain switch that suits this motor.")
+		v.add(f.ControlKind, f.Missing, "control.kind", "What will control it?",
+			"Choose a drive or a plain switch that suits this motor.")
 		return
 	}
 	ok, why := line.Suits(&v.Stations)
@@ -45,22 +46,26 @@ func (v *verdict) voltsFindings() {
 		switch {
 		case share < 0.97:
 			v.add(f.ControlVoltsLow, f.Caution, "control.volts", "Reaches "+q.Percent(share)+" of plate speed",
-				fmt.Sprintf("%s at most out of this drive for a %s motor. Torque is untouched; top speed is lower.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage))).Working = working.ControlVolts
+				fmt.Sprintf("%s at most out of this drive for a %s motor. Torque is untouched; top speed is lower.",
+					v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage))).Working = working.ControlVolts
 		case share > 1.15 && !c.Trimmed:
 			field := "control.topTrim"
 			if !c.DCDrive() {
 				field = "control.kind"
 			}
 			v.add(f.ControlVoltsHigh, f.Caution, field, "Drive can give more than the motor's volts",
-				fmt.Sprintf("%s out for a %s motor. %s", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.keepsVoltsDown())).Working = working.ControlVolts
+				fmt.Sprintf("%s out for a %s motor. %s", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage),
+					v.keepsVoltsDown())).Working = working.ControlVolts
 		}
 	case motor.VariableHertz:
 		if share < 0.9 {
 			v.add(f.ControlVoltsLow, f.Caution, "motor.plate.volts", "Motor wired for more volts than the inverter has",
-				fmt.Sprintf("%s out for %s windings: torque weakens from %s up. If the plate shows two voltages, set the links for the lower one.",
-					v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage), v.show(v.Feed.BaseHertz, q.Frequency))).Working = working.ControlVolts
+				fmt.Sprintf("%s out for %s windings: torque weakens from %s up. If the plate shows two voltages, set "+
+					"the links for the lower one.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage),
+					v.show(v.Feed.BaseHertz, q.Frequency))).Working = working.ControlVolts
 		}
-		if rated := m.Volts.Value / m.Hertz.Value; c.BaseHertz > 0 && v.Feed.Volts/c.BaseHertz > 1.1*rated && c.BaseHertz < 0.9*m.Hertz.Value*share {
+		if rated := m.Volts.Value / m.Hertz.Value; c.BaseHertz > 0 && v.Feed.Volts/c.BaseHertz > 1.1*rated &&
+			c.BaseHertz < 0.9*m.Hertz.Value*share {
 			v.add(f.ControlOverflux, f.Caution, "control.baseHertz", "Base hertz set low for these volts",
 				"The iron saturates and the motor heats. Set it to the plate's hertz.")
 		}

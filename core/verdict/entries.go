@@ -20,7 +20,8 @@ func (v *verdict) entryFindings() {
 		said[e.Field] = true
 		v.list = append(v.list, f.Finding{
 			ID: f.ID("entry." + e.Field), Level: f.Missing, Station: station, Field: e.Field, Entry: true,
-			Title: fmt.Sprintf("“%s” cannot be used", e.Given), Detail: words.Capital(e.Message) + ". The rest is worked out without it.",
+			Title: fmt.Sprintf("“%s” cannot be used", e.Given), Detail: words.Capital(e.Message) +
+				". The rest is worked out without it.",
 		})
 	}
 }

@@ -24,7 +24,8 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	case line.Does:
 		title = job.Name
 		detail = fmt.Sprintf("%s to be had %s, %s wanted: ×%s, held by %s.",
-			v.show(held.Torque, q.Torque), v.where(job, result), v.show(result.Needed, q.Torque), q.Figures(result.Margin, 3), held.By)
+			v.show(held.Torque, q.Torque), v.where(job, result), v.show(result.Needed, q.Torque),
+			q.Figures(result.Margin, 3), held.By)
 	case line.JustDoes:
 		level, title = f.Caution, job.Name+": just does it"
 		detail = fmt.Sprintf("×%s %s, ×%s was wanted (%s). Held by %s.",
@@ -47,7 +48,8 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	one := v.add(f.WorkJob.Of(job.ID), level, field, title, detail)
 	one.Job, one.Working, one.Short = job.ID, working.JobMargin.Of(job.ID), level == f.Stop
 	if share := v.Motor.Spread; result.Outcome.Done() && line.ShownSpread(share) > 0 && result.Margin*(1-share) < 1 {
-		one = v.add(f.WorkGuess.Of(job.ID), f.Caution, "motor.readings", job.Name+": only if the motor is what it seems",
+		one = v.add(f.WorkGuess.Of(job.ID), f.Caution, "motor.readings",
+			job.Name+": only if the motor is what it seems",
 			fmt.Sprintf("Its torque may be %s less than taken, and then the margin is ×%s. A bench reading settles it.",
 				q.Percent(share), q.Figures(result.Margin*(1-share), 3)))
 		one.Job, one.Working = job.ID, working.JobMargin.Of(job.ID)
@@ -62,7 +64,8 @@ func (v *verdict) where(job *work.Need, result line.Result) string {
 	how := "all day at "
 	switch job.Duty.Kind {
 	case "cycle":
-		how = fmt.Sprintf("for %s in every %s at ", q.Show(job.Duty.On, q.Duration, q.Metric), q.Show(job.Duty.On+job.Duty.Off, q.Duration, q.Metric))
+		how = fmt.Sprintf("for %s in every %s at ", q.Show(job.Duty.On, q.Duration, q.Metric),
+			q.Show(job.Duty.On+job.Duty.Off, q.Duration, q.Metric))
 	case "seconds":
 		how = "for some seconds at "
 	}
@@ -104,7 +107,8 @@ func (v *verdict) speedShort(job *work.Need, result line.Result) (title, detail 
 	low, high := v.Span(p)
 	if v.Powered.FixedSpeed() && !job.AnySpeed {
 		return job.Name + ": one speed cannot cover a band",
-			fmt.Sprintf("On the line this motor gives %s here and nothing between. If one speed in the band will do, say so on the job; else more steps, or a drive.", speed(low))
+			fmt.Sprintf("On the line this motor gives %s here and nothing between. If one speed in the band will do, "+
+				"say so on the job; else more steps, or a drive.", speed(low))
 	}
 	if stretches := v.Together(job); len(stretches) > 1 {
 		names := make([]string, len(stretches))
@@ -112,14 +116,17 @@ func (v *verdict) speedShort(job *work.Need, result line.Result) (title, detail 
 			names[i] = s.Position
 		}
 		return job.Name + ": no one position reaches it all",
-			fmt.Sprintf("Between them %s do. Make it a job for each, or let the band be as wide as one position gives: %s to %s.", strings.Join(names, " and "), speed(result.Low), speed(result.High))
+			fmt.Sprintf("Between them %s do. Make it a job for each, or let the band be as wide as one position "+
+				"gives: %s to %s.", strings.Join(names, " and "), speed(result.Low), speed(result.High))
 	}
 	if result.Outcome == line.TooSlow {
 		by := "geared too low or trimmed"
 		if v.TopSpeed < high {
 			by = "the machine's own limit"
 		}
-		return job.Name + ": not fast enough", fmt.Sprintf("Tops out at %s, %s wanted; held by %s.", speed(math.Min(high, v.TopSpeed)), speed(job.High), by)
+		return job.Name + ": not fast enough", fmt.Sprintf("Tops out at %s, %s wanted; held by %s.",
+			speed(math.Min(high, v.TopSpeed)), speed(job.High), by)
 	}
-	return job.Name + ": not slow enough", fmt.Sprintf("Slowest steady speed %s, %s wanted. Gear it down, or steady the drive with a tachometer.", speed(low), speed(job.Low))
+	return job.Name + ": not slow enough", fmt.Sprintf("Slowest steady speed %s, %s wanted. Gear it down, or steady "+
+		"the drive with a tachometer.", speed(low), speed(job.Low))
 }

@@ -6,7 +6,8 @@ import (
 
 // missingHows says how to find what a job still lacks, by the start of the field's path.
 var missingHows = []struct{ field, how string }{
-	{"speed.surface", "Surface speed and the diameters worked give the spindle speed. Choose what is cut and the usual one is taken."},
+	{"speed.surface", "Surface speed and the diameters worked give the spindle speed. Choose what is cut and the " +
+		"usual one is taken."},
 	{"speed.diameter", "Surface speed and the diameters worked give the spindle speed."},
 	{"speed.turns", "Turn it by hand as fast as suits the work and count turns against a clock."},
 	{"speed.time", "How long did those turns take?"},
@@ -17,7 +18,8 @@ var missingHows = []struct{ field, how string }{
 	{"load.torque", "Weigh the pull with a spring scale at a known radius, or put in a figure you trust."},
 	{"load.points", "Two speeds at least, with the torque at each."},
 	{"load.scale", "Hook a spring scale on at a known radius and write down the pulls."},
-	{"load.cutting.specific", "The table has no cutting force for this material: weigh the pull, or put in a figure of your own."},
+	{"load.cutting.specific", "The table has no cutting force for this material: weigh the pull, or put in a figure " +
+		"of your own."},
 	{"load.cutting", "The size of the cut gives its force."},
 	{"load.comparable", "Choose a machine like it, or put in the motor it carries."},
 	{"load.replaced", "Read the old motor's plate; a burnt one still has it."},

@@ -23,7 +23,8 @@ func (v *verdict) otherControlFindings() {
 		if v.Motor.Kind.Family() == motor.InductionFamily {
 			v.fanOnlyFinding("Fewer volts are for the motor's own fan")
 			v.add(f.ControlByTrial, f.Caution, "motor.readings", "How slow is found by trial",
-				"The reach is worked out at full volts. Turn it down in steps, and at each see that it still starts every time, ten of ten, warm and cold.")
+				"The reach is worked out at full volts. Turn it down in steps, and at each see that it still starts "+
+					"every time, ten of ten, warm and cold.")
 		}
 	}
 }
@@ -35,21 +36,27 @@ func (v *verdict) onePhaseOutFindings() {
 	if m.Kind.HasStartSwitch() {
 		if floor := line.StartSwitchFloor * m.Hertz.Value; c.LowHertz < floor*0.999 {
 			v.add(f.ControlStartSwitch, f.Stop, "control.lowHertz", "Its start switch can close again",
-				fmt.Sprintf("Below about %s of plate speed it puts the start winding back in, and winding and capacitor burn. Set the lowest hertz to %s or more on the drive, and put it in here.", q.Percent(line.StartSwitchFloor), v.show(floor, q.Frequency)))
+				fmt.Sprintf("Below about %s of plate speed it puts the start winding back in, and winding and "+
+					"capacitor burn. Set the lowest hertz to %s or more on the drive, and put it in here.",
+					q.Percent(line.StartSwitchFloor), v.show(floor, q.Frequency)))
 		}
 		v.add(f.ControlOtherSchool, f.Caution, "control.kind", "Practice disagrees on this drive",
-			"The default for a capacitor-start motor is pulleys. Driven from an inverter its old winding sees steep volts: keep the lead short, add a filter, and never start it under load.")
+			"The default for a capacitor-start motor is pulleys. Driven from an inverter its old winding sees steep "+
+				"volts: keep the lead short, add a filter, and never start it under load.")
 	}
 	if v.Feed.TopHertz > m.Hertz.Value*1.01 {
 		v.add(f.ControlOverPlateHertz, f.Stop, "control.topHertz", "Over the plate's hertz",
-			fmt.Sprintf("%s on a %s motor: its start switch, rotor and run capacitor were made for the plate's. Set the top to %s.", v.show(v.Feed.TopHertz, q.Frequency), v.show(m.Hertz.Value, q.Frequency), v.show(m.Hertz.Value, q.Frequency)))
+			fmt.Sprintf("%s on a %s motor: its start switch, rotor and run capacitor were made for the plate's. Set "+
+				"the top to %s.", v.show(v.Feed.TopHertz, q.Frequency), v.show(m.Hertz.Value, q.Frequency),
+				v.show(m.Hertz.Value, q.Frequency)))
 	}
 }
 
 func (v *verdict) resistorFindings() {
 	c, m := v.Control, v.Motor
 	if c.Ohms == 0 {
-		v.add(f.ControlOhms, f.Missing, "control.ohms", "Ohms of the resistor", "As it is set for the slowest job: what it takes in volts goes with the current.")
+		v.add(f.ControlOhms, f.Missing, "control.ohms", "Ohms of the resistor",
+			"As it is set for the slowest job: what it takes in volts goes with the current.")
 		return
 	}
 	light, full := v.ResistorSpeeds()
@@ -57,10 +64,14 @@ func (v *verdict) resistorFindings() {
 	if full < 0.01*m.Speed.Value {
 		words = fmt.Sprintf("%s lightly loaded, and it stalls short of its rated torque.", v.show(light, q.Speed))
 	}
-	v.add(f.ControlCollapse, f.Caution, "control.ohms", "The speed collapses as the load grows", words+" No steady speed under a changing load: a drive that watches the speed holds it.").Working = working.ControlCollapse
+	v.add(f.ControlCollapse, f.Caution, "control.ohms", "The speed collapses as the load grows",
+		words+" No steady speed under a changing load: a drive that watches the speed holds it.").Working =
+		working.ControlCollapse
 	waste := v.ResistorHeat()
 	if c.Watts > 0 && c.Watts < waste {
 		v.add(f.ControlResistorBurns, f.Stop, "control.watts", "The resistor burns at full load",
-			fmt.Sprintf("%s in it at the motor's rated amps, %s is what it sheds. Use a larger one in free air, away from anything that burns.", v.show(waste, q.Power), v.show(c.Watts, q.Power))).Working = working.ControlWaste
+			fmt.Sprintf("%s in it at the motor's rated amps, %s is what it sheds. Use a larger one in free air, away "+
+				"from anything that burns.", v.show(waste, q.Power), v.show(c.Watts,
+				q.Power))).Working = working.ControlWaste
 	}
 }

@@ -16,12 +16,15 @@ func (v *verdict) placeFindings() {
 	place, open := v.Machine.Place, v.Motor.Cooling == "own-fan"
 	if place.Wet == "yes" {
 		v.add(f.WorkWet, f.Caution, "machine.place.wet", "It gets wet here",
-			"Motor, drive and switch need enclosures made for splashing, a residual-current device ahead of them, and cable entries from below. Local code and a licensed electrician decide.")
+			"Motor, drive and switch need enclosures made for splashing, a residual-current device ahead of them, "+
+				"and cable entries from below. Local code and a licensed electrician decide.")
 	}
 	if place.Dust == "yes" && open {
-		detail := "A fan-blown open motor fills with it and cooks. Use a closed motor, or blow it out often with the plug pulled."
+		detail := "A fan-blown open motor fills with it and cooks. Use a closed motor, or blow it out often with the " +
+			"plug pulled."
 		if v.Motor.Kind.Brushed() {
-			detail = "Brushes spark, and fine dust burns. Use a closed motor, best one without brushes, and keep the dust swept up."
+			detail = "Brushes spark, and fine dust burns. Use a closed motor, best one without brushes, and keep the " +
+				"dust swept up."
 		}
 		v.add(f.WorkDust, f.Caution, "machine.place.dust", "Dust round the motor", detail)
 	}
@@ -42,9 +45,12 @@ func (v *verdict) airFinding() {
 	if v.Control.Limits() {
 		drive = fmt.Sprintf(", and the drive gives %s of its amps", q.Percent(air.Drive(m.Air, m.Altitude)))
 	}
-	motorIs := fmt.Sprintf("the motor holds %s of its torque all day%s; the reach shows it", q.Percent(line.AirShare(&v.Stations)), drive)
+	motorIs := fmt.Sprintf("the motor holds %s of its torque all day%s; the reach shows it",
+		q.Percent(line.AirShare(&v.Stations)), drive)
 	if v.Feed.Kind == motor.Pulses || v.Feed.Kind == motor.Capacitors {
-		motorIs = "the winding sheds less heat, which the reach of this motor does not show: feel it after the first hour"
+		motorIs = "the winding sheds less heat, which the reach of this motor does not show: feel it after the first " +
+			"hour"
 	}
-	v.add(f.WorkAir, f.Caution, field, title, fmt.Sprintf("Plates mean air up to %s and 1000 m above the sea. Here %s.", v.show(air.Rated, q.Temperature), motorIs)).Working = working.WorkAir
+	v.add(f.WorkAir, f.Caution, field, title, fmt.Sprintf("Plates mean air up to %s and 1000 m above the sea. Here %s.",
+		v.show(air.Rated, q.Temperature), motorIs)).Working = working.WorkAir
 }

@@ -27,7 +27,8 @@ func (v *verdict) ratingFindings(loads []line.BeltLoad) {
 		case reduction.Chain:
 			what, more = "chain", "A larger pitch or a second strand carries more."
 		case reduction.Spur:
-			what, more = "pair of gears", "Wider or coarser gears, or a harder metal, carry more; a key made to shear saves the teeth in a jam."
+			what, more = "pair of gears", "Wider or coarser gears, or a harder metal, carry more; a key made to "+
+				"shear saves the teeth in a jam."
 		}
 		title := fmt.Sprintf("%s works the %s%s to %s of its rating", s.Job, what, v.OfStage(i), q.Percent(s.Share))
 		long := "for ever"
@@ -35,7 +36,9 @@ func (v *verdict) ratingFindings(loads []line.BeltLoad) {
 			long = "for some seconds"
 		}
 		v.add(f.ReductionRating.Of(i), f.Caution, stageField(i, "steps[0].driver"), words.Capital(title),
-			fmt.Sprintf("%s of pull at %s, %s is what it carries %s. %s", v.show(s.Pull, q.Force), v.show(s.Speed, q.SurfaceSpeed), v.show(s.Rated, q.Force), long, more)).Working = working.ReductionRating.Of(i)
+			fmt.Sprintf("%s of pull at %s, %s is what it carries %s. %s", v.show(s.Pull, q.Force),
+				v.show(s.Speed, q.SurfaceSpeed), v.show(s.Rated, q.Force), long,
+				more)).Working = working.ReductionRating.Of(i)
 	}
 }
 
@@ -50,12 +53,14 @@ func (v *verdict) measuredFinding() {
 	}
 	if math.Abs(m.Off) <= ratioOff {
 		v.add(f.ReductionMeasured, f.Good, "reduction.speeds.spindle", "Measured ratio agrees",
-			fmt.Sprintf("%s measured, %s worked out: %s of slip.", q.Ratio(m.Measured), q.Ratio(m.Expected), q.Percent(math.Max(m.Slip, 0)))).Working = working.ReductionMeasured
+			fmt.Sprintf("%s measured, %s worked out: %s of slip.", q.Ratio(m.Measured), q.Ratio(m.Expected),
+				q.Percent(math.Max(m.Slip, 0)))).Working = working.ReductionMeasured
 		return
 	}
 	field, words := v.suspect(m)
 	v.add(f.ReductionMeasured, f.Caution, field, "Measured ratio is "+q.Percent(math.Abs(m.Off))+" off",
-		fmt.Sprintf("%s measured, %s worked out: more than belts slip. %s", q.Ratio(m.Measured), q.Ratio(m.Expected), words)).Working = working.ReductionMeasured
+		fmt.Sprintf("%s measured, %s worked out: more than belts slip. %s", q.Ratio(m.Measured), q.Ratio(m.Expected),
+			words)).Working = working.ReductionMeasured
 }
 
 // suspect names the wheel that explains a measured ratio with the least change to its size, or the
@@ -71,21 +76,26 @@ func (v *verdict) suspect(m line.RatioCheck) (field, words string) {
 		if offset := 2 * reduction.PitchOffset(s.Section); offset != 0 && !step.Teeth {
 			as := (step.Driven - offset) / (step.Driver - offset) / (step.Driven / step.Driver)
 			if math.Abs(m.Expected*as/m.Measured-1) < 0.01 {
-				return stageField(i, "measured"), "It agrees if the diameters" + v.OfStage(i) + " are outside, over the rim, not pitch."
+				return stageField(i, "measured"), "It agrees if the diameters" + v.OfStage(i) +
+					" are outside, over the rim, not pitch."
 			}
 		}
 		for _, w := range []struct {
 			at, name string
 			is, then float64
-		}{{"driver", "driving", step.Driver, step.Driver * m.Expected / m.Measured}, {"driven", "driven", step.Driven, step.Driven * m.Measured / m.Expected}} {
+		}{{"driver", "driving", step.Driver, step.Driver * m.Expected / m.Measured},
+			{"driven", "driven", step.Driven,
+				step.Driven * m.Measured / m.Expected}} {
 			change := math.Abs(w.then - w.is)
 			if change >= least {
 				continue
 			}
 			least, field = change, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, p.Steps[i], w.at)
-			words = fmt.Sprintf("The least that explains it: the %s wheel%s is %s, not %s. Measure it again; or the belt slips badly.", w.name, v.OfStage(i), v.show(w.then, q.Length), v.show(w.is, q.Length))
+			words = fmt.Sprintf("The least that explains it: the %s wheel%s is %s, not %s. Measure it again; or the "+
+				"belt slips badly.", w.name, v.OfStage(i), v.show(w.then, q.Length), v.show(w.is, q.Length))
 			if step.Teeth {
-				words = fmt.Sprintf("Count the teeth of the %s wheel%s again: it can hardly slip.", w.name, v.OfStage(i))
+				words = fmt.Sprintf("Count the teeth of the %s wheel%s again: it can hardly slip.", w.name,
+					v.OfStage(i))
 			}
 		}
 	}

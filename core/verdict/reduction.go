@@ -14,12 +14,14 @@ import (
 func (v *verdict) reductionFindings() {
 	if v.Reduction.Missing != "" {
 		if field := "reduction." + v.Reduction.Missing; !v.Refuses(field) {
-			v.add(f.ReductionMissing, f.Missing, field, "A pulley size is missing", "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
+			v.add(f.ReductionMissing, f.Missing, field, "A pulley size is missing",
+				"Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
 		}
 		return
 	}
 	if len(v.Reduction.Stages) == 0 {
-		v.add(f.ReductionDirect, f.Good, "reduction.stages", "Coupled straight", "The spindle turns with the motor. Add a stage to gear it down.")
+		v.add(f.ReductionDirect, f.Good, "reduction.stages", "Coupled straight",
+			"The spindle turns with the motor. Add a stage to gear it down.")
 	}
 	sound := true
 	for i, s := range v.Reduction.Stages {
@@ -30,7 +32,8 @@ func (v *verdict) reductionFindings() {
 	v.shaftFindings()
 	v.measuredFinding()
 	if sound && len(v.Reduction.Stages) > 0 {
-		v.add(f.ReductionGood, f.Good, "reduction.stages", "Reduction", v.soundReduction()).Working = working.ReductionKeeps
+		v.add(f.ReductionGood, f.Good, "reduction.stages", "Reduction",
+			v.soundReduction()).Working = working.ReductionKeeps
 	}
 }
 
@@ -42,7 +45,8 @@ func (v *verdict) soundReduction() string {
 			wrap = math.Min(wrap, step.Wrap)
 		}
 	}
-	return fmt.Sprintf("Least wrap %s, keeps %s.", v.show(wrap, q.Angle), q.Percent(v.Reduction.Positions[0].Efficiency))
+	return fmt.Sprintf("Least wrap %s, keeps %s.", v.show(wrap, q.Angle),
+		q.Percent(v.Reduction.Positions[0].Efficiency))
 }
 
 func (v *verdict) stageFindings(i int, s reduction.Stage) {
@@ -51,10 +55,12 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 		return
 	}
 	if !s.Meshed() && s.Centre == 0 {
-		v.add(f.ReductionCentre.Of(i), f.Missing, stageField(i, "centre"), "Distance between shafts"+nth, "Measure centre to centre, or put in the belt's length; wrap follows from it.")
+		v.add(f.ReductionCentre.Of(i), f.Missing, stageField(i, "centre"), "Distance between shafts"+nth,
+			"Measure centre to centre, or put in the belt's length; wrap follows from it.")
 	}
 	if !s.Guarded {
-		v.add(f.ReductionGuard.Of(i), f.Caution, stageField(i, "guarded"), "Guard the moving parts"+nth, "Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
+		v.add(f.ReductionGuard.Of(i), f.Caution, stageField(i, "guarded"), "Guard the moving parts"+nth,
+			"Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
 	}
 	if !s.Belted() {
 		return
@@ -71,8 +77,10 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 func (v *verdict) wrapFinding(i int, s reduction.Stage, nth string) {
 	tightest := tightestStep(s.Steps, func(step reduction.Step) float64 { return step.Wrap })
 	if wrap := s.Steps[tightest].Wrap; s.Centre > 0 && wrap < reduction.LeastWrap {
-		v.add(f.ReductionWrap.Of(i, tightest), f.Caution, stageField(i, "centre"), fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
-			"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.").Working = working.ReductionWrap.Of(i, tightest)
+		v.add(f.ReductionWrap.Of(i, tightest), f.Caution, stageField(i, "centre"),
+			fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
+			"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.").Working =
+			working.ReductionWrap.Of(i, tightest)
 	}
 }
 
@@ -100,8 +108,10 @@ func (v *verdict) bendFinding(i int, s reduction.Stage, nth string) {
 	if step.Driven < step.Driver {
 		end = "driven"
 	}
-	v.add(f.ReductionBend.Of(i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, tightest, end), "Pulley small for its belt"+nth,
-		fmt.Sprintf("⌀ %s, and section %s should not bend round less than %s. It flexes, heats and cracks; a lighter section or poly-V bends further.", v.show(small(step), q.Length), s.Section, v.show(least, q.Length)))
+	v.add(f.ReductionBend.Of(i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, tightest,
+		end), "Pulley small for its belt"+nth,
+		fmt.Sprintf("⌀ %s, and section %s should not bend round less than %s. It flexes, heats and cracks; a lighter "+
+			"section or poly-V bends further.", v.show(small(step), q.Length), s.Section, v.show(least, q.Length)))
 }
 
 func (v *verdict) coneFinding(i int, s reduction.Stage, nth string) {
@@ -112,8 +122,10 @@ func (v *verdict) coneFinding(i int, s reduction.Stage, nth string) {
 		}
 	}
 	if longest > shortest*(1+reduction.ConeMismatch) {
-		one := v.add(f.ReductionCone.Of(i), f.Caution, stageField(i, "steps[0].driver"), "One belt does not fit every step"+nth,
-			fmt.Sprintf("The steps need belts from %s to %s on these centres. The motor must slide, or the steps be turned to match.", v.show(shortest, q.Length), v.show(longest, q.Length)))
+		one := v.add(f.ReductionCone.Of(i), f.Caution, stageField(i, "steps[0].driver"),
+			"One belt does not fit every step"+nth,
+			fmt.Sprintf("The steps need belts from %s to %s on these centres. The motor must slide, or the steps be "+
+				"turned to match.", v.show(shortest, q.Length), v.show(longest, q.Length)))
 		one.Working, one.Fix = working.ReductionBelt.Of(i, 0), f.Fix{Sort: f.ConeToFit, Stage: i}
 	}
 }
@@ -127,9 +139,14 @@ func (v *verdict) beltSpeedFinding(i int, s reduction.Stage, nth string) {
 	switch {
 	case fastest > reduction.BurstingBelt:
 		v.add(f.ReductionBeltSpeed.Of(i), f.Stop, field, "Belt faster than a cast-iron rim allows"+nth,
-			fmt.Sprintf("%s; the rim can burst over %s. Use a smaller pulley on the faster shaft.", v.show(fastest, q.SurfaceSpeed), v.show(reduction.BurstingBelt, q.SurfaceSpeed))).Working = working.ReductionSpeed.Of(i, 0)
+			fmt.Sprintf("%s; the rim can burst over %s. Use a smaller pulley on the faster shaft.",
+				v.show(fastest, q.SurfaceSpeed), v.show(reduction.BurstingBelt,
+					q.SurfaceSpeed))).Working = working.ReductionSpeed.Of(i,
+			0)
 	case fastest > reduction.FastBelt:
 		v.add(f.ReductionBeltSpeed.Of(i), f.Caution, field, "Fast belt"+nth,
-			fmt.Sprintf("%s: check balance and the rim's rating.", v.show(fastest, q.SurfaceSpeed))).Working = working.ReductionSpeed.Of(i, 0)
+			fmt.Sprintf("%s: check balance and the rim's rating.", v.show(fastest,
+				q.SurfaceSpeed))).Working = working.ReductionSpeed.Of(i,
+			0)
 	}
 }

@@ -14,14 +14,17 @@ func (v *verdict) safetyFindings() {
 	mains := v.Supply.Volts > ExtraLowVolts
 	if mains && v.NeedsSupplyUnit() {
 		v.add(f.ControlSupplyUnit, f.Caution, "control.volts", "Needs a supply unit between it and the mains",
-			fmt.Sprintf("The drive takes %s. The unit must keep mains and output apart; its mains side is lethal, and its capacitors hold a charge. Local code and a licensed electrician decide.", v.show(v.Feed.Volts, q.Voltage)))
+			fmt.Sprintf("The drive takes %s. The unit must keep mains and output apart; its mains side is lethal, "+
+				"and its capacitors hold a charge. Local code and a licensed electrician decide.",
+				v.show(v.Feed.Volts, q.Voltage)))
 	} else if mains && (c.DCDrive() || c.Direct() && v.Motor.Kind.Brushed()) {
 		where := "leads"
 		if v.Motor.Kind.Brushed() {
 			where = "brushes"
 		}
 		v.add(f.MotorLethal, f.Caution, "control.enclosed", "Lethal voltage on the "+where,
-			"Rectified or cut mains. Unplug, wait, and measure before touching. Fuse, earth, cover every terminal. Local code and a licensed electrician decide.")
+			"Rectified or cut mains. Unplug, wait, and measure before touching. Fuse, earth, cover every terminal. "+
+				"Local code and a licensed electrician decide.")
 		if !c.Fused || !c.Enclosed {
 			field, what := "control.fused", "no fuse"
 			if c.Fused {
@@ -33,14 +36,18 @@ func (v *verdict) safetyFindings() {
 	}
 	if c.SetsHertz() && mains {
 		v.add(f.ControlStoredCharge, f.Caution, "control.enclosed", "Drive stays live after unplugging",
-			"Its capacitors hold a lethal charge. Unplug, wait the time on its label, and measure before touching. Local code and a licensed electrician decide.")
+			"Its capacitors hold a lethal charge. Unplug, wait the time on its label, and measure before touching. "+
+				"Local code and a licensed electrician decide.")
 	}
 	if c.Kind == control.VariableTransformer {
-		v.add(f.ControlFromNothing, f.Caution, "control.kind", "Switch on only from nothing", "A variable transformer left turned up starts the motor at full speed, and nothing holds its current. Turn it right down each time, and fuse what comes out of it.")
+		v.add(f.ControlFromNothing, f.Caution, "control.kind", "Switch on only from nothing",
+			"A variable transformer left turned up starts the motor at full speed, and nothing holds its current. "+
+				"Turn it right down each time, and fuse what comes out of it.")
 	}
 	if c.DCDrive() && !c.ZeroStart {
 		v.add(f.ControlZeroStart, f.Caution, "control.zeroStart", "Can start at full speed",
-			"Without a zero-start interlock it comes on wherever the knob was left. Keep the interlock; people resent it until the day it matters.")
+			"Without a zero-start interlock it comes on wherever the knob was left. Keep the interlock; people "+
+				"resent it until the day it matters.")
 	}
 	if mains && !c.NoVolt {
 		v.add(f.ControlNoVolt, f.Caution, "control.noVolt", "Restarts by itself after a power cut",
@@ -69,6 +76,7 @@ func (v *verdict) reverseFindings() {
 		v.add(f.MotorCannotReverse, f.Caution, "machine.limits.needsReversed", "A shaded-pole motor cannot be reversed",
 			"Its copper bands set the way it turns. Use another motor, or turn it end for end in its frame.")
 	case v.Machine.Reversed:
-		v.add(f.ControlReverseWanted, f.Caution, "control.reverse", "The machine must run both ways", "No reverse is planned on the control.")
+		v.add(f.ControlReverseWanted, f.Caution, "control.reverse", "The machine must run both ways",
+			"No reverse is planned on the control.")
 	}
 }

@@ -29,11 +29,13 @@ func (v *verdict) shaftFindings() {
 		v.fitFinding("driven", i, stageField(i, "onDriven"), "Driven shaft"+nth, s.OnDriven, driven)
 		if s.Rated > 0 && driven > s.Rated*1.001 {
 			v.add(f.ReductionRated.Of(i), f.Caution, stageField(i, "rated"), "A jam can pass what it is rated for"+nth,
-				fmt.Sprintf("%s reaches it, %s is its maker's rating. Set the current limit lower.", v.show(driven, q.Torque), v.show(s.Rated, q.Torque)))
+				fmt.Sprintf("%s reaches it, %s is its maker's rating. Set the current limit lower.",
+					v.show(driven, q.Torque), v.show(s.Rated, q.Torque)))
 		}
 		if s.HoldsItself() {
 			v.add(f.ReductionWorm.Of(i), f.Caution, stageField(i, "lead"), "The worm holds itself"+nth,
-				"Its wheel cannot drive it back: the spindle does not coast or turn by hand, and a heavy wheel stopped short loads the teeth. Ramp it down.")
+				"Its wheel cannot drive it back: the spindle does not coast or turn by hand, and a heavy wheel "+
+					"stopped short loads the teeth. Ramp it down.")
 		}
 	}
 }
@@ -42,7 +44,8 @@ func (v *verdict) shaftFindings() {
 func (v *verdict) fitFinding(end string, stage int, field, what string, fit reduction.Fit, torque float64) {
 	if fit.Held == "screw" && torque > reduction.ScrewHolds {
 		v.add(f.ReductionScrew.Of(end, stage), f.Caution, field+".held", what+": a set screw alone will not hold",
-			fmt.Sprintf("%s can reach it. Over about %s a set screw slips and chews the shaft: file a flat, or cut a keyway.", v.show(torque, q.Torque), v.show(reduction.ScrewHolds, q.Torque)))
+			fmt.Sprintf("%s can reach it. Over about %s a set screw slips and chews the shaft: file a flat, or cut a "+
+				"keyway.", v.show(torque, q.Torque), v.show(reduction.ScrewHolds, q.Torque)))
 	}
 	if bears := fit.Bears(); bears > 0 && torque > bears {
 		part := "the shaft"
@@ -50,7 +53,8 @@ func (v *verdict) fitFinding(end string, stage int, field, what string, fit redu
 			part = "its key"
 		}
 		v.add(f.ReductionTwist.Of(end, stage), f.Caution, field+".shaft", what+" is the weak link",
-			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
+			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt "+
+				"slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
 	}
 }
 
@@ -67,8 +71,10 @@ func (v *verdict) bearingFinding() {
 	}
 	if d*fastest > greaseLimit {
 		v.add(f.WorkBearing, f.Caution, "machine.limits.bearing", "Spindle bearings fast for grease",
-			fmt.Sprintf("%s mean diameter at %s is past 250 000 mm·rpm, to about %s. Overfilled they run hot sooner: fill a third, and feel them after the first hour.",
-				v.show(v.Machine.Bearing, q.Length), v.show(fastest*q.RPM, q.Speed), v.show(greaseLimit/d*q.RPM, q.Speed)))
+			fmt.Sprintf("%s mean diameter at %s is past 250 000 mm·rpm, to about %s. Overfilled they run hot sooner: "+
+				"fill a third, and feel them after the first hour.",
+				v.show(v.Machine.Bearing, q.Length), v.show(fastest*q.RPM, q.Speed), v.show(greaseLimit/d*q.RPM,
+					q.Speed)))
 	}
 }
 
@@ -81,14 +87,18 @@ func (v *verdict) frameFinding() {
 		return
 	}
 	if have.Name == want.Name {
-		v.add(f.MotorFrameGood, f.Good, "motor.plate.frame", "Bolts onto the old bracket", "Both are frame "+have.Name+".")
+		v.add(f.MotorFrameGood, f.Good, "motor.plate.frame", "Bolts onto the old bracket",
+			"Both are frame "+have.Name+".")
 		return
 	}
 	mm := func(v float64) string { return q.Show(v/1000, q.Length, q.Metric) }
 	height := fmt.Sprintf("pack it up by %s", mm(want.Height-have.Height))
 	if have.Height > want.Height {
-		height = fmt.Sprintf("its shaft stands %s higher: lower the bracket, or take it up at the belt", mm(have.Height-want.Height))
+		height = fmt.Sprintf("its shaft stands %s higher: lower the bracket, or take it up at the belt",
+			mm(have.Height-want.Height))
 	}
 	v.add(f.MotorFrame, f.Caution, "motor.plate.frame", "Frame "+have.Name+" on a bracket for "+want.Name,
-		fmt.Sprintf("Bolt holes %s by %s against %s by %s: slot them or make a plate. Shaft height %s against %s: %s.", mm(have.Across), mm(have.Along), mm(want.Across), mm(want.Along), mm(have.Height), mm(want.Height), height))
+		fmt.Sprintf("Bolt holes %s by %s against %s by %s: slot them or make a plate. Shaft height %s against %s: %s.",
+			mm(have.Across), mm(have.Along), mm(want.Across), mm(want.Along), mm(have.Height), mm(want.Height),
+			height))
 }

@@ -16,7 +16,8 @@ func (v *verdict) speedFindings() {
 	m := v.Motor
 	if m.Cooling == "own-fan" && (v.Control.DCDrive() || v.Control.SetsHertz()) && v.worksSlowly() {
 		v.add(f.MotorFanCooling, f.Caution, "motor.plate.cooling", "Self-cooled fan",
-			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed))).Working = working.MotorSlow
+			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; "+
+				"never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed))).Working = working.MotorSlow
 	}
 	if v.Control.DCDrive() && v.Control.TopTrim > 1.005 {
 		v.add(f.ControlOverPlate, f.Caution, "control.topTrim", "Trimmed over plate speed",
@@ -27,7 +28,8 @@ func (v *verdict) speedFindings() {
 		allowed := line.RotorAllowance(m)
 		if over := high / m.Speed.Value; over > allowed*1.005 {
 			one := v.add(f.ControlRotorSpeed, f.Stop, "control.topHertz", "Rotor spun past what it was built for",
-				fmt.Sprintf("%s is %s × plate speed. Bearings, balance and rotor bars set %g × for this motor unless its maker allows more.", v.show(high, q.Speed), q.Figures(over, 2), allowed))
+				fmt.Sprintf("%s is %s × plate speed. Bearings, balance and rotor bars set %g × for this motor unless "+
+					"its maker allows more.", v.show(high, q.Speed), q.Figures(over, 2), allowed))
 			one.Working, one.Fix = working.ControlTop, f.Fix{Sort: f.RotorSpeed}
 		}
 	}
@@ -58,7 +60,9 @@ func (v *verdict) topSpeedFindings() {
 		fastest = math.Max(fastest, high)
 	}
 	if fastest <= limit*(1+line.SpeedTolerance) {
-		v.add(f.WorkTopSpeedGood, f.Good, field, "Stays under the machine's limit", fmt.Sprintf("Tops out at %s, limit %s.", v.show(fastest, q.Speed), v.show(limit, q.Speed))).Working = working.ReachSpeed
+		v.add(f.WorkTopSpeedGood, f.Good, field, "Stays under the machine's limit",
+			fmt.Sprintf("Tops out at %s, limit %s.", v.show(fastest, q.Speed),
+				v.show(limit, q.Speed))).Working = working.ReachSpeed
 		return
 	}
 	what := "the spindle's limit"
@@ -75,12 +79,15 @@ func (v *verdict) topSpeedFindings() {
 	where := "reduction.stages[0].steps[0].driven"
 	if v.Control.DCDrive() || v.Control.SetsHertz() {
 		_, high := v.Powered.RotorSpan()
-		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(math.Floor(100*high/v.Motor.Speed.Value*limit/fastest)/100)+".", "control.topTrim"
+		trim := math.Floor(100*high/v.Motor.Speed.Value*limit/fastest) / 100
+		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(trim)+".", "control.topTrim"
 		if v.Feed.Kind == motor.VariableHertz {
-			fix, where = "Gear it down or lower the top hertz to "+v.show(v.Feed.TopHertz*limit/fastest, q.Frequency)+".", "control.topHertz"
+			fix, where = "Gear it down or lower the top hertz to "+v.show(v.Feed.TopHertz*limit/fastest,
+				q.Frequency)+".", "control.topHertz"
 		}
 	}
 	one := v.add(f.WorkTopSpeed, f.Stop, where, "Can turn faster than "+what,
-		fmt.Sprintf("%s against %s. Bursting stress goes with the square of speed. %s", v.show(fastest, q.Speed), v.show(limit, q.Speed), fix))
+		fmt.Sprintf("%s against %s. Bursting stress goes with the square of speed. %s", v.show(fastest, q.Speed),
+			v.show(limit, q.Speed), fix))
 	one.Working, one.Fix = working.ReachSpeed, f.Fix{Sort: f.TopSpeed}
 }

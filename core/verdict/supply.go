@@ -26,10 +26,13 @@ func (v *verdict) circuitFindings() {
 	carries := s.Wire.Carries(s.Code)
 	if carries == 0 {
 		v.add(f.SupplyCable, f.Stop, "supply.wire", "Cable too thin for any circuit",
-			s.Wire.Name+" is thinner than the thinnest that is laid for power. A licensed electrician fits what the breaker asks for.").Working = working.SupplyConductor
+			s.Wire.Name+" is thinner than the thinnest that is laid for power. A licensed electrician fits what the "+
+				"breaker asks for.").Working = working.SupplyConductor
 	} else if s.Breaker > carries {
 		v.add(f.SupplyCable, f.Stop, "supply.wire", "The breaker does not protect this cable",
-			fmt.Sprintf("%s carries %s, the breaker lets %s through: the cable burns first. A smaller breaker, or a thicker cable; a licensed electrician fits either.", s.Wire.Name, v.show(carries, q.Current), v.show(s.Breaker, q.Current))).Working = working.SupplyConductor
+			fmt.Sprintf("%s carries %s, the breaker lets %s through: the cable burns first. A smaller breaker, or a "+
+				"thicker cable; a licensed electrician fits either.", s.Wire.Name, v.show(carries, q.Current),
+				v.show(s.Breaker, q.Current))).Working = working.SupplyConductor
 	}
 	if s.Cable == 0 {
 		return
@@ -43,27 +46,35 @@ func (v *verdict) circuitFindings() {
 	switch {
 	case share > mostDrop:
 		v.add(f.SupplyDrop, f.Caution, "supply.cable", "The cable loses "+q.Percent(share)+" of the volts",
-			fmt.Sprintf("%s over %s of %s at full load. Over %s a motor is noticeably weaker: a thicker or shorter cable.", v.show(share*s.Volts, q.Voltage), q.Run(s.Cable, v.sys), s.Wire.Name, q.Percent(mostDrop))).Working = working.SupplyDrop
+			fmt.Sprintf("%s over %s of %s at full load. Over %s a motor is noticeably weaker: a thicker or shorter "+
+				"cable.", v.show(share*s.Volts, q.Voltage), q.Run(s.Cable, v.sys), s.Wire.Name,
+				q.Percent(mostDrop))).Working = working.SupplyDrop
 	case start > mostStartDrop:
 		v.add(f.SupplyDrop, f.Caution, "supply.cable", "Volts sag by "+q.Percent(start)+" at the start",
-			fmt.Sprintf("Starting torque falls with the square, to %s of what it was. A thicker or shorter cable.", q.Percent((1-start)*(1-start)))).Working = working.SupplyDrop
+			fmt.Sprintf("Starting torque falls with the square, to %s of what it was. A thicker or shorter cable.",
+				q.Percent((1-start)*(1-start)))).Working = working.SupplyDrop
 	default:
-		v.add(f.SupplyDropGood, f.Good, "supply.cable", "Cable loses little", fmt.Sprintf("%s of the volts at full load over %s of %s.", q.Percent(share), q.Run(s.Cable, v.sys), s.Wire.Name)).Working = working.SupplyDrop
+		v.add(f.SupplyDropGood, f.Good, "supply.cable", "Cable loses little",
+			fmt.Sprintf("%s of the volts at full load over %s of %s.", q.Percent(share), q.Run(s.Cable, v.sys),
+				s.Wire.Name)).Working = working.SupplyDrop
 	}
 }
 
 func (v *verdict) supplyFindings() {
 	s := v.Supply
 	if s.Volts == 0 {
-		v.add(f.SupplyVolts, f.Missing, "supply.volts", "Volts at the socket", "Read the meter or the distribution board: 120 V, 230 V, 400 V three-phase.")
+		v.add(f.SupplyVolts, f.Missing, "supply.volts", "Volts at the socket",
+			"Read the meter or the distribution board: 120 V, 230 V, 400 V three-phase.")
 		return
 	}
 	if s.AssumedHertz {
-		v.add(f.SupplyHertz, f.Missing, "supply.hertz", "Hertz of the supply", v.show(s.Hertz, q.Frequency)+" is assumed from the volts.")
+		v.add(f.SupplyHertz, f.Missing, "supply.hertz", "Hertz of the supply",
+			v.show(s.Hertz, q.Frequency)+" is assumed from the volts.")
 	}
 	if s.Volts > ExtraLowVolts && !s.Earthed {
 		v.add(f.SupplyEarth, f.Stop, "supply.earthed", "Frame not earthed",
-			"Earth the machine's frame, the motor and the drive box before power goes near it. Local code and a licensed electrician decide how.")
+			"Earth the machine's frame, the motor and the drive box before power goes near it. Local code and a "+
+				"licensed electrician decide how.")
 	}
 	if !v.Runs {
 		return
@@ -71,24 +82,34 @@ func (v *verdict) supplyFindings() {
 	amps := v.InputAmps()
 	if sagged := s.Sagged(v.Motor.Amps.Value); s.Battery && sagged < 0.9*s.Volts {
 		v.add(f.SupplySag, f.Caution, "supply.inside", "The battery sags under load",
-			fmt.Sprintf("%s left of %s at the motor's rated amps, so it is slower then. Shorter, thicker leads, or a larger battery.", v.show(sagged, q.Voltage), v.show(s.Volts, q.Voltage))).Working = working.SupplySag
+			fmt.Sprintf("%s left of %s at the motor's rated amps, so it is slower then. Shorter, thicker leads, or a "+
+				"larger battery.", v.show(sagged, q.Voltage), v.show(s.Volts, q.Voltage))).Working = working.SupplySag
 	}
 	switch {
 	case s.Breaker == 0:
-		v.add(f.SupplyBreaker, f.Missing, "supply.breaker", "Breaker of the circuit", fmt.Sprintf("The plan draws %s at full load. Read the rating off the breaker or fuse.", v.show(amps, q.Current))).Working = working.SupplyInput
+		v.add(f.SupplyBreaker, f.Missing, "supply.breaker", "Breaker of the circuit",
+			fmt.Sprintf("The plan draws %s at full load. Read the rating off the breaker or fuse.",
+				v.show(amps, q.Current))).Working = working.SupplyInput
 	case amps > s.Breaker:
 		v.add(f.SupplyOverload, f.Stop, "supply.breaker", "Draws more than the breaker carries",
-			fmt.Sprintf("%s at full load on a %s breaker. Never fit a larger one to the same wire: use another circuit, or less motor.", v.show(amps, q.Current), v.show(s.Breaker, q.Current))).Working = working.SupplyInput
+			fmt.Sprintf("%s at full load on a %s breaker. Never fit a larger one to the same wire: use another "+
+				"circuit, or less motor.", v.show(amps, q.Current), v.show(s.Breaker,
+				q.Current))).Working = working.SupplyInput
 	case amps > 0.8*s.Breaker:
 		v.add(f.SupplyNearBreaker, f.Caution, "supply.breaker", "Close to what the breaker carries",
-			fmt.Sprintf("%s at full load on %s. It may trip after a while.", v.show(amps, q.Current), v.show(s.Breaker, q.Current))).Working = working.SupplyInput
+			fmt.Sprintf("%s at full load on %s. It may trip after a while.", v.show(amps, q.Current),
+				v.show(s.Breaker, q.Current))).Working = working.SupplyInput
 	default:
-		v.add(f.SupplyBreakerGood, f.Good, "supply.breaker", "Breaker has room", fmt.Sprintf("Draws %s at full load, breaker %s.", v.show(amps, q.Current), v.show(s.Breaker, q.Current))).Working = working.SupplyInput
+		v.add(f.SupplyBreakerGood, f.Good, "supply.breaker", "Breaker has room",
+			fmt.Sprintf("Draws %s at full load, breaker %s.", v.show(amps, q.Current),
+				v.show(s.Breaker, q.Current))).Working = working.SupplyInput
 	}
 	v.circuitFindings()
 	if inrush := v.Powered.StallAmps(); v.Powered.FixedSpeed() && s.Breaker > 0 && inrush > 3*s.Breaker {
 		v.add(f.SupplyInrush, f.Caution, "supply.breaker", "May trip at the start",
-			fmt.Sprintf("Switched straight on it draws about %s for a moment. A slow (C or D type, time-delay) breaker of the same rating is meant for motors; a licensed electrician fits it.", v.show(inrush, q.Current))).Working = working.SupplyInrush
+			fmt.Sprintf("Switched straight on it draws about %s for a moment. A slow (C or D type, time-delay) "+
+				"breaker of the same rating is meant for motors; a licensed electrician fits it.",
+				v.show(inrush, q.Current))).Working = working.SupplyInrush
 	}
 }
 
@@ -103,15 +124,19 @@ func (v *verdict) lineVoltsFindings(share float64) {
 			level = f.Stop
 		}
 		v.add(f.SupplyLineVolts, level, "supply.volts", "Plate volts and socket volts differ",
-			fmt.Sprintf("%s at the socket, %s on the plate. Torque goes with the square; too much burns, too little stalls.", v.show(v.Supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+			fmt.Sprintf("%s at the socket, %s on the plate. Torque goes with the square; too much burns, too little "+
+				"stalls.", v.show(v.Supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
 	}
 	if m.Kind.Family() != motor.InductionFamily {
 		return
 	}
 	if turns := hertz / m.Hertz.Value; math.Abs(turns-1) > 0.05 {
-		detail := fmt.Sprintf("A %s plate on %s turns %s as fast: about %s for its %s.", v.show(m.Hertz.Value, q.Frequency), v.show(hertz, q.Frequency), q.Percent(turns), v.show(turns*m.Speed.Value, q.Speed), v.show(m.Speed.Value, q.Speed))
+		detail := fmt.Sprintf("A %s plate on %s turns %s as fast: about %s for its %s.",
+			v.show(m.Hertz.Value, q.Frequency), v.show(hertz, q.Frequency), q.Percent(turns),
+			v.show(turns*m.Speed.Value, q.Speed), v.show(m.Speed.Value, q.Speed))
 		if turns < 1 {
-			detail += fmt.Sprintf(" It also wants its volts lower by as much, %s in place of %s, or it runs hot.", v.show(turns*m.Volts.Value, q.Voltage), v.show(m.Volts.Value, q.Voltage))
+			detail += fmt.Sprintf(" It also wants its volts lower by as much, %s in place of %s, or it runs hot.",
+				v.show(turns*m.Volts.Value, q.Voltage), v.show(m.Volts.Value, q.Voltage))
 		}
 		v.add(f.SupplyLineHertz, f.Caution, "supply.hertz", "Plate hertz and supply hertz differ", detail)
 	}

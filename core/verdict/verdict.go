@@ -85,7 +85,8 @@ func (v *verdict) show(value float64, d q.Dimension) string { return q.Show(valu
 
 // add says one thing more, and returns it for what else there is to it: a working, a fix.
 func (v *verdict) add(id f.ID, level f.Level, field, title, detail string) *f.Finding {
-	v.list = append(v.list, f.Finding{ID: id, Level: level, Station: id.Station(), Title: title, Detail: detail, Field: field})
+	v.list = append(v.list, f.Finding{ID: id, Level: level, Station: id.Station(), Title: title, Detail: detail,
+		Field: field})
 	return &v.list[len(v.list)-1]
 }
 

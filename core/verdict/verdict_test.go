@@ -23,7 +23,8 @@ import (
 )
 
 func TestSoundPlansHaveNoStop(t *testing.T) {
-	for name, in := range map[string]plan.Input{"phase-angle": plantest.Sound(), "inverter": plantest.Inverted(), "switch": plantest.Switched()} {
+	for name, in := range map[string]plan.Input{"phase-angle": plantest.Sound(), "inverter": plantest.Inverted(),
+		"switch": plantest.Switched()} {
 		a := assesstest.Of(t, in)
 		for _, f := range a.Findings {
 			assert.NotEqual(t, finding.Stop, f.Level, "%s: %s", name, f.Title)
@@ -53,10 +54,18 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 		{"control.phases", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Kind = control.Contactor }},
 		{"control.bare-mains", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
 		{"control.bare-mains", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
-		{"control.amps-short", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", "" }},
-		{"control.rotor-speed", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", "" }},
-		{"control.reverse-screwed", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse, in.Machine.Limits.ScrewedOn = "switch", true }},
-		{"control.reverse-screwed", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse, in.Plan.Reduction.Stages[0].ScrewOn = "drive", true }},
+		{"control.amps-short", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", ""
+		}},
+		{"control.rotor-speed", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", ""
+		}},
+		{"control.reverse-screwed", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Reverse, in.Machine.Limits.ScrewedOn = "switch", true
+		}},
+		{"control.reverse-screwed", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Reverse, in.Plan.Reduction.Stages[0].ScrewOn = "drive", true
+		}},
 		{"motor.thermal-left-out", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "left-out" }},
 		{"work.top-speed", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.Marked = "200 rpm" }},
 		{"work.top-speed", plantest.Switched(), func(in *plan.Input) { in.Machine.Limits.Spindle = "350 rpm" }},
@@ -71,18 +80,24 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 			in.Machine.Limits.Spindle = ""
 			in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "500 mm", Driven: "250 mm"}}
 		}},
-		{"supply.cable", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "1 mm²", "16 A" }},
+		{"supply.cable", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "1 mm²", "16 A"
+		}},
 		{"supply.cable", plantest.Inverted(), func(in *plan.Input) {
 			in.Plan.Supply.Wire, in.Plan.Supply.Breaker, in.Plan.Supply.Code = "14 AWG", "20 A", "nec"
 		}},
 		{"control.start-switch", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.LowHertz = "" }},
 		{"control.start-switch", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.LowHertz = "20 Hz" }},
 		{"control.over-plate-hertz", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.TopHertz = "60 Hz" }},
-		{"control.amps-short", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fed, in.Plan.Control.LimitAmps = "3", "" }},
+		{"control.amps-short", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Control.Fed, in.Plan.Control.LimitAmps = "3", ""
+		}},
 		{"control.resistor-burns", plantest.Resisted(), func(in *plan.Input) { in.Plan.Control.Watts = "50 W" }},
 		{"control.bare-mains", plantest.Resisted(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
 		{"control.bare-mains", plantest.Transformed(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
-		{"control.suits", plantest.Transformed(), func(in *plan.Input) { in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "48 V" }},
+		{"control.suits", plantest.Transformed(), func(in *plan.Input) {
+			in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "48 V"
+		}},
 		{"control.suits", plantest.OneOut(), func(in *plan.Input) { in.Plan.Motor.Kind = motor.SplitPhase }},
 		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.SeriesResistor }},
 	} {
@@ -104,53 +119,75 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 
 // Two dozen sound plans have no stop at all, whatever small things they lack.
 func TestSoundPlansAreNotStopped(t *testing.T) {
-	plans := map[string]plan.Input{"sound": plantest.Sound(), "inverted": plantest.Inverted(), "switched": plantest.Switched(), "one phase out": plantest.OneOut(), "resisted": plantest.Resisted(), "transformed": plantest.Transformed()}
+	plans := map[string]plan.Input{"sound": plantest.Sound(), "inverted": plantest.Inverted(),
+		"switched": plantest.Switched(), "one phase out": plantest.OneOut(), "resisted": plantest.Resisted(),
+		"transformed": plantest.Transformed()}
 	with := func(name string, in plan.Input, change func(*plan.Input)) {
 		change(&in)
 		plans[name] = in
 	}
-	with("a thinner cable on a smaller breaker", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "10 m" })
-	with("a long thin cable", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1.5 mm²", "60 m" })
+	with("a thinner cable on a smaller breaker", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "10 m"
+	})
+	with("a long thin cable", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1.5 mm²", "60 m"
+	})
 	with("NEC", plantest.Sound(), func(in *plan.Input) {
-		in.Plan.Supply.Volts, in.Plan.Supply.Hertz, in.Plan.Supply.Breaker, in.Plan.Supply.Wire = "240 V", "60 Hz", "15 A", "14 AWG"
+		in.Plan.Supply.Volts, in.Plan.Supply.Hertz, in.Plan.Supply.Breaker, in.Plan.Supply.Wire = "240 V", "60 Hz",
+			"15 A", "14 AWG"
 	})
 	with("trimmed", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.TopTrim = "65 %" })
 	with("without a choke", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Choke = false })
 	with("chopper", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Chopper })
 	with("no limit set", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "" })
-	with("armature inductance known", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.Plate.Inductance = "40 mH" })
+	with("armature inductance known", plantest.Sound(),
+		func(in *plan.Input) { in.Plan.Motor.Plate.Inductance = "40 mH" })
 	with("reversing at standstill", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" })
 	with("keyed shafts", plantest.Sound(), func(in *plan.Input) {
 		in.Plan.Motor.Body.Shaft = "16 mm"
-		in.Plan.Reduction.Stages[0].OnDriving.Held, in.Plan.Reduction.Stages[0].OnDriven = "key", reduction.DescribedFit{Shaft: "20 mm", Held: "key", Hub: "30 mm"}
+		in.Plan.Reduction.Stages[0].OnDriving.Held, in.Plan.Reduction.Stages[0].OnDriven = "key",
+			reduction.DescribedFit{Shaft: "20 mm", Held: "key",
+				Hub: "30 mm"}
 	})
 	with("two belts", plantest.Sound(), func(in *plan.Input) {
 		in.Machine.Limits.Spindle = ""
-		in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.PolyV, Steps: []reduction.DescribedStep{{Driver: "60 mm", Driven: "120 mm"}}, Centre: "200 mm", Guarded: true})
+		in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.PolyV,
+			Steps: []reduction.DescribedStep{{Driver: "60 mm", Driven: "120 mm"}}, Centre: "200 mm",
+			Guarded: true})
 		in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60", To: "120"}
 	})
 	for _, stage := range []reduction.DescribedStage{
-		{Kind: reduction.LinkBelt, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}}, Centre: "400 mm"},
-		{Kind: reduction.Flat, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}}, Centre: "500 mm", Width: "40 mm"},
-		{Kind: reduction.Toothed, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}, Centre: "200 mm", Width: "15 mm"},
+		{Kind: reduction.LinkBelt, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}},
+			Centre: "400 mm"},
+		{Kind: reduction.Flat, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}}, Centre: "500 mm",
+			Width: "40 mm"},
+		{Kind: reduction.Toothed, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}, Centre: "200 mm",
+			Width: "15 mm"},
 		{Kind: reduction.Chain, Steps: []reduction.DescribedStep{{Driver: "15", Driven: "54"}}, Centre: "300 mm"},
 		{Kind: reduction.Spur, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}},
 		{Kind: reduction.Worm, Steps: []reduction.DescribedStep{{Driver: "2", Driven: "20"}}},
 	} {
 		stage.Guarded = true
-		with("by "+string(stage.Kind), plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages = []reduction.DescribedStage{stage} })
+		with("by "+string(stage.Kind), plantest.Sound(),
+			func(in *plan.Input) { in.Plan.Reduction.Stages = []reduction.DescribedStage{stage} })
 	}
 	with("three phases in and out", plantest.Inverted(), func(in *plan.Input) {
 		in.Plan.Supply.Phases, in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "3", "5 A"
 	})
-	with("three phases in, fed by one, twice the size", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "8 A" })
+	with("three phases in, fed by one, twice the size", plantest.Inverted(),
+		func(in *plan.Input) {
+			in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "8 A"
+		})
 	with("vector", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Mode = "vector" })
 	with("straight on three phases", plantest.Inverted(), func(in *plan.Input) {
-		in.Plan.Supply.Phases, in.Plan.Control.Kind, in.Machine.Jobs[0].Speed = "3", control.Contactor, work.SpeedBand{From: "300", To: "500", Cover: "any"}
+		in.Plan.Supply.Phases, in.Plan.Control.Kind, in.Machine.Jobs[0].Speed = "3", control.Contactor,
+			work.SpeedBand{From: "300", To: "500",
+				Cover: "any"}
 	})
 	with("battery", plantest.Sound(), func(in *plan.Input) {
 		in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc", Breaker: "30 A", Cable: "1 m", Wire: "6 mm²"}
-		in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A", LimitAmps: "15 A", Fused: true, ZeroStart: true}
+		in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A", LimitAmps: "15 A",
+			Fused: true, ZeroStart: true}
 		in.Plan.Motor.Plate = motor.Plate{Power: "180 W", Speed: "2600 rpm", Volts: "24 V", Amps: "10 A"}
 		in.Machine.Limits.Spindle = ""
 	})
@@ -175,7 +212,9 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 		{"control.zero-start", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.ZeroStart = false }},
 		{"control.no-volt", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.NoVolt = false }},
 		{"control.volts-low", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Volts = "90 V" }},
-		{"control.volts-low", plantest.Inverted(), func(in *plan.Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" }},
+		{"control.volts-low", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A"
+		}},
 		{"control.over-plate", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.TopTrim = "110 %" }},
 		{"control.reverse", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" }},
 		{"control.reverse-wanted", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.NeedsReversed = true }},
@@ -183,15 +222,19 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 		{"supply.line-hertz", plantest.Switched(), func(in *plan.Input) { in.Plan.Supply.Hertz = "60 Hz" }},
 		{"motor.thermal-unknown", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "" }},
 		{"reduction.guard.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Guarded = false }},
-		{"reduction.wrap.0.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Centre = "185 mm" }},
+		{"reduction.wrap.0.0", plantest.Sound(),
+			func(in *plan.Input) { in.Plan.Reduction.Stages[0].Centre = "185 mm" }},
 		{"reduction.bend.0.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Section = "B" }},
 		{"reduction.rating.0", plantest.Sound(), func(in *plan.Input) { in.Machine.Jobs[0].Load.Torque = "40 N·m" }},
 		{"reduction.worm.0", plantest.Sound(), func(in *plan.Input) {
-			in.Plan.Reduction.Stages[0] = reduction.DescribedStage{Kind: reduction.Worm, Lead: "4°", Guarded: true, Steps: []reduction.DescribedStep{{Driver: "1", Driven: "10"}}}
+			in.Plan.Reduction.Stages[0] = reduction.DescribedStage{Kind: reduction.Worm, Lead: "4°", Guarded: true,
+				Steps: []reduction.DescribedStep{{Driver: "1",
+					Driven: "10"}}}
 			in.Machine.Limits.Spindle = ""
 		}},
 		{"reduction.rated.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Rated = "3 N·m" }},
-		{"reduction.screw.driven.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Held: "screw"} }},
+		{"reduction.screw.driven.0", plantest.Sound(),
+			func(in *plan.Input) { in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Held: "screw"} }},
 		{"reduction.twist.driven.0", plantest.Sound(), func(in *plan.Input) {
 			in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Shaft: "8 mm", Held: "key"}
 		}},
@@ -199,13 +242,21 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 			in.Plan.Reduction.Speeds = reduction.MeasuredSpeeds{Motor: "1500", Spindle: "380"}
 		}},
 		{"work.bearing", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.Bearing = "800 mm" }},
-		{"motor.frame", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.Frame, in.Plan.Motor.Plate.Frame = "80", "71" }},
-		{"supply.drop", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "120 m" }},
-		{"supply.drop", plantest.Switched(), func(in *plan.Input) { in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "80 m" }},
+		{"motor.frame", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Limits.Frame, in.Plan.Motor.Plate.Frame = "80", "71"
+		}},
+		{"supply.drop", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "120 m"
+		}},
+		{"supply.drop", plantest.Switched(), func(in *plan.Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "80 m"
+		}},
 		{"control.one-phase-in", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fed = "3" }},
 		{"control.reverse", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.Reverse = "drive" }},
 		{"reduction.cone.0", plantest.Sound(), func(in *plan.Input) {
-			in.Plan.Reduction.Stages[0].Steps = append(in.Plan.Reduction.Stages[0].Steps, reduction.DescribedStep{Driver: "80 mm", Driven: "140 mm"})
+			in.Plan.Reduction.Stages[0].Steps = append(in.Plan.Reduction.Stages[0].Steps,
+				reduction.DescribedStep{Driver: "80 mm",
+					Driven: "140 mm"})
 			in.Machine.Limits.Spindle = ""
 		}},
 		{"work.no-marking", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "lathe" }},
@@ -216,21 +267,29 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 			in.Machine.Jobs[0].Load = work.Load{Torque: "10 N·m", Power: "10 W"}
 			in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60"}
 		}},
-		{"work.stacked.slow", plantest.Sound(), func(in *plan.Input) { in.Machine.Jobs[0].Load.From, in.Machine.Jobs[0].Margin = "comparable", "1.5" }},
+		{"work.stacked.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load.From, in.Machine.Jobs[0].Margin = "comparable", "1.5"
+		}},
 		{"work.feed.slow", plantest.Sound(), func(in *plan.Input) {
-			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true}}
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm",
+				Feed: true}}
 		}},
 		{"work.feed-geared.slow", plantest.Sound(), func(in *plan.Input) {
-			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true, Geared: true}}
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true,
+				Geared: true}}
 		}},
 		{"work.guess.slow", plantest.Sound(), func(in *plan.Input) {
-			in.Plan.Motor.Plate.Speed, in.Plan.Motor.Body.Diameter, in.Machine.Jobs[0].Load.Torque = "", "102 mm", "2.1 N·m"
+			in.Plan.Motor.Plate.Speed, in.Plan.Motor.Body.Diameter, in.Machine.Jobs[0].Load.Torque = "", "102 mm",
+				"2.1 N·m"
 			in.Plan.Control.LimitAmps = ""
 		}},
-		{"motor.cannot-reverse", plantest.Switched(), func(in *plan.Input) { in.Plan.Motor.Kind, in.Machine.Limits.NeedsReversed = motor.ShadedPole, true }},
+		{"motor.cannot-reverse", plantest.Switched(), func(in *plan.Input) {
+			in.Plan.Motor.Kind, in.Machine.Limits.NeedsReversed = motor.ShadedPole, true
+		}},
 		{"work.danger.0", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "drill" }},
 		{"work.tangent.slow", plantest.Sound(), func(in *plan.Input) {
-			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Angle: "50°", Running: []q.Text{"2 kg"}}}
+			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Angle: "50°",
+				Running: []q.Text{"2 kg"}}}
 		}},
 		{"control.supply-unit", plantest.Sound(), func(in *plan.Input) {
 			in.Plan.Control.Kind, in.Plan.Control.Volts = control.Chopper, "24 V"
@@ -240,7 +299,9 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 			in.Plan.Control = control.Described{Kind: control.Contactor, Fused: true}
 		}},
 		{"work.spread.slow", plantest.Sound(), func(in *plan.Input) {
-			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Running: []q.Text{"1 kg", "2 kg"}}}
+			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm",
+				Running: []q.Text{"1 kg",
+					"2 kg"}}}
 		}},
 	} {
 		require.Nil(t, assesstest.Finding(assesstest.Of(t, c.from), c.id), "%s must not be there before", c.id)
@@ -306,7 +367,8 @@ func TestFixedSpeedIsItsOwnAnswer(t *testing.T) {
 func TestBreakawayIsWeighedAgainstStartingTorque(t *testing.T) {
 	in := plantest.Switched()
 	in.Plan.Reduction.Stages[0].Count = "3"
-	in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Running: []q.Text{"1 kg"}, Breakaway: []q.Text{"30 kg"}}}
+	in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Running: []q.Text{"1 kg"},
+		Breakaway: []q.Text{"30 kg"}}}
 	f := assesstest.Finding(assesstest.Of(t, in), "work.job.slow")
 	require.NotNil(t, f)
 	assert.Contains(t, f.Title, "break it away")
@@ -332,7 +394,8 @@ func TestUnusableEntriesAreRefusedByField(t *testing.T) {
 	in.Plan.Motor.Plate.Power = "half a horse"
 	in.Machine.Jobs[0].Speed.To = "10"
 	a := assesstest.Of(t, in)
-	assert.Equal(t, []string{"motor.plate.power", "machine.jobs[0].speed.to"}, []string{a.Entries[0].Field, a.Entries[1].Field})
+	assert.Equal(t, []string{"motor.plate.power", "machine.jobs[0].speed.to"}, []string{a.Entries[0].Field,
+		a.Entries[1].Field})
 	in.Units = "cubits"
 	_, err := assess.Assess(in)
 	assert.ErrorContains(t, err, "units")
@@ -379,7 +442,9 @@ func TestTheHeadlineCountsWhatIsNotFilledInYet(t *testing.T) {
 // A series motor's torque and heat both go with amps squared, and its amps are the line's.
 func TestAUniversalMotorOnItsRegulator(t *testing.T) {
 	in := plantest.Sound()
-	in.Plan.Motor = motor.Described{Kind: motor.Universal, ThermalSwitch: "none", Plate: motor.Plate{Power: "430 W", Speed: "11000 rpm", Volts: "230 V", Amps: "3.6 A", Cooling: "closed"}}
+	in.Plan.Motor = motor.Described{Kind: motor.Universal, ThermalSwitch: "none",
+		Plate: motor.Plate{Power: "430 W", Speed: "11000 rpm", Volts: "230 V", Amps: "3.6 A",
+			Cooling: "closed"}}
 	in.Plan.Control.Volts, in.Plan.Control.Choke, in.Plan.Control.LimitAmps = "230 V", false, "5 A"
 	s, err := plan.Resolve(in)
 	require.NoError(t, err)
@@ -406,7 +471,9 @@ func TestInputAmpsFollowWhatTheFeedLetsTheMotorGive(t *testing.T) {
 		amps   float64
 	}{
 		{"at its plate", plantest.Inverted(), func(*plan.Input) {}, 999.1 / (0.95 * 230 * 0.62)},
-		{"short of volts", plantest.Inverted(), func(in *plan.Input) { in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A" },
+		{"short of volts", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A"
+		},
 			750 * (0.575 + 1/0.7497 - 1) / (0.95 * 230 * 0.62)},
 		{"volts and hertz past the plate's", plantest.Inverted(), func(in *plan.Input) {
 			in.Plan.Supply.Volts, in.Plan.Supply.Phases = "400 V", "3"
@@ -456,7 +523,8 @@ func TestCoverageTellsHolesAndOverlap(t *testing.T) {
 	in.Machine.Limits.Spindle = ""
 	in.Plan.Control.Feedback, in.Plan.Control.Choke = "none", true // 1/15 of full speed
 	in.Machine.Jobs[0].Speed = work.SpeedBand{From: "20", To: "900"}
-	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "100 mm", Driven: "500 mm"}, {Driver: "100 mm", Driven: "250 mm"}}
+	in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "100 mm", Driven: "500 mm"},
+		{Driver: "100 mm", Driven: "250 mm"}}
 	in.Plan.Reduction.Stages[0].Centre = "600 mm"
 	c := assesstest.Of(t, in).Coverage
 	require.Len(t, c.Overlaps, 1)

@@ -10,24 +10,32 @@ import (
 
 func (v *verdict) workFindings() {
 	if len(v.Machine.Jobs) == 0 {
-		v.add(f.WorkJobs, f.Missing, "machine.jobs", "What must it do?", "Put in the first job: a speed, and the torque or power it takes.")
+		v.add(f.WorkJobs, f.Missing, "machine.jobs", "What must it do?",
+			"Put in the first job: a speed, and the torque or power it takes.")
 	}
 	for i, job := range v.Machine.Jobs {
 		if job.Refused {
 			continue // said of every entry that cannot be used
 		}
 		if job.Missing != "" {
-			v.add(f.WorkJobMissing.Of(job.ID), f.Missing, jobField(i, job.Missing), job.Name+" is not filled in", missingHow(job.Missing))
+			v.add(f.WorkJobMissing.Of(job.ID), f.Missing, jobField(i, job.Missing), job.Name+" is not filled in",
+				missingHow(job.Missing))
 			continue
 		}
 		if job.Spread > 0.4 {
-			v.add(f.WorkSpread.Of(job.ID), f.Caution, jobField(i, "load.scale.running[0]"), job.Name+": pulls vary by "+q.Percent(job.Spread), "Pull again, slowly and steadily; the mean is used.")
+			v.add(f.WorkSpread.Of(job.ID), f.Caution, jobField(i, "load.scale.running[0]"),
+				job.Name+": pulls vary by "+q.Percent(job.Spread),
+				"Pull again, slowly and steadily; the mean is used.")
 		}
 		if !job.Tangent {
-			v.add(f.WorkTangent.Of(job.ID), f.Caution, jobField(i, "load.scale.angle"), job.Name+": pull was not square", "Far from square to the radius a small error in angle is a large one in torque. Pull at 90°.")
+			v.add(f.WorkTangent.Of(job.ID), f.Caution, jobField(i, "load.scale.angle"),
+				job.Name+": pull was not square", "Far from square to the radius a small error in angle is a large "+
+					"one in torque. Pull at 90°.")
 		}
 		if job.Found == working.Measured && job.Breakaway > 0 && job.Breakaway < job.Torque {
-			v.add(f.WorkBreakaway.Of(job.ID), f.Caution, jobField(i, "load.scale.breakaway[0]"), job.Name+": starts easier than it runs", "The breakaway pull is under the running pull. Were they swapped?")
+			v.add(f.WorkBreakaway.Of(job.ID), f.Caution, jobField(i, "load.scale.breakaway[0]"),
+				job.Name+": starts easier than it runs", "The breakaway pull is under the running pull. Were they "+
+					"swapped?")
 		}
 	}
 	for i := range v.Machine.Jobs {
@@ -42,20 +50,26 @@ func (v *verdict) workFindings() {
 // feed that can crash.
 func (v *verdict) jobCautions(i int, job *work.Need) {
 	for k, doubt := range job.Doubts {
-		v.add(f.WorkDoubt.Of(job.ID, k), f.Caution, jobField(i, doubt.Field), job.Name+": "+words.LowerFirst(doubt.Title), doubt.Words)
+		v.add(f.WorkDoubt.Of(job.ID, k), f.Caution, jobField(i, doubt.Field),
+			job.Name+": "+words.LowerFirst(doubt.Title), doubt.Words)
 	}
 	if job.Stacked() {
 		v.add(f.WorkStacked.Of(job.ID), f.Caution, jobField(i, "margin"), job.Name+": margin put in twice",
-			"The figure is a like machine's or the old motor's, whose maker has put a margin in already. Take ×1 unless you know the job is heavier than that machine's.")
+			"The figure is a like machine's or the old motor's, whose maker has put a margin in already. Take ×1 "+
+				"unless you know the job is heavier than that machine's.")
 	}
 	if job.Method != work.ByScrew || !job.Feed.Beside {
 		return
 	}
-	v.add(f.WorkFeed.Of(job.ID), f.Caution, jobField(i, "load.screw.feed"), job.Name+": the feed goes on when the spindle stops",
-		"A motor of its own keeps pushing into a stopped tool. Feed it through a contact of the spindle's drive, and show a lamp while it is on.")
+	v.add(f.WorkFeed.Of(job.ID), f.Caution, jobField(i, "load.screw.feed"),
+		job.Name+": the feed goes on when the spindle stops",
+		"A motor of its own keeps pushing into a stopped tool. Feed it through a contact of the spindle's drive, and "+
+			"show a lamp while it is on.")
 	if job.Feed.Geared {
-		v.add(f.WorkFeedGeared.Of(job.ID), f.Caution, jobField(i, "load.screw.geared"), job.Name+": take the gearbox out of mesh",
-			"Driven backwards from the screw's end a geared box can break its teeth or throw its handles. Disengage it before the feed motor ever turns.")
+		v.add(f.WorkFeedGeared.Of(job.ID), f.Caution, jobField(i, "load.screw.geared"),
+			job.Name+": take the gearbox out of mesh",
+			"Driven backwards from the screw's end a geared box can break its teeth or throw its handles. Disengage "+
+				"it before the feed motor ever turns.")
 	}
 }
 
@@ -66,7 +80,8 @@ func (v *verdict) markedFindings() {
 	}
 	if v.Machine.Kind == "grinder" {
 		v.add(f.WorkNoMarking, f.Stop, "machine.limits.marked", "No speed marked on the wheel",
-			"A wheel without a readable marking does not go on: nobody can say at what speed it bursts. Read the marking, or fit a wheel that has one.")
+			"A wheel without a readable marking does not go on: nobody can say at what speed it bursts. Read the "+
+				"marking, or fit a wheel that has one.")
 		return
 	}
 	v.add(f.WorkNoMarking, f.Caution, "machine.limits.marked", "Marked speed not put in",

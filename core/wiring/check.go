@@ -129,7 +129,8 @@ func (d Diagram) Check() []Verdict {
 		out = append(out, d.thermal())
 	}
 	if d.spec.Overload {
-		out = append(out, verdict("overload", "Overload relay in the release", d.coilNeeds("F3"), "Drawing more than its plate for long, the motor is let go.", "The relay trips and nothing stops."))
+		out = append(out, verdict("overload", "Overload relay in the release", d.coilNeeds("F3"),
+			"Drawing more than its plate for long, the motor is let go.", "The relay trips and nothing stops."))
 	}
 	if d.spec.ReverseSwitch {
 		out = append(out, d.interlocked())
@@ -170,7 +171,8 @@ func (d Diagram) floating() Verdict {
 		}
 	}
 	sort.Strings(loose)
-	return verdict("floating", "Nothing left floating", len(loose) == 0, "Every terminal has its wire.", "Without a wire, or no such terminal: "+strings.Join(loose, ", ")+".")
+	return verdict("floating", "Nothing left floating", len(loose) == 0, "Every terminal has its wire.",
+		"Without a wire, or no such terminal: "+strings.Join(loose, ", ")+".")
 }
 
 // fed looks whether each of the motor's leads has its own end of the control or the line.
@@ -181,7 +183,8 @@ func (d Diagram) fed() Verdict {
 			dead = append(dead, "M1:"+name)
 		}
 	}
-	return verdict("fed", "Every lead of the motor fed", len(dead) == 0, "Each from its own end.", "Not fed: "+strings.Join(dead, ", ")+".")
+	return verdict("fed", "Every lead of the motor fed", len(dead) == 0, "Each from its own end.",
+		"Not fed: "+strings.Join(dead, ", ")+".")
 }
 
 func (d Diagram) hasTerminal(name string) bool {
@@ -197,7 +200,8 @@ func (d Diagram) hasTerminal(name string) bool {
 
 func (d Diagram) earthed() Verdict {
 	if d.spec.Phases == Battery {
-		return Verdict{"earth", "Earth", true, "A battery of this voltage is not earthed; keep its negative off the frame or fuse it there."}
+		return Verdict{"earth", "Earth", true, "A battery of this voltage is not earthed; keep its negative off the " +
+			"frame or fuse it there."}
 	}
 	c, bare := d.closed(), []string{}
 	for _, w := range []string{"M1:PE", "A1:PE", "U1:PE", "W0:PE"} {
@@ -208,7 +212,8 @@ func (d Diagram) earthed() Verdict {
 			bare = append(bare, w)
 		}
 	}
-	return verdict("earth", "Frame, motor and box on earth", len(bare) == 0, "Each by a wire of its own to one bar.", "Not on earth: "+strings.Join(bare, ", ")+".")
+	return verdict("earth", "Frame, motor and box on earth", len(bare) == 0, "Each by a wire of its own to one bar.",
+		"Not on earth: "+strings.Join(bare, ", ")+".")
 }
 
 // source are the supply's live terminals.
@@ -237,30 +242,37 @@ func (d Diagram) fused() Verdict {
 			}
 		}
 	}
-	return verdict("fuse", "A fuse in every live line", ok, "Before anything else but the isolator.", "A live line reaches what it feeds without passing a fuse.")
+	return verdict("fuse", "A fuse in every live line", ok, "Before anything else but the isolator.",
+		"A live line reaches what it feeds without passing a fuse.")
 }
 
 func (d Diagram) enabled() Verdict {
 	ok := d.needs("A1:COM", "A1:EN", "S5") && d.needs("A1:COM", "A1:EN", "S1")
-	return verdict("enable", "Stop and start in the enable", ok, "Either one opens it, and the drive stops by its ramp.", "The enable closes without the stop or the start.")
+	return verdict("enable", "Stop and start in the enable", ok,
+		"Either one opens it, and the drive stops by its ramp.", "The enable closes without the stop or the start.")
 }
 
 // lowered looks whether a control for a few volts can be reached by the mains in any way but through its
 // supply unit.
 func (d Diagram) lowered() Verdict {
 	ok := d.needs(d.source()[0], "A1:V+", "U1") && d.needs("X0:N", "A1:V−", "U1")
-	return verdict("unit", "Mains kept off the low-volt drive", ok, "It is fed by an isolated supply unit only.", "Mains reaches a drive made for a few volts.")
+	return verdict("unit", "Mains kept off the low-volt drive", ok, "It is fed by an isolated supply unit only.",
+		"Mains reaches a drive made for a few volts.")
 }
 
 func (d Diagram) released() Verdict {
 	from := d.source()[0]
 	ok := d.needs(from, "K1:A1", "S2")
-	return verdict("release", "Stop lets the no-volt release go", ok, "And it stays off when power comes back.", "The contactor's coil is fed past the stop.")
+	return verdict("release", "Stop lets the no-volt release go", ok, "And it stays off when power comes back.",
+		"The contactor's coil is fed past the stop.")
 }
 
 func (d Diagram) thermal() Verdict {
-	ok := d.spec.electronic() && d.needs("A1:COM", "A1:EN", "M1") || !d.spec.electronic() && d.has("K1") && d.coilNeeds("M1")
-	return verdict("thermal", "Thermal switch in circuit", ok, "Hot, it stops the motor.", "Nothing stops the motor when its thermal switch opens: put it in the enable, or in the coil of a no-volt release.")
+	ok := d.spec.electronic() && d.needs("A1:COM", "A1:EN", "M1") || !d.spec.electronic() && d.has("K1") &&
+		d.coilNeeds("M1")
+	return verdict("thermal", "Thermal switch in circuit", ok, "Hot, it stops the motor.",
+		"Nothing stops the motor when its thermal switch opens: put it in the enable, or in the coil of a no-volt "+
+			"release.")
 }
 
 // coilNeeds reports whether the contactor's coil has its return only through a device.
@@ -277,13 +289,18 @@ func (d Diagram) coilNeeds(device string) bool {
 
 func (d Diagram) interlocked() Verdict {
 	ok := d.spec.electronic() && d.needs("A1:COM", "A1:EN", "S4:7")
-	return verdict("reverse", "Reverse interlocked", ok, "In its middle place the switch opens the enable: the drive is off before the leads change over.", "The leads can change over while it is driven. Use a drive with an enable, or take the reverse out.")
+	return verdict("reverse", "Reverse interlocked", ok,
+		"In its middle place the switch opens the enable: the drive is off before the leads change over.",
+		"The leads can change over while it is driven. Use a drive with an enable, or take the reverse out.")
 }
 
 func (d Diagram) knob() Verdict {
 	c := d.closed()
-	ok := c.reaches("R1:1", "A1:0REF") && c.reaches("R1:2", "A1:IN") && c.reaches("R1:3", "A1:+REF") && !c.reaches("R1:1", "R1:3")
-	return verdict("knob", "Knob the right way about", ok, "Low end on common, wiper on the input: turned down is slow.", "With its ends swapped it runs full speed turned down.")
+	ok := c.reaches("R1:1", "A1:0REF") && c.reaches("R1:2", "A1:IN") && c.reaches("R1:3", "A1:+REF") &&
+		!c.reaches("R1:1", "R1:3")
+	return verdict("knob", "Knob the right way about", ok,
+		"Low end on common, wiper on the input: turned down is slow.",
+		"With its ends swapped it runs full speed turned down.")
 }
 
 func (d Diagram) signals() bool {
@@ -297,5 +314,7 @@ func (d Diagram) apart() Verdict {
 			bare = append(bare, w.From)
 		}
 	}
-	return verdict("screens", "Signals screened and apart from power", len(bare) == 0, "Knob, sensors and tachometer in screened cable, its screen earthed at the drive only, crossing power at right angles.", "Not screened: "+strings.Join(bare, ", ")+".")
+	return verdict("screens", "Signals screened and apart from power", len(bare) == 0,
+		"Knob, sensors and tachometer in screened cable, its screen earthed at the drive only, crossing power at "+
+			"right angles.", "Not screened: "+strings.Join(bare, ", ")+".")
 }

@@ -135,7 +135,8 @@ func (d *Diagram) control(lines []string) []string {
 			d.wire(Power, MainLine, line, id+":"+names[i], "")
 		}
 	}
-	in := map[Phases][]string{OnePhase: {"L", "N"}, ThreePhase: {"L1", "L2", "L3"}, Battery: {"V+", "V−"}}[d.spec.Phases]
+	in := map[Phases][]string{OnePhase: {"L", "N"}, ThreePhase: {"L1", "L2", "L3"},
+		Battery: {"V+", "V−"}}[d.spec.Phases]
 	if d.spec.hasUnit() {
 		in = []string{"V+", "V−"}
 	}
@@ -246,7 +247,9 @@ func (d *Diagram) extend(id string, more ...Terminal) {
 
 // motorTerminals by the leads a motor has.
 var motorTerminals = map[Motor][]string{
-	Armature: {"A1", "A2"}, WithField: {"A1", "A2"}, Series: {"1", "2"}, OneWinding: {"1", "2"}, TwoSpeeds: {"C", "F", "S"}, ThreeLeads: {"U1", "V1", "W1"}, TwoWindings: {"U1", "U2"},
+	Armature: {"A1", "A2"}, WithField: {"A1", "A2"}, Series: {"1", "2"}, OneWinding: {"1", "2"},
+	TwoSpeeds: {"C", "F", "S"}, ThreeLeads: {"U1", "V1", "W1"}, TwoWindings: {"U1",
+		"U2"},
 	HallMotor: {"U", "V", "W"}, StepperMotor: {"A+", "A−", "B+", "B−"},
 }
 
@@ -258,7 +261,8 @@ func (d *Diagram) motor(leads []string) {
 		terminals = append(terminals, Terminal{Name: "PE", Says: "frame"})
 	}
 	if d.spec.Thermal {
-		terminals = append(terminals, Terminal{Name: "T1", Says: "thermal switch"}, Terminal{Name: "T2", Says: "thermal switch"})
+		terminals = append(terminals, Terminal{Name: "T1", Says: "thermal switch"}, Terminal{Name: "T2",
+			Says: "thermal switch"})
 		d.passes("M1", "T1", "T2")
 	}
 	kind := "motor"

@@ -59,7 +59,9 @@ func (d *Diagram) command() {
 		d.pulses()
 		return
 	}
-	d.extend("A1", Terminal{Name: "+REF", Says: "knob, high end"}, Terminal{Name: "IN", Says: "speed in"}, Terminal{Name: "0REF", Says: "knob, low end"})
+	d.extend("A1", Terminal{Name: "+REF", Says: "knob, high end"}, Terminal{Name: "IN", Says: "speed in"},
+		Terminal{Name: "0REF",
+			Says: "knob, low end"})
 	if d.spec.Knob {
 		d.add("R1", "Speed knob, 5 or 10 kΩ linear", "knob", Command, t("1", "2", "3")...)
 		d.wire(Signal, Command, "A1:0REF", "R1:1", "low end: slow")
@@ -75,7 +77,9 @@ func (d *Diagram) command() {
 
 // pulses are a stepper's steps and their direction.
 func (d *Diagram) pulses() {
-	d.extend("A1", Terminal{Name: "STEP", Says: "a pulse is a step"}, Terminal{Name: "DIR", Says: "which way"}, Terminal{Name: "SG", Says: "signal common"})
+	d.extend("A1", Terminal{Name: "STEP", Says: "a pulse is a step"}, Terminal{Name: "DIR", Says: "which way"},
+		Terminal{Name: "SG",
+			Says: "signal common"})
 	d.add("X1", "Source of pulses", "terminals", Command, t("STEP", "DIR", "SG")...)
 	for _, name := range []string{"STEP", "DIR", "SG"} {
 		d.wire(Signal, Command, "X1:"+name, "A1:"+name, "")

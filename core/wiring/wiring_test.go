@@ -11,8 +11,12 @@ import (
 
 // pairs are the motors each control has leads for.
 var pairs = map[Control][]Motor{
-	DCDrive: {Armature, WithField, Series}, Inverter: {ThreeLeads}, OneOut: {TwoWindings}, Brushless: {HallMotor, ThreeLeads}, Stepper: {StepperMotor},
-	Switch: {TwoWindings, ThreeLeads, Series, OneWinding, TwoSpeeds}, Transformer: {Armature, Series, OneWinding}, Resistor: {Armature, Series},
+	DCDrive: {Armature, WithField, Series}, Inverter: {ThreeLeads}, OneOut: {TwoWindings},
+	Brushless: {HallMotor, ThreeLeads},
+	Stepper:   {StepperMotor},
+	Switch:    {TwoWindings, ThreeLeads, Series, OneWinding, TwoSpeeds}, Transformer: {Armature, Series, OneWinding},
+	Resistor: {Armature,
+		Series},
 }
 
 func drawSpec(t *rapid.T) Spec {
@@ -23,12 +27,15 @@ func drawSpec(t *rapid.T) Spec {
 	switch {
 	case s.Control == Switch && s.Motor == ThreeLeads, s.Control == Inverter && flag("three in"):
 		s.Phases = ThreePhase
-	case s.Control == DCDrive || s.Control == Brushless || s.Control == Stepper || s.Control == Resistor && s.Motor == Armature:
+	case s.Control == DCDrive || s.Control == Brushless || s.Control == Stepper || s.Control == Resistor &&
+		s.Motor == Armature:
 		s.Phases = rapid.SampledFrom([]Phases{OnePhase, Battery}).Draw(t, "supply")
 	}
 	s.NoVolt, s.Thermal, s.Knob, s.Momentary = flag("no-volt"), flag("thermal"), flag("knob"), flag("momentary")
-	s.Choke, s.BrakeResistor, s.Tachometer, s.Lamp, s.Fan, s.Capacitor = flag("choke"), flag("brake"), flag("tacho"), flag("lamp"), flag("fan"), flag("capacitor")
-	s.Unit = s.Phases != ThreePhase && (s.Control == Stepper || (s.Control == DCDrive || s.Control == Brushless) && flag("unit"))
+	s.Choke, s.BrakeResistor, s.Tachometer, s.Lamp, s.Fan, s.Capacitor = flag("choke"), flag("brake"), flag("tacho"),
+		flag("lamp"), flag("fan"), flag("capacitor")
+	s.Unit = s.Phases != ThreePhase && (s.Control == Stepper || (s.Control == DCDrive || s.Control == Brushless) &&
+		flag("unit"))
 	s.Overload = s.Control == Switch && s.NoVolt && flag("overload")
 	s.ReverseInput = s.Control == Inverter && flag("reverse input")
 	s.ReverseSwitch = s.Control == DCDrive && flag("reverse switch")
@@ -72,7 +79,9 @@ func TestWhatIsDrawnHoldsTogether(t *testing.T) {
 }
 
 func full() Spec {
-	return Spec{Phases: OnePhase, Control: DCDrive, Motor: Armature, Fused: true, Earthed: true, NoVolt: true, Thermal: true, Knob: true, ReverseSwitch: true, Choke: true, Tachometer: true, Lamp: true, Fan: true}
+	return Spec{Phases: OnePhase, Control: DCDrive, Motor: Armature, Fused: true, Earthed: true, NoVolt: true,
+		Thermal: true, Knob: true, ReverseSwitch: true, Choke: true, Tachometer: true, Lamp: true,
+		Fan: true}
 }
 
 // What is wired wrong is told by name.
@@ -122,7 +131,8 @@ func TestLowVoltDriveIsFedByItsUnit(t *testing.T) {
 	}
 	d.wire(Power, MainLine, "F1:2", "A1:V+", "past the unit")
 	assert.Contains(t, failing(d), "unit")
-	assert.False(t, Draw(Spec{Phases: Battery, Control: DCDrive, Motor: Armature, Unit: true}).has("U1"), "a battery needs none")
+	assert.False(t, Draw(Spec{Phases: Battery, Control: DCDrive, Motor: Armature, Unit: true}).has("U1"),
+		"a battery needs none")
 }
 
 func TestWithoutWhatItNeedsADiagramSaysSo(t *testing.T) {
@@ -144,6 +154,7 @@ func TestWindingsAreFed(t *testing.T) {
 	s.Motor = WithField
 	d := Draw(s)
 	assert.True(t, d.closed().reaches("A1:F+", "M1:F1"))
-	d = Draw(Spec{Phases: OnePhase, Control: Switch, Motor: TwoWindings, Fused: true, Earthed: true, NoVolt: true, Capacitor: true})
+	d = Draw(Spec{Phases: OnePhase, Control: Switch, Motor: TwoWindings, Fused: true, Earthed: true, NoVolt: true,
+		Capacitor: true})
 	assert.True(t, d.needs("M1:U1", "M1:Z1", "C1"))
 }

@@ -35,9 +35,14 @@ func readCut(c CuttingLoad, r *q.Reader) cutFields {
 	small := q.Range{Min: 1e-7, Max: 0.1}
 	return cutFields{
 		depth: r.Read("depth", c.Depth, q.Length, small), feed: r.Read("feed", c.Feed, q.Length, small),
-		diameter: r.Read("diameter", c.Diameter, q.Length, q.Range{Min: 1e-4, Max: 5}), width: r.Read("width", c.Width, q.Length, q.Range{Min: 1e-5, Max: 1}),
-		perTooth: r.Read("perTooth", c.PerTooth, q.Length, small), teeth: r.Read("teeth", c.Teeth, q.Number, q.Range{Min: 1, Max: 200}),
-		length: r.Read("length", c.Length, q.Length, q.Range{Min: 1e-4, Max: 2}), travel: r.Read("travel", c.Travel, q.SurfaceSpeed, q.Range{Min: 1e-5, Max: 5}),
+		diameter: r.Read("diameter", c.Diameter, q.Length, q.Range{Min: 1e-4, Max: 5}),
+		width: r.Read("width", c.Width, q.Length, q.Range{Min: 1e-5,
+			Max: 1}),
+		perTooth: r.Read("perTooth", c.PerTooth, q.Length, small), teeth: r.Read("teeth", c.Teeth, q.Number,
+			q.Range{Min: 1, Max: 200}),
+		length: r.Read("length", c.Length, q.Length, q.Range{Min: 1e-4, Max: 2}),
+		travel: r.Read("travel", c.Travel, q.SurfaceSpeed, q.Range{Min: 1e-5,
+			Max: 5}),
 		specific: r.Read("specific", c.Specific, q.Pressure, q.Range{Min: 1e6, Max: 1e11}),
 	}
 }

@@ -13,7 +13,9 @@ import (
 // 0.14) with 2 mm depth and 0.2 mm feed: k_c = 2220·0.2^−0.14 = 2781 N/mm², F_c = 1112 N; at
 // 100 m/min that is 1.85 kW.
 func TestKienzleTurning(t *testing.T) {
-	n := need(t, Job{Cut: Cut{"turning", "medium-steel", "carbide"}, Speed: SpeedBand{By: "surface", Surface: "100 m/min", DiameterTo: "60 mm"},
+	n := need(t, Job{Cut: Cut{"turning", "medium-steel", "carbide"},
+		Speed: SpeedBand{By: "surface", Surface: "100 m/min",
+			DiameterTo: "60 mm"},
 		Load: Load{By: ByCutting, Cutting: CuttingLoad{Depth: "2 mm", Feed: "0.2 mm"}}})
 	assert.InEpsilon(t, 2781e6, n.Cutting.Specific, 1e-3)
 	assert.InEpsilon(t, 1112, n.Cutting.Force, 1e-3)
@@ -35,7 +37,8 @@ func TestDrillPowerOverRemovalIsItsSpecificForce(t *testing.T) {
 // 1.0–1.5. Kienzle's figures must fall in the same ranges.
 func TestUnitPowerCrossCheck(t *testing.T) {
 	for material, span := range map[string][2]float64{
-		"plain-steel": {0.7, 1.0}, "grey-iron": {0.3, 0.6}, "brass": {0.3, 0.5}, "aluminium": {0.2, 0.4}, "alloy-steel": {1.0, 1.5},
+		"plain-steel": {0.7, 1.0}, "grey-iron": {0.3, 0.6}, "brass": {0.3, 0.5}, "aluminium": {0.2, 0.4},
+		"alloy-steel": {1.0, 1.5},
 	} {
 		c := need(t, cut("turning", material, CuttingLoad{Diameter: "2 in", Depth: "0.1 in", Feed: "0.010 in"})).Cutting
 		unit := c.Power / q.Horsepower / (c.Removal * 60 / math.Pow(0.0254, 3))

@@ -200,7 +200,8 @@ func (m Machine) Whole() Machine {
 		l := &jobs[i].Load
 		l.Points = whole(l.Points)
 		l.Scale.Running, l.Scale.Breakaway = whole(l.Scale.Running), whole(l.Scale.Breakaway)
-		l.Replaced.Positions, l.Inertia.Parts, l.Screw.Mains = whole(l.Replaced.Positions), whole(l.Inertia.Parts), whole(l.Screw.Mains)
+		l.Replaced.Positions, l.Inertia.Parts, l.Screw.Mains = whole(l.Replaced.Positions), whole(l.Inertia.Parts),
+			whole(l.Screw.Mains)
 	}
 	m.Jobs = tellApart(jobs)
 	return m

@@ -46,12 +46,14 @@ func spinning(l InertiaLoad, r *q.Reader) (s Spinning, missing string) {
 // ½m(r²+r_i²) for a ring, ml²/12 for a bar about its middle, mr² for a load at a radius.
 func partInertia(p Part, r *q.Reader) (j float64, missing string) {
 	sizes := q.Range{Min: 1e-4, Max: 20}
-	d, inside, length := r.Read("diameter", p.Diameter, q.Length, sizes), r.Read("inside", p.Inside, q.Length, sizes), r.Read("length", p.Length, q.Length, sizes)
+	d, inside, length := r.Read("diameter", p.Diameter, q.Length, sizes), r.Read("inside", p.Inside, q.Length, sizes),
+		r.Read("length", p.Length, q.Length, sizes)
 	mass := r.Read("mass", p.Mass, q.Mass, q.Range{Min: 1e-5, Max: 1e5})
 	count := r.Read("count", p.Count, q.Number, q.Range{Min: 1, Max: 1000}).Or(1)
 	turns := r.Read("turns", p.Turns, q.Number, q.Range{Min: 0.001, Max: 1000}).Or(1)
 	shape := r.Choice("shape", p.Shape, "disc", "disc", "ring", "bar", "load")
-	density := densities[r.Choice("material", p.Material, "steel", "steel", "iron", "aluminium", "brass", "wood", "water", "concrete")]
+	density := densities[r.Choice("material", p.Material, "steel", "steel", "iron", "aluminium", "brass", "wood",
+		"water", "concrete")]
 	if inside.Known && d.Known && inside.SI >= d.SI {
 		r.Refuse("inside", string(p.Inside), "the inside is no smaller than the outside")
 		return 0, "inside"

@@ -39,92 +39,167 @@ var (
 	inTurns = Duty{Kind: "cycle", On: "5 min", Off: "10 min"}
 )
 
-var entangles = Danger{"It winds in what hangs loose", "Sleeves, gloves, rings and hair go round with the work. Take the chuck key out before the switch goes on."}
+var entangles = Danger{"It winds in what hangs loose",
+	"Sleeves, gloves, rings and hair go round with the work. Take the chuck key out before the switch goes on."}
 var kicks = Danger{"The work can be snatched", "Clamp it; a hand does not hold what the tool grabs."}
 
 // kinds in the order they are offered. Speeds, cuts and duties are usual ones [common practice].
 var kinds = []Kind{
-	{ID: "lathe", Name: "Lathe", Spindle: "spindle", Asks: "marked", Throws: "chips and coolant", Turning: 2500, Dangers: []Danger{entangles}, Jobs: []Job{
-		job("Facing steel, large", Cut{"turning", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterFrom: "40 mm", DiameterTo: "150 mm", Cover: "all"}, Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.12 mm"}}, allDay),
-		job("Turning steel, small", Cut{"turning", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterFrom: "8 mm", DiameterTo: "40 mm", Cover: "all"}, Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.1 mm"}}, allDay),
-		job("Threading", Cut{}, band("40", "80", "any"), Load{By: ByTorque}, inTurns),
-	}},
-	{ID: "mill", Name: "Milling machine", Spindle: "spindle", Asks: "spindle", Throws: "chips and coolant", Turning: 3000, Dangers: []Danger{entangles, kicks}, Jobs: []Job{
-		job("End mill in steel", Cut{"milling", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterFrom: "6 mm", DiameterTo: "16 mm", Cover: "all"}, Load{By: ByCutting, Cutting: CuttingLoad{Depth: "4 mm", Width: "5 mm", PerTooth: "0.05 mm", Teeth: "4"}}, allDay),
-		job("Drilling steel", Cut{"drilling", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterFrom: "5 mm", DiameterTo: "13 mm", Cover: "all"}, Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.15 mm"}}, inTurns),
-	}},
-	{ID: "drill", Name: "Drill press", Spindle: "spindle", Asks: "spindle", Throws: "chips and coolant", Turning: 3000, Dangers: []Danger{entangles, kicks}, Jobs: []Job{
-		job("Steel, largest drill", Cut{"drilling", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterTo: "13 mm", Cover: "any"}, Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.2 mm"}}, inTurns),
-		job("Steel, small drills", Cut{"drilling", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterFrom: "3 mm", DiameterTo: "8 mm", Cover: "all"}, Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.1 mm"}}, inTurns),
-	}},
-	{ID: "bandsaw", Name: "Bandsaw", Spindle: "wheel shaft", Asks: "diameter", Throws: "chips and dust", Dangers: []Danger{
-		{"A band can leave its wheels", "Both wheels covered, guides close to the work, and never slow it with a hand or stick."},
-	}, Jobs: []Job{
-		job("Sawing steel bar", Cut{"sawing", "plain-steel", "hss"}, SpeedBand{By: "surface", DiameterTo: "350 mm", Cover: "any"}, Load{By: ByCutting, Cutting: CuttingLoad{Width: "0.9 mm", PerTooth: "0.006 mm", Teeth: "10", Length: "40 mm"}}, allDay),
-	}},
-	{ID: "hacksaw", Name: "Power hacksaw", Spindle: "crank", Asks: "spindle", Throws: "chips and coolant", Turning: 150, Dangers: []Danger{
-		{"The frame comes back on its own", "It weighs on the cut: prop it before hands go under, and let it stop by itself."},
-	}, Jobs: []Job{
-		job("Mild steel bar", Cut{}, band("80", "115", "any"), Load{By: ByComparable, Comparable: Comparable{Of: "power-hacksaw"}}, allDay),
-	}},
-	{ID: "belt-sander", Name: "Belt sander or grinder", Spindle: "drive wheel", Asks: "diameter", Dusty: true, Throws: "grinding dust", Dangers: []Danger{
-		{"Sparks and dust burn", "Wood dust and sparks never on the same machine without cleaning it out. Goggles, and no sleeves near the belt."},
-	}, Jobs: []Job{
-		job("Belt at full bite", Cut{"sanding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "125 mm", Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "belt-grinder-50"}}, allDay),
-	}},
-	{ID: "disc-sander", Name: "Disc sander", Spindle: "disc shaft", Asks: "marked", Dusty: true, Throws: "dust", Dangers: []Danger{
-		{"Use the downward side only", "The upward side throws the work in your face."},
-	}, Jobs: []Job{
-		job("Wood on the disc", Cut{"sanding", "wood", ""}, SpeedBand{By: "surface", DiameterTo: "300 mm", Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "disc-sander-300"}}, allDay),
-	}},
-	{ID: "grinder", Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Dusty: true, Throws: "grinding dust", Dangers: []Danger{
-		{"Wheels burst", "Ring-test a wheel before it goes on, run it a minute with nobody in its plane, rest set close, guard closed."},
-	}, Jobs: []Job{
-		job("Sharpening", Cut{"grinding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "150 mm", Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "bench-grinder-150"}}, inTurns),
-	}},
-	{ID: "shaper", Name: "Shaper", Spindle: "bull gear", Asks: "spindle", Throws: "chips", Turning: 120, Dangers: []Danger{
-		{"The ram comes out both ends", "Keep the way clear before and behind; it does not stop in a hand's breadth."},
-	}, Jobs: []Job{
-		job("Planing steel", Cut{}, band("25", "90", "any"), Load{By: ByComparable, Comparable: Comparable{Of: "shaper-300"}}, allDay),
-	}},
-	{ID: "potters-wheel", Name: "Potter's wheel", Spindle: "wheel head", Asks: "spindle", Throws: "clay water", Turning: 300, Jobs: []Job{
-		job("Centring", Cut{}, band("70", "150", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "3 min", Off: "5 min"}),
-		job("Throwing, large", Cut{}, band("20", "80", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "5 min", Off: "5 min"}),
-		job("Trimming", Cut{}, band("100", "240", "all"), Load{By: ByScale}, allDay),
-	}},
-	{ID: "mixer", Name: "Mixer", Spindle: "paddle shaft", Asks: "spindle", Dusty: true, Throws: "flour, clay or mortar", Turning: 200, Dangers: []Danger{
-		{"It does not let go of a hand", "Lid or grid that stops it when lifted, and a stop you can reach with the other hand caught."},
-	}, Jobs: []Job{
-		job("Stiffest batch", Cut{}, band("30", "60", "any"), Load{By: ByScale}, Duty{Kind: "cycle", On: "10 min", Off: "5 min"}),
-	}},
-	{ID: "crusher", Name: "Crusher or fruit mill", Spindle: "drum", Asks: "spindle", Throws: "pulp and juice", Dangers: []Danger{
-		{"It bites what is pushed in", "A hopper deeper than an arm, a pusher of wood, and power off at the plug before a jam is cleared."},
-	}, Jobs: []Job{
-		job("Steady feed", Cut{}, band("400", "800", "any"), Load{By: ByScale}, allDay),
-		job("Jammed, breaking free", Cut{}, band("100", "400", "any"), Load{By: ByScale}, shortly),
-	}},
-	{ID: "extractor", Name: "Extractor or drum", Spindle: "drum shaft", Asks: "spindle", Throws: "honey or water", Dangers: []Danger{
-		{"A heavy drum does not stop at once", "Lid shut while it turns; load it evenly, or it walks."},
-	}, Jobs: []Job{
-		job("Run up to speed", Cut{}, band("60", "300", "all"), Load{By: ByInertia, Inertia: InertiaLoad{Parts: []Part{{Name: "Drum and load", Shape: "ring"}}, Within: "30 s"}}, shortly),
-		job("Held at speed", Cut{}, band("200", "300", "any"), Load{By: ByScale}, allDay),
-	}},
-	{ID: "conveyor", Name: "Conveyor or feed table", Spindle: "drum or screw", Asks: "diameter", Throws: "whatever it carries", Dangers: []Danger{
-		{"Feed runs on after the spindle stops", "Tie it to the spindle's stop, or show a lamp while it is on. Disengage it before anything is turned by hand."},
-	}, Jobs: []Job{
-		job("Feed", Cut{}, SpeedBand{By: "travel", TravelFrom: "20 mm/min", TravelTo: "200 mm/min", Lead: "3 mm", Cover: "all"}, Load{By: ByScrew, Screw: Screw{Force: "500 N", Lead: "3 mm", Feed: true}}, allDay),
-	}},
-	{ID: "fan", Name: "Fan or blower", Spindle: "fan shaft", Asks: "marked", Throws: "whatever it moves", Dangers: []Danger{
-		{"Never leave a fan open", "Guard both sides. A fan that cools the motor is not taken off without another in its place."},
-	}, Jobs: []Job{
-		job("Full draught", Cut{}, band("900", "1250", "any"), Load{By: ByPower, Shape: string(TorqueWithN)}, allDay),
-	}},
-	{ID: "indexer", Name: "Indexing or positioning axis", Spindle: "axis", Asks: "spindle", Throws: "chips and coolant", Dangers: []Danger{
-		{"It moves without warning", "Power to the driver off before hands go near; a lost step is not seen until the crash."},
-	}, Jobs: []Job{
-		job("Rapid move", Cut{}, band("60", "300", "all"), Load{By: ByScrew, Screw: Screw{Force: "200 N", Lead: "5 mm"}}, inTurns),
-		job("Holding a cut", Cut{}, band("1", "20", "all"), Load{By: ByScrew, Screw: Screw{Force: "600 N", Lead: "5 mm"}}, allDay),
-	}},
+	{ID: "lathe", Name: "Lathe", Spindle: "spindle", Asks: "marked", Throws: "chips and coolant", Turning: 2500,
+		Dangers: []Danger{entangles},
+		Jobs: []Job{
+			job("Facing steel, large", Cut{"turning", "plain-steel", "hss"},
+				SpeedBand{By: "surface", DiameterFrom: "40 mm", DiameterTo: "150 mm", Cover: "all"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.12 mm"}}, allDay),
+			job("Turning steel, small", Cut{"turning", "plain-steel", "hss"},
+				SpeedBand{By: "surface", DiameterFrom: "8 mm", DiameterTo: "40 mm", Cover: "all"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.1 mm"}}, allDay),
+			job("Threading", Cut{}, band("40", "80", "any"), Load{By: ByTorque}, inTurns),
+		}},
+	{ID: "mill", Name: "Milling machine", Spindle: "spindle", Asks: "spindle", Throws: "chips and coolant",
+		Turning: 3000, Dangers: []Danger{entangles, kicks},
+		Jobs: []Job{
+			job("End mill in steel", Cut{"milling", "plain-steel", "hss"},
+				SpeedBand{By: "surface", DiameterFrom: "6 mm", DiameterTo: "16 mm", Cover: "all"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Depth: "4 mm", Width: "5 mm", PerTooth: "0.05 mm",
+					Teeth: "4"}}, allDay),
+			job("Drilling steel", Cut{"drilling", "plain-steel", "hss"},
+				SpeedBand{By: "surface", DiameterFrom: "5 mm", DiameterTo: "13 mm", Cover: "all"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.15 mm"}}, inTurns),
+		}},
+	{ID: "drill", Name: "Drill press", Spindle: "spindle", Asks: "spindle", Throws: "chips and coolant", Turning: 3000,
+		Dangers: []Danger{entangles, kicks},
+		Jobs: []Job{
+			job("Steel, largest drill", Cut{"drilling", "plain-steel", "hss"},
+				SpeedBand{By: "surface", DiameterTo: "13 mm", Cover: "any"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.2 mm"}}, inTurns),
+			job("Steel, small drills", Cut{"drilling", "plain-steel", "hss"},
+				SpeedBand{By: "surface", DiameterFrom: "3 mm", DiameterTo: "8 mm", Cover: "all"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.1 mm"}}, inTurns),
+		}},
+	{ID: "bandsaw", Name: "Bandsaw", Spindle: "wheel shaft", Asks: "diameter", Throws: "chips and dust",
+		Dangers: []Danger{
+			{"A band can leave its wheels", "Both wheels covered, guides close to the work, and never slow it with a " +
+				"hand or stick."},
+		}, Jobs: []Job{
+			job("Sawing steel bar", Cut{"sawing", "plain-steel", "hss"},
+				SpeedBand{By: "surface", DiameterTo: "350 mm", Cover: "any"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Width: "0.9 mm", PerTooth: "0.006 mm", Teeth: "10",
+					Length: "40 mm"}}, allDay),
+		}},
+	{ID: "hacksaw", Name: "Power hacksaw", Spindle: "crank", Asks: "spindle", Throws: "chips and coolant", Turning: 150,
+		Dangers: []Danger{
+			{"The frame comes back on its own", "It weighs on the cut: prop it before hands go under, and let it " +
+				"stop by " +
+				"itself."},
+		}, Jobs: []Job{
+			job("Mild steel bar", Cut{}, band("80", "115", "any"), Load{By: ByComparable,
+				Comparable: Comparable{Of: "power-hacksaw"}},
+				allDay),
+		}},
+	{ID: "belt-sander", Name: "Belt sander or grinder", Spindle: "drive wheel", Asks: "diameter", Dusty: true,
+		Throws: "grinding dust",
+		Dangers: []Danger{
+			{"Sparks and dust burn",
+				"Wood dust and sparks never on the same machine without cleaning it out. Goggles, " +
+					"and no sleeves near the belt."},
+		}, Jobs: []Job{
+			job("Belt at full bite", Cut{"sanding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "125 mm",
+				Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "belt-grinder-50"}},
+				allDay),
+		}},
+	{ID: "disc-sander", Name: "Disc sander", Spindle: "disc shaft", Asks: "marked", Dusty: true, Throws: "dust",
+		Dangers: []Danger{
+			{"Use the downward side only", "The upward side throws the work in your face."},
+		}, Jobs: []Job{
+			job("Wood on the disc", Cut{"sanding", "wood", ""}, SpeedBand{By: "surface", DiameterTo: "300 mm",
+				Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "disc-sander-300"}},
+				allDay),
+		}},
+	{ID: "grinder", Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Dusty: true, Throws: "grinding dust",
+		Dangers: []Danger{
+			{"Wheels burst", "Ring-test a wheel before it goes on, run it a minute with nobody in its plane, " +
+				"rest set close, guard closed."},
+		}, Jobs: []Job{
+			job("Sharpening", Cut{"grinding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "150 mm",
+				Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "bench-grinder-150"}},
+				inTurns),
+		}},
+	{ID: "shaper", Name: "Shaper", Spindle: "bull gear", Asks: "spindle", Throws: "chips", Turning: 120,
+		Dangers: []Danger{
+			{"The ram comes out both ends",
+				"Keep the way clear before and behind; it does not stop in a hand's breadth."},
+		}, Jobs: []Job{
+			job("Planing steel", Cut{}, band("25", "90", "any"), Load{By: ByComparable,
+				Comparable: Comparable{Of: "shaper-300"}},
+				allDay),
+		}},
+	{ID: "potters-wheel", Name: "Potter's wheel", Spindle: "wheel head", Asks: "spindle", Throws: "clay water",
+		Turning: 300, Jobs: []Job{
+			job("Centring", Cut{}, band("70", "150", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "3 min",
+				Off: "5 min"}),
+			job("Throwing, large", Cut{}, band("20", "80", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "5 min",
+				Off: "5 min"}),
+			job("Trimming", Cut{}, band("100", "240", "all"), Load{By: ByScale}, allDay),
+		}},
+	{ID: "mixer", Name: "Mixer", Spindle: "paddle shaft", Asks: "spindle", Dusty: true, Throws: "flour, clay or mortar",
+		Turning: 200, Dangers: []Danger{
+			{"It does not let go of a hand",
+				"Lid or grid that stops it when lifted, and a stop you can reach with the " +
+					"other hand caught."},
+		}, Jobs: []Job{
+			job("Stiffest batch", Cut{}, band("30", "60", "any"), Load{By: ByScale}, Duty{Kind: "cycle", On: "10 min",
+				Off: "5 min"}),
+		}},
+	{ID: "crusher", Name: "Crusher or fruit mill", Spindle: "drum", Asks: "spindle", Throws: "pulp and juice",
+		Dangers: []Danger{
+			{"It bites what is pushed in", "A hopper deeper than an arm, a pusher of wood, and power off at the plug " +
+				"before a jam is cleared."},
+		}, Jobs: []Job{
+			job("Steady feed", Cut{}, band("400", "800", "any"), Load{By: ByScale}, allDay),
+			job("Jammed, breaking free", Cut{}, band("100", "400", "any"), Load{By: ByScale}, shortly),
+		}},
+	{ID: "extractor", Name: "Extractor or drum", Spindle: "drum shaft", Asks: "spindle", Throws: "honey or water",
+		Dangers: []Danger{
+			{"A heavy drum does not stop at once", "Lid shut while it turns; load it evenly, or it walks."},
+		}, Jobs: []Job{
+			job("Run up to speed", Cut{}, band("60", "300", "all"), Load{By: ByInertia,
+				Inertia: InertiaLoad{Parts: []Part{{Name: "Drum and load", Shape: "ring"}}, Within: "30 s"}},
+				shortly),
+			job("Held at speed", Cut{}, band("200", "300", "any"), Load{By: ByScale}, allDay),
+		}},
+	{ID: "conveyor", Name: "Conveyor or feed table", Spindle: "drum or screw", Asks: "diameter",
+		Throws: "whatever it carries",
+		Dangers: []Danger{
+			{"Feed runs on after the spindle stops", "Tie it to the spindle's stop, or show a lamp while it is on. " +
+				"Disengage it before anything is turned by hand."},
+		}, Jobs: []Job{
+			job("Feed", Cut{}, SpeedBand{By: "travel", TravelFrom: "20 mm/min", TravelTo: "200 mm/min", Lead: "3 mm",
+				Cover: "all"}, Load{By: ByScrew, Screw: Screw{Force: "500 N", Lead: "3 mm", Feed: true}},
+				allDay),
+		}},
+	{ID: "fan", Name: "Fan or blower", Spindle: "fan shaft", Asks: "marked", Throws: "whatever it moves",
+		Dangers: []Danger{
+			{"Never leave a fan open", "Guard both sides. A fan that cools the motor is not taken off without " +
+				"another in " +
+				"its place."},
+		}, Jobs: []Job{
+			job("Full draught", Cut{}, band("900", "1250", "any"), Load{By: ByPower, Shape: string(TorqueWithN)},
+				allDay),
+		}},
+	{ID: "indexer", Name: "Indexing or positioning axis", Spindle: "axis", Asks: "spindle", Throws: "chips and coolant",
+		Dangers: []Danger{
+			{"It moves without warning",
+				"Power to the driver off before hands go near; a lost step is not seen until " +
+					"the crash."},
+		}, Jobs: []Job{
+			job("Rapid move", Cut{}, band("60", "300", "all"), Load{By: ByScrew,
+				Screw: Screw{Force: "200 N", Lead: "5 mm"}},
+				inTurns),
+			job("Holding a cut", Cut{}, band("1", "20", "all"), Load{By: ByScrew,
+				Screw: Screw{Force: "600 N", Lead: "5 mm"}},
+				allDay),
+		}},
 	{ID: "other", Name: "Something else", Spindle: "spindle", Asks: "spindle"},
 }
 
@@ -160,7 +235,9 @@ func Start(name, kind string) Machine {
 
 // Blank returns a job with nothing filled in.
 func Blank() Job {
-	return Machine{Jobs: []Job{{Speed: SpeedBand{By: "rpm", Cover: "all"}, Load: Load{By: ByTorque, Shape: string(SameTorque), From: "stated"}, Duty: allDay}}}.Whole().Jobs[0]
+	return Machine{Jobs: []Job{{Speed: SpeedBand{By: "rpm", Cover: "all"},
+		Load: Load{By: ByTorque, Shape: string(SameTorque), From: "stated"},
+		Duty: allDay}}}.Whole().Jobs[0]
 }
 
 // slug makes a job's ID from its name: its letters and figures, joined by dashes.

@@ -14,7 +14,8 @@ import (
 func (n *Need) readLoad(j Job, r *q.Reader) {
 	l := j.Load
 	n.Method = r.Choice("by", l.By, ByTorque, methodWords...)
-	n.Shape = Shape(r.Choice("shape", l.Shape, string(SameTorque), string(SameTorque), string(SamePower), string(TorqueWithN), string(PointsJoin)))
+	n.Shape = Shape(r.Choice("shape", l.Shape, string(SameTorque), string(SameTorque), string(SamePower),
+		string(TorqueWithN), string(PointsJoin)))
 	n.readStanding(l.From, r)
 	switch n.Method {
 	case ByPower:
@@ -105,7 +106,7 @@ func (n *Need) fromCutting(j Job, r *q.Reader) {
 	switch {
 	case missing != "":
 	case c.Sizes && c.Operation == "drilling":
-		n.Points, n.Shape = drillSizes(c.Torque, n.Low, n.High), PointsJoin
+		n.join(drillSizes(c.Torque, n.Low, n.High))
 	case c.Sizes:
 		n.Shape = SamePower
 	case c.Operation == "grinding" || c.Operation == "sanding":
@@ -134,7 +135,8 @@ func (n *Need) fromComparable(c Comparable, r *q.Reader) {
 	if !power.Known && ok {
 		power = q.Value{SI: like.HighKW * 1000, Known: true}
 	}
-	n.Like, n.Found, n.Margin, n.MarginBy = like, working.Assumed, marginComparable, "comparable machine: its maker put a margin in already"
+	n.Like, n.Found, n.Margin, n.MarginBy = like, working.Assumed, marginComparable,
+		"comparable machine: its maker put a margin in already"
 	n.missing(!power.Known, "load.comparable.of")
 	n.fromPower(power.Or(0))
 }
@@ -146,7 +148,7 @@ func (n *Need) fromReplaced(d Replaced, r *q.Reader) {
 	if missing != "" {
 		return
 	}
-	n.Points, n.Shape = points, PointsJoin
+	n.join(points)
 	if n.Missing == "speed.from" {
 		// Its own positions are the band.
 		n.Missing, n.Low, n.High = "", points[0].Omega, points[len(points)-1].Omega
@@ -181,15 +183,19 @@ func (n *Need) fromPoints(points []Point, r *q.Reader) {
 		r.Refuse("points", fmt.Sprint(len(points)), fmt.Sprintf("at most %d points", maxPulls))
 		return
 	}
+	var known []TorqueAtSpeed
 	for i, p := range points {
 		at := r.At("points", i)
-		speed, torque := at.Read("speed", p.Speed, q.Speed, q.Range{Min: 0.01 * q.RPM, Max: 1e5 * q.RPM}), at.Read("torque", p.Torque, q.Torque, q.Range{Min: 1e-4, Max: 1e5})
+		speed, torque := at.Read("speed", p.Speed, q.Speed, q.Range{Min: 0.01 * q.RPM, Max: 1e5 * q.RPM}),
+			at.Read("torque", p.Torque, q.Torque, q.Range{Min: 1e-4,
+				Max: 1e5})
 		if speed.Known && torque.Known {
-			n.Points = append(n.Points, TorqueAtSpeed{speed.SI, torque.SI})
+			known = append(known, TorqueAtSpeed{speed.SI, torque.SI})
 		}
 	}
-	n.missing(len(n.Points) < 2, fmt.Sprintf("load.points[%d].speed", min(len(n.Points), max(len(points)-1, 0))))
-	sort.SliceStable(n.Points, func(i, k int) bool { return n.Points[i].Omega < n.Points[k].Omega })
+	n.missing(len(known) < 2, fmt.Sprintf("load.points[%d].speed", min(len(known), max(len(points)-1, 0))))
+	sort.SliceStable(known, func(i, k int) bool { return known[i].Omega < known[k].Omega })
+	n.join(known)
 	for _, p := range n.Points {
 		n.Torque = math.Max(n.Torque, p.Torque)
 	}

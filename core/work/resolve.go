@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"jiriki/core/air"
+	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
 	"jiriki/core/working"
 )
@@ -65,12 +66,14 @@ func (m Resolved) TopSpeed() (omega float64, field string) {
 
 // Need is one job resolved. A job with Missing set cannot be judged yet.
 type Need struct {
-	ID, Name     string
-	Low, High    float64 // band at the spindle, rad/s
-	AnySpeed     bool    // one speed in the band is enough
-	Torque       float64 // N·m at Low for SamePower, at High for TorqueWithN, throughout for SameTorque, the most for PointsJoin
+	ID, Name  string
+	Low, High float64 // band at the spindle, rad/s
+	AnySpeed  bool    // one speed in the band is enough
+	// N·m at Low for SamePower, at High for TorqueWithN, throughout for SameTorque, the most for PointsJoin
+	Torque       float64
 	Points       []TorqueAtSpeed
-	Breakaway    float64 // N·m to start it; 0 when not weighed
+	joined       numeric.Line // through them
+	Breakaway    float64      // N·m to start it; 0 when not weighed
 	Shape        Shape
 	Duty         Duration
 	Margin       float64
@@ -119,7 +122,7 @@ func (n *Need) TorqueAt(omega float64) float64 {
 	case TorqueWithN:
 		return n.Torque * omega * omega / (n.High * n.High)
 	case PointsJoin:
-		return joined(n.Points, omega)
+		return n.joined.At(omega)
 	}
 	return n.Torque
 }
@@ -130,19 +133,17 @@ func (n *Need) Stacked() bool {
 	return inIt && n.Margin > 1.15
 }
 
-// joined is the torque at a speed on straight lines between points in rising order of speed; the
-// ends hold beyond them.
-func joined(points []TorqueAtSpeed, omega float64) float64 {
-	last := len(points) - 1
-	if omega >= points[last].Omega {
-		return points[last].Torque
+// join takes points in rising order of speed as the load.
+func (n *Need) join(points []TorqueAtSpeed) {
+	n.Points, n.Shape = points, PointsJoin
+	if len(points) == 0 {
+		return
 	}
-	for i := last; i > 0; i-- {
-		if a, b := points[i-1], points[i]; omega >= a.Omega {
-			return a.Torque + (b.Torque-a.Torque)*(omega-a.Omega)/(b.Omega-a.Omega)
-		}
+	speeds, torques := make([]float64, len(points)), make([]float64, len(points))
+	for i, p := range points {
+		speeds[i], torques[i] = p.Omega, p.Torque
 	}
-	return points[0].Torque
+	n.joined = numeric.Through(speeds, torques, math.Max)
 }
 
 // Resolve reads a described machine, refusing on r what cannot be used.
@@ -150,7 +151,9 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 	limits := r.Under("limits")
 	turning := q.Range{Min: 0.01 * q.RPM, Max: 100e3 * q.RPM}
 	m := Resolved{
-		Kind: d.Kind, ScrewedOn: d.Limits.ScrewedOn, Reversed: d.Limits.NeedsReversed, Place: readPlace(d.Place, r.Under("place")),
+		Kind: d.Kind, ScrewedOn: d.Limits.ScrewedOn, Reversed: d.Limits.NeedsReversed,
+		Place: readPlace(d.Place,
+			r.Under("place")),
 		Spindle:  limits.Read("spindle", d.Limits.Spindle, q.Speed, turning).Or(0),
 		Marked:   limits.Read("marked", d.Limits.Marked, q.Speed, turning).Or(0),
 		Diameter: limits.Read("diameter", d.Limits.Diameter, q.Length, q.Range{Min: 1e-3, Max: 20}).Or(0),
@@ -177,7 +180,9 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 }
 
 func readPlace(p Place, r *q.Reader) Place {
-	return Place{Wet: r.Choice("wet", p.Wet, "", "yes", "no"), Dust: r.Choice("dust", p.Dust, "", "yes", "no"), Hot: r.Choice("hot", p.Hot, "", "yes", "no")}
+	return Place{Wet: r.Choice("wet", p.Wet, "", "yes", "no"), Dust: r.Choice("dust", p.Dust, "", "yes", "no"),
+		Hot: r.Choice("hot", p.Hot, "", "yes",
+			"no")}
 }
 
 // hotAir is how hot "over 40 °C" is taken to be until it is measured, K.

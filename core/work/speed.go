@@ -38,7 +38,8 @@ func (n *Need) surfaceBand(j Job, r *q.Reader) (low, high q.Value) {
 	}
 	n.Surface = v.Or(0)
 	diameters := q.Range{Min: 1e-4, Max: 20}
-	small, large := r.Read("diameterFrom", s.DiameterFrom, q.Length, diameters), r.Read("diameterTo", s.DiameterTo, q.Length, diameters)
+	small, large := r.Read("diameterFrom", s.DiameterFrom, q.Length, diameters),
+		r.Read("diameterTo", s.DiameterTo, q.Length, diameters)
 	if v.Known && large.Known {
 		low = q.Value{SI: 2 * v.SI / large.SI, Known: true}
 	}
@@ -75,7 +76,8 @@ func (n *Need) timedBand(s SpeedBand, r *q.Reader) (low, high q.Value) {
 // travelBand is travel over lead.
 func (n *Need) travelBand(s SpeedBand, r *q.Reader) (low, high q.Value) {
 	travels := q.Range{Min: 1e-7, Max: 50}
-	from, to := r.Read("travelFrom", s.TravelFrom, q.SurfaceSpeed, travels), r.Read("travelTo", s.TravelTo, q.SurfaceSpeed, travels)
+	from, to := r.Read("travelFrom", s.TravelFrom, q.SurfaceSpeed, travels),
+		r.Read("travelTo", s.TravelTo, q.SurfaceSpeed, travels)
 	lead := r.Read("lead", s.Lead, q.Length, q.Range{Min: 1e-5, Max: 50})
 	if from.Known && to.Known && from.SI > to.SI {
 		r.Refuse("travelTo", string(s.TravelTo), "the band ends below where it starts")

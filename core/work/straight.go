@@ -40,7 +40,8 @@ func straightPull(p StraightPull, r *q.Reader) (torque float64, missing string) 
 func screw(s Screw, r *q.Reader) (torque float64, f Feed, missing string) {
 	force := r.Read("force", s.Force, q.Force, q.Range{Min: 0.01, Max: 1e6})
 	lead := r.Read("lead", s.Lead, q.Length, q.Range{Min: 1e-5, Max: 1})
-	f = Feed{Lead: lead.Or(0), Beside: s.Feed, Geared: s.Geared, Keeps: r.Read("keeps", s.Keeps, q.Number, q.Range{Min: 0.05, Max: 1}).Or(plainThread)}
+	f = Feed{Lead: lead.Or(0), Beside: s.Feed, Geared: s.Geared, Keeps: r.Read("keeps", s.Keeps, q.Number,
+		q.Range{Min: 0.05, Max: 1}).Or(plainThread)}
 	if len(s.Mains) > maxPositions {
 		r.Refuse("mains", fmt.Sprint(len(s.Mains)), fmt.Sprintf("at most %d speeds", maxPositions))
 		return 0, f, "mains"

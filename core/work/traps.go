@@ -43,7 +43,8 @@ func (n *Need) doubtPower(torque, power float64) {
 		for _, slip := range powerSlips {
 			if near(torque*omega/power, slip.ratio, slipWithin) {
 				n.Doubts = append(n.Doubts, Doubt{"load.torque", slip.title, fmt.Sprintf("%s at %s is %s, not %s. %s",
-					q.Show(power, q.Power, q.Metric), q.Show(omega, q.Speed, q.Metric), q.Show(power/omega, q.Torque, q.Metric), q.Show(torque, q.Torque, q.Metric), slip.advice)})
+					q.Show(power, q.Power, q.Metric), q.Show(omega, q.Speed, q.Metric),
+					q.Show(power/omega, q.Torque, q.Metric), q.Show(torque, q.Torque, q.Metric), slip.advice)})
 				return
 			}
 		}
@@ -58,7 +59,8 @@ func (n *Need) doubtPulls(p Pull) {
 		ratio float64
 		words string
 	}{
-		{q.StdGravity, "One reading is 9.8 × another. Newtons and kilograms mixed? A bare number here is newtons; write 7.6 kg."},
+		{q.StdGravity, "One reading is 9.8 × another. Newtons and kilograms mixed? A bare number here is newtons; " +
+			"write 7.6 kg."},
 		{2.2046, "One reading is 2.2 × another. Pounds and kilograms mixed? Write the unit with each."},
 	} {
 		if near(ratio, slip.ratio, 0.02) {
@@ -77,7 +79,8 @@ func (n *Need) doubtRadius(s ScalePull, diameter float64) {
 	widest := diameter / 2
 	if radius > 4*widest && (radius/10 <= widest || radius/25.4 <= widest || radius/100 <= widest) {
 		n.Doubts = append(n.Doubts, Doubt{"load.scale.radius", "Hooked outside the machine?",
-			fmt.Sprintf("%s from the axis, and the largest that turns is %s across. A bare number is millimetres: check cm, mm and inches.",
+			fmt.Sprintf("%s from the axis, and the largest that turns is %s across. A bare number is millimetres: "+
+				"check cm, mm and inches.",
 				q.Show(radius, q.Length, q.Metric), q.Show(diameter, q.Length, q.Metric))})
 	}
 	if radius > 0 && radius*9.5 < widest && radius*10 <= widest*1.02 && radius < 0.02 {

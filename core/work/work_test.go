@@ -32,7 +32,8 @@ var someBand = SpeedBand{From: "20", To: "60"}
 
 // Common practice, no source: 4.2 lbf at 45 mm is 0.84 N·m.
 func TestSpringScaleReference(t *testing.T) {
-	n := need(t, Job{Speed: someBand, Load: Load{By: "scale", Scale: ScalePull{Radius: "45 mm", Running: []q.Text{"4.2 lb"}}}})
+	n := need(t, Job{Speed: someBand, Load: Load{By: "scale", Scale: ScalePull{Radius: "45 mm",
+		Running: []q.Text{"4.2 lb"}}}})
 	assert.InEpsilon(t, 0.84, n.Torque, 2e-3)
 	assert.Equal(t, working.Measured, n.Found)
 	assert.Equal(t, 1.25, n.Margin)
@@ -40,24 +41,31 @@ func TestSpringScaleReference(t *testing.T) {
 
 func TestSpringScaleKeepsPeakApartFromMean(t *testing.T) {
 	n := need(t, Job{Speed: someBand, Load: Load{By: "scale", Scale: ScalePull{
-		Radius: "0.1 m", Angle: "60", Running: []q.Text{"10 N", "14 N", ""}, Breakaway: []q.Text{"18 N", "20 N"}, Own: "2 N",
+		Radius: "0.1 m", Angle: "60", Running: []q.Text{"10 N", "14 N", ""}, Breakaway: []q.Text{"18 N", "20 N"},
+		Own: "2 N",
 	}}})
 	arm := 0.1 * math.Sin(math.Pi/3)
 	assert.InEpsilon(t, 10*arm, n.Torque, 1e-12, "mean of 8 and 12 N, the scale's own weight off")
 	assert.InEpsilon(t, 18*arm, n.Breakaway, 1e-12, "the largest")
 	assert.InEpsilon(t, 0.5, n.Spread, 1e-12)
 	assert.False(t, n.Tangent, "60° is not square")
-	assert.True(t, need(t, Job{Speed: someBand, Load: Load{By: "scale", Scale: ScalePull{Radius: "0.1 m", Angle: "80°", Running: []q.Text{"10 N"}}}}).Tangent)
-	errs := refusals(Job{Speed: someBand, Load: Load{By: "scale", Scale: ScalePull{Radius: "0.1 m", Running: []q.Text{"1 N"}, Own: "2 N"}}})
+	assert.True(t, need(t, Job{Speed: someBand, Load: Load{By: "scale",
+		Scale: ScalePull{Radius: "0.1 m", Angle: "80°",
+			Running: []q.Text{"10 N"}}}}).Tangent)
+	errs := refusals(Job{Speed: someBand, Load: Load{By: "scale", Scale: ScalePull{Radius: "0.1 m",
+		Running: []q.Text{"1 N"},
+		Own:     "2 N"}}})
 	require.Len(t, errs, 1)
 	assert.Equal(t, "machine.jobs[0].load.scale.running[0]", errs[0].Field)
 }
 
 func TestSurfaceSpeedGivesTheBand(t *testing.T) {
-	n := need(t, Job{Speed: SpeedBand{By: "surface", Surface: "30 m/min", DiameterFrom: "10 mm", DiameterTo: "60 mm"}, Load: Load{Torque: "1 N·m"}})
+	n := need(t, Job{Speed: SpeedBand{By: "surface", Surface: "30 m/min", DiameterFrom: "10 mm", DiameterTo: "60 mm"},
+		Load: Load{Torque: "1 N·m"}})
 	assert.InEpsilon(t, 30/(math.Pi*0.060), n.Low/q.RPM, 1e-9)
 	assert.InEpsilon(t, 30/(math.Pi*0.010), n.High/q.RPM, 1e-9)
-	assert.NotEmpty(t, refusals(Job{Speed: SpeedBand{By: "surface", Surface: "30 m/min", DiameterFrom: "60 mm", DiameterTo: "10 mm"}}))
+	assert.NotEmpty(t, refusals(Job{Speed: SpeedBand{By: "surface", Surface: "30 m/min", DiameterFrom: "60 mm",
+		DiameterTo: "10 mm"}}))
 }
 
 // Derived: dividing watts by turns a second gives work per turn, 2π too much torque. 1800 W at
@@ -87,7 +95,8 @@ func TestShapesOverTheBand(t *testing.T) {
 
 func TestMarginsByMethod(t *testing.T) {
 	at := func(from string, margin q.Text) *Need {
-		return need(t, Job{Speed: someBand, Load: Load{Torque: "8 N·m", From: from}, Margin: margin, Reason: "old bearings"})
+		return need(t, Job{Speed: someBand, Load: Load{Torque: "8 N·m", From: from}, Margin: margin,
+			Reason: "old bearings"})
 	}
 	assert.Equal(t, 1.5, at("", "").Margin)
 	assert.Equal(t, 1.25, at("measured", "").Margin)
@@ -101,7 +110,9 @@ func TestWhatIsNotFilledInIsNamed(t *testing.T) {
 	assert.Equal(t, "load.torque", need(t, Job{Speed: someBand}).Missing)
 	assert.Equal(t, "load.power", need(t, Job{Speed: someBand, Load: Load{By: "power"}}).Missing)
 	assert.Equal(t, "load.scale.radius", need(t, Job{Speed: someBand, Load: Load{By: "scale"}}).Missing)
-	assert.Equal(t, "load.scale.running[0]", need(t, Job{Speed: someBand, Load: Load{By: "scale", Scale: ScalePull{Radius: "10 mm"}}}).Missing)
+	assert.Equal(t, "load.scale.running[0]", need(t, Job{Speed: someBand,
+		Load: Load{By: "scale",
+			Scale: ScalePull{Radius: "10 mm"}}}).Missing)
 	assert.Equal(t, "speed.surface", need(t, Job{Speed: SpeedBand{By: "surface", DiameterTo: "1 mm"}}).Missing)
 	one := need(t, Job{Speed: SpeedBand{To: "95"}, Load: Load{Torque: "1 N·m"}})
 	assert.Equal(t, one.Low, one.High, "one speed is a band of one")

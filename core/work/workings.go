@@ -21,8 +21,9 @@ func (d *derivation) show(v float64, dim q.Dimension) string { return q.Show(v, 
 
 func (d *derivation) add(id working.ID, label, value, formula, substituted string, src source.ID, assumes ...string) {
 	d.list = append(d.list, working.Working{
-		ID: id.Of(d.ID), Station: id.Station(), Label: d.Name + ": " + label, Value: value, Formula: formula, Substituted: substituted,
-		Assumes: append([]string{}, assumes...), Source: source.Find(src), Standing: working.Computed,
+		ID: id.Of(d.ID), Station: id.Station(), Label: d.Name + ": " + label, Value: value, Formula: formula,
+		Substituted: substituted,
+		Assumes:     append([]string{}, assumes...), Source: source.Find(src), Standing: working.Computed,
 	})
 }
 
@@ -44,7 +45,8 @@ func (n *Need) Workings(sys q.System) []working.Working {
 	case ByReplaced:
 		d.replaced()
 	case ByComparable:
-		d.torque("T = P / ω", fmt.Sprintf("the motor such a machine carries, over %s", d.show(n.High, q.Speed)), source.ComparableMachines, "No second margin: its maker has put one in")
+		d.torque("T = P / ω", fmt.Sprintf("the motor such a machine carries, over %s", d.show(n.High, q.Speed)),
+			source.ComparableMachines, "No second margin: its maker has put one in")
 	case ByPull:
 		d.torque("T = F·d / 2", d.overBand(), source.Mechanics)
 	case ByScrew:
@@ -55,7 +57,8 @@ func (n *Need) Workings(sys q.System) []working.Working {
 		d.torque("as entered", d.overBand(), source.Typed)
 	}
 	if n.Breakaway > 0 {
-		d.add(working.JobBreakaway, "torque to start", d.show(n.Breakaway, q.Torque), "T = F·r·sin(angle), the largest pull", "kept apart from the running pulls", source.SpringScale)
+		d.add(working.JobBreakaway, "torque to start", d.show(n.Breakaway, q.Torque),
+			"T = F·r·sin(angle), the largest pull", "kept apart from the running pulls", source.SpringScale)
 	}
 	return d.list
 }
@@ -78,45 +81,58 @@ func (d *derivation) speed() {
 	case d.Surface > 0:
 		src, from := source.SurfaceSpeed, []string{}
 		if d.UsualSurface {
-			src, from = source.SurfaceSpeeds, []string{"The usual surface speed for this cut; put in your own where you know better"}
+			src, from = source.SurfaceSpeeds, []string{"The usual surface speed for this cut; put in your own where " +
+				"you know better"}
 		}
-		d.add(working.JobSpeed, "spindle speed", band, "n = v / (π·d)", fmt.Sprintf("%s m/min, %s ft/min", q.Figures(d.Surface*60, 3), q.Figures(d.Surface/0.3048*60, 3)), src, from...)
+		d.add(working.JobSpeed, "spindle speed", band, "n = v / (π·d)",
+			fmt.Sprintf("%s m/min, %s ft/min", q.Figures(d.Surface*60, 3), q.Figures(d.Surface/0.3048*60, 3)), src,
+			from...)
 	case d.ByHand > 0:
-		d.add(working.JobSpeed, "spindle speed", band, "n = turns / time × wished factor", "by hand "+d.show(d.ByHand, q.Speed), source.Mechanics)
+		d.add(working.JobSpeed, "spindle speed", band, "n = turns / time × wished factor",
+			"by hand "+d.show(d.ByHand, q.Speed), source.Mechanics)
 	case d.Lead > 0:
-		d.add(working.JobSpeed, "spindle speed", band, "n = travel / lead", "lead "+d.show(d.Lead, q.Length), source.Mechanics)
+		d.add(working.JobSpeed, "spindle speed", band, "n = travel / lead", "lead "+d.show(d.Lead, q.Length),
+			source.Mechanics)
 	}
 }
 
 // removal writes a rate of removal in both families of units.
 func removal(v float64) string {
 	const cubicInch = 0.0254 * 0.0254 * 0.0254
-	return fmt.Sprintf("%s%scm³/min, %s%sin³/min", q.Figures(v*60e6, 3), q.ThinSpace, q.Figures(v*60/cubicInch, 3), q.ThinSpace)
+	return fmt.Sprintf("%s%scm³/min, %s%sin³/min", q.Figures(v*60e6, 3), q.ThinSpace, q.Figures(v*60/cubicInch, 3),
+		q.ThinSpace)
 }
 
 func (d *derivation) cutting() {
 	c := d.Cutting
 	abrasive := c.Chip == 0
 	if abrasive {
-		d.torque("T = u·Q / ω", fmt.Sprintf("%s J/mm³ × %s", q.Figures(c.Specific/1e9, 3), removal(c.Removal)), source.GrindingEnergy)
+		d.torque("T = u·Q / ω", fmt.Sprintf("%s J/mm³ × %s", q.Figures(c.Specific/1e9, 3), removal(c.Removal)),
+			source.GrindingEnergy)
 	} else {
 		d.add(working.JobSpecific, "specific cutting force", d.show(c.Specific, q.Pressure), "k_c = k_c1.1·h^(−m_c)",
-			fmt.Sprintf("chip %s thick, m_c %s", d.show(c.Chip, q.Length), q.Figures(c.Material.Exponent, 3)), source.Kienzle)
+			fmt.Sprintf("chip %s thick, m_c %s", d.show(c.Chip, q.Length), q.Figures(c.Material.Exponent, 3)),
+			source.Kienzle)
 		formula := map[string]string{
-			"drilling": "T = k_c·f·d² / 8, two lips", "milling": "T = k_c·a_p·a_e·f_z·z / 2π", "sawing": "T = k_c·kerf·chip·(teeth in the cut)·d/2",
+			"drilling": "T = k_c·f·d² / 8, two lips", "milling": "T = k_c·a_p·a_e·f_z·z / 2π",
+			"sawing": "T = k_c·kerf·chip·(teeth in the cut)·d/2",
 		}[c.Operation]
 		if formula == "" {
 			formula = "T = k_c·a_p·f·d / 2"
 		}
 		d.torque(formula, fmt.Sprintf("force %s", d.show(c.Force, q.Force)), source.Kienzle)
 	}
-	d.add(working.JobPower, "power in the cut", d.show(c.Power, q.Power), "P = T·ω", fmt.Sprintf("%s %s", d.show(c.Torque, q.Torque), map[bool]string{true: "where the torque is most", false: "at the top of the band"}[c.Sizes]), source.Mechanics)
+	d.add(working.JobPower, "power in the cut", d.show(c.Power, q.Power), "P = T·ω",
+		fmt.Sprintf("%s %s", d.show(c.Torque, q.Torque), map[bool]string{true: "where the torque is most",
+			false: "at the top of the band"}[c.Sizes]),
+		source.Mechanics)
 	unit := ""
 	if c.Removal > 0 {
 		perCubicInch := c.Power / c.Removal * math.Pow(0.0254, 3) / 60 / q.Horsepower
 		unit = fmt.Sprintf("%s hp for each in³/min", q.Figures(perCubicInch, 2))
 	}
-	d.add(working.JobRemoval, "removal rate", removal(c.Removal), "Q = section of the cut × surface speed", unit, source.UnitPower)
+	d.add(working.JobRemoval, "removal rate", removal(c.Removal), "Q = section of the cut × surface speed", unit,
+		source.UnitPower)
 }
 
 func (d *derivation) inertia() {
@@ -125,8 +141,10 @@ func (d *derivation) inertia() {
 	for i, j := range s.Parts {
 		parts[i] = q.Figures(j, 3)
 	}
-	d.add(working.JobInertia, "inertia at the spindle", q.Show(s.Inertia, q.Inertia, d.sys), "J = Σ shape·m·r²·(turns/spindle)²", strings.Join(parts, " + ")+" kg·m²", source.InertiaShapes)
-	d.torque("T = J·Δω/Δt + friction", fmt.Sprintf("%s × %s rad/s ÷ %s + %s", q.Show(s.Inertia, q.Inertia, d.sys), q.Figures(d.High, 4), d.show(s.Within, q.Duration), d.show(s.Friction, q.Torque)), source.Mechanics)
+	d.add(working.JobInertia, "inertia at the spindle", q.Show(s.Inertia, q.Inertia, d.sys),
+		"J = Σ shape·m·r²·(turns/spindle)²", strings.Join(parts, " + ")+" kg·m²", source.InertiaShapes)
+	d.torque("T = J·Δω/Δt + friction", fmt.Sprintf("%s × %s rad/s ÷ %s + %s", q.Show(s.Inertia, q.Inertia, d.sys),
+		q.Figures(d.High, 4), d.show(s.Within, q.Duration), d.show(s.Friction, q.Torque)), source.Mechanics)
 }
 
 func (d *derivation) replaced() {
@@ -134,21 +152,25 @@ func (d *derivation) replaced() {
 	for _, p := range d.Points {
 		put = append(put, fmt.Sprintf("%s at %s", d.show(p.Torque, q.Torque), d.show(p.Omega, q.Speed)))
 	}
-	d.torque("T = P·η / ω at each of its positions", strings.Join(put, "; "), source.OldMotor, "What the machine had is what it must have again, and no more")
+	d.torque("T = P·η / ω at each of its positions", strings.Join(put, "; "), source.OldMotor,
+		"What the machine had is what it must have again, and no more")
 }
 
 func (d *derivation) screw() {
-	d.torque("T = F·lead / (2π·η)", fmt.Sprintf("lead %s, keeps %s", d.show(d.Feed.Lead, q.Length), q.Percent(d.Feed.Keeps)), source.ScrewEfficiency)
+	d.torque("T = F·lead / (2π·η)", fmt.Sprintf("lead %s, keeps %s", d.show(d.Feed.Lead, q.Length),
+		q.Percent(d.Feed.Keeps)), source.ScrewEfficiency)
 	if !d.Feed.Beside {
 		return
 	}
 	for i, main := range d.Feed.Mains {
 		d.add(working.ID(fmt.Sprintf("%s-%d", working.JobFeed, i)), "feed at "+d.show(main, q.Speed)+" of the spindle",
-			fmt.Sprintf("%s to %s a turn", d.show(d.Feed.PerTurn(d.Low, main), q.Length), d.show(d.Feed.PerTurn(d.High, main), q.Length)),
+			fmt.Sprintf("%s to %s a turn", d.show(d.Feed.PerTurn(d.Low, main), q.Length),
+				d.show(d.Feed.PerTurn(d.High, main), q.Length)),
 			"feed per turn = screw rpm × lead / spindle rpm", d.overBandSpeeds(), source.Mechanics)
 	}
 }
 
 func (d *derivation) overBandSpeeds() string {
-	return fmt.Sprintf("screw from %s to %s, lead %s", d.show(d.Low, q.Speed), d.show(d.High, q.Speed), d.show(d.Feed.Lead, q.Length))
+	return fmt.Sprintf("screw from %s to %s, lead %s", d.show(d.Low, q.Speed), d.show(d.High, q.Speed),
+		d.show(d.Feed.Lead, q.Length))
 }

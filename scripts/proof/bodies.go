@@ -52,7 +52,8 @@ func (c *bodiesCmd) Run(p place) error {
 	if err != nil {
 		return err
 	}
-	fmt.Printf("server held to %d MB\n\n%-46s %6s %8s %10s\n", heldTo, "one request, to a server newly started", "status", "idle", "over idle")
+	fmt.Printf("server held to %d MB\n\n%-46s %6s %8s %10s\n", heldTo, "one request, to a server newly started",
+		"status", "idle", "over idle")
 	var failed []string
 	for _, b := range bodies {
 		idle, status, err := alone(s, b)
@@ -71,7 +72,8 @@ func (c *bodiesCmd) Run(p place) error {
 	}
 	got := crowd(s, passing, clients, time.Duration(c.Seconds)*time.Second)
 	peak := s.memory("VmHWM")
-	fmt.Printf("\n%d clients sending the worst that passes for %d s: peak %.0f MB, answers %v\n", clients, c.Seconds, peak, got.statuses())
+	fmt.Printf("\n%d clients sending the worst that passes for %d s: peak %.0f MB, answers %v\n", clients, c.Seconds,
+		peak, got.statuses())
 	if peak > crowded || got.lost() > 0 {
 		failed = append(failed, "the crowd")
 	}
@@ -107,7 +109,8 @@ func (c *bodiesCmd) overload(s *serving, bodies []body, failed *[]string) error 
 	// Four run for each two processors and 32 wait.
 	loaded := crowd(s, []body{asked}, 4*36, length)
 	slow, was := loaded.p99(), quiet.p99()
-	fmt.Printf("assess: p99 %.1f ms quiet with 8 clients; %.1f ms of those accepted with %d clients, ×%.1f; answers %v\n",
+	fmt.Printf("assess: p99 %.1f ms quiet with 8 clients; %.1f ms of those accepted with %d clients, ×%.1f; "+
+		"answers %v\n",
 		ms(was), ms(slow), 4*36, float64(slow)/float64(was), loaded.statuses())
 	if slow > 10*was || loaded.lost() > 0 {
 		*failed = append(*failed, "the overload")
@@ -177,16 +180,26 @@ func hostile(s *serving) ([]body, error) {
 		return body{name, "POST", pictures, octets, b.Bytes(), passes}
 	}
 	return []body{
-		post("import, 8 MB of {} for machines", "/api/import", []byte(`{"format":"jiriki","version":1,"machines":[`+many(`{}`, 8<<20)+`]}`), false),
-		post("import, 8 MB of {} for jobs", "/api/import", []byte(`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x","jobs":[`+many(`{}`, 8<<20)+`]}}]}`), false),
-		post("import, 8 MB of [", "/api/import", []byte(`{"format":"jiriki","version":1,"machines":`+strings.Repeat(`[`, 8<<20)), false),
-		post("import, one text of 60 MB", "/api/import", []byte(`{"format":"jiriki","version":1,"name":"`+strings.Repeat("x", 60<<20)+`"}`), false),
-		post("import, 60 MB of empty lines", "/api/import", []byte(`{"format":"jiriki","version":1,`+strings.Repeat("\n", 60<<20)), false),
-		post("assess, 1 MB of {} for jobs", "/api/assess", []byte(`{"units":"metric","machine":{"jobs":[`+many(`{}`, 1<<20-100)+`]}}`), false),
-		post("assess, 1 MB of {} for the shelf", "/api/assess", []byte(`{"units":"metric","shelf":[`+many(`{}`, 1<<20-100)+`]}`), false),
-		post("save, 1 MB of members nobody asked for", "/api/shelf/check", []byte(`{"units":"metric","item":{`+many(`"x":1`, 1<<20-100)+`}}`), false),
+		post("import, 8 MB of {} for machines", "/api/import",
+			[]byte(`{"format":"jiriki","version":1,"machines":[`+many(`{}`, 8<<20)+`]}`), false),
+		post("import, 8 MB of {} for jobs", "/api/import",
+			[]byte(`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x","jobs":[`+many(`{}`,
+				8<<20)+`]}}]}`), false),
+		post("import, 8 MB of [", "/api/import", []byte(`{"format":"jiriki","version":1,"machines":`+strings.Repeat(`[`,
+			8<<20)), false),
+		post("import, one text of 60 MB", "/api/import",
+			[]byte(`{"format":"jiriki","version":1,"name":"`+strings.Repeat("x", 60<<20)+`"}`), false),
+		post("import, 60 MB of empty lines", "/api/import",
+			[]byte(`{"format":"jiriki","version":1,`+strings.Repeat("\n", 60<<20)), false),
+		post("assess, 1 MB of {} for jobs", "/api/assess",
+			[]byte(`{"units":"metric","machine":{"jobs":[`+many(`{}`, 1<<20-100)+`]}}`), false),
+		post("assess, 1 MB of {} for the shelf", "/api/assess",
+			[]byte(`{"units":"metric","shelf":[`+many(`{}`, 1<<20-100)+`]}`), false),
+		post("save, 1 MB of members nobody asked for", "/api/shelf/check",
+			[]byte(`{"units":"metric","item":{`+many(`"x":1`, 1<<20-100)+`}}`), false),
 		photo("picture, 7740 by 7740 in a few hundred kB", image.NewGray(image.Rect(0, 0, 7740, 7740)), false),
-		photo("picture, twelve megapixels", image.NewYCbCr(image.Rect(0, 0, 4000, 3000), image.YCbCrSubsampleRatio420), true),
+		photo("picture, twelve megapixels", image.NewYCbCr(image.Rect(0, 0, 4000, 3000), image.YCbCrSubsampleRatio420),
+			true),
 		post(usual, "/api/assess", text(in), true),
 		post("assess, as much as is taken", "/api/assess", text(full), true),
 		post("rank, as much as is taken", "/api/rank", text(full), true),

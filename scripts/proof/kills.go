@@ -49,7 +49,9 @@ func (c *killsCmd) Run(p place) error {
 	writers := make([]*writer, c.Writers)
 	for i := range writers {
 		var made struct{ PlanID string }
-		if status, err := s.json("POST", "/api/machines", map[string]string{"name": fmt.Sprint("Machine ", i), "kind": "lathe"}, &made); err != nil || status != 201 {
+		if status, err := s.json("POST", "/api/machines", map[string]string{"name": fmt.Sprint("Machine ", i),
+			"kind": "lathe"}, &made); err != nil ||
+			status != 201 {
 			return fmt.Errorf("machine not made: %d %v", status, err)
 		}
 		writers[i] = &writer{s: s, id: made.PlanID}
@@ -79,7 +81,8 @@ func (c *killsCmd) Run(p place) error {
 	if total < c.Kills*c.Writers {
 		return fmt.Errorf("only %d saves were acknowledged: that proves nothing", total)
 	}
-	fmt.Printf("%d kills of server and database under %d writers: %d saves acknowledged, none lost\n", c.Kills, c.Writers, total)
+	fmt.Printf("%d kills of server and database under %d writers: %d saves acknowledged, none lost\n", c.Kills,
+		c.Writers, total)
 	return nil
 }
 
@@ -151,7 +154,8 @@ func (w *writer) write(stop <-chan struct{}) error {
 			w.tried++
 			now.Plan.Notes = strconv.Itoa(w.tried)
 			var versions struct{ PlanVersion, MachineVersion int }
-			change := map[string]any{"plan": now.Plan, "planVersion": now.PlanVersion, "machine": now.Machine, "machineVersion": now.MachineVersion}
+			change := map[string]any{"plan": now.Plan, "planVersion": now.PlanVersion, "machine": now.Machine,
+				"machineVersion": now.MachineVersion}
 			status, err := w.s.json("PUT", "/api/plans/"+w.id, change, &versions)
 			if err != nil || status != 200 {
 				now = nil // what became of it is read

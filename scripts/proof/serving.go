@@ -38,7 +38,8 @@ func (s *serving) start() error {
 	if s.dataKB > 0 {
 		bound = strconv.Itoa(s.dataKB)
 	}
-	s.cmd = exec.Command("bash", "-c", `ulimit -d "$1" && exec "$2" serve --addr "$3"`, "bash", bound, s.binary(), s.addr)
+	s.cmd = exec.Command("bash", "-c", `ulimit -d "$1" && exec "$2" serve --addr "$3"`, "bash", bound, s.binary(),
+		s.addr)
 	s.cmd.Env = append(os.Environ(), "DATABASE_URL="+s.URL)
 	if err := s.cmd.Start(); err != nil {
 		return err

@@ -21,7 +21,8 @@ var made atomic.Int64
 func URL(t testing.TB) string {
 	t.Helper()
 	base := os.Getenv("TEST_DATABASE_URL")
-	require.NotEmpty(t, base, "these tests need a PostgreSQL: run make test, or set TEST_DATABASE_URL to scripts/postgres.sh start NAME")
+	require.NotEmpty(t, base, "these tests need a PostgreSQL: run make test, or set TEST_DATABASE_URL to "+
+		"scripts/postgres.sh start NAME")
 	admin, err := sqlx.Open("pgx", base)
 	require.NoError(t, err)
 	name := fmt.Sprintf("t%d_%d", os.Getpid(), made.Add(1))

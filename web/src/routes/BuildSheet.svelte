@@ -11,7 +11,9 @@
   {#snippet page({ sheet, build }: Printed)}
     {#if build}
       {@const done = (id: string) => sheet.plan.checks.find((c) => c.id === id)}
-      {#if build.blocked}<p class="mt-3 border-2 border-black p-2 font-semibold">Do not power it yet: {build.blocked}</p>{/if}
+      {#if build.blocked}<p class="mt-3 border-2 border-black p-2 font-semibold">
+          Do not power it yet: {build.blocked}
+        </p>{/if}
       {#each [['From the shelf', build.take], ['To buy', build.buy]] as const as [title, bill] (title)}
         {#if bill.parts.length > 0}
           <h2 class="mt-5 text-2xl">{title}</h2>
@@ -26,8 +28,8 @@
                 </tr>
               {/each}
               <tr
-                ><td></td><th scope="row">Together</th><td>{bill.priced} of {bill.parts.length} priced</td><td class="cost"
-                  >{cost(bill.cost)}</td
+                ><td></td><th scope="row">Together</th><td>{bill.priced} of {bill.parts.length} priced</td><td
+                  class="cost">{cost(bill.cost)}</td
                 ></tr
               >
             </tbody>
@@ -50,12 +52,18 @@
         <table class="w-full">
           <thead
             ><tr
-              ><th scope="col">no.</th><th scope="col">from</th><th scope="col">to</th><th scope="col">in</th><th scope="col">note</th></tr
+              ><th scope="col">no.</th><th scope="col">from</th><th scope="col">to</th><th scope="col">in</th><th
+                scope="col">note</th
+              ></tr
             ></thead
           >
           <tbody>
             {#each build.wiring.wires as w (w.n)}
-              <tr><td>{w.n}</td><td>{w.from}</td><td>{w.to}</td><td>{w.loop}{w.screened ? ', screened' : ''}</td><td>{w.note}</td></tr>
+              <tr
+                ><td>{w.n}</td><td>{w.from}</td><td>{w.to}</td><td>{w.loop}{w.screened ? ', screened' : ''}</td><td
+                  >{w.note}</td
+                ></tr
+              >
             {/each}
           </tbody>
         </table>
@@ -65,7 +73,8 @@
           </tbody>
         </table>
         <p class="mt-2">
-          Terminal names are general ones: the drive's own sheet has its maker's. Local code and a licensed electrician decide.
+          Terminal names are general ones: the drive's own sheet has its maker's. Local code and a licensed electrician
+          decide.
         </p>
       {/if}
       <h2 class="mt-5 text-2xl break-before-page">First power-up</h2>
@@ -75,7 +84,8 @@
             <tr>
               <td class="box">{done(p.id) ? '☒' : '☐'} {i + 1}</td>
               <th scope="row"
-                >{p.what}{#if p.expect}<span class="note">{p.measure ? `Measure ${p.measure}` : 'What should happen'}: {p.expect}</span
+                >{p.what}{#if p.expect}<span class="note"
+                    >{p.measure ? `Measure ${p.measure}` : 'What should happen'}: {p.expect}</span
                   >{/if}</th
               >
               <td class="cost">{done(p.id)?.measured ?? ''} {done(p.id)?.on ?? ''}</td>

@@ -21,7 +21,9 @@
     }
   );
   const gone = $derived(asked.problem?.status === 404 || asked.problem?.status === 422);
-  const said = $derived(gone ? 'This plan is not here; it may have been deleted.' : asked.problem ? sayProblem(asked.problem) : '');
+  const said = $derived(
+    gone ? 'This plan is not here; it may have been deleted.' : asked.problem ? sayProblem(asked.problem) : ''
+  );
 
   $effect(() => {
     void params.id;

@@ -11,7 +11,10 @@
       <p class="mt-8 text-xl">The line is not complete, so there is nothing to set yet. {a.next.text}</p>
     {:else}
       <table class="mt-4 w-full">
-        <thead><tr><th scope="col">set</th><th scope="col">what</th><th scope="col">to</th><th scope="col">set on</th></tr></thead>
+        <thead
+          ><tr><th scope="col">set</th><th scope="col">what</th><th scope="col">to</th><th scope="col">set on</th></tr
+          ></thead
+        >
         <tbody>
           {#each a.settings as s, i (s.working)}
             {@const done = sheet.plan.checks.find((c) => c.id === s.working)}

@@ -57,7 +57,11 @@
       }))
     ) ?? []),
     { name: 'New machine', group: 'Do', run: () => document.getElementById('new-machine')?.focus() },
-    { name: 'Export the workshop as a file', group: 'Do', run: () => document.getElementById('export-workshop')?.click() },
+    {
+      name: 'Export the workshop as a file',
+      group: 'Do',
+      run: () => document.getElementById('export-workshop')?.click()
+    },
     { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
     { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') }
   ]);
@@ -75,7 +79,9 @@
     </p>{/if}
   <div aria-live="polite">
     {#if deleted}
-      <p class="my-3 border-l-4 border-brass bg-card p-3">{deleted.words} <button class="link" onclick={undo}>Undo</button></p>
+      <p class="my-3 border-l-4 border-brass bg-card p-3">
+        {deleted.words} <button class="link" onclick={undo}>Undo</button>
+      </p>
     {/if}
   </div>
   {#if shed}
@@ -83,12 +89,13 @@
       <section class="mx-auto mt-12 max-w-2xl">
         <h2 class="text-4xl">What machine, and what must it do?</h2>
         <p class="mt-3 text-lg text-soft">
-          A motor out of something else, a control, a few pulleys: will it do the jobs, and what must be set, bought, wired and watched?
-          Start with the machine.
+          A motor out of something else, a control, a few pulleys: will it do the jobs, and what must be set, bought,
+          wired and watched? Start with the machine.
         </p>
         <div class="mt-6"><NewMachine large /></div>
         <p class="mt-8">
-          Or look round first: <button class="link" onclick={demo}>load Quarry Lane shed</button>, a made-up workshop with four retrofits.
+          Or look round first: <button class="link" onclick={demo}>load Quarry Lane shed</button>, a made-up workshop
+          with four retrofits.
         </p>
       </section>
     {:else}

@@ -89,7 +89,9 @@
 <main class="grid md:grid-cols-[minmax(15rem,19rem)_minmax(0,1fr)]">
   <nav
     aria-label="Parts on the shelf"
-    class="px-4 pt-4 pb-6 md:block md:min-h-[calc(100vh-3.2rem)] md:border-r md:border-rule {params?.id ? 'hidden' : ''}"
+    class="px-4 pt-4 pb-6 md:block md:min-h-[calc(100vh-3.2rem)] md:border-r md:border-rule {params?.id
+      ? 'hidden'
+      : ''}"
   >
     {#if said}<p role="alert" class="mb-3 border-l-4 border-stop pl-3">
         {said} <button class="link" onclick={load}>Try again</button>
@@ -111,7 +113,9 @@
       <section class="mt-4">
         <h2 class="caption flex items-baseline justify-between">
           {plural}
-          {#if sort !== 'motor'}<button class="link font-body text-sm tracking-normal normal-case" onclick={() => add(sort)}>add one</button
+          {#if sort !== 'motor'}<button
+              class="link font-body text-sm tracking-normal normal-case"
+              onclick={() => add(sort)}>add one</button
             >{/if}
         </h2>
         <ul>
@@ -122,10 +126,15 @@
                 class="flex min-h-12 items-center gap-3 py-1.5 hover:underline"
                 aria-current={p.id === params?.id ? 'page' : undefined}
               >
-                {#if p.picture}<img src="/api/pictures/{p.picture}?thumbnail=true" alt="" class="size-11 flex-none object-cover" />{/if}
+                {#if p.picture}<img
+                    src="/api/pictures/{p.picture}?thumbnail=true"
+                    alt=""
+                    class="size-11 flex-none object-cover"
+                  />{/if}
                 <span class="min-w-0 flex-1">
                   <span class:font-semibold={p.id === params?.id}>{p.name}</span>
-                  <span class="block text-sm text-soft">{[p.says, stateWords(p.state)].filter(Boolean).join(', ')}</span>
+                  <span class="block text-sm text-soft">{[p.says, stateWords(p.state)].filter(Boolean).join(', ')}</span
+                  >
                 </span>
               </a>
             </li>
@@ -144,8 +153,8 @@
       {#key open}<ItemEditor state={open} onremove={() => open && void remove(open)} />{/key}
     {:else}
       <p class="max-w-prose text-lg text-soft">
-        What is on hand: motors with their plates and readings, controls, pulleys, belts. Choose one to open it, or add a motor. One with no
-        plate at all? <a class="link" href="#/what-is-it">Find out what it is</a>.
+        What is on hand: motors with their plates and readings, controls, pulleys, belts. Choose one to open it, or add
+        a motor. One with no plate at all? <a class="link" href="#/what-is-it">Find out what it is</a>.
       </p>
       <section class="mt-8 max-md:hidden"><Donors /></section>
     {/if}

@@ -24,14 +24,18 @@
       <table class="mt-2 w-full">
         <thead>
           <tr
-            ><th scope="col">position</th>{#each plate.knob as k (k)}<th scope="col">{fixed ? 'on' : Math.round(k * 10)}</th>{/each}</tr
+            ><th scope="col">position</th>{#each plate.knob as k (k)}<th scope="col"
+                >{fixed ? 'on' : Math.round(k * 10)}</th
+              >{/each}</tr
           >
         </thead>
         <tbody>
           {#each plate.positions as p, row (row)}
             <tr>
               <th scope="row"
-                >{plate.positions.length > 1 ? p.label : 'spindle rpm'}<span class="block text-base font-normal">{p.ratio}</span></th
+                >{plate.positions.length > 1 ? p.label : 'spindle rpm'}<span class="block text-base font-normal"
+                  >{p.ratio}</span
+                ></th
               >
               {#each p.rpm as rpm, i (i)}<td class:job={inJob(plate, rpm)}>{rpm > 0 ? Math.round(rpm) : '·'}</td>{/each}
             </tr>
@@ -39,7 +43,8 @@
         </tbody>
       </table>
       <p class="mt-1">
-        {fixed ? '' : 'A dot is under the slowest steady speed, or over what the machine allows. '}Ruled-under speeds lie in a job's band.
+        {fixed ? '' : 'A dot is under the slowest steady speed, or over what the machine allows. '}Ruled-under speeds
+        lie in a job's band.
       </p>
       <h2 class="mt-6 text-2xl">Jobs</h2>
       <table class="mt-2 w-full jobs">
@@ -49,7 +54,9 @@
               <th scope="row">{j.name}</th>
               <td class="text-left!">{figure(j.lowRpm)}{j.highRpm > j.lowRpm ? `–${figure(j.highRpm)}` : ''} rpm</td>
               <td class="text-left!">{plate.positions.length > 1 ? j.position : ''}</td>
-              <td class="text-left!">{j.done ? '' : a.entries.length > 0 ? 'not called done' : 'not done by this plan'}</td>
+              <td class="text-left!"
+                >{j.done ? '' : a.entries.length > 0 ? 'not called done' : 'not done by this plan'}</td
+              >
             </tr>
           {/each}
         </tbody>

@@ -34,7 +34,9 @@
     void [donor, prefs.region, seen.length];
     untrack(() => asked.again());
   });
-  const plan = new Ask<Sheet>((signal) => call(() => api.GET('/api/plans/{id}', { params: { path: { id: params?.plan ?? '' } }, signal })));
+  const plan = new Ask<Sheet>((signal) =>
+    call(() => api.GET('/api/plans/{id}', { params: { path: { id: params?.plan ?? '' } }, signal }))
+  );
   const sheet = $derived(params?.plan ? plan.answer : undefined);
   $effect(() => {
     if (params?.plan) untrack(() => plan.instead());
@@ -63,7 +65,8 @@
   const made = (): Schemas['MotorDescribed'] | undefined => {
     if (!opinion) return undefined;
     const m = structuredClone(opinion.motor);
-    if (top) m.name = donor ? `${top.name}, ex ${catalogue.donors.find((d) => d.id === donor)?.name.toLowerCase()}` : top.name;
+    if (top)
+      m.name = donor ? `${top.name}, ex ${catalogue.donors.find((d) => d.id === donor)?.name.toLowerCase()}` : top.name;
     // Its thin pair was found, but nobody has wired it yet.
     if (!thermal && seen.some((s) => s.clue.id === 'thin' && s.answer === 'none')) m.thermalSwitch = 'none';
     return m;
@@ -133,7 +136,12 @@
           </div>
           <div>
             <label for="region" class="block text-sm text-soft">in</label>
-            <select id="region" class="blank" value={prefs.region} onchange={(e) => prefs.setRegion(e.currentTarget.value)}>
+            <select
+              id="region"
+              class="blank"
+              value={prefs.region}
+              onchange={(e) => prefs.setRegion(e.currentTarget.value)}
+            >
               {#each catalogue.regions as r (r.id)}<option value={r.id}>{r.name}</option>{/each}
             </select>
           </div>
@@ -149,7 +157,10 @@
             </div>
             <div class="mt-3 grid gap-2" role="group" aria-label="Answers">
               {#each clue.answers as a, i (a.id)}
-                <button class="button flex min-h-12 items-center gap-3 text-left text-[1.05rem]" onclick={() => answer(a.id)}>
+                <button
+                  class="button flex min-h-12 items-center gap-3 text-left text-[1.05rem]"
+                  onclick={() => answer(a.id)}
+                >
                   <kbd class="hidden text-sm text-soft md:inline">{i + 1}</kbd>{a.words}
                 </button>
               {/each}
@@ -173,13 +184,19 @@
         {/if}
         {#if opinion && top}
           <p class="mt-4 flex flex-wrap gap-3">
-            <button class="button" class:primary={opinion.settled || !opinion.next} onclick={toShelf}>Put it on the shelf as that</button>
-            {#if sheet}<button class="button" onclick={toPlan}>Use it in plan {sheet.letter} of {sheet.machine.name}</button>{/if}
+            <button class="button" class:primary={opinion.settled || !opinion.next} onclick={toShelf}
+              >Put it on the shelf as that</button
+            >
+            {#if sheet}<button class="button" onclick={toPlan}
+                >Use it in plan {sheet.letter} of {sheet.machine.name}</button
+              >{/if}
           </p>
         {/if}
         {#if seen.length > 0}
           <h2 class="caption mt-6 flex justify-between">
-            Seen so far <button class="link font-body text-sm tracking-normal normal-case" onclick={startOver}>start over</button>
+            Seen so far <button class="link font-body text-sm tracking-normal normal-case" onclick={startOver}
+              >start over</button
+            >
           </h2>
           <ol>
             {#each seen as s, i (s.clue.id)}

@@ -13,7 +13,12 @@ const parsed = (text: string): unknown => {
 
 /** Sends a file as it is, telling how much of it has gone: the server reads as it works, so that is how
  *  much is done. */
-export const sendFile = <T>(path: string, file: Blob, contentType: string, onshare: (share: number) => void): Promise<Reply<T>> =>
+export const sendFile = <T>(
+  path: string,
+  file: Blob,
+  contentType: string,
+  onshare: (share: number) => void
+): Promise<Reply<T>> =>
   new Promise((resolve) => {
     const request = new XMLHttpRequest();
     request.open('POST', path);
@@ -23,7 +28,11 @@ export const sendFile = <T>(path: string, file: Blob, contentType: string, onsha
     request.onload = () => {
       const said = parsed(request.responseText);
       const done = request.status >= 200 && request.status < 300;
-      resolve(done ? { data: said as T, status: request.status } : { problem: said as Problem | undefined, status: request.status });
+      resolve(
+        done
+          ? { data: said as T, status: request.status }
+          : { problem: said as Problem | undefined, status: request.status }
+      );
     };
     request.send(file);
   });
@@ -32,7 +41,8 @@ export const sendFile = <T>(path: string, file: Blob, contentType: string, onsha
 export const fetchFile = async (path: string, onbytes: (bytes: number) => void): Promise<Reply<Blob>> => {
   try {
     const answer = await fetch(path);
-    if (!answer.ok || !answer.body) return { problem: parsed(await answer.text()) as Problem | undefined, status: answer.status };
+    if (!answer.ok || !answer.body)
+      return { problem: parsed(await answer.text()) as Problem | undefined, status: answer.status };
     const pieces: BlobPart[] = [];
     let bytes = 0;
     const reader = answer.body.getReader();

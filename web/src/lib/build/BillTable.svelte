@@ -55,8 +55,8 @@
     {#if bill.parts.length > 0}
       <tfoot>
         <tr class="font-semibold"
-          >{#if ticked}<td></td>{/if}<td class="py-1.5">Together, {bill.priced} of {bill.parts.length} priced</td><td class="text-right"
-            >{bill.priced > 0 ? bill.cost : '—'}</td
+          >{#if ticked}<td></td>{/if}<td class="py-1.5">Together, {bill.priced} of {bill.parts.length} priced</td><td
+            class="text-right">{bill.priced > 0 ? bill.cost : '—'}</td
           ></tr
         >
       </tfoot>

@@ -49,7 +49,10 @@
   {#if problem}<p role="alert" class="mt-2 text-stop">{problem}</p>{/if}
   {#if build}
     {#if build.blocked}
-      <p class="mt-2 border-l-4 border-stop pl-3" role="status"><span class="font-semibold">Do not power it yet.</span> {build.blocked}</p>
+      <p class="mt-2 border-l-4 border-stop pl-3" role="status">
+        <span class="font-semibold">Do not power it yet.</span>
+        {build.blocked}
+      </p>
     {/if}
     {#if tab === 'wiring'}
       {#if build.wiring.known}
@@ -58,7 +61,9 @@
           <WireList wiring={build.wiring} />
         </div>
       {:else}
-        <p class="mt-4 text-soft">Supply, control and motor must be filled in and belong together before there is anything to wire.</p>
+        <p class="mt-4 text-soft">
+          Supply, control and motor must be filled in and belong together before there is anything to wire.
+        </p>
       {/if}
     {:else if tab === 'power'}
       <PowerUp {build} />
@@ -81,7 +86,9 @@
                 >
               </li>
             {:else}
-              <li class="py-1.5 text-soft">Nothing, as far as the plan tells: put in shafts and bores on the reduction's bench.</li>
+              <li class="py-1.5 text-soft">
+                Nothing, as far as the plan tells: put in shafts and bores on the reduction's bench.
+              </li>
             {/each}
           </ul>
         </div>

@@ -53,7 +53,9 @@
       {#if s.to - s.from === 1}
         {@const y = top + box.h / 2 + (s.lane - (s.of - 1) / 2) * 10}
         <path d="M{x1} {y}H{x2}" class="wire {s.wire.role}" />
-        <text x={(x1 + x2) / 2 + (s.lane - (s.of - 1) / 2) * 16} y={top - 3} text-anchor="middle" class="n">{s.wire.n}</text>
+        <text x={(x1 + x2) / 2 + (s.lane - (s.of - 1) / 2) * 16} y={top - 3} text-anchor="middle" class="n"
+          >{s.wire.n}</text
+        >
       {:else}
         {@const y = top - 18 - s.lane * 15}
         <path d="M{x1 - 8} {top}V{y}H{x2 + 8}V{top}" class="wire {s.wire.role}" />

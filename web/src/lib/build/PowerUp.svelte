@@ -36,7 +36,9 @@
       />
       <div>
         <p class="font-semibold">{i + 1}. {s.what}</p>
-        {#if s.expect}<p class="text-[0.94rem] text-soft">{s.measure ? `Measure ${s.measure}` : 'What should happen'}: {s.expect}.</p>{/if}
+        {#if s.expect}<p class="text-[0.94rem] text-soft">
+            {s.measure ? `Measure ${s.measure}` : 'What should happen'}: {s.expect}.
+          </p>{/if}
         {#if why}<p class="text-[0.94rem] text-stop">{why}</p>{/if}
         {#if done}<p class="text-sm text-good">done {done.on}</p>{/if}
       </div>
@@ -59,6 +61,6 @@
   {/each}
 </ol>
 <p class="mt-3 text-sm text-soft">
-  One hand, the other in a pocket. No gloves, nothing loose. Stand aside of the plane it turns in. Fixed wiring is a licensed electrician's;
-  local code decides.
+  One hand, the other in a pocket. No gloves, nothing loose. Stand aside of the plane it turns in. Fixed wiring is a
+  licensed electrician's; local code decides.
 </p>

@@ -39,9 +39,14 @@
   {#if kind === 'resistor' || kind === 'knob'}<path d="M{x + 6} {cy}l3-5 5 10 5-10 5 10 3-5" class="ink" />{/if}
   {#if kind === 'knob'}<path d="M{cx} {y + 2}v7l-3-3m3 3l3-3" class="ink" />{/if}
   {#if kind === 'bridge'}<path d="M{cx} {y + 4}l9 {h / 2 - 4}l-9 {h / 2 - 4}l-9 -{h / 2 - 4}z" class="ink" />{/if}
-  {#if kind === 'transformer'}<path d="M{cx - 5} {y + 5}q-8 4 0 8q-8 4 0 8M{cx + 5} {y + 5}q8 4 0 8q8 4 0 8" class="ink" />{/if}
+  {#if kind === 'transformer'}<path
+      d="M{cx - 5} {y + 5}q-8 4 0 8q-8 4 0 8M{cx + 5} {y + 5}q8 4 0 8q8 4 0 8"
+      class="ink"
+    />{/if}
   {#if kind === 'unit'}<path
-      d="M{x + 5} {y + h - 5}L{x + w - 5} {y + 5}M{x + 6} {y + 10}q4-7 8 0M{x + w - 16} {y + h - 11}h10M{x + w - 16} {y + h - 7}h4m2 0h4"
+      d="M{x + 5} {y + h - 5}L{x + w - 5} {y + 5}M{x + 6} {y + 10}q4-7 8 0M{x + w - 16} {y + h - 11}h10M{x +
+        w -
+        16} {y + h - 7}h4m2 0h4"
       class="ink"
     />{/if}
   {#if kind === 'supply'}<path d="M{x + 6} {cy}q5-11 {w / 2 - 6} 0t{w / 2 - 6} 0" class="ink" />{/if}

@@ -13,7 +13,9 @@
       <h3 class="text-[1.15rem]">{s.name}</h3>
       <p class="text-[0.94rem] text-soft">{s.says}</p>
       <p class="mt-1">
-        {s.tried ? `${s.motor}: ${s.jobsDone} of ${s.jobs} jobs at its best ratio.` : 'No motor of that sort here or on the shelf.'}
+        {s.tried
+          ? `${s.motor}: ${s.jobsDone} of ${s.jobs} jobs at its best ratio.`
+          : 'No motor of that sort here or on the shelf.'}
       </p>
       <BillTable title="What it takes" bill={s.bill} />
     </div>
@@ -27,9 +29,11 @@
     <BillTable title="Bought" bill={build.homemade.bought} />
   </div>
   <p class="mt-2 text-sm text-soft">
-    Rectified mains is lethal, and everything in such a box is at line volts. Earth it, fuse it, close it. Local code and a licensed
-    electrician decide.
+    Rectified mains is lethal, and everything in such a box is at line volts. Earth it, fuse it, close it. Local code
+    and a licensed electrician decide.
   </p>
 {:else}
-  <p class="text-soft">Only a phase-angle drive for a brushed motor on the mains is sensibly built at home; this plan has another.</p>
+  <p class="text-soft">
+    Only a phase-angle drive for a brushed motor on the mains is sensibly built at home; this plan has another.
+  </p>
 {/if}

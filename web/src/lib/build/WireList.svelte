@@ -6,7 +6,10 @@
   let { wiring }: { wiring: Wiring } = $props();
 
   const groups = $derived(
-    [...new Set(wiring.wires.map((w) => w.loop))].map((name) => ({ name, wires: wiring.wires.filter((w) => w.loop === name) }))
+    [...new Set(wiring.wires.map((w) => w.loop))].map((name) => ({
+      name,
+      wires: wiring.wires.filter((w) => w.loop === name)
+    }))
   );
 </script>
 
@@ -15,7 +18,9 @@
   <ul class="mt-1">
     {#each wiring.checks as c (c.id)}
       <li class="flex gap-2.5 border-b border-dotted border-rule py-1.5">
-        <Mark level={c.ok ? 'good' : 'stop'} size={18} /><span>{c.title}<span class="block text-sm text-soft">{c.detail}</span></span>
+        <Mark level={c.ok ? 'good' : 'stop'} size={18} /><span
+          >{c.title}<span class="block text-sm text-soft">{c.detail}</span></span
+        >
       </li>
     {/each}
   </ul>
@@ -41,7 +46,7 @@
       <dd>{d.name}</dd>{/each}
   </dl>
   <p class="mt-2 text-sm text-soft">
-    Terminal names are general; the drive's own sheet has its maker's. Unplug, wait and measure before touching. Local code and a licensed
-    electrician decide.
+    Terminal names are general; the drive's own sheet has its maker's. Unplug, wait and measure before touching. Local
+    code and a licensed electrician decide.
   </p>
 </div>

@@ -71,7 +71,9 @@ export function strands(wiring: Wiring): Strand[] {
     .flatMap((wire) => {
       const from = place.get(part(wire.from).device);
       const to = place.get(part(wire.to).device);
-      return from === undefined || to === undefined || from === to ? [] : [{ wire, from: Math.min(from, to), to: Math.max(from, to) }];
+      return from === undefined || to === undefined || from === to
+        ? []
+        : [{ wire, from: Math.min(from, to), to: Math.max(from, to) }];
     });
   return found.map((s) => {
     const beside = found.filter((o) => o.from === s.from && o.to === s.to);

@@ -29,7 +29,8 @@
   $effect(() => () => asked.stop());
 
   const judged = (c: Schemas['RankControlTried']) => c.jobs.filter((j) => j.outcome !== 'cannot-tell');
-  const pick = (k: number) => (picked = picked.includes(k) ? picked.filter((p) => p !== k) : [...picked, k].slice(-most));
+  const pick = (k: number) =>
+    (picked = picked.includes(k) ? picked.filter((p) => p !== k) : [...picked, k].slice(-most));
   const use = (c: Schemas['RankControlTried']) => {
     sheet.change(({ plan }) => (plan.control = structuredClone($state.snapshot(c.uses))));
     sheet.panel = '';
@@ -65,10 +66,16 @@
               </p>
               <p class="mt-1 flex flex-wrap gap-x-4">
                 <label class="flex min-h-8 items-center gap-2">
-                  <input type="checkbox" class="size-5 accent-(--iron)" checked={picked.includes(i)} onchange={() => pick(i)} />
+                  <input
+                    type="checkbox"
+                    class="size-5 accent-(--iron)"
+                    checked={picked.includes(i)}
+                    onchange={() => pick(i)}
+                  />
                   on the reach
                 </label>
-                {#if c.from !== "the plan's own"}<button class="link" onclick={() => use(c)}>use it in this plan</button>{/if}
+                {#if c.from !== "the plan's own"}<button class="link" onclick={() => use(c)}>use it in this plan</button
+                  >{/if}
               </p>
             </div>
           </div>

@@ -32,12 +32,18 @@
         ? 'One field differs.'
         : `${saved.clashes.length} fields differ.`}
     </p>
-    <p class="text-sm text-soft">Everything else is put together already. Nothing you typed here is lost; the choice can be undone.</p>
+    <p class="text-sm text-soft">
+      Everything else is put together already. Nothing you typed here is lost; the choice can be undone.
+    </p>
     <ul class="mt-2 max-h-[40vh] overflow-y-auto">
       {#each saved.clashes as c, i (c.path)}
         <li class="border-t border-dotted border-rule py-2">
-          <fieldset class="grid items-center gap-x-4 gap-y-1 md:grid-cols-[minmax(8rem,15rem)_minmax(0,22rem)_minmax(0,22rem)]">
-            <legend class="float-left font-semibold md:contents"><span>{wordsOf(c.path) || `the whole ${what}`}</span></legend>
+          <fieldset
+            class="grid items-center gap-x-4 gap-y-1 md:grid-cols-[minmax(8rem,15rem)_minmax(0,22rem)_minmax(0,22rem)]"
+          >
+            <legend class="float-left font-semibold md:contents"
+              ><span>{wordsOf(c.path) || `the whole ${what}`}</span></legend
+            >
             {#each sides(c) as [side, value, theirs] (side)}
               <label class="flex min-h-10 items-center gap-2.5">
                 <input
@@ -47,7 +53,9 @@
                   checked={taken.has(c.path) === theirs}
                   onchange={() => (theirs ? taken.add(c.path) : taken.delete(c.path))}
                 />
-                <span class="min-w-0 wrap-anywhere"><span class="text-soft">{theirs ? 'there' : 'here'}</span> {shown(value)}</span>
+                <span class="min-w-0 wrap-anywhere"
+                  ><span class="text-soft">{theirs ? 'there' : 'here'}</span> {shown(value)}</span
+                >
               </label>
             {/each}
           </fieldset>

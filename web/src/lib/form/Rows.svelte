@@ -26,7 +26,9 @@
 {#each list.keys() as i (i)}
   <div class="border-l-2 border-rule pl-2.5">
     {@render row(`${path}[${i}]`, i)}
-    <button class="link text-sm" aria-label="Remove this {noun}, number {i + 1}" onclick={() => drop(i)}>remove this {noun}</button>
+    <button class="link text-sm" aria-label="Remove this {noun}, number {i + 1}" onclick={() => drop(i)}
+      >remove this {noun}</button
+    >
   </div>
 {/each}
 {#if list.length < most}<button class="link justify-self-start" onclick={add}>add a {noun}</button>{/if}

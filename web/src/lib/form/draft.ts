@@ -65,7 +65,9 @@ export class Drafts<T, V> {
   static async open<T, V>(document: string): Promise<Drafts<T, V>> {
     const drafts = new Drafts<T, V>(document, await thisWindow);
     const alive = await living();
-    drafts.#dead = drafts.#keys().filter((key) => key !== drafts.#mine && !alive.has(lockOf(key.slice(drafts.#prefix.length))));
+    drafts.#dead = drafts
+      .#keys()
+      .filter((key) => key !== drafts.#mine && !alive.has(lockOf(key.slice(drafts.#prefix.length))));
     return drafts;
   }
 
@@ -82,7 +84,9 @@ export class Drafts<T, V> {
 
   /** Takes the latest draft of a closed window away from there. */
   takeLeft(): Draft<T, V> | undefined {
-    const found = this.#dead.map((key) => ({ key, draft: this.#read(key) })).sort((a, b) => (b.draft?.at ?? 0) - (a.draft?.at ?? 0));
+    const found = this.#dead
+      .map((key) => ({ key, draft: this.#read(key) }))
+      .sort((a, b) => (b.draft?.at ?? 0) - (a.draft?.at ?? 0));
     const latest = found.find((f) => f.draft);
     this.#dead = found.filter((f) => f.draft && f !== latest).map((f) => f.key);
     if (latest) this.#remove(latest.key);

@@ -1,12 +1,13 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { describe, expect, it, vi } from 'vitest';
 import { partFields, planFields } from '../api/fields';
 import { namesField } from './fields';
 
-const root = join(import.meta.dirname, '../..');
-const sources = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter(
-  (f) => /\.(svelte|ts)$/.test(f) && !/\.test\.ts$|^lib\/api\//.test(f)
+const sources = Object.entries(
+  import.meta.glob<string>(['../../**/*.{svelte,ts}', '!../../**/*.test.ts', '!../api/**'], {
+    query: '?raw',
+    import: 'default',
+    eager: true
+  })
 );
 
 /** Where a path is written: a field's own, or one read, set or gone to. */
@@ -29,8 +30,7 @@ describe('paths of fields', () => {
   it('are those of the core wherever they are written', () => {
     const all = [...planFields, ...partFields];
     let checked = 0;
-    for (const file of sources) {
-      const text = readFileSync(join(root, file), 'utf8');
+    for (const [file, text] of sources) {
       for (const form of written) {
         for (const [, path] of text.matchAll(form)) {
           if (!path || /^\$?\{[^}]*\}$/.test(path)) continue;

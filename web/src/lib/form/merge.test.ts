@@ -120,7 +120,8 @@ describe('what two windows changed is put together', () => {
         const theirs = changed((d) => write(d, theirPath, `${theirValue}, theirs`));
         const { doc, clashes } = merge(base, mine, theirs);
         expect(read(doc, myPath)).toBe(myValue);
-        if (myPath === theirPath) expect(clashes).toEqual([{ path: myPath, mine: myValue, theirs: `${theirValue}, theirs` }]);
+        if (myPath === theirPath)
+          expect(clashes).toEqual([{ path: myPath, mine: myValue, theirs: `${theirValue}, theirs` }]);
         else expect([clashes, read(doc, theirPath)]).toEqual([[], `${theirValue}, theirs`]);
       }
   });

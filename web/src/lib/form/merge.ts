@@ -11,7 +11,8 @@ const isGroup = (v: unknown): v is Group => typeof v === 'object' && v !== null 
 
 export const same = (a: unknown, b: unknown): boolean => {
   if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((v, i) => same(v, b[i]));
-  if (isGroup(a) && isGroup(b)) return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((k) => same(a[k], b[k]));
+  if (isGroup(a) && isGroup(b))
+    return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((k) => same(a[k], b[k]));
   return a === b;
 };
 
@@ -38,7 +39,9 @@ export function merge<T>(base: T | undefined, mine: T, theirs: T): { doc: T; cla
     }
     if (Array.isArray(mine) && Array.isArray(theirs)) {
       const was = Array.isArray(base) ? base : [];
-      const name = [was, mine, theirs].map(nameIn).every((n, _, all) => n !== undefined && n === all[0]) ? nameIn(mine) : undefined;
+      const name = [was, mine, theirs].map(nameIn).every((n, _, all) => n !== undefined && n === all[0])
+        ? nameIn(mine)
+        : undefined;
       if (name) return joinNamed(path, name, was as Group[], mine as Group[], theirs as Group[]);
       if (mine.length === theirs.length && was.length === mine.length)
         return mine.map((v, i) => join(`${path}[${i}]`, was[i], v, theirs[i]));

@@ -9,7 +9,9 @@ test('a path reads and writes what it names', () => {
   write(doc, 'machine.jobs[0].speed.from', '70');
   write(doc, 'machine.jobs[1]', { speed: { from: '80' } });
   write(doc, 'machine.limits.spindle', '300 rpm');
-  expect(doc).toEqual({ machine: { jobs: [{ speed: { from: '70' } }, { speed: { from: '80' } }], limits: { spindle: '300 rpm' } } });
+  expect(doc).toEqual({
+    machine: { jobs: [{ speed: { from: '70' } }, { speed: { from: '80' } }], limits: { spindle: '300 rpm' } }
+  });
 });
 
 test('a path in words is one a machinist can find', () => {

@@ -27,7 +27,8 @@ let storage: Storage;
 class Server implements Keeper<Doc, number> {
   id = 'part.1';
   asked: { doc: Doc; version: number; answer: (sent: Sent<Doc, number>) => void }[] = [];
-  put = (doc: Doc, version: number) => new Promise<Sent<Doc, number>>((answer) => this.asked.push({ doc, version, answer }));
+  put = (doc: Doc, version: number) =>
+    new Promise<Sent<Doc, number>>((answer) => this.asked.push({ doc, version, answer }));
 
   /** Answers the newest request and lets what follows from it happen. */
   async answer(sent: Sent<Doc, number>) {

@@ -15,7 +15,9 @@
     atRest: '',
     clicks: ''
   });
-  const asked = new Ask<Finding[]>((signal) => call(() => api.POST('/api/capacitor', { body: $state.snapshot(c), signal })));
+  const asked = new Ask<Finding[]>((signal) =>
+    call(() => api.POST('/api/capacitor', { body: $state.snapshot(c), signal }))
+  );
   const findings = $derived(asked.answer ?? []);
   const errors = $derived(fieldsOf(asked.problem));
   const check = () => asked.again();

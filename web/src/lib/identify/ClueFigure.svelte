@@ -19,7 +19,10 @@
     <path d="M160 56h34v8h-34" class="part" />
   {:else if name === 'stator'}
     <circle cx="66" cy="60" r="46" class="body" />
-    <path d="M26 38a46 46 0 0 1 80 0l-13 8a31 31 0 0 0 -54 0zM26 82a46 46 0 0 0 80 0l-13 -8a31 31 0 0 1 -54 0z" class="hot" />
+    <path
+      d="M26 38a46 46 0 0 1 80 0l-13 8a31 31 0 0 0 -54 0zM26 82a46 46 0 0 0 80 0l-13 -8a31 31 0 0 1 -54 0z"
+      class="hot"
+    />
     <circle cx="66" cy="60" r="24" class="part" />
     <rect x="140" y="20" width="58" height="80" rx="3" class="body" />
     <path d="M150 30v26h16v-26M172 30v26h16v-26" class="soft" />
@@ -44,7 +47,11 @@
     <path d="M70 104q6 -6 12 0t12 0" class="hotline" />
   {:else if name === 'detents'}
     <circle cx="70" cy="60" r="42" class="body" />
-    {#each Array.from({ length: 24 }, (_, i) => i * 15) as a (a)}<path d="M70 22v7" class="soft" transform="rotate({a} 70 60)" />{/each}
+    {#each Array.from({ length: 24 }, (_, i) => i * 15) as a (a)}<path
+        d="M70 22v7"
+        class="soft"
+        transform="rotate({a} 70 60)"
+      />{/each}
     <circle cx="70" cy="60" r="7" class="part" />
     <path d="M128 78q6 -22 12 0t12 0 12 0 12 0 12 0" class="mark" />
     <path d="M128 40q15 -22 30 0t30 0" class="mark" />
@@ -67,7 +74,11 @@
     <path d="M150 40q6 -10 12 0t12 0 12 0M150 40v34h42v-34" class="mark" />
   {:else if name === 'speed'}
     <path d="M40 92a62 62 0 0 1 124 0" class="body" />
-    {#each [0, 30, 60, 90, 120, 150, 180] as a (a)}<path d="M40 92h10" class="ink" transform="rotate({a} 102 92)" />{/each}
+    {#each [0, 30, 60, 90, 120, 150, 180] as a (a)}<path
+        d="M40 92h10"
+        class="ink"
+        transform="rotate({a} 102 92)"
+      />{/each}
     <path d="M102 92l34 -40" class="mark" />
     <circle cx="102" cy="92" r="5" class="part" />
   {:else if name === 'rotor'}

@@ -33,7 +33,8 @@
 </script>
 
 <p class="max-w-prose text-[0.94rem] text-soft">
-  Unplugged, capacitor taken off and discharged, leads off everything. Read each pair; write <em>open</em> where there is no continuity.
+  Unplugged, capacitor taken off and discharged, leads off everything. Read each pair; write <em>open</em> where there is
+  no continuity.
 </p>
 <div class="mt-3 grid gap-6 md:grid-cols-2">
   <form
@@ -60,13 +61,18 @@
             />
           </div>
         {/each}
-        <button type="button" class="link pb-2" aria-label="Remove reading {i + 1}" onclick={() => rows.splice(i, 1)}>remove</button>
+        <button type="button" class="link pb-2" aria-label="Remove reading {i + 1}" onclick={() => rows.splice(i, 1)}
+          >remove</button
+        >
         {#each ['a', 'ohms'] as field (field)}
-          {#if errors[`readings[${i}].${field}`]}<p class="col-span-4 text-sm text-stop">{errors[`readings[${i}].${field}`]}</p>{/if}
+          {#if errors[`readings[${i}].${field}`]}<p class="col-span-4 text-sm text-stop">
+              {errors[`readings[${i}].${field}`]}
+            </p>{/if}
         {/each}
       </fieldset>
     {/each}
-    {#if rows.length < 40}<button type="button" class="link" onclick={() => rows.push({ a: '', b: '', ohms: '' })}>add a reading</button
+    {#if rows.length < 40}<button type="button" class="link" onclick={() => rows.push({ a: '', b: '', ohms: '' })}
+        >add a reading</button
       >{/if}
     <div class="mt-2">
       <label for="thin-leads" class="block text-sm text-soft">Leads thinner than the rest</label>
@@ -83,7 +89,9 @@
           <li class="border-b border-dotted border-rule py-1.5">
             <span class="font-semibold">{w.leads.join(', ')}</span>: {w.is}
             {#if w.roles.length > 0}
-              <span class="block text-[0.94rem] text-soft">{w.leads.map((l, i) => `${l} ${w.roles[i] ?? ''}`).join('; ')}</span>
+              <span class="block text-[0.94rem] text-soft"
+                >{w.leads.map((l, i) => `${l} ${w.roles[i] ?? ''}`).join('; ')}</span
+              >
             {/if}
           </li>
         {/each}

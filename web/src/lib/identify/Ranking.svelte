@@ -5,7 +5,8 @@
   let { opinion }: { opinion: Schemas['IdentifyOpinion'] } = $props();
 
   const shown = $derived(opinion.ranking.filter((c, i) => i < 4 || c.share >= 0.05));
-  const percent = (share: number) => (share >= 0.995 ? '> 99 %' : share < 0.01 ? '< 1 %' : `${Math.round(share * 100)} %`);
+  const percent = (share: number) =>
+    share >= 0.995 ? '> 99 %' : share < 0.01 ? '< 1 %' : `${Math.round(share * 100)} %`;
   const sentence = (list: string[]) => {
     const text = list.join('; ');
     return text.charAt(0).toUpperCase() + text.slice(1) + '.';
@@ -16,7 +17,9 @@
 <ol class="mt-1" aria-label="Kinds it may be" aria-live="polite">
   {#each shown as c, i (c.kind)}
     <li class="border-b border-dotted border-rule py-2">
-      <p class="flex justify-between gap-3" class:font-semibold={i === 0}><span>{c.name}</span><span>{percent(c.share)}</span></p>
+      <p class="flex justify-between gap-3" class:font-semibold={i === 0}>
+        <span>{c.name}</span><span>{percent(c.share)}</span>
+      </p>
       <div class="mt-0.5 h-1.5 bg-[color-mix(in_srgb,var(--rule)_60%,transparent)]" aria-hidden="true">
         <div class="h-full bg-iron" style:width="{c.share * 100}%"></div>
       </div>

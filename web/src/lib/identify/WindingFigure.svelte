@@ -17,14 +17,19 @@
     {#each joined as w, i (i)}
       <g transform="translate(0 {i * 130})">
         {#if single(w)}
-          <path d="{coil(118, 34)}M62 34h56M174 34h62M62 34v60h56{coil(118, 94).replace('M118 94', '')}M174 94h62" class="wire" />
+          <path
+            d="{coil(118, 34)}M62 34h56M174 34h62M62 34v60h56{coil(118, 94).replace('M118 94', '')}M174 94h62"
+            class="wire"
+          />
           <circle cx="62" cy="64" r="4" class="dot" /><path d="M62 64h-14" class="wire" />
           <text x="42" y="69" text-anchor="end">{w.leads[0]}</text>
           <text x="242" y="39">{w.leads[1]}</text><text x="146" y="22" text-anchor="middle" class="soft">run</text>
           <text x="242" y="99">{w.leads[2]}</text><text x="146" y="82" text-anchor="middle" class="soft">start</text>
         {:else}
           {#each [-90, 30, 150] as a, k (a)}
-            <g transform="rotate({a} 150 70)"><path d="M150 70h6{coil(156, 70).replace('M156 70', '')}h8" class="wire" /></g>
+            <g transform="rotate({a} 150 70)"
+              ><path d="M150 70h6{coil(156, 70).replace('M156 70', '')}h8" class="wire" /></g
+            >
             <text
               x={150 + 88 * Math.cos((a * Math.PI) / 180)}
               y={74 + 66 * Math.sin((a * Math.PI) / 180)}

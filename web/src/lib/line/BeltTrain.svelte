@@ -13,7 +13,9 @@
   let { stages, x, y, scale, shaftFrom }: Props = $props();
 
   const first = $derived(x + trainExtent(stages).first * scale);
-  const shafts = $derived(stages.reduce<number[]>((at, s) => [...at, (at.at(-1) ?? 0) + shaftDistance(s) * scale], [first]));
+  const shafts = $derived(
+    stages.reduce<number[]>((at, s) => [...at, (at.at(-1) ?? 0) + shaftDistance(s) * scale], [first])
+  );
 </script>
 
 {#if stages.length > 0}<path d="M{shaftFrom} {y}H{first}" class="link" />{/if}

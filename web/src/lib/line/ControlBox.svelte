@@ -15,11 +15,19 @@
   <path d="M{x + width / 2 - 3} {y - 9}V{y + 16}M{x + width / 2 - 12} {y + 16}h18" class="ink thin" />
 {:else if kind}
   <rect {x} y={y - half} {width} height={half * 2} rx="3" class="body" />
-  {#each [0, 1, 2, 3, 4, 5, 6] as i (i)}<path d="M{x + 10 + i * ((width - 20) / 6)} {y - half}v-9" class="ink thin" />{/each}
+  {#each [0, 1, 2, 3, 4, 5, 6] as i (i)}<path
+      d="M{x + 10 + i * ((width - 20) / 6)} {y - half}v-9"
+      class="ink thin"
+    />{/each}
   {#if kind === 'inverter' || kind === 'inverter-1'}
     <rect x={x + 14} y={y - 22} width={width - 28} height="18" class="ink thin" />
     <path d="M{x + 20} {y - 9}h8m4 0h8m4 0h8" class="ink thin" />
-    {#each kind === 'inverter' ? [0, 1, 2] : [1] as i (i)}<circle cx={x + 24 + i * 18} cy={y + 14} r="4.500" class="ink thin" />{/each}
+    {#each kind === 'inverter' ? [0, 1, 2] : [1] as i (i)}<circle
+        cx={x + 24 + i * 18}
+        cy={y + 14}
+        r="4.500"
+        class="ink thin"
+      />{/each}
   {:else if kind === 'resistor'}
     <path d="M{x} {y}h16l4-9 8 18 8-18 8 18 8-18 8 18 4-9H{x + width}" class="ink" />
   {:else}

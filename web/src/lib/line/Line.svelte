@@ -12,7 +12,13 @@
   }
   let { stations, drawing, selected, onselect }: Props = $props();
 
-  const names: Record<StationName, string> = { supply: 'Supply', control: 'Control', motor: 'Motor', reduction: 'Reduction', work: 'Work' };
+  const names: Record<StationName, string> = {
+    supply: 'Supply',
+    control: 'Control',
+    motor: 'Motor',
+    reduction: 'Reduction',
+    work: 'Work'
+  };
   const order = Object.keys(names) as StationName[];
 
   const arrow = (e: KeyboardEvent) => {
@@ -44,8 +50,9 @@
         >
           <span class="min-w-0 flex-1">
             <span class="caption block">{names[s.station]}</span>
-            <span class="line-clamp-2 font-head text-[1.15rem] leading-tight font-semibold desk:line-clamp-1" title={s.title}
-              >{s.title}</span
+            <span
+              class="line-clamp-2 font-head text-[1.15rem] leading-tight font-semibold desk:line-clamp-1"
+              title={s.title}>{s.title}</span
             >
           </span>
           <Mark level={s.mark} />
@@ -58,7 +65,10 @@
           <p class="flex flex-wrap gap-x-4 text-[1.05rem] font-semibold">
             {#each s.figures as f, i (i)}<Worked id={f.working} text={f.text} />{:else}&nbsp;{/each}
           </p>
-          <p class="line-clamp-2 text-[0.92rem] leading-tight desk:line-clamp-1 {s.bad ? 'text-stop' : 'text-soft'}" title={s.note}>
+          <p
+            class="line-clamp-2 text-[0.92rem] leading-tight desk:line-clamp-1 {s.bad ? 'text-stop' : 'text-soft'}"
+            title={s.note}
+          >
             {#if s.note}<Worked id={s.working} text={s.note} />{:else}&nbsp;{/if}
           </p>
         </div>

@@ -19,7 +19,14 @@
 <rect x={x + l} y={y - shaft / 2} width={Math.max(shaftEnd - x - l, 4)} height={shaft} class="shaft" />
 {#if motor.gearbox !== 'none'}
   <!-- Built on, between motor and shaft; a worm's output stands off to one side. -->
-  <rect x={x + l} y={y - d * 0.34} width={d * 0.5} height={d * (motor.gearbox === 'worm' ? 0.86 : 0.68)} rx="3" class="end" />
+  <rect
+    x={x + l}
+    y={y - d * 0.34}
+    width={d * 0.5}
+    height={d * (motor.gearbox === 'worm' ? 0.86 : 0.68)}
+    rx="3"
+    class="end"
+  />
   {#if motor.gearbox === 'worm'}
     <circle cx={x + l + d * 0.25} cy={y + d * 0.22} r={d * 0.16} class="body" />
   {:else}
@@ -53,7 +60,8 @@
   {#each [0.38, 0.48, 0.58, 0.68] as s (s)}<path d="M{x + l * s} {y - d / 2}V{y + d / 2}" class="rib" />{/each}
   <rect x={x + l * 0.14} y={y - d * 0.16} width={l * 0.13} height={d * 0.32} class="end" />
   <path
-    d="M{x + l * 0.17} {y - d * 0.36}h{l * 0.07}v{d * 0.2}h-{l * 0.07}zM{x + l * 0.17} {y + d * 0.16}h{l * 0.07}v{d * 0.2}h-{l * 0.07}z"
+    d="M{x + l * 0.17} {y - d * 0.36}h{l * 0.07}v{d * 0.2}h-{l * 0.07}zM{x + l * 0.17} {y + d * 0.16}h{l * 0.07}v{d *
+      0.2}h-{l * 0.07}z"
     class="line"
   />
 {:else if motor.family === 'dc'}
@@ -61,19 +69,31 @@
   <rect {x} y={y - d * 0.36} width={l * 0.1} height={d * 0.72} rx="2" class="end" />
   <rect x={x + l * 0.1} y={y - d / 2} width={l * 0.9} height={d} rx={d * 0.1} class="body" />
   <path d="M{x + l * 0.2} {y - d / 2}v-4h7v4M{x + l * 0.2} {y + d / 2}v4h7v-4" class="line" />
-  {#each ribs as i (i)}<path d="M{x + l * 0.32 + (i * l * 0.6) / ribs.length} {y - d * 0.38}V{y + d * 0.38}" class="rib" />{/each}
+  {#each ribs as i (i)}<path
+      d="M{x + l * 0.32 + (i * l * 0.6) / ribs.length} {y - d * 0.38}V{y + d * 0.38}"
+      class="rib"
+    />{/each}
 {:else if motor.kind}
   <rect x={x + l * 0.06} y={y - d / 2} width={l * 0.88} height={d} rx="3" class="body" />
   <rect {x} y={y - d * 0.42} width={l * 0.08} height={d * 0.84} rx="2" class="end" />
   <rect x={x + l * 0.92} y={y - d * 0.42} width={l * 0.08} height={d * 0.84} rx="2" class="end" />
   {#if motor.kind === 'induction-3'}
-    {#each [0.16, 0.28, 0.4, 0.6, 0.72, 0.84] as s (s)}<path d="M{x + l * 0.14} {y - d / 2 + d * s}H{x + l * 0.86}" class="rib" />{/each}
+    {#each [0.16, 0.28, 0.4, 0.6, 0.72, 0.84] as s (s)}<path
+        d="M{x + l * 0.14} {y - d / 2 + d * s}H{x + l * 0.86}"
+        class="rib"
+      />{/each}
     <rect x={x + l * 0.34} y={y - d / 2 - d * 0.14} width={l * 0.32} height={d * 0.2} class="end" />
   {:else if motor.kind === 'shaded-pole' || motor.kind === 'split-phase' || motor.kind === 'two-speed'}
-    {#each ribs as i (i)}<path d="M{x + l * 0.2 + (i * l * 0.6) / ribs.length} {y - d * 0.3}V{y + d * 0.3}" class="rib" />{/each}
+    {#each ribs as i (i)}<path
+        d="M{x + l * 0.2 + (i * l * 0.6) / ribs.length} {y - d * 0.3}V{y + d * 0.3}"
+        class="rib"
+      />{/each}
   {:else}
     <rect x={x + l * 0.2} y={y - d / 2 - d * 0.16} width={l * 0.5} height={d * 0.2} rx={d * 0.09} class="end" />
-    {#each ribs as i (i)}<path d="M{x + l * 0.2 + (i * l * 0.6) / ribs.length} {y - d * 0.3}V{y + d * 0.3}" class="rib" />{/each}
+    {#each ribs as i (i)}<path
+        d="M{x + l * 0.2 + (i * l * 0.6) / ribs.length} {y - d * 0.3}V{y + d * 0.3}"
+        class="rib"
+      />{/each}
   {/if}
 {:else}
   <rect {x} y={y - d / 2} width={l} height={d} rx="4" class="body unknown" />

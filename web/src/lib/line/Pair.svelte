@@ -18,7 +18,9 @@
 
   const on = $derived(stage.steps[Math.min(step, stage.steps.length - 1)]);
   const belted = $derived(!stage.meshed && stage.kind !== 'direct');
-  const runs = $derived(on && belted ? tangents(x1, y1, (on.driver / 2) * scale, x2, y2, (on.driven / 2) * scale) : ['', '']);
+  const runs = $derived(
+    on && belted ? tangents(x1, y1, (on.driver / 2) * scale, x2, y2, (on.driven / 2) * scale) : ['', '']
+  );
   const spokes = [0.3, 1.56, 2.8, 4.07, 5.33];
   const wheels = $derived(
     stage.steps
@@ -37,15 +39,18 @@
   {#each wheels as w (w.key)}
     {#if stage.kind === 'worm' && w.key === 'a0'}
       <rect x={w.x - w.r * 1.5} y={w.y - w.r} width={w.r * 3} height={w.r * 2} rx="2" class="wheel" />
-      {#each [-1, -0.5, 0, 0.5, 1] as n (n)}<path d="M{w.x + n * w.r - 3} {w.y + w.r}l6 {-2 * w.r}" class="groove" />{/each}
+      {#each [-1, -0.5, 0, 0.5, 1] as n (n)}<path
+          d="M{w.x + n * w.r - 3} {w.y + w.r}l6 {-2 * w.r}"
+          class="groove"
+        />{/each}
     {:else}
       <circle cx={w.x} cy={w.y} r={w.r} class="wheel" class:gear={stage.meshed} />
       {#if w.r > 9}<circle cx={w.x} cy={w.y} r={w.r - Math.max(2, w.r * 0.06)} class="groove" />{/if}
       {#if detailed && w.r > 45}
         {#each spokes as angle (angle)}
           <path
-            d="M{w.x + w.r * 0.28 * Math.cos(angle)} {w.y + w.r * 0.28 * Math.sin(angle)}L{w.x + w.r * 0.88 * Math.cos(angle)} {w.y +
-              w.r * 0.88 * Math.sin(angle)}"
+            d="M{w.x + w.r * 0.28 * Math.cos(angle)} {w.y + w.r * 0.28 * Math.sin(angle)}L{w.x +
+              w.r * 0.88 * Math.cos(angle)} {w.y + w.r * 0.88 * Math.sin(angle)}"
             class="spoke"
           />
         {/each}
@@ -59,7 +64,13 @@
       class:teeth={stage.kind === 'toothed'}
     />{/each}
 {/if}
-{#each [[x1, y1], [x2, y2]] as [x, y], i (i)}<circle cx={x} cy={y} r={detailed ? 7 : 2.6} class="hub" class:detailed />{/each}
+{#each [[x1, y1], [x2, y2]] as [x, y], i (i)}<circle
+    cx={x}
+    cy={y}
+    r={detailed ? 7 : 2.6}
+    class="hub"
+    class:detailed
+  />{/each}
 
 <style>
   .wheel {

@@ -22,8 +22,8 @@
   {#if kind === 'potters-wheel'}
     <rect x="0" y={-half} width="13" height={size} rx="1.500" class="part wash" />
     <path
-      d="M13 {-half * 0.62}q{size * 0.34} 2 {size * 0.46} {half * 0.42}q6 {half * 0.2} 0 {half * 0.4}q-{size * 0.12} {half * 0.42} -{size *
-        0.46} {half * 0.42}z"
+      d="M13 {-half * 0.62}q{size * 0.34} 2 {size * 0.46} {half * 0.42}q6 {half * 0.2} 0 {half * 0.4}q-{size *
+        0.12} {half * 0.42} -{size * 0.46} {half * 0.42}z"
       class="part clay"
     />
   {:else if kind === 'hacksaw'}

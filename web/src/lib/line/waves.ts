@@ -42,7 +42,11 @@ export function output(kind: string, x0: number, x1: number, y: number): string[
           .join('') + `V${y}`
       ];
     case 'pwm':
-      return [`M${x0} ${y}` + starts.map((x, i) => `H${x}V${y - 12}H${x + step * (0.35 + 0.06 * i)}V${y + 12}`).join('') + `H${x1}V${y}`];
+      return [
+        `M${x0} ${y}` +
+          starts.map((x, i) => `H${x}V${y - 12}H${x + step * (0.35 + 0.06 * i)}V${y + 12}`).join('') +
+          `H${x1}V${y}`
+      ];
     case 'inverter':
       return [0, 1, 2].map((k) => sine(x0, x1, y, 12, 1.6, (k * 2 * Math.PI) / 3));
     case 'inverter-1':

@@ -13,14 +13,21 @@
   const family = $derived(profile?.family ?? '');
   const alternating = $derived(family === 'induction' || family === 'series');
   const capacitor = $derived(profile?.capacitor ?? false);
-  const paired = $derived([form.text(`${at}.plate.volts`), form.text(`${at}.plate.hertz`)].map((t) => /\d\s*\/\s*\d/.test(t)));
+  const paired = $derived(
+    [form.text(`${at}.plate.volts`), form.text(`${at}.plate.hertz`)].map((t) => /\d\s*\/\s*\d/.test(t))
+  );
   let more = $state(false);
 </script>
 
 <div class="plate">
   <span class="rivet left-2"></span><span class="rivet right-2"></span>
   <div class="px-5 text-center">
-    <Choice path="{at}.kind" label="Kind of motor" options={catalogue.motors.map((m) => [m.kind, m.name] as const)} plate />
+    <Choice
+      path="{at}.kind"
+      label="Kind of motor"
+      options={catalogue.motors.map((m) => [m.kind, m.name] as const)}
+      plate
+    />
   </div>
   <div class="mt-2 grid grid-cols-3 gap-x-3 gap-y-2">
     {#if family === 'stepper'}

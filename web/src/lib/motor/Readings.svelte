@@ -11,7 +11,10 @@
 
   const form = openForm();
   type Sort = Schemas['MotorReading']['sort'];
-  const sorts: Record<Exclude<Sort, ''>, { words: string; families: string[]; blanks: [field: string, label: string, hint: string][] }> = {
+  const sorts: Record<
+    Exclude<Sort, ''>,
+    { words: string; families: string[]; blanks: [field: string, label: string, hint: string][] }
+  > = {
     open: {
       words: 'volts at open leads, spun',
       families: ['dc'],
@@ -20,7 +23,11 @@
         ['speed', 'spun at', '820 rpm']
       ]
     },
-    resistance: { words: 'ohms at a rotor position', families: ['dc', 'series'], blanks: [['ohms', 'Ohms, leads off', '7.6 Ω']] },
+    resistance: {
+      words: 'ohms at a rotor position',
+      families: ['dc', 'series'],
+      blanks: [['ohms', 'Ohms, leads off', '7.6 Ω']]
+    },
     free: {
       words: 'running free',
       families: ['dc', 'series', 'induction'],
@@ -86,12 +93,17 @@
   const takeNext = () => {
     if (!blank || !bench?.nextSort) return;
     const list = (form.value(`${at}.readings`) as Schemas['MotorReading'][] | undefined) ?? [];
-    form.edit(`${at}.readings`, [...$state.snapshot(list), { ...$state.snapshot(blank), sort: bench.nextSort as Sort }]);
+    form.edit(`${at}.readings`, [
+      ...$state.snapshot(list),
+      { ...$state.snapshot(blank), sort: bench.nextSort as Sort }
+    ]);
   };
 </script>
 
 <h3 class="caption mt-5">Bench readings, which outrank the plate</h3>
-<p class="text-sm text-soft">Unplug first, wait, and measure that it is dead. A turning motor is clamped, its shaft guarded.</p>
+<p class="text-sm text-soft">
+  Unplug first, wait, and measure that it is dead. A turning motor is clamped, its shaft guarded.
+</p>
 {#if blank}
   <div class="mt-2 grid gap-3">
     <Rows path="{at}.readings" noun="reading" {blank} most={40}>
@@ -111,7 +123,9 @@
   <ul class="mt-1 border-l-[3px] border-iron pl-3" aria-label="Constants from the readings">
     {#each bench.constants as c (c.name)}
       <li class="border-b border-dotted border-rule py-1.5 last:border-0">
-        <p class="flex justify-between gap-3"><span>{c.name}</span><span class="font-semibold">{c.value || '—'}</span></p>
+        <p class="flex justify-between gap-3">
+          <span>{c.name}</span><span class="font-semibold">{c.value || '—'}</span>
+        </p>
         <!-- How wide the spread is, on a bar half of whose length is a third. -->
         <p class="flex items-center gap-2 text-sm text-soft">
           <svg viewBox="0 0 100 8" class="h-2 w-24" aria-hidden="true">

@@ -61,15 +61,21 @@
 </header>
 <main class="page mx-auto {paper}">
   {#if asked.problem}
-    <p role="alert">{sayProblem(asked.problem)} <button class="link print:hidden" onclick={() => asked.instead()}>Try again</button></p>
+    <p role="alert">
+      {sayProblem(asked.problem)} <button class="link print:hidden" onclick={() => asked.instead()}>Try again</button>
+    </p>
   {/if}
   {#if printed}
     {@const { sheet, a } = printed}
     <h1 class="text-5xl">{sheet.machine.name}</h1>
-    <p class="mt-1 text-lg">{title}. Plan {sheet.letter}{sheet.plan.name ? `, ${sheet.plan.name}` : ''}. {sheet.workshop}</p>
+    <p class="mt-1 text-lg">
+      {title}. Plan {sheet.letter}{sheet.plan.name ? `, ${sheet.plan.name}` : ''}. {sheet.workshop}
+    </p>
     {#if a.entries.length > 0}
       <div class="mt-3 border-2 border-black p-2">
-        <p class="font-semibold">Worked out without these entries, which cannot be used. Do not power it by this sheet.</p>
+        <p class="font-semibold">
+          Worked out without these entries, which cannot be used. Do not power it by this sheet.
+        </p>
         {#each a.entries as e, i (i)}<p>{wordsOf(e.field)}, “{e.given}”: {e.message}.</p>{/each}
       </div>
     {/if}

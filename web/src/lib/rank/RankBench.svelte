@@ -76,30 +76,46 @@
                   <span class="font-semibold">{i + 1}. {c.name}{c.id === '' ? ', on this plan' : ''}</span>
                   {#if c.tried}<span class="font-semibold">{c.jobsDone} of {c.jobs.length} jobs</span>{/if}
                 </p>
-                <p class="text-[0.94rem] text-soft">{c.kindName}{c.spread > 0 ? `, torque ± ${Math.round(c.spread * 100)} %` : ''}</p>
+                <p class="text-[0.94rem] text-soft">
+                  {c.kindName}{c.spread > 0 ? `, torque ± ${Math.round(c.spread * 100)} %` : ''}
+                </p>
                 {#if c.tried}
                   <p class="text-[0.94rem]">
                     Best at {c.ratio}. {c.controlBy}.
                     {#if c.worst}Tightest: {c.worst}, ×{c.margin.toPrecision(3)}, held by {c.limitedBy}.{/if}
-                    {#if c.heat > 0}Work that never stops takes {Math.max(Math.round(c.heat * 100), 1)} % of what its heat allows.{/if}
+                    {#if c.heat > 0}Work that never stops takes {Math.max(Math.round(c.heat * 100), 1)} % of what its heat
+                      allows.{/if}
                     {#if c.costed && c.cost > 0}Costs {c.cost}.{/if}
                   </p>
                   <ul class="mt-1 flex flex-wrap gap-x-3 text-[0.94rem]" aria-label="Jobs">
                     {#each c.jobs as j, k (k)}
-                      <li class={j.outcome === 'does' ? 'text-good' : j.outcome === 'just' ? 'text-(--brass-ink)' : 'text-stop'}>
+                      <li
+                        class={j.outcome === 'does'
+                          ? 'text-good'
+                          : j.outcome === 'just'
+                            ? 'text-(--brass-ink)'
+                            : 'text-stop'}
+                      >
                         {j.name}
                         {j.margin}
                       </li>
                     {/each}
                   </ul>
-                  {#if c.effort.length > 0}<p class="mt-1 text-[0.94rem] text-soft">To do: {c.effort.join('; ')}.</p>{/if}
+                  {#if c.effort.length > 0}<p class="mt-1 text-[0.94rem] text-soft">
+                      To do: {c.effort.join('; ')}.
+                    </p>{/if}
                 {:else}
                   <p class="text-[0.94rem]">Not tried: {c.missing.join('; ')}.</p>
                 {/if}
                 <p class="mt-1 flex flex-wrap gap-x-4">
                   {#if c.tried}
                     <label class="flex min-h-8 items-center gap-2">
-                      <input type="checkbox" class="size-5 accent-(--iron)" checked={picked.includes(c.id)} onchange={() => pick(c.id)} />
+                      <input
+                        type="checkbox"
+                        class="size-5 accent-(--iron)"
+                        checked={picked.includes(c.id)}
+                        onchange={() => pick(c.id)}
+                      />
                       side by side
                     </label>
                     {#if c.id}<button class="link" onclick={() => use(c)}>use it in this plan</button>{/if}
@@ -138,11 +154,15 @@
       <SideBySide
         units={ranking.units}
         jobs={sheet.assessment?.jobs ?? []}
-        curves={shown.map((c) => ({ name: c.name, spread: c.spread, points: geared === 'top' ? c.sameTop : c.sameRatio }))}
+        curves={shown.map((c) => ({
+          name: c.name,
+          spread: c.spread,
+          points: geared === 'top' ? c.sameTop : c.sameRatio
+        }))}
       />
       <p class="mt-2 text-[0.94rem] text-soft">
-        Of two motors alike in power and geared to the same top speed the torque is alike on paper. The small fast one suits minutes, as in
-        drilling; the large slow one suits hours: heat, brushes and bearings decide.
+        Of two motors alike in power and geared to the same top speed the torque is alike on paper. The small fast one
+        suits minutes, as in drilling; the large slow one suits hours: heat, brushes and bearings decide.
       </p>
     </div>
   {/if}

@@ -22,7 +22,10 @@
   const rpms = $derived([...drawn.flatMap((c) => c.points.map((p) => p.rpm)), ...bands.flatMap((j) => j.rpm)]);
   const domain = $derived<[number, number]>([Math.max(Math.min(...rpms) * 0.9, 0.1), Math.max(...rpms) * 1.1]);
   const most = $derived(
-    Math.max(...drawn.flatMap((c) => c.points.map((p) => p.torque * (1 + c.spread))), ...bands.flatMap((j) => j.needed)) / units.torqueSi
+    Math.max(
+      ...drawn.flatMap((c) => c.points.map((p) => p.torque * (1 + c.spread))),
+      ...bands.flatMap((j) => j.needed)
+    ) / units.torqueSi
   );
   const x = $derived(scaleLog().domain(domain).range([0, w]));
   const y = $derived(
@@ -51,7 +54,12 @@
 
 <div bind:clientWidth={width}>
   {#if drawn.length > 0}
-    <svg {width} {height} role="img" aria-label="All-day torque at the spindle of {drawn.map((c) => c.name).join(', ')}">
+    <svg
+      {width}
+      {height}
+      role="img"
+      aria-label="All-day torque at the spindle of {drawn.map((c) => c.name).join(', ')}"
+    >
       <g transform="translate({margin.left},{margin.top})">
         <Axes {x} {y} {w} {h} says="spindle speed, rpm; torque in {units.torque}" />
         {#each bands as j (j.id)}
@@ -74,9 +82,20 @@
           {#if c.spread > 0}<path d={cloud(c.spread)(c.points)} fill={tones[i]} opacity="0.14" />{/if}
           <path d={path(c.points)} fill="none" stroke={tones[i]} stroke-width="2.4" stroke-dasharray={dashes[i]} />
           {#if last}
-            <circle cx={x(last.rpm)} cy={y(last.torque / units.torqueSi)} r="9" fill="var(--card)" stroke={tones[i]} stroke-width="1.5" />
-            <text x={x(last.rpm)} y={y(last.torque / units.torqueSi)} class="number" text-anchor="middle" dominant-baseline="central"
-              >{i + 1}</text
+            <circle
+              cx={x(last.rpm)}
+              cy={y(last.torque / units.torqueSi)}
+              r="9"
+              fill="var(--card)"
+              stroke={tones[i]}
+              stroke-width="1.5"
+            />
+            <text
+              x={x(last.rpm)}
+              y={y(last.torque / units.torqueSi)}
+              class="number"
+              text-anchor="middle"
+              dominant-baseline="central">{i + 1}</text
             >
           {/if}
         {/each}

@@ -72,7 +72,14 @@
         const last = path.at(-1) ?? first;
         const text = `${j.name} ${j.short}`;
         const width = text.length * 7.1;
-        const state = j.outcome === 'does' ? 'good' : j.outcome === 'just' ? 'just' : j.outcome === 'cannot-tell' ? 'unknown' : 'stop';
+        const state =
+          j.outcome === 'does'
+            ? 'good'
+            : j.outcome === 'just'
+              ? 'just'
+              : j.outcome === 'cannot-tell'
+                ? 'unknown'
+                : 'stop';
         return {
           j,
           path,
@@ -130,10 +137,13 @@
   const read = (nm: number, rpm: number) =>
     `${figure(shown('torque', a.units, nm, rpm))} ${a.units.torque}, ${figure(shown('power', a.units, nm, rpm))} ${a.units.power}`;
   const spoken = $derived(
-    readout?.p ? `${figure(readout.rpm)} rpm: all day ${read(readout.c, readout.rpm)}, held by ${readout.limit?.continuous}` : ''
+    readout?.p
+      ? `${figure(readout.rpm)} rpm: all day ${read(readout.c, readout.rpm)}, held by ${readout.limit?.continuous}`
+      : ''
   );
   /** Where along a curve its caption sits clear of the jobs. */
-  const caption = (p: Position, curve: Curve, share: number) => points(p, curve)[Math.round((p.rpm.length - 1) * share)] ?? { x: 0, y: 0 };
+  const caption = (p: Position, curve: Curve, share: number) =>
+    points(p, curve)[Math.round((p.rpm.length - 1) * share)] ?? { x: 0, y: 0 };
 </script>
 
 <section aria-label="Reach" class="flex h-full min-h-64 flex-col">
@@ -193,7 +203,10 @@
               {#if p.fixed}
                 <path d={runUp(p)} class="peak" />
                 <path
-                  d="M{s.x(p.lowRpm)} {h}V{points(p, 'continuous')[0]?.y}M{s.x(p.highRpm)} {h}V{points(p, 'continuous')[0]?.y}"
+                  d="M{s.x(p.lowRpm)} {h}V{points(p, 'continuous')[0]?.y}M{s.x(p.highRpm)} {h}V{points(
+                    p,
+                    'continuous'
+                  )[0]?.y}"
                   class="day-line"
                 />
               {/if}
@@ -211,22 +224,33 @@
               {#if p.limits[0]?.continuous && w > 500}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
                   >held by {p.limits[0].continuous}</text
                 >{/if}
-              <text x={Math.min(b.x, w) - 4} y={Math.max(b.y - 7, 10)} class="says iron" text-anchor="end">five minutes in fifteen</text>
+              <text x={Math.min(b.x, w) - 4} y={Math.max(b.y - 7, 10)} class="says iron" text-anchor="end"
+                >five minutes in fifteen</text
+              >
             {/if}
             {#if several || p.fixed}
-              <text x={s.x(p.highRpm) + (p.fixed ? 5 : -5)} y={h - 8} class="says iron" text-anchor={p.fixed ? 'start' : 'end'}
-                >{p.label}</text
+              <text
+                x={s.x(p.highRpm) + (p.fixed ? 5 : -5)}
+                y={h - 8}
+                class="says iron"
+                text-anchor={p.fixed ? 'start' : 'end'}>{p.label}</text
               >
             {/if}
           {/each}
 
           {#if a.reach.topRpm > 0}
             <path d="M{s.x(a.reach.topRpm)} 0V{h}" class="cap" />
-            <text x={s.x(a.reach.topRpm)} y="-20" class="says stop" text-anchor={s.x(a.reach.topRpm) > w - 70 ? 'end' : 'middle'}
-              >{a.reach.topLabel}</text
+            <text
+              x={s.x(a.reach.topRpm)}
+              y="-20"
+              class="says stop"
+              text-anchor={s.x(a.reach.topRpm) > w - 70 ? 'end' : 'middle'}>{a.reach.topLabel}</text
             >
-            <text x={s.x(a.reach.topRpm)} y="-6" class="says stop" text-anchor={s.x(a.reach.topRpm) > w - 70 ? 'end' : 'middle'}
-              >{figure(a.reach.topRpm)} rpm</text
+            <text
+              x={s.x(a.reach.topRpm)}
+              y="-6"
+              class="says stop"
+              text-anchor={s.x(a.reach.topRpm) > w - 70 ? 'end' : 'middle'}>{figure(a.reach.topRpm)} rpm</text
             >
           {/if}
 
@@ -235,7 +259,11 @@
               <path d={stroke(job.path)} />
               {#each [job.first, job.last] as end, k (k)}<path d="M{end.x} {end.y - 6}V{end.y + 6}" />{/each}
               <!-- What the old motor gave in each of its positions. -->
-              {#each job.j.baseline as b, k (k)}<circle cx={s.x(b.rpm)} cy={s.y(shown(view, a.units, b.torque, b.rpm))} r="5" />{/each}
+              {#each job.j.baseline as b, k (k)}<circle
+                  cx={s.x(b.rpm)}
+                  cy={s.y(shown(view, a.units, b.torque, b.rpm))}
+                  r="5"
+                />{/each}
               <text x={job.x} y={labelY[i]} class="halo" aria-hidden="true">{job.text}</text>
               <text x={job.x} y={labelY[i]}>{job.text}</text>
             </g>

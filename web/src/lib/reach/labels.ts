@@ -31,9 +31,13 @@ export function apart(labels: Label[], lines: Point[][], lineHeight: number, top
   return labels.map((label) => {
     const within = (x: number, width: number) => x < label.x + label.width && label.x < x + width;
     const overLabel = (at: number) => placed.some((p) => Math.abs(p.y - at) < lineHeight && within(p.x, p.width));
-    const overLine = (at: number) => inked.some((p) => within(p.x, 0) && p.y > at - lineHeight && p.y < at + 0.6 * lineHeight);
+    const overLine = (at: number) =>
+      inked.some((p) => within(p.x, 0) && p.y > at - lineHeight && p.y < at + 0.6 * lineHeight);
     const step = lineHeight / 4;
-    const tries = Array.from({ length: Math.ceil((bottom - top) / step) }, (_, n) => [label.y - n * step, label.y + n * step])
+    const tries = Array.from({ length: Math.ceil((bottom - top) / step) }, (_, n) => [
+      label.y - n * step,
+      label.y + n * step
+    ])
       .flat()
       .filter((at) => at > top && at < bottom);
     // With no room at all, crossing a line is better than covering a name.

@@ -27,7 +27,8 @@ export function speedDomain(a: Assessment): [number, number] {
 
 /** The most the chart must show. Peak is left to run off the top when it dwarfs the rest. */
 export function valueTop(a: Assessment, view: View): number {
-  const of = (curve: Curve) => a.reach.positions.flatMap((p) => p[curve].map((nm, i) => shown(view, a.units, nm, p.rpm[i] ?? 0)));
+  const of = (curve: Curve) =>
+    a.reach.positions.flatMap((p) => p[curve].map((nm, i) => shown(view, a.units, nm, p.rpm[i] ?? 0)));
   const jobs = a.jobs.flatMap((j) => j.needed.map((nm, i) => shown(view, a.units, nm, j.rpm[i] ?? 0)));
   const most = (list: number[]) => list.reduce((m, v) => Math.max(m, v), 0);
   const usual = Math.max(most(of('intermittent')), most(jobs));

@@ -42,13 +42,20 @@
       {@const error = search.errors[`ask.${key}`]}
       <label class="block text-sm text-soft"
         >{words}
-        <input class="blank" type="text" placeholder={hint} bind:value={search.ask[key]} aria-invalid={error ? 'true' : undefined} />
+        <input
+          class="blank"
+          type="text"
+          placeholder={hint}
+          bind:value={search.ask[key]}
+          aria-invalid={error ? 'true' : undefined}
+        />
         {#if error}<span class="block text-stop">{error}</span>{/if}
       </label>
     {/each}
     <label class="block text-sm text-soft"
       >Stages to put in
-      <select class="blank" bind:value={search.ask.stages}><option value={1}>one</option><option value={2}>one or two</option></select
+      <select class="blank" bind:value={search.ask.stages}
+        ><option value={1}>one</option><option value={2}>one or two</option></select
       ></label
     >
     {#if stages > 0}
@@ -63,12 +70,13 @@
     {/if}
   </div>
   <label class="mt-1 flex min-h-10 items-center gap-2"
-    ><input type="checkbox" class="size-5 accent-(--iron)" bind:checked={search.ask.cones} /> Cones of two and three steps too</label
+    ><input type="checkbox" class="size-5 accent-(--iron)" bind:checked={search.ask.cones} /> Cones of two and three steps
+    too</label
   >
   {#if search.errors['ask.cones']}<p class="text-sm text-stop">{search.errors['ask.cones']}</p>{/if}
   <p class="mb-1 text-sm text-soft">
-    Practice disagrees: with an adjustable motor some keep the machine's cone, for torque at the slow end; others take one ratio and never
-    move a belt. Both are looked at.
+    Practice disagrees: with an adjustable motor some keep the machine's cone, for torque at the slow end; others take
+    one ratio and never move a belt. Both are looked at.
   </p>
   <label class="flex min-h-10 items-center gap-2"
     ><input type="checkbox" class="size-5 accent-(--iron)" bind:checked={search.ask.fromShelf} /> Only wheels from the shelf</label

@@ -25,14 +25,17 @@
     return speeds.length > 0 ? [Math.min(...speeds) * 0.5, Math.max(...speeds) * 1.6] : [10, 1000];
   });
   const thousands = (n: number) => n.toString().replace(/\B(?=(\d{3})+$)/g, '\u202f');
-  const took = $derived(search.seconds < 1 ? `${figure(search.seconds * 1000)}\u202fms` : `${search.seconds.toFixed(1)}\u202fs`);
+  const took = $derived(
+    search.seconds < 1 ? `${figure(search.seconds * 1000)}\u202fms` : `${search.seconds.toFixed(1)}\u202fs`
+  );
   const take = (f: Found) => {
     sheet.change(({ plan }) => (plan.reduction.stages = structuredClone($state.snapshot(f.plan.stages))));
     search.looked = undefined;
   };
   // A job not filled in yet is nobody's fault.
   const judged = (f: Found) => f.jobs.filter((j) => j.outcome !== 'cannot-tell');
-  const level = (f: Found) => (f.jobsDone < judged(f).length ? 'stop' : judged(f).every((j) => j.outcome === 'does') ? 'good' : 'caution');
+  const level = (f: Found) =>
+    f.jobsDone < judged(f).length ? 'stop' : judged(f).every((j) => j.outcome === 'does') ? 'good' : 'caution';
 </script>
 
 {#snippet answer(f: Found, own: boolean)}
@@ -42,7 +45,9 @@
       <SmallTrain stages={f.stages} />
       <div class="min-w-0 flex-1">
         <p class="font-head text-[1.12rem] leading-tight font-semibold">{f.label}</p>
-        <p class="flex items-center gap-1.5 text-[0.94rem]"><Mark level={level(f)} size={16} />{f.jobsDone} of {judged(f).length} jobs</p>
+        <p class="flex items-center gap-1.5 text-[0.94rem]">
+          <Mark level={level(f)} size={16} />{f.jobsDone} of {judged(f).length} jobs
+        </p>
       </div>
     </div>
     <SmallRuler found={f} {jobs} {domain} />
@@ -71,8 +76,8 @@
   </div>
   {#if result && result.leftOut > 0}
     <p class="text-sm text-soft">
-      There are more sizes of wheel than can be tried: {result.leftOut} were left out, those closest to others. A smaller largest wheel, or no
-      cones, tries more of them.
+      There are more sizes of wheel than can be tried: {result.leftOut} were left out, those closest to others. A smaller
+      largest wheel, or no cones, tries more of them.
     </p>
   {/if}
   <Bounds {search} />

@@ -42,7 +42,10 @@
     const box = extent(stages, placed);
     const wide = Math.max(box.right - box.left, 1);
     const tall = Math.max(box.bottom - box.top, 1);
-    const scale = Math.max(Math.min((width - 2 * room.x) / wide, (height - room.top - room.bottom) / tall, MOST_SCALE), 0.02);
+    const scale = Math.max(
+      Math.min((width - 2 * room.x) / wide, (height - room.top - room.bottom) / tall, MOST_SCALE),
+      0.02
+    );
     return {
       scale,
       left: (width - wide * scale) / 2 - box.left * scale,
@@ -125,7 +128,12 @@
   }
 
   function nudge(e: KeyboardEvent, shaft: number) {
-    const by: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+    const by: Record<string, [number, number]> = {
+      ArrowLeft: [-1, 0],
+      ArrowRight: [1, 0],
+      ArrowUp: [0, -1],
+      ArrowDown: [0, 1]
+    };
     const [dx, dy] = by[e.key] ?? [0, 0];
     const from = placed[shaft];
     if ((dx === 0 && dy === 0) || !from || !movable(shaft)) return;
@@ -150,7 +158,8 @@
   );
   let over = $state('');
   /** The driven wheel whose middle a shaft's handle covers. */
-  const drivenPath = (shaft: number) => wheelPath(shaft - 1, Math.min(step, (stages[shaft - 1]?.steps.length ?? 1) - 1), 'driven');
+  const drivenPath = (shaft: number) =>
+    wheelPath(shaft - 1, Math.min(step, (stages[shaft - 1]?.steps.length ?? 1) - 1), 'driven');
   const drop = (e: DragEvent, path: string) => {
     e.preventDefault();
     over = '';
@@ -170,7 +179,10 @@
 
   /** How fast each shaft turns at most, with the belts on the step drawn; 0 when not known. */
   const speeds = $derived(
-    stages.reduce<number[]>((all, s) => [...all, (all.at(-1) ?? 0) / (on(s)?.ratio || 1)], [stages[0]?.driverTopRpm ?? 0])
+    stages.reduce<number[]>(
+      (all, s) => [...all, (all.at(-1) ?? 0) / (on(s)?.ratio || 1)],
+      [stages[0]?.driverTopRpm ?? 0]
+    )
   );
 
   /** Half of a wheel as drawn, with every step of a cone. */
@@ -211,7 +223,10 @@
       const before = on(stages[i - 1] ?? s);
       const inside = before !== undefined && (before.driven - w.driver) * view.scale > 60;
       const out = half(s, 'driver');
-      return [driven, { x: from.x, y: from.y + (inside ? -out - 8 : out + 17), size: `⌀ ${length(w.driver)}`, rpm: '' }];
+      return [
+        driven,
+        { x: from.x, y: from.y + (inside ? -out - 8 : out + 17), size: `⌀ ${length(w.driver)}`, rpm: '' }
+      ];
     });
     const wide = list.map((n) => 8.2 * Math.max(n.size.length, n.rpm.length));
     const y = apart(
@@ -232,7 +247,9 @@
       <div class="flex items-center gap-1 text-sm" role="group" aria-label="Step drawn">
         belt on step
         {#each Array.from({ length: steps }, (_, i) => i) as i (i)}
-          <button class="button min-h-8! px-2.5! py-0!" aria-pressed={step === i} onclick={() => (step = i)}>{i + 1}</button>
+          <button class="button min-h-8! px-2.5! py-0!" aria-pressed={step === i} onclick={() => (step = i)}
+            >{i + 1}</button
+          >
         {/each}
       </div>
     {/if}
@@ -305,8 +322,12 @@
         {/if}
       {/each}
       {#if motorWheel}
-        <text x={motorWheel.x} y={motorWheel.y - 2} text-anchor={motorWheel.anchor} class="says halo">{motorWheel.size}</text>
-        <text x={motorWheel.x} y={motorWheel.y + 14} text-anchor={motorWheel.anchor} class="says soft halo">{motorWheel.rpm}</text>
+        <text x={motorWheel.x} y={motorWheel.y - 2} text-anchor={motorWheel.anchor} class="says halo"
+          >{motorWheel.size}</text
+        >
+        <text x={motorWheel.x} y={motorWheel.y + 14} text-anchor={motorWheel.anchor} class="says soft halo"
+          >{motorWheel.rpm}</text
+        >
       {/if}
       {#each names as n, i (i)}
         <text x={n.x} y={n.rpm ? n.y - 15 : n.y} text-anchor="middle" class="says halo">{n.size}</text>

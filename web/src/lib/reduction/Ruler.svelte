@@ -13,7 +13,9 @@
   const side = 16;
   const row = 24;
 
-  const jobs = $derived(a.jobs.filter((j) => j.rpm.length > 0).map((j) => ({ ...j, low: Math.min(...j.rpm), high: Math.max(...j.rpm) })));
+  const jobs = $derived(
+    a.jobs.filter((j) => j.rpm.length > 0).map((j) => ({ ...j, low: Math.min(...j.rpm), high: Math.max(...j.rpm) }))
+  );
   const positions = $derived(a.reach.positions);
   const bands = $derived([
     ...positions.map((p) => ({
@@ -23,14 +25,22 @@
       ratio: p.ratio,
       here: true
     })),
-    ...(looked?.bands ?? []).map((b, i) => ({ low: b.lowRpm, high: b.highRpm, says: looked?.ratios[i] ?? '', ratio: 0, here: false }))
+    ...(looked?.bands ?? []).map((b, i) => ({
+      low: b.lowRpm,
+      high: b.highRpm,
+      says: looked?.ratios[i] ?? '',
+      ratio: 0,
+      here: false
+    }))
   ]);
   const speeds = $derived([
     ...jobs.flatMap((j) => [j.low, j.high]),
     ...bands.flatMap((b) => [b.low, b.high]),
     ...(a.reach.topRpm > 0 ? [a.reach.topRpm] : [])
   ]);
-  const domain = $derived<[number, number]>(speeds.length > 0 ? [Math.min(...speeds) * 0.8, Math.max(...speeds) * 1.3] : [10, 1000]);
+  const domain = $derived<[number, number]>(
+    speeds.length > 0 ? [Math.min(...speeds) * 0.8, Math.max(...speeds) * 1.3] : [10, 1000]
+  );
   const x = $derived(
     scaleLog()
       .domain(domain)
@@ -39,7 +49,11 @@
   // A job's name stands in its band, or moves down where names would meet.
   const letters = 7.2;
   const labels = $derived(
-    jobs.map((j) => ({ x: Math.max(Math.min(x(j.low) + 4, width - j.name.length * letters), 0), y: 17, width: j.name.length * letters }))
+    jobs.map((j) => ({
+      x: Math.max(Math.min(x(j.low) + 4, width - j.name.length * letters), 0),
+      y: 17,
+      width: j.name.length * letters
+    }))
   );
   const names = $derived(apart(labels, [], 15, 2, 80));
   const jobsDeep = $derived(Math.max(...names, 17) + 9);
@@ -62,10 +76,18 @@
           class="job"
           class:short={j.outcome !== 'does' && j.outcome !== 'just'}
         />
-        <text x={labels[i]?.x} y={names[i]} class="name" class:bad={j.outcome !== 'does' && j.outcome !== 'just'}>{j.name}</text>
+        <text x={labels[i]?.x} y={names[i]} class="name" class:bad={j.outcome !== 'does' && j.outcome !== 'just'}
+          >{j.name}</text
+        >
       {/each}
       {#each a.coverage.holes as h, i (i)}
-        <rect x={x(h.fromRpm)} y={jobsDeep} width={Math.max(x(h.toRpm) - x(h.fromRpm), 2)} height={foot - jobsDeep} class="hole" />
+        <rect
+          x={x(h.fromRpm)}
+          y={jobsDeep}
+          width={Math.max(x(h.toRpm) - x(h.fromRpm), 2)}
+          height={foot - jobsDeep}
+          class="hole"
+        />
         <text x={(x(h.fromRpm) + x(h.toRpm)) / 2} y={foot - 5} text-anchor="middle" class="name bad halo"
           >not reached, {percent(h.share)}</text
         >
@@ -73,8 +95,11 @@
       {#if a.reach.topRpm > 0}
         <path d="M{x(a.reach.topRpm)} 2V{foot}" class="limit" />
         {@const late = x(a.reach.topRpm) > width - 150}
-        <text x={x(a.reach.topRpm) + (late ? -5 : 5)} y={foot - 8} text-anchor={late ? 'end' : 'start'} class="name bad halo"
-          >{a.reach.topLabel} {figure(a.reach.topRpm)}</text
+        <text
+          x={x(a.reach.topRpm) + (late ? -5 : 5)}
+          y={foot - 8}
+          text-anchor={late ? 'end' : 'start'}
+          class="name bad halo">{a.reach.topLabel} {figure(a.reach.topRpm)}</text
         >
       {/if}
       {#each bands as b, i (i)}

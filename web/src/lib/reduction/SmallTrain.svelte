@@ -14,7 +14,13 @@
 
 <svg {width} {height} aria-hidden="true" class="flex-none">
   {#if stages.length > 0}
-    <BeltTrain {stages} x={(width - size.width * scale) / 2} y={height / 2} {scale} shaftFrom={(width - size.width * scale) / 2} />
+    <BeltTrain
+      {stages}
+      x={(width - size.width * scale) / 2}
+      y={height / 2}
+      {scale}
+      shaftFrom={(width - size.width * scale) / 2}
+    />
   {:else}
     <path d="M12 {height / 2}H{width - 12}" stroke="var(--ink)" stroke-width="3" />
   {/if}

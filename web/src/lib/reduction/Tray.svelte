@@ -17,7 +17,11 @@
     ...new Map(
       stock
         .of('pulley')
-        .map(({ wheel, id }) => ({ size: (counted ? wheel?.teeth : wheel?.diameter) ?? '', says: wheel?.section ?? '', id }))
+        .map(({ wheel, id }) => ({
+          size: (counted ? wheel?.teeth : wheel?.diameter) ?? '',
+          says: wheel?.section ?? '',
+          id
+        }))
         .filter((s) => s.size !== '')
         .map((s) => [`${s.size} ${s.says}`, s] as const)
     ).values()

@@ -20,11 +20,15 @@
   {#if curves.length > 0}
     <SideBySide units={a.units} jobs={a.jobs} {curves} height={250} />
     <p class="text-sm text-soft">
-      Slowed by electronics alone a motor's power falls with its speed; a gear gives the torque back{wide && wide.gain > 0
+      Slowed by electronics alone a motor's power falls with its speed; a gear gives the torque back{wide &&
+      wide.gain > 0
         ? `: ×${wide.gain.toPrecision(3)} at the slowest job here`
-        : ''}. Default: a back gear or second pulley, with electronics between. Others take electronics alone, and a larger motor.
+        : ''}. Default: a back gear or second pulley, with electronics between. Others take electronics alone, and a
+      larger motor.
     </p>
   {:else}
-    <p class="py-6 text-soft">Of use for a motor on an adjustable drive, with jobs whose speeds lie more than twice apart.</p>
+    <p class="py-6 text-soft">
+      Of use for a motor on an adjustable drive, with jobs whose speeds lie more than twice apart.
+    </p>
   {/if}
 </section>

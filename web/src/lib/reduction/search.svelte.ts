@@ -24,7 +24,16 @@ const SETTLE = 250;
 /** A search for the best reduction, with its bounds. It is looked for anew whenever what it follows
  *  from changes while it is shown. */
 export class SearchState {
-  ask = $state<Ask>({ kinds: ['v-A'], stages: 2, cones: true, keep: 0, centreMin: '', centreMax: '', largest: '', fromShelf: false });
+  ask = $state<Ask>({
+    kinds: ['v-A'],
+    stages: 2,
+    cones: true,
+    keep: 0,
+    centreMin: '',
+    centreMax: '',
+    largest: '',
+    fromShelf: false
+  });
   result = $state.raw<Schemas['SearchResult']>();
   errors = $state.raw<Record<string, string>>({});
   problem = $state('');
@@ -81,7 +90,10 @@ export class SearchState {
         this.problem = sayProblem((await answer.json()) as Problem);
         return this.#over(mine);
       }
-      const events = answer.body.pipeThrough(new TextDecoderStream()).pipeThrough(new EventSourceParserStream()).getReader();
+      const events = answer.body
+        .pipeThrough(new TextDecoderStream())
+        .pipeThrough(new EventSourceParserStream())
+        .getReader();
       for (let next = await events.read(); !next.done; next = await events.read()) {
         const data: unknown = JSON.parse(next.value.data);
         if (next.value.event === 'progress') {

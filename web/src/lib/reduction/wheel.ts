@@ -1,2 +1,3 @@
 /** The field a wheel's size is typed in. */
-export const wheelPath = (stage: number, step: number, end: 'driver' | 'driven') => `reduction.stages[${stage}].steps[${step}].${end}`;
+export const wheelPath = (stage: number, step: number, end: 'driver' | 'driven') =>
+  `reduction.stages[${stage}].steps[${step}].${end}`;

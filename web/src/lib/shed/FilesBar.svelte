@@ -36,7 +36,9 @@
     );
     busy = undefined;
     failed = !data;
-    said = data ? `Written: ${megabytes(data.size)} MB, among your downloads.` : `No file was written. ${sayProblem(problem)}`;
+    said = data
+      ? `Written: ${megabytes(data.size)} MB, among your downloads.`
+      : `No file was written. ${sayProblem(problem)}`;
     if (!data) return;
     const link = document.createElement('a');
     link.href = URL.createObjectURL(data);
@@ -46,10 +48,19 @@
   };
 </script>
 
-<section class="mt-10 flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-rule pt-3 text-soft" aria-label="Files">
+<section
+  class="mt-10 flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-rule pt-3 text-soft"
+  aria-label="Files"
+>
   <button id="export-workshop" class="link" disabled={busy !== undefined} onclick={take}>export the workshop</button>
   <label class="link cursor-pointer focus-within:outline-2 focus-within:outline-iron">
-    import a file<input class="sr-only" type="file" accept=".json,application/json" disabled={busy !== undefined} onchange={bring} />
+    import a file<input
+      class="sr-only"
+      type="file"
+      accept=".json,application/json"
+      disabled={busy !== undefined}
+      onchange={bring}
+    />
   </label>
   <a class="link" href="/api/open-file.schema.json">the open file's schema</a>
   {#if busy}

@@ -29,24 +29,35 @@
   };
 
   const machineDeeds = {
-    rename: async (name: string) => done((await call(() => api.PUT('/api/machines/{id}/name', { ...path(m.id), body: { name } }))).problem),
+    rename: async (name: string) =>
+      done((await call(() => api.PUT('/api/machines/{id}/name', { ...path(m.id), body: { name } }))).problem),
     copy: async () =>
       done(
-        (await call(() => api.POST('/api/machines/{id}/copy', { ...path(m.id), body: { name: `${m.name}, copy`.slice(0, 120) } }))).problem
+        (
+          await call(() =>
+            api.POST('/api/machines/{id}/copy', { ...path(m.id), body: { name: `${m.name}, copy`.slice(0, 120) } })
+          )
+        ).problem
       ),
     remove: async () => {
       const { problem } = await call(() => api.DELETE('/api/machines/{id}', path(m.id)));
       if (problem) onsaid(sayProblem(problem));
-      else ondeleted(`${m.name} is deleted.`, () => said(call(() => api.POST('/api/machines/{id}/restore', path(m.id)))));
+      else
+        ondeleted(`${m.name} is deleted.`, () => said(call(() => api.POST('/api/machines/{id}/restore', path(m.id)))));
     }
   };
   const planDeeds = (p: ShedPlan) => ({
-    rename: async (name: string) => done((await call(() => api.PUT('/api/plans/{id}/name', { ...path(p.id), body: { name } }))).problem),
-    copy: async () => done((await call(() => api.POST('/api/plans/{id}/copy', { ...path(p.id), body: { name: p.name } }))).problem),
+    rename: async (name: string) =>
+      done((await call(() => api.PUT('/api/plans/{id}/name', { ...path(p.id), body: { name } }))).problem),
+    copy: async () =>
+      done((await call(() => api.POST('/api/plans/{id}/copy', { ...path(p.id), body: { name: p.name } }))).problem),
     remove: async () => {
       const { problem } = await call(() => api.DELETE('/api/plans/{id}', path(p.id)));
       if (problem) onsaid(sayProblem(problem));
-      else ondeleted(`Plan ${p.letter} of ${m.name} is deleted.`, () => said(call(() => api.POST('/api/plans/{id}/restore', path(p.id)))));
+      else
+        ondeleted(`Plan ${p.letter} of ${m.name} is deleted.`, () =>
+          said(call(() => api.POST('/api/plans/{id}/restore', path(p.id))))
+        );
     }
   });
   const addPlan = async () => {
@@ -73,7 +84,9 @@
         <a class="flex items-start gap-2.5" href="#/plan/{p.id}">
           <Mark level={p.mark} size={24} />
           <span>
-            <span class="block font-head text-lg leading-tight font-semibold">Plan {p.letter}{p.name ? `, ${p.name}` : ''}</span>
+            <span class="block font-head text-lg leading-tight font-semibold"
+              >Plan {p.letter}{p.name ? `, ${p.name}` : ''}</span
+            >
             <span class="block">{p.headline}</span>
           </span>
         </a>

@@ -26,12 +26,20 @@
   let { sheet }: { sheet: SheetState } = $props();
   provideSheet(() => sheet);
 
-  const benches = { supply: SupplyBench, control: ControlBench, motor: MotorBench, reduction: ReductionBench, work: WorkBench };
+  const benches = {
+    supply: SupplyBench,
+    control: ControlBench,
+    motor: MotorBench,
+    reduction: ReductionBench,
+    work: WorkBench
+  };
   const Bench = $derived(benches[sheet.station]);
   const panels = { '': undefined, rank: RankBench, controls: ControlsPanel, build: BuildPanel };
   const Panel = $derived(panels[sheet.panel]);
   const a = $derived(sheet.assessment);
-  const planName = $derived(sheet.doc.plan.name ? `plan ${sheet.head.letter}, ${sheet.doc.plan.name}` : `plan ${sheet.head.letter}`);
+  const planName = $derived(
+    sheet.doc.plan.name ? `plan ${sheet.head.letter}, ${sheet.doc.plan.name}` : `plan ${sheet.head.letter}`
+  );
 
   // Figures are written by the core, so another system of units is another answer.
   let units = prefs.units;
@@ -48,7 +56,11 @@
     if (!wanted) return;
     const timer = setTimeout(() => {
       let el: HTMLElement | null = null;
-      for (let path = wanted; path && !el; path = path.replace(/[.[][^.[]*$/, path.includes('.') || path.includes('[') ? '' : path)) {
+      for (
+        let path = wanted;
+        path && !el;
+        path = path.replace(/[.[][^.[]*$/, path.includes('.') || path.includes('[') ? '' : path)
+      ) {
         const id = fieldId(path);
         el = document.getElementById(id) ?? document.querySelector<HTMLElement>(`[id^="${id}-"]`);
         if (!/[.[]/.test(path)) break;
@@ -81,7 +93,11 @@
     })),
     { name: 'The shed', group: 'Go to', run: () => void push('/') },
     { name: 'The shelf', group: 'Go to', run: () => void push('/shelf') },
-    { name: 'What is it? Name a motor by what can be seen', group: 'Go to', run: () => void push(`/what-is-it/${sheet.planId}`) },
+    {
+      name: 'What is it? Name a motor by what can be seen',
+      group: 'Go to',
+      run: () => void push(`/what-is-it/${sheet.planId}`)
+    },
     { name: 'Rank the shelf for these jobs', group: 'Do', run: () => (sheet.panel = 'rank') },
     {
       name: 'Find the best reduction',
@@ -93,7 +109,11 @@
     },
     ...sheet.head.siblings
       .filter((p) => p.id !== sheet.planId)
-      .map((p) => ({ name: `Plan ${p.letter}, ${p.name || 'no name'}`, group: 'Go to', run: () => void push(`/plan/${p.id}`) })),
+      .map((p) => ({
+        name: `Plan ${p.letter}, ${p.name || 'no name'}`,
+        group: 'Go to',
+        run: () => void push(`/plan/${p.id}`)
+      })),
     { name: 'Undo', group: 'Do', keys: 'Ctrl Z', run: () => sheet.undo() },
     { name: 'Redo', group: 'Do', keys: 'Ctrl Shift Z', run: () => sheet.redo() },
     { name: 'Show metric', group: 'Do', run: () => prefs.setUnits('metric') },
@@ -105,11 +125,21 @@
     { name: 'Settings sheet, to print', group: 'Do', run: () => void push(`/plan/${sheet.planId}/settings`) },
     { name: 'Build sheet and wiring, to print', group: 'Do', run: () => void push(`/plan/${sheet.planId}/build`) },
     { name: 'Speed plate, to print', group: 'Do', run: () => void push(`/plan/${sheet.planId}/speed-plate`) },
-    { name: 'Export this plan as a file', group: 'Do', run: () => location.assign(`/api/plans/${sheet.planId}/export`) },
+    {
+      name: 'Export this plan as a file',
+      group: 'Do',
+      run: () => location.assign(`/api/plans/${sheet.planId}/export`)
+    },
     ...(a?.jobs.flatMap((j) =>
-      j.remedies.map((r) => ({ name: `${r.label} (${j.name} ${r.margin})`, group: 'Try', run: () => sheet.applyRemedy(r) }))
+      j.remedies.map((r) => ({
+        name: `${r.label} (${j.name} ${r.margin})`,
+        group: 'Try',
+        run: () => sheet.applyRemedy(r)
+      }))
     ) ?? []),
-    ...(a?.findings.filter((f) => f.field).map((f) => ({ name: f.title, group: 'Findings', run: () => sheet.goTo(f.field) })) ?? [])
+    ...(a?.findings
+      .filter((f) => f.field)
+      .map((f) => ({ name: f.title, group: 'Findings', run: () => sheet.goTo(f.field) })) ?? [])
   ]);
 </script>
 
@@ -119,7 +149,8 @@
 <div class="sheet flex flex-col">
   <TopBar>
     <p class="min-w-0 truncate">
-      {#if sheet.head.workshop}<span class="text-soft">{sheet.head.workshop}</span> <span class="text-soft">/</span>{/if}
+      {#if sheet.head.workshop}<span class="text-soft">{sheet.head.workshop}</span>
+        <span class="text-soft">/</span>{/if}
       <span class="font-semibold">{sheet.doc.machine.name}</span> <span class="text-soft">/</span>
       {planName}
     </p>
@@ -180,7 +211,9 @@
       </div>
       <div class="verdict">
         {#if sheet.station === 'reduction' && sheet.finding}
-          <p class="px-4 pt-3"><button class="link" onclick={() => (sheet.finding = false)}>back to the verdict</button></p>
+          <p class="px-4 pt-3">
+            <button class="link" onclick={() => (sheet.finding = false)}>back to the verdict</button>
+          </p>
           <FoundPanel />
         {:else}
           <Verdict />

@@ -5,7 +5,11 @@ export const bringOlderDraft = (planId: string) => {
   try {
     const kept = localStorage.getItem(key);
     if (!kept) return;
-    const { doc, planVersion, machineVersion } = JSON.parse(kept) as { doc: unknown; planVersion: number; machineVersion: number };
+    const { doc, planVersion, machineVersion } = JSON.parse(kept) as {
+      doc: unknown;
+      planVersion: number;
+      machineVersion: number;
+    };
     const draft = { doc, version: { plan: planVersion, machine: machineVersion }, at: 0 };
     localStorage.setItem(`jiriki.draft.plan.${planId}.older`, JSON.stringify(draft));
     localStorage.removeItem(key);

@@ -14,7 +14,9 @@
   const holds = (d: Donor) => d.in.find((r) => r.region === prefs.region)?.holds ?? d.holds;
   const found = $derived(
     catalogue.donors.filter((d) =>
-      `${d.name} ${holds(d).map(kindName).join(' ')} ${d.take.join(' ')}`.toLowerCase().includes(search.trim().toLowerCase())
+      `${d.name} ${holds(d).map(kindName).join(' ')} ${d.take.join(' ')}`
+        .toLowerCase()
+        .includes(search.trim().toLowerCase())
     )
   );
 </script>
@@ -23,7 +25,12 @@
   <h2 class="w-full text-[1.45rem]">What holds what</h2>
   <div>
     <label for="donor-region" class="block text-sm text-soft">Where you are</label>
-    <select id="donor-region" class="blank" value={prefs.region} onchange={(e) => prefs.setRegion(e.currentTarget.value)}>
+    <select
+      id="donor-region"
+      class="blank"
+      value={prefs.region}
+      onchange={(e) => prefs.setRegion(e.currentTarget.value)}
+    >
       {#each catalogue.regions as r (r.id)}<option value={r.id}>{r.name}</option>{/each}
     </select>
   </div>

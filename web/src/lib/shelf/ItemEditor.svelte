@@ -22,8 +22,18 @@
   <h2 class="text-[1.45rem]">{nameOf(item.item)}</h2>
   <SaveLine saved={item.saved} />
   <span class="ml-auto flex gap-2">
-    <button class="button min-h-8! py-0!" disabled={!item.saved.canUndo} onclick={() => item.saved.undo()} aria-label="Undo">↶</button>
-    <button class="button min-h-8! py-0!" disabled={!item.saved.canRedo} onclick={() => item.saved.redo()} aria-label="Redo">↷</button>
+    <button
+      class="button min-h-8! py-0!"
+      disabled={!item.saved.canUndo}
+      onclick={() => item.saved.undo()}
+      aria-label="Undo">↶</button
+    >
+    <button
+      class="button min-h-8! py-0!"
+      disabled={!item.saved.canRedo}
+      onclick={() => item.saved.redo()}
+      aria-label="Redo">↷</button
+    >
     <button class="link" onclick={onremove}>take it off the shelf</button>
   </span>
 </div>
@@ -34,10 +44,16 @@
       <AsRead at="motor" />
     {:else}
       <div class="grid grid-cols-2 gap-3">
-        <div class="col-span-2"><Choice path="sort" label="Sort" options={sorts.map(([s, plural]) => [s, plural] as const)} /></div>
+        <div class="col-span-2">
+          <Choice path="sort" label="Sort" options={sorts.map(([s, plural]) => [s, plural] as const)} />
+        </div>
         {#if sort === 'control'}
           <div class="col-span-2">
-            <Choice path="control.kind" label="Kind" options={catalogue.controls.map((c) => [c.kind, c.choice] as const)} />
+            <Choice
+              path="control.kind"
+              label="Kind"
+              options={catalogue.controls.map((c) => [c.kind, c.choice] as const)}
+            />
           </div>
           <div class="col-span-2"><Field path="control.name" label="Name" hint="Phase-angle, 180 V out" words /></div>
           {#if catalogue.control(item.text('control.kind'))?.converts}
@@ -46,7 +62,9 @@
           {/if}
           <div class="col-span-2"><Field path="control.origin" label="Where it came from" words /></div>
         {:else}
-          <div class="col-span-2"><Field path="name" label="Name" hint={sort === 'belt' ? 'A 42' : 'Cast pulley'} words /></div>
+          <div class="col-span-2">
+            <Field path="name" label="Name" hint={sort === 'belt' ? 'A 42' : 'Cast pulley'} words />
+          </div>
         {/if}
         {#if sort === 'pulley'}
           <Field path="wheel.diameter" label="Diameter" hint="236 mm" />

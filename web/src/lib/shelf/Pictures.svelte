@@ -56,7 +56,9 @@
         </Dialog.Trigger>
         <Dialog.Portal>
           <Dialog.Overlay class="fixed inset-0 z-30 bg-black/60" />
-          <Dialog.Content class="fixed top-1/2 left-1/2 z-30 max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-ink bg-card p-3">
+          <Dialog.Content
+            class="fixed top-1/2 left-1/2 z-30 max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-ink bg-card p-3"
+          >
             <Dialog.Title class="sr-only">Picture {i + 1}</Dialog.Title>
             <img src="/api/pictures/{id}" alt="Picture {i + 1}" class="max-h-[80vh] max-w-full" />
             <Dialog.Close class="button mt-2">Close</Dialog.Close>

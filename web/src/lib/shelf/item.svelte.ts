@@ -1,4 +1,13 @@
-import { api, byField, call, saveInTime, type Schemas, type ShelfEntry, type ShelfItem, type Working } from '../api/client';
+import {
+  api,
+  byField,
+  call,
+  saveInTime,
+  type Schemas,
+  type ShelfEntry,
+  type ShelfItem,
+  type Working
+} from '../api/client';
 import { Ask } from '../api/ask.svelte';
 import type { Form } from '../form/context';
 import { namesField } from '../form/fields';
@@ -22,7 +31,8 @@ const keeperOf = (id: string): Keeper<ShelfItem, number> => ({
       return { version: data.version };
     }
     if (status === 409 && problem && 'current' in problem) return { theirs: storedOf(problem.current as ShelfEntry) };
-    if (status === 404) return { problem: 'This part was taken off the shelf elsewhere. What you typed is kept here.', gone: true };
+    if (status === 404)
+      return { problem: 'This part was taken off the shelf elsewhere. What you typed is kept here.', gone: true };
     return { problem: problem?.detail ?? '' };
   }
 });
@@ -37,7 +47,8 @@ export class ItemState implements Form {
   readonly wanted = '';
 
   #asked = new Ask<Schemas['ShelfKnown']>(
-    (signal) => call(() => api.POST('/api/shelf/check', { body: { units: prefs.units, item: this.saved.snapshot() }, signal })),
+    (signal) =>
+      call(() => api.POST('/api/shelf/check', { body: { units: prefs.units, item: this.saved.snapshot() }, signal })),
     (reply) => {
       if (reply.data) this.errors = byField(reply.data.entries);
     }

@@ -17,4 +17,7 @@ export const states = [
 ] as const;
 
 export const nameOf = (item: ShelfItem) =>
-  (item.sort === 'motor' && item.motor.name) || (item.sort === 'control' && item.control.name) || item.name || 'Part without a name';
+  (item.sort === 'motor' && item.motor.name) ||
+  (item.sort === 'control' && item.control.name) ||
+  item.name ||
+  'Part without a name';

@@ -18,7 +18,9 @@
   const suiting = $derived(matches.filter((m) => !m.also).map((m) => m.control));
   const also = $derived(matches.filter((m) => m.also).map((m) => m.control));
   const rank = (k: string) => Number(suiting.includes(k)) * 2 + Number(also.includes(k));
-  const offered = $derived([...catalogue.controls].sort((a, b) => rank(b.kind) - rank(a.kind)).map((c) => [c.kind, c.choice] as const));
+  const offered = $derived(
+    [...catalogue.controls].sort((a, b) => rank(b.kind) - rank(a.kind)).map((c) => [c.kind, c.choice] as const)
+  );
   const workings = $derived(sheet.workings.filter((w) => w.station === 'control' && !w.id.startsWith('setting.')));
   const trim = $derived(sheet.text('control.topTrim'));
   const words = (kinds: readonly string[]) =>
@@ -121,13 +123,17 @@
   <fieldset class="mt-4">
     <legend class="text-sm text-soft">Top speed trim: practice disagrees</legend>
     <div class="mt-1 flex flex-wrap items-end gap-2">
-      <button class="button" aria-pressed={trim === '65 %'} onclick={() => sheet.set('control.topTrim', '65 %')}>65 %, for hours</button>
-      <button class="button" aria-pressed={trim === ''} onclick={() => sheet.set('control.topTrim', '')}>Full plate</button>
+      <button class="button" aria-pressed={trim === '65 %'} onclick={() => sheet.set('control.topTrim', '65 %')}
+        >65 %, for hours</button
+      >
+      <button class="button" aria-pressed={trim === ''} onclick={() => sheet.set('control.topTrim', '')}
+        >Full plate</button
+      >
       <div class="w-24"><Field path="control.topTrim" label="or" hint="100 %" /></div>
     </div>
     <p class="mt-1 text-sm text-soft">
-      Some trim to 60–70 % for a motor that works for hours: heat and commutator wear climb above. Others use the full plate, which is the
-      default here: the plate is what the maker stands by.
+      Some trim to 60–70 % for a motor that works for hours: heat and commutator wear climb above. Others use the full
+      plate, which is the default here: the plate is what the maker stands by.
     </p>
   </fieldset>
 {/if}
@@ -165,4 +171,6 @@
 {/if}
 <Figures title="What reaches the motor" {workings} />
 <SettingsList />
-<p class="mt-4"><button class="link" onclick={() => (sheet.panel = 'build')}>Wiring, first power-up and what to buy</button></p>
+<p class="mt-4">
+  <button class="link" onclick={() => (sheet.panel = 'build')}>Wiring, first power-up and what to buy</button>
+</p>

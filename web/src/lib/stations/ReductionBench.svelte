@@ -41,7 +41,11 @@
     {#if positions.length > 1}
       <label class="col-span-2 block text-sm text-soft"
         >In position
-        <select class="blank" value={position} onchange={(e) => sheet.set('reduction.speeds.position', Number(e.currentTarget.value))}>
+        <select
+          class="blank"
+          value={position}
+          onchange={(e) => sheet.set('reduction.speeds.position', Number(e.currentTarget.value))}
+        >
           {#each positions as p, n (n)}<option value={String(n)}>{p.label}</option>{/each}
         </select></label
       >

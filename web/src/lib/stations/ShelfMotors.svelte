@@ -55,7 +55,9 @@
       class="fixed top-[8vh] left-1/2 z-30 max-h-[80vh] w-[min(40rem,94vw)] -translate-x-1/2 overflow-y-auto border border-ink bg-card p-5"
     >
       <Dialog.Title class="text-2xl">Motors on the shelf</Dialog.Title>
-      <Dialog.Description class="text-soft">Taking one puts its plate and readings on this plan. It can be undone.</Dialog.Description>
+      <Dialog.Description class="text-soft"
+        >Taking one puts its plate and readings on this plan. It can be undone.</Dialog.Description
+      >
       <ul class="mt-3">
         {#each motors as m (m.id)}
           <li class="flex items-center gap-3 border-b border-rule py-2.5">

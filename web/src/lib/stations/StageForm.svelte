@@ -49,13 +49,22 @@
     <button class="link" onclick={onremove}>remove stage {i + 1}</button>
   </div>
   <div class="grid grid-cols-2 gap-3">
-    <Choice path="{at}.kind" label="Kind" fallback="v" options={catalogue.stages.map((s) => [s.kind, s.name] as const)} />
+    <Choice
+      path="{at}.kind"
+      label="Kind"
+      fallback="v"
+      options={catalogue.stages.map((s) => [s.kind, s.name] as const)}
+    />
     {#if profile?.section}
       <Choice path="{at}.section" label="Belt section" fallback={profile.section} options={sections} />
     {/if}
     {#if counts[kind]}<Field path="{at}.count" label={counts[kind][0]} hint={counts[kind][1]} />{/if}
     {#if toothed}
-      <Field path="{at}.pitch" label={meshed ? 'Module' : 'Pitch'} hint={meshed ? '1.5 mm' : kind === 'chain' ? '12.7 mm' : '5 mm'} />
+      <Field
+        path="{at}.pitch"
+        label={meshed ? 'Module' : 'Pitch'}
+        hint={meshed ? '1.5 mm' : kind === 'chain' ? '12.7 mm' : '5 mm'}
+      />
     {:else if kind !== 'direct'}
       <Choice
         path="{at}.measured"
@@ -94,12 +103,16 @@
       <div class="mt-2 grid grid-cols-[1fr_1fr_auto] items-end gap-3">
         <Field
           path="{at}.steps[{k}].driver"
-          label="{steps.length > 1 ? `Step ${k + 1}: ` : ''}{kind === 'worm' ? 'starts of the worm' : 'on the driving shaft'}"
+          label="{steps.length > 1 ? `Step ${k + 1}: ` : ''}{kind === 'worm'
+            ? 'starts of the worm'
+            : 'on the driving shaft'}"
           hint={kind === 'worm' ? '1' : toothed ? '17 teeth' : '80 mm'}
         />
         <Field path="{at}.steps[{k}].driven" label="on the driven" hint={toothed ? '60 teeth' : '236 mm'} />
-        {#if steps.length > 1}<button class="link pb-2" aria-label="Remove step {k + 1} of stage {i + 1}" onclick={() => dropStep(k)}
-            >remove</button
+        {#if steps.length > 1}<button
+            class="link pb-2"
+            aria-label="Remove step {k + 1} of stage {i + 1}"
+            onclick={() => dropStep(k)}>remove</button
           >{/if}
       </div>
     {/each}
@@ -113,14 +126,22 @@
     <div class="mt-1 grid grid-cols-2 gap-x-3">
       <Tick path="{at}.guarded" label="Guarded" />
       <Tick path="{at}.screwOn" label="Screwed on" />
-      {#if kind === 'spur'}<div class="col-span-2"><Tick path="{at}.bypass" label="Back gear: can be put out of mesh" /></div>{/if}
+      {#if kind === 'spur'}<div class="col-span-2">
+          <Tick path="{at}.bypass" label="Back gear: can be put out of mesh" />
+        </div>{/if}
     </div>
     <details class="mt-1">
-      <summary class="link min-h-8 cursor-pointer py-1">Shafts, bores and keys{of > 1 ? ` of stage ${i + 1}` : ''}</summary>
+      <summary class="link min-h-8 cursor-pointer py-1"
+        >Shafts, bores and keys{of > 1 ? ` of stage ${i + 1}` : ''}</summary
+      >
       {#each ends as [end, words] (end)}
         <p class="mt-2 font-semibold">{words}</p>
         <div class="grid grid-cols-2 gap-3">
-          <Field path="{at}.{end}.shaft" label="Shaft" hint={i === 0 && end === 'onDriving' ? 'the motor’s' : '20 mm'} />
+          <Field
+            path="{at}.{end}.shaft"
+            label="Shaft"
+            hint={i === 0 && end === 'onDriving' ? 'the motor’s' : '20 mm'}
+          />
           <Field path="{at}.{end}.bore" label="Bore as it is" hint="19 mm" />
           <Choice
             path="{at}.{end}.held"

@@ -52,4 +52,6 @@
 </div>
 <div class="mt-3"><Tick path="supply.earthed" label="The machine's frame, motor and drive box are earthed" /></div>
 <Figures title="What the plan draws" {workings} />
-<p class="mt-4 text-sm text-soft">Starting values. Local code and a licensed electrician decide, above all for fixed wiring.</p>
+<p class="mt-4 text-sm text-soft">
+  Starting values. Local code and a licensed electrician decide, above all for fixed wiring.
+</p>

@@ -47,13 +47,21 @@
 <div class="mt-1 grid grid-cols-2 gap-3">
   <Field path="machine.name" label="Name" words />
   <Choice path="machine.kind" label="Kind" options={catalogue.machines.map((k) => [k.id, k.name] as const)} />
-  {#if kind?.asks === 'marked'}<Field path="machine.limits.marked" label="Marked on wheel, chuck or disc" hint="2850 rpm" />{/if}
+  {#if kind?.asks === 'marked'}<Field
+      path="machine.limits.marked"
+      label="Marked on wheel, chuck or disc"
+      hint="2850 rpm"
+    />{/if}
   <Field
     path="machine.limits.spindle"
     label="{capital(kind?.spindle ?? 'spindle')} may turn at most"
     hint={kind?.usualMax ? `${kind.usualMax} rpm` : '300 rpm'}
   />
-  {#if kind?.asks !== 'marked'}<Field path="machine.limits.marked" label="Marked on wheel or chuck" hint="2850 rpm" />{/if}
+  {#if kind?.asks !== 'marked'}<Field
+      path="machine.limits.marked"
+      label="Marked on wheel or chuck"
+      hint="2850 rpm"
+    />{/if}
   <Field path="machine.limits.diameter" label="Largest that turns" hint="340 mm" />
   <Field path="machine.limits.bearing" label="Bearings, mean diameter" hint="35 mm" />
   <Field path="machine.limits.frame" label="Bracket drilled for frame" hint="80" words />
@@ -66,7 +74,11 @@
   <Choice path="machine.place.wet" label="Gets wet?" options={yesNo} />
   <Choice path="machine.place.dust" label="Dusty?" options={yesNo} />
   <Choice path="machine.place.hot" label="Over 40 °C?" options={yesNo} />
-  {#if sheet.text('machine.place.hot') === 'yes'}<Field path="machine.place.hottest" label="Hottest" hint="50 °C" />{/if}
+  {#if sheet.text('machine.place.hot') === 'yes'}<Field
+      path="machine.place.hottest"
+      label="Hottest"
+      hint="50 °C"
+    />{/if}
   <Field path="machine.place.altitude" label="Above the sea" hint="under 1000 m" />
 </div>
 <div class="mt-2"><Field path="machine.notes" label="Notes" long words /></div>

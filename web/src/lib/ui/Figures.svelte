@@ -5,7 +5,12 @@
   /** A column of computed figures, each with its sum beside it and its working behind it. */
   let { title, workings }: { title: string; workings: Working[] } = $props();
 
-  const standing: Record<Working['standing'], string> = { measured: 'measured', read: 'as read', computed: '', assumed: 'assumed' };
+  const standing: Record<Working['standing'], string> = {
+    measured: 'measured',
+    read: 'as read',
+    computed: '',
+    assumed: 'assumed'
+  };
 </script>
 
 {#if workings.length > 0}
@@ -16,8 +21,9 @@
         <dt>{w.label}</dt>
         <dd class="text-right font-semibold"><Worked id={w.id} /></dd>
         <dd class="col-span-2 text-[0.92rem] text-soft">
-          {#if standing[w.standing]}<span class="mr-1.5 border border-current px-1 text-[0.78rem]" class:italic={w.standing === 'assumed'}
-              >{standing[w.standing]}</span
+          {#if standing[w.standing]}<span
+              class="mr-1.5 border border-current px-1 text-[0.78rem]"
+              class:italic={w.standing === 'assumed'}>{standing[w.standing]}</span
             >{/if}{w.substituted}
         </dd>
       </div>

@@ -54,7 +54,9 @@
   >
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-30 bg-black/40" />
-    <Dialog.Content class="fixed top-[10vh] left-1/2 z-30 w-[min(36rem,94vw)] -translate-x-1/2 border border-ink bg-card p-3">
+    <Dialog.Content
+      class="fixed top-[10vh] left-1/2 z-30 w-[min(36rem,94vw)] -translate-x-1/2 border border-ink bg-card p-3"
+    >
       <Dialog.Title class="sr-only">Find</Dialog.Title>
       <Command.Root label="Find a field, a finding or something to do" bind:value={chosen} shouldFilter={false}>
         <Command.Input
@@ -81,7 +83,9 @@
               </Command.GroupItems>
             </Command.Group>
           {/each}
-          {#if found.length > most}<p class="p-3 text-soft">and {found.length - most} more: type another word of the name</p>{/if}
+          {#if found.length > most}<p class="p-3 text-soft">
+              and {found.length - most} more: type another word of the name
+            </p>{/if}
         </Command.List>
       </Command.Root>
     </Dialog.Content>

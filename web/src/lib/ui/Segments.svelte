@@ -18,7 +18,9 @@
   class="flex rounded-[3px] border border-rule bg-card"
 >
   {#each options as [v, words] (v)}
-    <RadioGroup.Item value={v} class="min-h-8 min-w-14 px-3 text-sm data-[state=checked]:bg-ink data-[state=checked]:text-card"
+    <RadioGroup.Item
+      value={v}
+      class="min-h-8 min-w-14 px-3 text-sm data-[state=checked]:bg-ink data-[state=checked]:text-card"
       >{words}</RadioGroup.Item
     >
   {/each}

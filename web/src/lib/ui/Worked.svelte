@@ -12,9 +12,17 @@
 
 {#if working}
   <Popover.Root>
-    <Popover.Trigger class="worked {cls}" aria-label="{working.label}: {shown}. Show the working">{shown}</Popover.Trigger>
+    <Popover.Trigger class="worked {cls}" aria-label="{working.label}: {shown}. Show the working"
+      >{shown}</Popover.Trigger
+    >
     <Popover.Portal>
-      <Popover.Content role="dialog" class="working" sideOffset={6} collisionPadding={8} aria-label="Working of {working.label}">
+      <Popover.Content
+        role="dialog"
+        class="working"
+        sideOffset={6}
+        collisionPadding={8}
+        aria-label="Working of {working.label}"
+      >
         <p class="caption">{working.label}</p>
         <p class="text-lg font-semibold">{working.value}</p>
         <p class="mt-2 font-medium">{working.formula}</p>

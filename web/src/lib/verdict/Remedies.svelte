@@ -7,7 +7,9 @@
   const sheet = openSheet();
   // What does the job comes first, then what helps; what was tried and does not is said too.
   const ordered = $derived(
-    [...remedies].sort((a, b) => Number(b.does) - Number(a.does) || b.jobsDone - a.jobsDone || Number(b.lifts) - Number(a.lifts))
+    [...remedies].sort(
+      (a, b) => Number(b.does) - Number(a.does) || b.jobsDone - a.jobsDone || Number(b.lifts) - Number(a.lifts)
+    )
   );
   const gives = (r: Remedy) => {
     const jobs = `${r.jobsDone} of ${r.jobs?.length ?? total} jobs`;

@@ -14,7 +14,9 @@
 <section aria-label="Verdict" class="flex flex-col gap-0 p-4">
   <p class="caption">Verdict</p>
   {#if sheet.unanswered}
-    <p role="status" class="my-2 border-l-4 border-brass pl-3">{sheet.unanswered} The figures are from before; they follow when it does.</p>
+    <p role="status" class="my-2 border-l-4 border-brass pl-3">
+      {sheet.unanswered} The figures are from before; they follow when it does.
+    </p>
   {/if}
   {#if sheet.errorCount > 0}
     <p role="alert" class="my-2 border-l-4 border-stop pl-3">
@@ -31,7 +33,9 @@
           <Mark level={f.level} size={22} />
           <div class="min-w-0 flex-1">
             {#if f.field}
-              <button class="text-left font-semibold hover:underline" onclick={() => sheet.goTo(f.field)}>{f.title}</button>
+              <button class="text-left font-semibold hover:underline" onclick={() => sheet.goTo(f.field)}
+                >{f.title}</button
+              >
             {:else}
               <p class="font-semibold">{f.title}</p>
             {/if}

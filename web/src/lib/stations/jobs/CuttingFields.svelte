@@ -46,7 +46,9 @@
 {#each blanks as [field, label, hint] (field)}<Field path="{at}.{field}" {label} {hint} />{/each}
 <div class="col-span-2">
   {#if operation === 'grinding' || operation === 'sanding'}
-    <p class="text-sm text-soft">Energy for each mm³ comes from the table; it is rough. Weigh the pull where you can.</p>
+    <p class="text-sm text-soft">
+      Energy for each mm³ comes from the table; it is rough. Weigh the pull where you can.
+    </p>
   {:else}
     <Field path="{at}.specific" label="Cutting force of your own, at a 1 mm chip" hint="from the table" />
   {/if}

@@ -7,7 +7,17 @@
   let { at }: { at: string } = $props();
 
   const form = openForm();
-  const blank = { name: '', shape: 'disc', diameter: '', inside: '', length: '', mass: '', material: '', count: '', turns: '' };
+  const blank = {
+    name: '',
+    shape: 'disc',
+    diameter: '',
+    inside: '',
+    length: '',
+    mass: '',
+    material: '',
+    count: '',
+    turns: ''
+  };
 </script>
 
 <div class="col-span-2 grid gap-2">

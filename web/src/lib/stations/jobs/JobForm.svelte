@@ -26,7 +26,11 @@
       .map((w) => ({ ...w, label: w.label.replace(`${job?.name}: `, '') }))
   );
   const tone = $derived(
-    result?.outcome === 'does' ? 'text-good' : result?.outcome === 'just' || result?.outcome === 'cannot-tell' ? 'text-soft' : 'text-stop'
+    result?.outcome === 'does'
+      ? 'text-good'
+      : result?.outcome === 'just' || result?.outcome === 'cannot-tell'
+        ? 'text-soft'
+        : 'text-stop'
   );
 </script>
 

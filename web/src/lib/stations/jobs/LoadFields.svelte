@@ -21,7 +21,12 @@
 </script>
 
 <div class="col-span-2">
-  <Choice path="{at}.by" label="Load found by" fallback="torque" options={catalogue.methods.map((m) => [m.id, m.name] as const)} />
+  <Choice
+    path="{at}.by"
+    label="Load found by"
+    fallback="torque"
+    options={catalogue.methods.map((m) => [m.id, m.name] as const)}
+  />
 </div>
 {#if by === 'cutting' || surface}<CutFields at="{job}.cut" />{/if}
 {#if by === 'scale'}
@@ -29,7 +34,9 @@
   <Field path="{at}.scale.angle" label="Pull to radius" hint="90°" />
   <div class="col-span-2"><Pulls path="{at}.scale.running" label="Pulls that keep it moving" /></div>
   <div class="col-span-2"><Pulls path="{at}.scale.breakaway" label="Pulls that just start it" /></div>
-  <div class="col-span-2"><Field path="{at}.scale.own" label="Scale's own weight, if it hangs in the pull" hint="0.3 kg" /></div>
+  <div class="col-span-2">
+    <Field path="{at}.scale.own" label="Scale's own weight, if it hangs in the pull" hint="0.3 kg" />
+  </div>
 {:else if by === 'cutting'}
   <CuttingFields at="{at}.cutting" operation={form.text(`${job}.cut.operation`)} {surface} />
 {:else if by === 'comparable'}
@@ -62,7 +69,9 @@
 {:else if by === 'screw'}
   <Field path="{at}.screw.force" label="Push" hint="500 N" />
   <Field path="{at}.screw.lead" label="Lead" hint="3 mm" />
-  <div class="col-span-2"><Field path="{at}.screw.keeps" label="What the thread keeps" hint="30 %, plain thread" /></div>
+  <div class="col-span-2">
+    <Field path="{at}.screw.keeps" label="What the thread keeps" hint="30 %, plain thread" />
+  </div>
   <div class="col-span-2">
     <Tick path="{at}.screw.feed" label="It feeds a tool or table beside a turning spindle" />
     {#if form.value(`${at}.screw.feed`) === true}

@@ -42,7 +42,9 @@
 {:else if by === 'travel'}
   <Field path="{at}.travelFrom" label="Slowest travel" hint="20 mm/min" />
   <Field path="{at}.travelTo" label="Fastest travel" hint="200 mm/min" />
-  <div class="col-span-2"><Field path="{at}.lead" label="Travel in one turn: a screw's lead, a drum's girth" hint="3 mm" /></div>
+  <div class="col-span-2">
+    <Field path="{at}.lead" label="Travel in one turn: a screw's lead, a drum's girth" hint="3 mm" />
+  </div>
 {:else}
   <Field path="{at}.from" label="Slowest" hint="20 rpm" />
   <Field path="{at}.to" label="Fastest" hint="60 rpm" />
