@@ -9,12 +9,13 @@ import (
 	"image"
 	"image/color"
 	"image/jpeg"
+	"image/png"
+	"io"
 	"math"
+	"net/http"
 
-	_ "image/png" // registers the decoder
-
-	"github.com/disintegration/imaging"
-	_ "golang.org/x/image/webp" // registers the decoder
+	"github.com/kovidgoyal/imaging"
+	"golang.org/x/image/webp"
 )
 
 // MaxBytes is the largest file that is taken.
@@ -35,6 +36,23 @@ var (
 	ErrWide = errors.New("more pixels than can be shrunk here")
 )
 
+// asJPEG and the others are the kinds that are taken, as they are recognised.
+const (
+	asJPEG = "image/jpeg"
+	asPNG  = "image/png"
+	asWebP = "image/webp"
+)
+
+// decoders are those of the kinds that are taken, and no others: a library may know of more.
+var decoders = map[string]struct {
+	config func(io.Reader) (image.Config, error)
+	image  func(io.Reader) (image.Image, error)
+}{
+	asJPEG: {jpeg.DecodeConfig, jpeg.Decode},
+	asPNG:  {png.DecodeConfig, png.Decode},
+	asWebP: {webp.DecodeConfig, webp.Decode},
+}
+
 // Fit decodes a JPEG, PNG or WebP file and returns it as JPEG, at most 1600 pixels on a side,
 // with a thumbnail of at most 320. The pictures are encoded anew, so whatever the file said of
 // place, time and camera is gone; a photograph lying on its side is turned. Pixels are counted before
@@ -44,20 +62,25 @@ func Fit(data []byte) (full, thumbnail []byte, err error) {
 	if len(data) > MaxBytes {
 		return nil, nil, ErrSize
 	}
-	config, format, err := image.DecodeConfig(bytes.NewReader(data))
-	if err != nil || format != "jpeg" && format != "png" && format != "webp" {
+	kind := http.DetectContentType(data)
+	read, known := decoders[kind]
+	if !known {
+		return nil, nil, ErrKind
+	}
+	config, err := read.config(bytes.NewReader(data))
+	if err != nil {
 		return nil, nil, ErrKind
 	}
 	upright := 1
-	perPixel := pixelBytes(format, config.ColorModel, data)
-	if format == "jpeg" {
+	perPixel := pixelBytes(kind, config.ColorModel, data)
+	if kind == asJPEG {
 		upright = readJPEGHead(data).orientation
 	}
 	if takes(config.Width, config.Height, perPixel) > maxDecoded {
 		return nil, nil, fmt.Errorf("%w: %d by %d; shrink it to about %d megapixels first", ErrWide, config.Width,
 			config.Height, mostMegapixels(perPixel))
 	}
-	img, err := imaging.Decode(bytes.NewReader(data))
+	img, err := read.image(bytes.NewReader(data))
 	if err != nil {
 		return nil, nil, fmt.Errorf("%w: it breaks off or is damaged", ErrKind)
 	}
@@ -71,16 +94,16 @@ func Fit(data []byte) (full, thumbnail []byte, err error) {
 }
 
 // pixelBytes is what a pixel takes while it is decoded.
-func pixelBytes(format string, model color.Model, data []byte) float64 {
-	switch format {
-	case "jpeg":
+func pixelBytes(kind string, model color.Model, data []byte) float64 {
+	switch kind {
+	case asJPEG:
 		h := readJPEGHead(data)
 		if h.progressive {
 			// Its coefficients are gathered first, four bytes each.
 			return 5 * h.samples
 		}
 		return h.samples
-	case "webp":
+	case asWebP:
 		if model == color.YCbCrModel {
 			return 3
 		}

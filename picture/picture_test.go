@@ -9,7 +9,7 @@ import (
 	"image/png"
 	"testing"
 
-	"github.com/disintegration/imaging"
+	"github.com/kovidgoyal/imaging"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -30,7 +30,7 @@ func photograph(t *testing.T, w, h int) image.Image {
 	return img
 }
 
-func asJPEG(t *testing.T, img image.Image) []byte {
+func jpegOf(t *testing.T, img image.Image) []byte {
 	t.Helper()
 	var b bytes.Buffer
 	require.NoError(t, jpeg.Encode(&b, img, nil))
@@ -59,20 +59,20 @@ func size(t *testing.T, jpg []byte) (int, int) {
 }
 
 func TestAPictureIsShrunkAndKeepsItsShape(t *testing.T) {
-	full, thumbnail, err := Fit(asJPEG(t, photograph(t, 3200, 2000)))
+	full, thumbnail, err := Fit(jpegOf(t, photograph(t, 3200, 2000)))
 	require.NoError(t, err)
 	w, h := size(t, full)
 	assert.Equal(t, []int{1600, 1000}, []int{w, h})
 	w, h = size(t, thumbnail)
 	assert.Equal(t, []int{320, 200}, []int{w, h})
-	small, _, err := Fit(asJPEG(t, photograph(t, 40, 30)))
+	small, _, err := Fit(jpegOf(t, photograph(t, 40, 30)))
 	require.NoError(t, err)
 	w, _ = size(t, small)
 	assert.Equal(t, 40, w, "a small one is not blown up")
 }
 
 func TestWhatTheFileSaidOfItselfIsGoneAndItStandsUpright(t *testing.T) {
-	file := withExif(asJPEG(t, photograph(t, 60, 40)), 6)
+	file := withExif(jpegOf(t, photograph(t, 60, 40)), 6)
 	require.Contains(t, string(file), "Spy")
 	full, _, err := Fit(file)
 	require.NoError(t, err)
@@ -101,7 +101,7 @@ func TestPNGAndWebPAreTaken(t *testing.T) {
 }
 
 func TestWhatIsNoPictureIsRefused(t *testing.T) {
-	whole := asJPEG(t, photograph(t, 300, 200))
+	whole := jpegOf(t, photograph(t, 300, 200))
 	for name, data := range map[string][]byte{"empty": {}, "text": []byte("a motor"),
 		"gif":        []byte("GIF89a\x01\x00\x01\x00\x00\x00\x00;"),
 		"breaks off": whole[:len(whole)/3]} {
@@ -122,15 +122,15 @@ func TestWhatIsNoPictureIsRefused(t *testing.T) {
 // A picture of many pixels is refused before any is decoded; a camera's twelve megapixels are not.
 func TestPixelsAreCountedBeforeTheyAreDecoded(t *testing.T) {
 	// A small picture whose head says it is a large one: only the head may be looked at.
-	claims := asJPEG(t, image.NewGray(image.Rect(0, 0, 16, 16)))
+	claims := jpegOf(t, image.NewGray(image.Rect(0, 0, 16, 16)))
 	frame := bytes.Index(claims, []byte{0xff, 0xc0})
 	copy(claims[frame+5:], []byte{7740 >> 8, 7740 & 0xff, 7740 >> 8, 7740 & 0xff})
 	_, _, err := Fit(claims)
 	require.ErrorIs(t, err, ErrWide)
 	assert.Contains(t, err.Error(), "7740 by 7740")
 
-	camera := asJPEG(t, image.NewYCbCr(image.Rect(0, 0, 400, 300), image.YCbCrSubsampleRatio420))
-	perPixel := pixelBytes("jpeg", color.YCbCrModel, camera)
+	camera := jpegOf(t, image.NewYCbCr(image.Rect(0, 0, 400, 300), image.YCbCrSubsampleRatio420))
+	perPixel := pixelBytes(asJPEG, color.YCbCrModel, camera)
 	assert.Equal(t, 1.5, perPixel)
 	assert.Less(t, takes(4000, 3000, perPixel), float64(maxDecoded), "twelve megapixels of a camera's JPEG pass")
 	assert.Equal(t, 15, mostMegapixels(perPixel))
@@ -158,22 +158,22 @@ func TestWhatAPixelTakesIsReadFromTheHead(t *testing.T) {
 		{[]byte{0xff, 0xd8, 0xff}, 4},
 		{append([]byte{0xff, 0xd8}, 0xff, 0xc0, 0, 3, 8), 4},
 	} {
-		assert.Equal(t, c.bytes, pixelBytes("jpeg", color.YCbCrModel, c.head))
+		assert.Equal(t, c.bytes, pixelBytes(asJPEG, color.YCbCrModel, c.head))
 	}
 	png := make([]byte, 33)
-	assert.Equal(t, 4.0, pixelBytes("png", color.RGBAModel, png))
+	assert.Equal(t, 4.0, pixelBytes(asPNG, color.RGBAModel, png))
 	png[28] = 1
-	assert.Equal(t, 8.0, pixelBytes("png", color.RGBAModel, png), "interlaced, its passes are held too")
-	assert.Equal(t, 16.0, pixelBytes("png", color.NRGBA64Model, png))
+	assert.Equal(t, 8.0, pixelBytes(asPNG, color.RGBAModel, png), "interlaced, its passes are held too")
+	assert.Equal(t, 16.0, pixelBytes(asPNG, color.NRGBA64Model, png))
 }
 
 // However it was held, the red end comes up on top.
 func TestEveryOrientationStandsUpright(t *testing.T) {
-	for orientation, undo := range map[byte]func(image.Image) *image.NRGBA{
-		1: imaging.Clone, 2: imaging.FlipH, 3: imaging.Rotate180, 4: imaging.FlipV,
+	for orientation, undo := range map[byte]func(image.Image) image.Image{
+		1: func(img image.Image) image.Image { return img }, 2: imaging.FlipH, 3: imaging.Rotate180, 4: imaging.FlipV,
 		5: imaging.Transpose, 6: imaging.Rotate90, 7: imaging.Transverse, 8: imaging.Rotate270,
 	} {
-		full, _, err := Fit(withExif(asJPEG(t, undo(photograph(t, 60, 40))), orientation))
+		full, _, err := Fit(withExif(jpegOf(t, undo(photograph(t, 60, 40))), orientation))
 		require.NoError(t, err)
 		w, h := size(t, full)
 		assert.Equal(t, []int{60, 40}, []int{w, h}, orientation)
