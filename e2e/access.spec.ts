@@ -8,7 +8,9 @@ for (const theme of ['day', 'night'] as const)
     await page.addInitScript((t) => localStorage.setItem('jiriki.theme', t), theme);
     const scan = async (view: string) => {
       const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.map((v) => `${view}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+      expect(violations.map((v) => `${view}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual(
+        []
+      );
     };
     await page.goto(workshop.url);
     await expect(page.getByRole('heading', { name: 'What machine, and what must it do?' })).toBeVisible();
@@ -28,7 +30,10 @@ for (const theme of ['day', 'night'] as const)
     await page.getByText('Big pots', { exact: true }).first().click();
     await scan('a job opened');
     await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: /Show the working/ }).first().click();
+    await page
+      .getByRole('button', { name: /Show the working/ })
+      .first()
+      .click();
     await expect(page.getByText('common practice').or(page.getByText('derived')).first()).toBeVisible();
     await scan('a working');
     await page.keyboard.press('Escape');
@@ -91,7 +96,8 @@ for (const [width, height] of [
   test(`nothing is cut off sideways at ${width} px`, async ({ page, workshop }) => {
     await workshop.loadDemo();
     await page.setViewportSize({ width, height });
-    const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    const overflow = () =>
+      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     await page.goto(workshop.url);
     await expect(page.getByRole('region', { name: 'Honey extractor' })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);

@@ -35,7 +35,11 @@ test('a motor comes from the shelf, is undone, and goes onto it', async ({ page,
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Motor');
   await page.getByRole('button', { name: /swap from shelf \(9\)/ }).click();
-  await page.getByRole('listitem').filter({ hasText: 'Walking-machine motor' }).getByRole('button', { name: 'Use it' }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Walking-machine motor' })
+    .getByRole('button', { name: 'Use it' })
+    .click();
   await expect(page.getByLabel('Power', { exact: true })).toHaveValue('2.2 hp');
   // 2.2 hp is a peak: 0.7 of it is 1.15 kW, and at 4100 rpm that is 2.67 N·m.
   await expect(page.getByRole('button', { name: /^Rated torque: 2.67/ }).first()).toBeVisible();
@@ -121,6 +125,8 @@ test('hot and thin air takes from the reach, and a bare height is asked for its 
   await expect(page.getByText(/must lie between 10\sm and 6000\sm; without a unit it is read in mm/)).toBeVisible();
   await page.getByLabel('Above the sea').fill('1500 m');
   await page.getByRole('button', { name: 'The air is hotter than motors are rated for', exact: true }).click();
-  await expect(page.getByText(/the motor holds 91\s?% of its torque all day, and the drive gives 76\s?% of its amps/)).toBeVisible();
+  await expect(
+    page.getByText(/the motor holds 91\s?% of its torque all day, and the drive gives 76\s?% of its amps/)
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: /^What the air leaves of its torque: 91/ })).toBeVisible();
 });

@@ -13,7 +13,7 @@ test('settings are ticked off with the day and printed', async ({ page, workshop
   await station(page, 'Control');
   await expect(page.getByLabel('Current limit is set')).toBeChecked();
   await page.getByLabel('Max speed trim is set').check();
-  await page.getByLabel('Link for the line\'s volts is set').uncheck();
+  await page.getByLabel("Link for the line's volts is set").uncheck();
   await saved(page);
   await page.goto(`${plan}/settings`);
   await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
@@ -46,7 +46,15 @@ for (const [machine, letter, sees] of [
     await expect(page.getByRole('heading', { name: machine })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
     const text = await printed(page, info.outputPath('build.pdf'));
-    for (const words of ['From the shelf', 'To buy', 'Together', 'Wiring, terminal to terminal', 'First power-up', ...sees]) expect(text).toContain(words);
+    for (const words of [
+      'From the shelf',
+      'To buy',
+      'Together',
+      'Wiring, terminal to terminal',
+      'First power-up',
+      ...sees
+    ])
+      expect(text).toContain(words);
     expect(text.replace(/\s+/g, ' ')).toContain('Local code and a licensed electrician decide');
   });
 
@@ -60,7 +68,8 @@ test('a plan with an open stop cannot be ticked to power', async ({ page, worksh
   await expect(page.getByText('First everything with the plug out.').first()).toBeVisible();
   // The dead checks are what can be ticked so far.
   const open = page.getByRole('checkbox', { checked: false, disabled: false });
-  for (const name of await open.evaluateAll((boxes) => boxes.map((b) => b.getAttribute('aria-label') ?? ''))) await page.getByLabel(name, { exact: true }).check();
+  for (const name of await open.evaluateAll((boxes) => boxes.map((b) => b.getAttribute('aria-label') ?? '')))
+    await page.getByLabel(name, { exact: true }).check();
   await expect(live).toBeEnabled();
   await page.getByRole('textbox', { name: 'Read' }).first().fill('0.0 V');
   await page.getByRole('button', { name: 'back to the plan' }).click();
@@ -74,7 +83,10 @@ test('a plan with an open stop cannot be ticked to power', async ({ page, worksh
   await expect(page.getByRole('textbox', { name: 'Read' }).first()).toHaveValue('0.0 V');
 });
 
-test('prices are typed, summed and kept, and one that is none is refused where it stands', async ({ page, workshop }) => {
+test('prices are typed, summed and kept, and one that is none is refused where it stands', async ({
+  page,
+  workshop
+}) => {
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Honey extractor', 'A'));
   await page.getByRole('button', { name: 'wire and build' }).click();
@@ -100,7 +112,9 @@ test('controls are compared on one reach, and the other school is held to its fl
   await page.goto(await workshop.plan('Power hacksaw', 'A'));
   await station(page, 'Control');
   await page.getByRole('button', { name: 'compare controls' }).click();
-  await expect(page.getByRole('definition').filter({ hasText: 'its start switch closes again and burns' }).first()).toBeVisible();
+  await expect(
+    page.getByRole('definition').filter({ hasText: 'its start switch closes again and burns' }).first()
+  ).toBeVisible();
   const list = page.getByRole('region', { name: 'Controls compared' });
   await expect(list.getByText('Practice disagrees', { exact: false })).toBeVisible();
   await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
@@ -135,7 +149,9 @@ test('the cable is weighed against its breaker by either code', async ({ page, w
   await expect(page.getByRole('button', { name: 'Cable too thin for any circuit', exact: true })).toBeVisible();
   await page.getByLabel('Its conductor').fill('1 mm²');
   await page.getByLabel('Breaker or fuse').fill('16 A');
-  await expect(page.getByRole('button', { name: 'The breaker does not protect this cable', exact: true })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'The breaker does not protect this cable', exact: true })
+  ).toBeVisible();
   await page.getByLabel('Its conductor').fill('bell wire');
   await expect(page.getByText('write it as 2.5 mm² or 14 AWG')).toBeVisible();
   await page.getByLabel('Its conductor').fill('2.5');
@@ -144,7 +160,10 @@ test('the cable is weighed against its breaker by either code', async ({ page, w
   await expect(page.getByText('Local code and a licensed electrician decide', { exact: false }).first()).toBeVisible();
 });
 
-test('a battery plan has no mains in its wiring, and its build sheet fits Letter too', async ({ page, workshop }, info) => {
+test('a battery plan has no mains in its wiring, and its build sheet fits Letter too', async ({
+  page,
+  workshop
+}, info) => {
   await workshop.loadDemo();
   const plan = await workshop.plan('Honey extractor', 'A');
   await page.goto(plan);
@@ -178,7 +197,9 @@ test('a reversing switch is interlocked, and a screwed-on pulley forbids it', as
   await page.getByRole('button', { name: 'back to the plan' }).click();
   await station(page, 'Reduction');
   await page.getByLabel('Screwed on').first().check();
-  await expect(page.getByRole('button', { name: 'Reverse with a screwed-on chuck or pulley', exact: true })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Reverse with a screwed-on chuck or pulley', exact: true })
+  ).toBeVisible();
   await page.getByRole('button', { name: 'wire and build' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Reverse with a screwed-on chuck or pulley' })).toBeVisible();
 });

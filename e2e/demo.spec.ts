@@ -5,7 +5,8 @@ import { expect, headline, saved, station, test } from './workshop';
 test('the demo is loaded when asked, and its four machines have verdicts', async ({ page, workshop }) => {
   await page.goto(workshop.url);
   await page.getByRole('button', { name: 'load Quarry Lane shed' }).click();
-  for (const name of ['Kick wheel, powered', 'Cider mill', 'Power hacksaw', 'Honey extractor']) await expect(page.getByRole('region', { name })).toBeVisible();
+  for (const name of ['Kick wheel, powered', 'Cider mill', 'Power hacksaw', 'Honey extractor'])
+    await expect(page.getByRole('region', { name })).toBeVisible();
   await expect(page.getByText('Does all three jobs.')).toHaveCount(2);
   await page.getByRole('link', { name: 'Open plan B of Kick wheel, powered' }).click();
   await expect(headline(page)).toContainText('Does two of three jobs.');
@@ -102,7 +103,9 @@ test('a file goes out and comes back; a broken one changes nothing', async ({ pa
   const broken = info.outputPath('broken.json');
   writeFileSync(broken, '{"format":"jiriki","version":1,\n"machines":[{"machine":');
   await page.getByLabel('import a file').setInputFiles(broken);
-  await expect(page.getByRole('alert')).toContainText('Nothing was changed. line 2, column 23: the file breaks off here');
+  await expect(page.getByRole('alert')).toContainText(
+    'Nothing was changed. line 2, column 23: the file breaks off here'
+  );
   await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(2);
 });
 
@@ -135,14 +138,21 @@ test('on the reach no name covers another or a band', async ({ page, workshop })
       const crossed = (box: DOMRect) =>
         Array.from(document.querySelectorAll<SVGPathElement>('.job > path')).some((path) => {
           const toScreen = path.getScreenCTM();
-          return Array.from({ length: 61 }, (_, i) => path.getPointAtLength((path.getTotalLength() * i) / 60)).some((at) => {
-            const p = at.matrixTransform(toScreen ?? undefined);
-            // Letters without tails and accents fill the middle of their box.
-            return p.x > box.left && p.x < box.right && p.y > box.top + 4 && p.y < box.bottom - 2;
-          });
+          return Array.from({ length: 61 }, (_, i) => path.getPointAtLength((path.getTotalLength() * i) / 60)).some(
+            (at) => {
+              const p = at.matrixTransform(toScreen ?? undefined);
+              // Letters without tails and accents fill the middle of their box.
+              return p.x > box.left && p.x < box.right && p.y > box.top + 4 && p.y < box.bottom - 2;
+            }
+          );
         });
-      const overlaps = (a: DOMRect, b: DOMRect) => a.left < b.right && b.left < a.right && a.top + 4 < b.bottom && b.top + 4 < a.bottom;
-      return texts.filter((_, i) => crossed(boxes[i]!) || boxes.some((b, k) => k !== i && overlaps(boxes[i]!, b))).map((t) => t.textContent);
+      const overlaps = (a: DOMRect, b: DOMRect) =>
+        a.left < b.right && b.left < a.right && a.top + 4 < b.bottom && b.top + 4 < a.bottom;
+      return texts
+        .filter((_, i) =>
+          boxes.some((mine, at) => at === i && (crossed(mine) || boxes.some((b, k) => k !== i && overlaps(mine, b))))
+        )
+        .map((t) => t.textContent);
     });
     expect(covered).toEqual([]);
   }

@@ -108,7 +108,9 @@ test('jobs by their methods: a cut, the old motor, an inertia, and a slip in uni
   await page.getByText('Facing steel, large', { exact: true }).first().click();
   // S235 with 1 × 0.12 mm: 1780 × 0.12^−0.17 × 0.12 mm² is 306 N, at 75 mm 23 N·m.
   await expect(page.getByRole('button', { name: /^Facing steel, large: torque: 23.N·m/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Facing steel, large: removal rate: 3.6.cm³\/min, 0.22.in³\/min/ })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /^Facing steel, large: removal rate: 3.6.cm³\/min, 0.22.in³\/min/ })
+  ).toBeVisible();
   await page.getByLabel('Depth of cut').first().fill('2 mm');
   await expect(page.getByRole('button', { name: /^Facing steel, large: torque: 45.9/ })).toBeVisible();
   await page.getByLabel('Load found by').first().selectOption('the motor it had');
@@ -131,7 +133,10 @@ test('jobs by their methods: a cut, the old motor, an inertia, and a slip in uni
   await saved(page);
 });
 
-test('the shelf: a part with a picture, undone, taken off and put back; leads and capacitor judged', async ({ page, workshop }) => {
+test('the shelf: a part with a picture, undone, taken off and put back; leads and capacitor judged', async ({
+  page,
+  workshop
+}) => {
   await page.goto(`${workshop.url}/#/shelf`);
   await page.getByRole('button', { name: 'Add a motor' }).click();
   await page.getByLabel('Name').fill('Motor from the sluice');
@@ -143,7 +148,9 @@ test('the shelf: a part with a picture, undone, taken off and put back; leads an
   const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 400, height: 300 } });
   await page.getByLabel('Add pictures').setInputFiles({ name: 'motor.png', mimeType: 'image/png', buffer: picture });
   await expect(page.getByRole('img', { name: 'Picture 1' })).toBeVisible();
-  await page.getByLabel('Add pictures').setInputFiles({ name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await page
+    .getByLabel('Add pictures')
+    .setInputFiles({ name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
   await expect(page.getByRole('alert')).toContainText('not a JPEG, PNG or WebP');
   await saved(page);
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -222,7 +229,11 @@ test('an answer is changed, another question asked, and a motor left unsettled s
   await expect(answer.getByRole('heading')).toContainText('It is most likely');
 });
 
-test('the ranking says why a motor was not tried, and two windows on the shelf do not overwrite each other', async ({ page, context, workshop }) => {
+test('the ranking says why a motor was not tried, and two windows on the shelf do not overwrite each other', async ({
+  page,
+  context,
+  workshop
+}) => {
   await workshop.loadDemo();
   await page.goto(`${workshop.url}/#/shelf`);
   await page.getByRole('button', { name: 'Add a motor' }).click();
@@ -251,7 +262,10 @@ test('the ranking says why a motor was not tried, and two windows on the shelf d
   await saved(page);
 });
 
-test('a battery sags and lasts, a stepper keeps twice the torque, a fan is slowed by capacitors', async ({ page, workshop }) => {
+test('a battery sags and lasts, a stepper keeps twice the torque, a fan is slowed by capacitors', async ({
+  page,
+  workshop
+}) => {
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Honey extractor', 'A'));
   await station(page, 'Supply');
@@ -263,7 +277,11 @@ test('a battery sags and lasts, a stepper keeps twice the torque, a fan is slowe
 
   await station(page, 'Motor');
   await page.getByRole('button', { name: /swap from shelf/ }).click();
-  await page.getByRole('listitem').filter({ hasText: 'Plotter stepper' }).getByRole('button', { name: 'Use it' }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Plotter stepper' })
+    .getByRole('button', { name: 'Use it' })
+    .click();
   await station(page, 'Control');
   await expect(page.getByText('Suits this motor: Stepper driver.')).toBeVisible();
   await page.getByLabel('Kind', { exact: true }).selectOption('Stepper driver');
@@ -271,7 +289,9 @@ test('a battery sags and lasts, a stepper keeps twice the torque, a fan is slowe
   await expect(page.getByRole('button', { name: 'Loses steps without a word' })).toBeVisible();
   await station(page, 'Work');
   await page.getByText('First side, slow', { exact: true }).first().click();
-  await expect(page.getByText('Margin wanted ×2: a stepper keeps twice the torque in hand.', { exact: false }).first()).toBeVisible();
+  await expect(
+    page.getByText('Margin wanted ×2: a stepper keeps twice the torque in hand.', { exact: false }).first()
+  ).toBeVisible();
 
   await station(page, 'Motor');
   await page.getByRole('button', { name: /swap from shelf/ }).click();
@@ -288,14 +308,25 @@ test('a file of the version before is read: its readings, its saw and its motors
     machines: [
       {
         machine: { name: 'Old saw', kind: 'saw', jobs: [] },
-        plans: [{ motor: { name: 'Old motor', kind: 'pm-dc', plate: { power: '1/2 hp', volts: '180 V', amps: '2.8 A' }, bench: { openVolts: '74.4 V', spunSpeed: '820 rpm', resistance: '7.6 Ω' } } }]
+        plans: [
+          {
+            motor: {
+              name: 'Old motor',
+              kind: 'pm-dc',
+              plate: { power: '1/2 hp', volts: '180 V', amps: '2.8 A' },
+              bench: { openVolts: '74.4 V', spunSpeed: '820 rpm', resistance: '7.6 Ω' }
+            }
+          }
+        ]
       }
     ],
     shelf: [{ id: 'x', motor: { name: 'Old spare', kind: 'induction-3', plate: { power: '0.75 kW' } } }]
   };
   await workshop.loadDemo();
   await page.goto(workshop.url);
-  await page.getByLabel('import a file').setInputFiles({ name: 'older.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(older)) });
+  await page
+    .getByLabel('import a file')
+    .setInputFiles({ name: 'older.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(older)) });
   await expect(page.getByText('Added 1 machines, 1 plans and 1 parts.')).toBeVisible();
   await page.goto(`${workshop.url}/#/shelf`);
   await expect(page.getByRole('link', { name: 'Old spare' })).toBeVisible();

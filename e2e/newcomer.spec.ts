@@ -2,7 +2,11 @@ import { expect, headline, saved, test } from './workshop';
 import type { Page } from '@playwright/test';
 
 /** Moves by Tab until the control with this name has the focus; of several, the newest. */
-async function tabTo(page: Page, name: string | RegExp, role: 'textbox' | 'combobox' | 'button' | 'tab' | 'checkbox' | 'link' | 'radio') {
+async function tabTo(
+  page: Page,
+  name: string | RegExp,
+  role: 'textbox' | 'combobox' | 'button' | 'tab' | 'checkbox' | 'link' | 'radio'
+) {
   const target = page.getByRole(role, { name, exact: typeof name === 'string' }).last();
   await expect(target).toBeAttached();
   for (let i = 0; i < 150; i++) {

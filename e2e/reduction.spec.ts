@@ -45,7 +45,10 @@ test('bounds are kept, and nonsense in them is answered where it stands', async 
   await expect(page.getByText(/pulleys? \d+ mm/).filter({ hasText: 'To buy' })).toHaveCount(0);
 });
 
-test('a shaft is dragged and moved by keys, a wheel takes the size dropped on it, and the figures follow', async ({ page, workshop }) => {
+test('a shaft is dragged and moved by keys, a wheel takes the size dropped on it, and the figures follow', async ({
+  page,
+  workshop
+}) => {
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Reduction');
@@ -69,7 +72,9 @@ test('a shaft is dragged and moved by keys, a wheel takes the size dropped on it
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(centre).toHaveValue('');
 
-  await page.getByRole('button', { name: /^280 mm A, shelf/ }).dragTo(page.locator('[data-wheel="reduction.stages[1].steps[0].driven"]'), { targetPosition: { x: 12, y: 40 } });
+  await page
+    .getByRole('button', { name: /^280 mm A, shelf/ })
+    .dragTo(page.locator('[data-wheel="reduction.stages[1].steps[0].driven"]'), { targetPosition: { x: 12, y: 40 } });
   await expect(page.getByLabel('on the driven').last()).toHaveValue('280 mm');
   await page.getByRole('button', { name: /^Choose the driving wheel of stage 1/ }).press('Enter');
   await page.getByRole('button', { name: '90 mm', exact: true }).click();
@@ -92,7 +97,10 @@ test('every sort of stage is worked out, and a back gear is in or out', async ({
   ] as const) {
     await page.getByRole('button', { name: 'add a stage' }).click();
     await page.getByLabel('Kind', { exact: true }).last().selectOption(kind);
-    await page.getByLabel(kind === 'Worm and wheel' ? 'starts of the worm' : 'on the driving shaft').last().fill(driver);
+    await page
+      .getByLabel(kind === 'Worm and wheel' ? 'starts of the worm' : 'on the driving shaft')
+      .last()
+      .fill(driver);
     await page.getByLabel('on the driven').last().fill(driven);
     if (kind !== 'Worm and wheel') await page.getByLabel('Between shafts').last().fill('400 mm');
     await expect(page.getByRole('tabpanel').getByRole('button', { name: /^Ratio, step 1: / })).toBeVisible();
@@ -127,9 +135,13 @@ test('a cone that wants two belts is turned to fit one at a click', async ({ pag
   await page.goto(await workshop.plan('Power hacksaw', 'A'));
   await station(page, 'Reduction');
   await page.getByLabel('on the driven').nth(1).fill('180 mm');
-  await expect(page.getByRole('button', { name: 'One belt does not fit every step of stage 1', exact: true })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'One belt does not fit every step of stage 1', exact: true })
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Turn the driven steps to fit one belt' }).click();
-  await expect(page.getByRole('button', { name: 'One belt does not fit every step of stage 1', exact: true })).toHaveCount(0);
+  await expect(
+    page.getByRole('button', { name: 'One belt does not fit every step of stage 1', exact: true })
+  ).toHaveCount(0);
   await expect(page.getByLabel('on the driven').nth(1)).toHaveValue(/^22\d(\.\d)? mm$/);
 });
 
@@ -141,7 +153,10 @@ test('a belt too weak for the work is told, and more belts mend it', async ({ pa
   await page.getByLabel('Belt section').selectOption('Z');
   await page.getByRole('button', { name: /works the belt to \d+\s?% of its rating/ }).click();
   await expect(page.getByRole('button', { name: /^Belt at its hardest job: 1\d\d/ })).toBeVisible();
-  await page.getByRole('button', { name: /^Fit 2 belts side by side/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Fit 2 belts side by side/ })
+    .first()
+    .click();
   await expect(page.getByLabel('Belts', { exact: true })).toHaveValue('2');
   await expect(page.getByRole('button', { name: /works the belt to/ })).toHaveCount(0);
   await page.getByLabel('Belts', { exact: true }).fill('a few');
@@ -165,10 +180,17 @@ test('nylon gears are the weak link, and say what mends it', async ({ page, work
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Power hacksaw', 'A'));
   await station(page, 'Reduction');
-  await expect(page.getByRole('button', { name: /^Gear teeth of stage 2 at their hardest job: \d\d\s?%/ })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /^Gear teeth of stage 2 at their hardest job: \d\d\s?%/ })
+  ).toBeVisible();
   await page.getByLabel('Made of', { exact: true }).selectOption('nylon');
-  await expect(page.getByRole('button', { name: /works the pair of gears of stage 2 to 1\d\d\s?% of its rating/ })).toBeVisible();
-  await page.getByRole('button', { name: /^Fit gears \d+ mm wide/ }).first().click();
+  await expect(
+    page.getByRole('button', { name: /works the pair of gears of stage 2 to 1\d\d\s?% of its rating/ })
+  ).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Fit gears \d+ mm wide/ })
+    .first()
+    .click();
   await expect(page.getByLabel('Face width')).toHaveValue(/^\d+ mm$/);
   await page.getByLabel('Face width').fill('wide');
   await expect(page.getByText('no number found in "wide"')).toBeVisible();
@@ -185,7 +207,9 @@ test('a band that only two steps reach between them is made into two jobs at a c
   await page.getByText('Hard apples', { exact: true }).first().click();
   await page.getByRole('textbox', { name: 'Slowest', exact: true }).fill('120 rpm');
   await page.getByRole('textbox', { name: 'Fastest', exact: true }).fill('600 rpm');
-  await expect(page.getByRole('button', { name: 'Hard apples: no one position reaches it all', exact: true })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Hard apples: no one position reaches it all', exact: true })
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Make Hard apples a job for each position' }).click();
   await expect(page.getByText('Hard apples, step 2', { exact: true }).first()).toBeVisible();
   await expect(page.getByText('Hard apples, step 1', { exact: true }).first()).toBeVisible();

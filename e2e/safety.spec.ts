@@ -79,7 +79,11 @@ test('all of mine, or all of the other, at one click', async ({ page, context, w
   }
 });
 
-test('two windows without a server keep a draft each, over a reload, and both are saved', async ({ page, context, workshop }) => {
+test('two windows without a server keep a draft each, over a reload, and both are saved', async ({
+  page,
+  context,
+  workshop
+}) => {
   const other = await twoWindows(page, context, workshop);
   workshop.database('away');
   await field(page, 'Power').fill('0.6 hp');
@@ -167,7 +171,10 @@ test('a server started while the database is away says so, and works once it is 
 test('a draft of the version before, one for each plan, is found', async ({ page, workshop }) => {
   await workshop.loadDemo();
   const sheet = await workshop.sheet('Kick wheel, powered', 'B');
-  const doc = { machine: sheet.machine, plan: { ...sheet.plan, motor: { ...sheet.plan.motor, origin: 'Typed last week' } } };
+  const doc = {
+    machine: sheet.machine,
+    plan: { ...sheet.plan, motor: { ...sheet.plan.motor, origin: 'Typed last week' } }
+  };
   await page.goto(workshop.url);
   await page.evaluate(([key, draft]) => localStorage.setItem(key, draft), [
     `jiriki.draft.${sheet.planId}`,
@@ -223,7 +230,10 @@ test('nonsense is answered at its field and nothing else changes', async ({ page
 });
 
 // A bare 25 is read in mm, even where inch is shown, and is too short for a cable.
-test('an entry that cannot be used takes nothing away, on the sheet, in the shed or on the wall', async ({ page, workshop }) => {
+test('an entry that cannot be used takes nothing away, on the sheet, in the shed or on the wall', async ({
+  page,
+  workshop
+}) => {
   await workshop.loadDemo();
   const url = await workshop.plan('Kick wheel, powered', 'B');
   await page.goto(url);

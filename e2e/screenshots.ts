@@ -2,7 +2,8 @@ import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
 import { expect, headline, station, test } from './workshop';
 
-const shot = (page: Page, name: string) => page.screenshot({ path: fileURLToPath(new URL(`../docs/screenshots/${name}.png`, import.meta.url)) });
+const shot = (page: Page, name: string) =>
+  page.screenshot({ path: fileURLToPath(new URL(`../docs/screenshots/${name}.png`, import.meta.url)) });
 
 test('one picture of each main view', async ({ page, workshop }) => {
   await workshop.loadDemo();
@@ -50,7 +51,11 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await shot(page, 'donors');
   await page.goto(`${workshop.url}/#/what-is-it`);
   await page.getByLabel('It came out of').selectOption('Washing machine, belt driven');
-  await page.getByRole('button', { name: 'Yes, two or four carbon brushes' }).or(page.getByRole('button', { name: 'One phase of mains, ~, with hertz' })).first().click();
+  await page
+    .getByRole('button', { name: 'Yes, two or four carbon brushes' })
+    .or(page.getByRole('button', { name: 'One phase of mains, ~, with hertz' }))
+    .first()
+    .click();
   await expect(page.getByRole('button', { name: /^Change: / })).toBeVisible();
   await shot(page, 'what-is-it');
   await page.getByRole('radio', { name: 'which lead is which' }).click();

@@ -6,7 +6,7 @@ test('a part is saved one save at a time, however slow the server', async ({ pag
   let inFlight = 0;
   let most = 0;
   const answered: number[] = [];
-  let release = () => undefined as void;
+  let release: () => void = () => undefined;
   const held = new Promise<void>((resolve) => (release = resolve));
   await page.route('**/api/shelf/*', async (route) => {
     if (route.request().method() !== 'PUT') return route.continue();
@@ -33,7 +33,10 @@ test('a part is saved one save at a time, however slow the server', async ({ pag
   await expect(field(page, 'Cost')).toHaveValue('7');
 });
 
-test('what is typed of parts while the server is away is there again, and saved when it is back', async ({ page, workshop }) => {
+test('what is typed of parts while the server is away is there again, and saved when it is back', async ({
+  page,
+  workshop
+}) => {
   const vice = await workshop.shelve({ sort: 'other', name: 'Vice' });
   await workshop.shelve({ sort: 'other', name: 'Anvil' });
   await page.goto(`${workshop.url}/#/shelf/${vice}`);
@@ -99,7 +102,10 @@ const largeFile = (): string => {
   }
   const file = JSON.parse(readFileSync(new URL('../demo/quarry-lane.json', import.meta.url), 'utf8')) as File;
   const times = <T>(n: number, list: T[]) => Array.from({ length: n }, (_, i) => list[i % list.length] as T);
-  const machines = times(300, file.machines).map(({ machine, plans }, i) => ({ machine: { ...machine, name: `${machine.name} ${i + 1}` }, plans: times(3, plans) }));
+  const machines = times(300, file.machines).map(({ machine, plans }, i) => ({
+    machine: { ...machine, name: `${machine.name} ${i + 1}` },
+    plans: times(3, plans)
+  }));
   return JSON.stringify({ ...file, machines, shelf: times(1000, file.shelf) }, null, 2);
 };
 
@@ -124,9 +130,13 @@ test('a large workshop goes in and out with progress, and all of it opens', asyn
   await station(page, 'Motor');
   await expect(page.getByRole('button', { name: /swap from shelf \(5\d\d\)/ })).toBeVisible();
   await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
-  await expect(page.getByRole('region', { name: 'The shelf ranked' }).locator('[data-candidate]').first()).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'The shelf ranked' }).locator('[data-candidate]').first()
+  ).toBeVisible();
   await page.getByRole('button', { name: 'wire and build' }).click();
-  await expect(page.getByRole('region', { name: 'Wiring and building' }).getByRole('radio', { name: 'parts' })).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Wiring and building' }).getByRole('radio', { name: 'parts' })
+  ).toBeVisible();
   await page.goto(`${workshop.url}/#/shelf`);
   await expect(page.getByRole('navigation', { name: 'Parts on the shelf' }).locator('li a')).toHaveCount(1000);
 });

@@ -51,7 +51,10 @@ export class Workshop {
   }
 
   async start(database: 'there' | 'away' = 'there') {
-    const child = spawn(binary, ['serve', '--addr', `127.0.0.1:${this.port}`], { env: { ...process.env, DATABASE_URL: this.databaseUrl }, stdio: ['ignore', 'ignore', 'pipe'] });
+    const child = spawn(binary, ['serve', '--addr', `127.0.0.1:${this.port}`], {
+      env: { ...process.env, DATABASE_URL: this.databaseUrl },
+      stdio: ['ignore', 'ignore', 'pipe']
+    });
     this.#child = child;
     let said = '';
     child.stderr?.on('data', (d: Buffer) => (said += d.toString()));
@@ -75,7 +78,12 @@ export class Workshop {
     admin.pathname = '/postgres';
     const allow = state === 'back' ? 'true' : 'false';
     execFileSync('psql', [admin.toString(), '-qc', `ALTER DATABASE ${name} ALLOW_CONNECTIONS ${allow}`]);
-    if (state === 'away') execFileSync('psql', [admin.toString(), '-qAtc', `SELECT count(pg_terminate_backend(pid)) FROM pg_stat_activity WHERE datname = '${name}'`]);
+    if (state === 'away')
+      execFileSync('psql', [
+        admin.toString(),
+        '-qAtc',
+        `SELECT count(pg_terminate_backend(pid)) FROM pg_stat_activity WHERE datname = '${name}'`
+      ]);
   }
 
   async loadDemo() {
@@ -95,7 +103,12 @@ export class Workshop {
 
   /** Saves a plan with its machine changed. */
   async save({ planId, plan, planVersion, machine, machineVersion }: SavedSheet, change: object) {
-    await this.#json('PUT', `/api/plans/${planId}`, { plan, planVersion, machineVersion, machine: { ...machine, ...change } });
+    await this.#json('PUT', `/api/plans/${planId}`, {
+      plan,
+      planVersion,
+      machineVersion,
+      machine: { ...machine, ...change }
+    });
   }
 
   /** Puts a part on the shelf and returns its ID. */
@@ -105,14 +118,20 @@ export class Workshop {
   }
 
   async #planId(machine: string, letter: string): Promise<string> {
-    const shed = (await this.#json('GET', '/api/workshop')) as { machines: { name: string; plans: { id: string; letter: string }[] }[] };
+    const shed = (await this.#json('GET', '/api/workshop')) as {
+      machines: { name: string; plans: { id: string; letter: string }[] }[];
+    };
     const id = shed.machines.find((m) => m.name === machine)?.plans.find((p) => p.letter === letter)?.id;
     if (!id) throw new Error(`no plan ${letter} of ${machine}`);
     return id;
   }
 
   async #json(method: string, path: string, body?: object): Promise<unknown> {
-    const res = await fetch(this.url + path, { method, headers: body && { 'Content-Type': 'application/json' }, body: body && JSON.stringify(body) });
+    const res = await fetch(this.url + path, {
+      method,
+      headers: body && { 'Content-Type': 'application/json' },
+      body: body && JSON.stringify(body)
+    });
     const text = await res.text();
     expect(res.ok, text).toBe(true);
     return JSON.parse(text);
@@ -123,7 +142,9 @@ export class Workshop {
  * network's own, which some journeys cause on purpose. */
 export const test = base.extend<{ workshop: Workshop }>({
   workshop: async ({ page }, use, info) => {
-    const workshop = await Workshop.open(`e2e_${process.pid}_${info.workerIndex}_${info.testId.replace(/[^a-z0-9]/g, '')}_${info.retry}`.toLowerCase());
+    const workshop = await Workshop.open(
+      `e2e_${process.pid}_${info.workerIndex}_${info.testId.replace(/[^a-z0-9]/g, '')}_${info.retry}`.toLowerCase()
+    );
     const errors: string[] = [];
     page.on('pageerror', (e) => errors.push(e.message));
     page.on('console', (m) => {
@@ -136,7 +157,8 @@ export const test = base.extend<{ workshop: Workshop }>({
 });
 
 export const saved = (page: Page) => expect(page.locator('[data-save="saved"]')).toBeVisible();
-export const station = (page: Page, name: string) => page.getByRole('tab', { name: new RegExp(`^${name}`, 'i') }).click();
+export const station = (page: Page, name: string) =>
+  page.getByRole('tab', { name: new RegExp(`^${name}`, 'i') }).click();
 export const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 export const headline = (page: Page) => page.getByRole('region', { name: 'Verdict' }).getByRole('heading');
 

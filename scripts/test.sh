@@ -17,7 +17,7 @@ step 'who the database lets in'
 "$ROOT/scripts/check-postgres.sh"
 
 step 'gofmt, vet, staticcheck'
-unformatted=$(gofmt -l cmd core demo picture scripts server store web/*.go)
+unformatted=$(git ls-files "*.go" | xargs gofmt -l)
 [ -z "$unformatted" ] || fail "not gofmt-ed: $unformatted"
 go vet ./...
 go tool staticcheck ./...
@@ -27,7 +27,7 @@ step 'what is generated is current'
 
 step 'interface: types, lint and unit tests'
 (cd web && npm run -s check && npm run -s lint && npm run -s test)
-(cd e2e && npm run -s check)
+(cd e2e && npm run -s check && npm run -s lint)
 
 step 'Go tests'
 go test -race ./...
