@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
 
   /** Parts with what they are good for and what they cost; a price is typed where none is known. */
   let { title, bill, ticked = false }: { title: string; bill: Schemas['BuildBill']; ticked?: boolean } = $props();

@@ -3,7 +3,7 @@
   import { Ask } from '../api/ask.svelte';
   import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
   import Segments from '../ui/Segments.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import BillTable from './BillTable.svelte';
   import Drawing from './Drawing.svelte';
   import PowerUp from './PowerUp.svelte';

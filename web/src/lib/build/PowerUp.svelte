@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
 
   /** The order of first power-up, dead checks first. A live step is not to be ticked while the plan has
    *  an open stop or the step before it is open. */

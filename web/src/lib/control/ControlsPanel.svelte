@@ -4,7 +4,7 @@
   import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
   import SideBySide from '../rank/SideBySide.svelte';
   import Mark from '../ui/Mark.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import { figure } from '../reach/scale';
 
   /** Every control that works with the plan's motor, on one reach. */

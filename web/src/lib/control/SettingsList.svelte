@@ -1,6 +1,6 @@
 <script lang="ts">
   import Worked from '../ui/Worked.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
 
   /** The control's settings in the order they are set, ticked off as they are. */
   const sheet = openSheet();

@@ -1,6 +1,5 @@
 import { getContext, setContext } from 'svelte';
 import type { Working } from '../api/client';
-import type { SheetState } from '../sheet/sheet.svelte';
 
 /** What fields on a page are bound to: a plan sheet, or a part of the shelf. Paths are those the
  * core names fields with. */
@@ -17,13 +16,6 @@ export interface Form {
 }
 
 const form = Symbol('form');
-const sheet = Symbol('sheet');
 
 export const provideForm = (get: () => Form) => setContext(form, get);
 export const openForm = (): Form => getContext<() => Form>(form)();
-
-export const provideSheet = (get: () => SheetState) => {
-  provideForm(get);
-  setContext(sheet, get);
-};
-export const openSheet = (): SheetState => getContext<() => SheetState>(sheet)();

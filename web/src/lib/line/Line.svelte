@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Tabs } from 'bits-ui';
   import type { Drawing, Station, StationName } from '../api/client';
   import Mark from '../ui/Mark.svelte';
   import Worked from '../ui/Worked.svelte';
@@ -19,16 +20,6 @@
     reduction: 'Reduction',
     work: 'Work'
   };
-  const order = Object.keys(names) as StationName[];
-
-  const arrow = (e: KeyboardEvent) => {
-    const by = { ArrowRight: 1, ArrowLeft: -1 }[e.key];
-    if (!by) return;
-    e.preventDefault();
-    const next = order[(order.indexOf(selected) + by + order.length) % order.length] ?? 'work';
-    onselect(next);
-    document.getElementById(`station-${next}`)?.focus();
-  };
 </script>
 
 <nav aria-label="The line" class="line-strip relative overflow-x-auto border-b border-rule bg-card">
@@ -36,29 +27,32 @@
     <div class="pointer-events-none absolute inset-x-0 top-[4.1rem] h-[6.6rem] desk:top-[3.1rem]">
       <LineDrawing {drawing} />
     </div>
-    <div class="stations" role="tablist" aria-label="Stations">
-      {#each stations as s (s.station)}
-        {@const on = s.station === selected}
-        <button
-          id="station-{s.station}"
-          role="tab"
-          aria-selected={on}
-          tabindex={on ? 0 : -1}
-          class="station flex h-[10.9rem] desk:h-[9.9rem] min-w-0 items-start gap-2 px-4 pt-2 text-left"
-          onclick={() => onselect(s.station)}
-          onkeydown={arrow}
-        >
-          <span class="min-w-0 flex-1">
-            <span class="caption block">{names[s.station]}</span>
-            <span
-              class="line-clamp-2 font-head text-[1.15rem] leading-tight font-semibold desk:line-clamp-1"
-              title={s.title}>{s.title}</span
-            >
-          </span>
-          <Mark level={s.mark} />
-        </button>
-      {/each}
-    </div>
+    <Tabs.List aria-label="Stations">
+      {#snippet child({ props: list })}
+        <div {...list} class="stations">
+          {#each stations as s (s.station)}
+            <!-- Chosen again it closes whatever stands in place of its bench. -->
+            <Tabs.Trigger id="station-{s.station}" value={s.station} onclick={() => onselect(s.station)}>
+              {#snippet child({ props: tab })}
+                <button
+                  {...tab}
+                  class="station flex h-[10.9rem] desk:h-[9.9rem] min-w-0 items-start gap-2 px-4 pt-2 text-left"
+                >
+                  <span class="min-w-0 flex-1">
+                    <span class="caption block">{names[s.station]}</span>
+                    <span
+                      class="line-clamp-2 font-head text-[1.15rem] leading-tight font-semibold desk:line-clamp-1"
+                      title={s.title}>{s.title}</span
+                    >
+                  </span>
+                  <Mark level={s.mark} />
+                </button>
+              {/snippet}
+            </Tabs.Trigger>
+          {/each}
+        </div>
+      {/snippet}
+    </Tabs.List>
     <div class="stations">
       {#each stations as s (s.station)}
         <div class="figures min-w-0 px-4 pb-2.5" class:on={s.station === selected}>
@@ -82,11 +76,11 @@
     display: grid;
     grid-template-columns: 14.5fr 17.5fr 18fr 23fr 27fr;
   }
-  .station + .station,
-  .figures + .figures {
+  .station:not(:first-child),
+  .figures:not(:first-child) {
     background: linear-gradient(var(--rule), var(--rule)) no-repeat left 0 / 1px 100%;
   }
-  .station + .station {
+  .station:not(:first-child) {
     background-position: left 10px;
   }
   .figures {

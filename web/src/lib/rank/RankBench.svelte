@@ -4,7 +4,7 @@
   import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
   import Mark from '../ui/Mark.svelte';
   import Segments from '../ui/Segments.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import SideBySide from './SideBySide.svelte';
 
   /** The shelf's motors for this machine's jobs, best first, up to four of them side by side. */

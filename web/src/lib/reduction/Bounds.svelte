@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import { families, type SearchState } from './search.svelte';
 
   /** What a search may use and how much room there is. */

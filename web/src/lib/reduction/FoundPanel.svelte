@@ -1,7 +1,7 @@
 <script lang="ts">
   import Mark from '../ui/Mark.svelte';
   import { figure } from '../reach/scale';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import Bounds from './Bounds.svelte';
   import SmallRuler from './SmallRuler.svelte';
   import SmallTrain from './SmallTrain.svelte';

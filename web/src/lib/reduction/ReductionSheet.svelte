@@ -2,7 +2,7 @@
   import type { Assessment } from '../api/client';
   import Reach from '../reach/Reach.svelte';
   import Segments from '../ui/Segments.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import ReductionDrawing from './ReductionDrawing.svelte';
   import Ruler from './Ruler.svelte';
   import Tray from './Tray.svelte';

@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import { catalogue } from '../catalogue.svelte';
   import { stock } from '../shelf/stock.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
 
   /** Wheels to drop on the drawing: the shelf's first, then standard sizes. A chosen wheel takes the
    *  size that is pressed. */

@@ -1,7 +1,6 @@
 import { EventSourceParserStream } from 'eventsource-parser/stream';
-import { fieldsOf, filledOnly, sayProblem, type Problem, type Schemas } from '../api/client';
+import { fieldsOf, filledOnly, sayProblem, type Machine, type Plan, type Problem, type Schemas } from '../api/client';
 import { prefs } from '../prefs.svelte';
-import type { SheetState } from '../sheet/sheet.svelte';
 
 export type Found = Schemas['SearchFound'];
 type Ask = Schemas['SearchAsk'];
@@ -16,6 +15,13 @@ export const families = [
   ['toothed-5', 'Toothed, 5 mm'],
   ['chain-12.7', 'Chain, 12.7 mm']
 ] as const;
+
+/** What is searched for: a machine and its plan as they are now. */
+interface Subject {
+  readonly doc: { machine: Machine; plan: Plan };
+  /** The same as the server is asked. */
+  readonly question: object;
+}
 
 /** Progress is shown once a search takes longer than this, in ms. */
 const PATIENCE = 1000;
@@ -44,17 +50,17 @@ export class SearchState {
   /** An answer looked at but not taken: its bands lie on the ruler beside the plan's. */
   looked = $state.raw<Found>();
 
-  #sheet: SheetState;
+  #subject: Subject;
   #running: AbortController | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(sheet: SheetState) {
-    this.#sheet = sheet;
+  constructor(subject: Subject) {
+    this.#subject = subject;
   }
 
   /** What the search follows from; reading it in an effect runs that effect when it changes. */
   get basis(): string {
-    const { machine, plan } = this.#sheet.doc;
+    const { machine, plan } = this.#subject.doc;
     const kept = this.ask.keep > 0 ? plan.reduction.stages.slice(-this.ask.keep) : [];
     return JSON.stringify([machine, plan.motor, plan.control, plan.supply, kept, this.ask, prefs.units]);
   }
@@ -78,7 +84,7 @@ export class SearchState {
     this.#running = mine;
     this.running = true;
     const began = performance.now();
-    const body = { ...this.#sheet.question, ask: $state.snapshot(this.ask) };
+    const body = { ...this.#subject.question, ask: $state.snapshot(this.ask) };
     try {
       const answer = await fetch('/api/search', {
         method: 'POST',

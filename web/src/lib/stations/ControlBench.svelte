@@ -4,7 +4,7 @@
   import Choice from '../form/Choice.svelte';
   import Field from '../form/Field.svelte';
   import Tick from '../form/Tick.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import Figures from '../ui/Figures.svelte';
 
   const sheet = openSheet();

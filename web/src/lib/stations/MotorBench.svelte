@@ -1,7 +1,7 @@
 <script lang="ts">
   import AsFound from '../motor/AsFound.svelte';
   import AsRead from '../motor/AsRead.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import ShelfMotors from './ShelfMotors.svelte';
 
   const sheet = openSheet();

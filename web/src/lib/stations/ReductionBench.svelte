@@ -2,7 +2,7 @@
   import { catalogue } from '../catalogue.svelte';
   import Field from '../form/Field.svelte';
   import Figures from '../ui/Figures.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import StageForm from './StageForm.svelte';
 
   const sheet = openSheet();

@@ -4,7 +4,7 @@
   import { api, call, sayProblem, type ShelfItem, type ShelfLabel } from '../api/client';
   import { catalogue } from '../catalogue.svelte';
   import { setOnShelf, stock } from '../shelf/stock.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
 
   const sheet = openSheet();
   let open = $state(false);

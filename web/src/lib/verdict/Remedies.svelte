@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Remedy } from '../api/client';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
 
   let { remedies, total }: { remedies: Remedy[]; total: number } = $props();
 

@@ -2,7 +2,7 @@
   import type { Finding } from '../api/client';
   import Mark from '../ui/Mark.svelte';
   import Worked from '../ui/Worked.svelte';
-  import { openSheet } from '../form/context';
+  import { openSheet } from '../sheet/context';
   import Remedies from './Remedies.svelte';
 
   const sheet = openSheet();

@@ -4,7 +4,7 @@
   import Choice from '../../form/Choice.svelte';
   import Field from '../../form/Field.svelte';
   import Worked from '../../ui/Worked.svelte';
-  import { openSheet } from '../../form/context';
+  import { openSheet } from '../../sheet/context';
   import Figures from '../../ui/Figures.svelte';
   import LoadFields from './LoadFields.svelte';
   import SpeedFields from './SpeedFields.svelte';

@@ -1,0 +1,56 @@
+<script lang="ts">
+  import { place, stroke, type Chart } from './curves';
+  import type { JobMark } from './marks';
+
+  /** The jobs laid over the reach, each with its name and how it comes out. */
+  let { chart, marks }: { chart: Chart; marks: JobMark[] } = $props();
+</script>
+
+{#each marks as m (m.job.id)}
+  <g class="job {m.state}">
+    <path d={stroke(m.path)} />
+    {#each m.ends as end, k (k)}<path d="M{end.x} {end.y - 6}V{end.y + 6}" />{/each}
+    <!-- What the old motor gave in each of its positions. -->
+    {#each m.job.baseline as b, k (k)}
+      {@const at = place(chart, b.torque, b.rpm)}
+      <circle cx={at.x} cy={at.y} r="5" />
+    {/each}
+    <text x={m.x} y={m.y} class="halo" aria-hidden="true">{m.text}</text>
+    <text x={m.x} y={m.y}>{m.text}</text>
+  </g>
+{/each}
+
+<style>
+  .job path {
+    fill: none;
+    stroke: currentColor;
+    stroke-width: 3.5;
+  }
+  .job circle {
+    fill: var(--paper);
+    stroke: currentColor;
+    stroke-width: 2.5;
+  }
+  .job text {
+    fill: currentColor;
+    font-size: 14px;
+    font-weight: 650;
+  }
+  .job .halo {
+    stroke: var(--paper);
+    stroke-width: 4px;
+    stroke-linejoin: round;
+  }
+  .job.good {
+    color: var(--good);
+  }
+  .job.just {
+    color: var(--brass-ink);
+  }
+  .job.stop {
+    color: var(--stop);
+  }
+  .job.unknown {
+    color: var(--soft);
+  }
+</style>

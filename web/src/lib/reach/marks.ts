@@ -1,0 +1,55 @@
+import type { Assessment } from '../api/client';
+import { place, type Chart, type Point } from './curves';
+import { apart } from './labels';
+
+type Job = Assessment['jobs'][number];
+type State = 'good' | 'just' | 'stop' | 'unknown';
+
+/** A job as it stands on the chart: what it needs over its band, with its name. */
+export interface JobMark {
+  job: Job;
+  path: Point[];
+  ends: [Point, Point];
+  text: string;
+  state: State;
+  /** Where its name stands. */
+  x: number;
+  y: number;
+}
+
+const CHARACTER = 7.1; // px of a letter of a name, about
+const LINE = 17;
+
+const states: Partial<Record<Job['outcome'], State>> = { does: 'good', just: 'just', 'cannot-tell': 'unknown' };
+
+const widthOf = (text: string) => text.length * CHARACTER;
+
+/** The jobs' marks on a chart so wide, no name over another or over a band. */
+export function jobMarks(c: Chart, jobs: Job[], width: number): JobMark[] {
+  const marks = jobs
+    .filter((job) => job.rpm.length > 0)
+    .map((job): JobMark => {
+      const path = job.rpm.map((rpm, i) => place(c, job.needed[i] ?? 0, rpm));
+      const first = path[0] ?? { x: 0, y: 0 };
+      const last = path.at(-1) ?? first;
+      const text = `${job.name} ${job.short}`;
+      const wide = widthOf(text);
+      return {
+        job,
+        path,
+        ends: [first, last],
+        text,
+        state: states[job.outcome] ?? 'stop',
+        x: Math.max(0, Math.min((first.x + last.x) / 2 - wide / 2, width - wide)),
+        y: Math.min(first.y, last.y) - 11
+      };
+    });
+  const y = apart(
+    marks.map((m) => ({ x: m.x, y: m.y, width: widthOf(m.text) })),
+    marks.map((m) => m.path),
+    LINE,
+    0,
+    c.height
+  );
+  return marks.map((m, i) => ({ ...m, y: y[i] ?? m.y }));
+}

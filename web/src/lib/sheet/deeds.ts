@@ -1,0 +1,94 @@
+import { push } from 'svelte-spa-router';
+import type { Assessment, StationName } from '../api/client';
+import { prefs } from '../prefs.svelte';
+import type { Deed } from '../ui/Finder.svelte';
+import type { SheetState } from './sheet.svelte';
+
+export const stations: readonly StationName[] = ['supply', 'control', 'motor', 'reduction', 'work'];
+
+/** Opens a station's bench and goes to its place on the line. */
+function goBench(sheet: SheetState, station: StationName) {
+  sheet.panel = '';
+  sheet.station = station;
+  document.getElementById(`station-${station}`)?.focus();
+}
+
+/** Where one can go from a plan. */
+function places(sheet: SheetState): Deed[] {
+  return [
+    ...stations.map((s) => ({ name: `${s} bench`, group: 'Go to', run: () => goBench(sheet, s) })),
+    { name: 'The shed', group: 'Go to', run: () => void push('/') },
+    { name: 'The shelf', group: 'Go to', run: () => void push('/shelf') },
+    {
+      name: 'What is it? Name a motor by what can be seen',
+      group: 'Go to',
+      run: () => void push(`/what-is-it/${sheet.planId}`)
+    },
+    ...sheet.head.siblings
+      .filter((p) => p.id !== sheet.planId)
+      .map((p) => ({
+        name: `Plan ${p.letter}, ${p.name || 'no name'}`,
+        group: 'Go to',
+        run: () => void push(`/plan/${p.id}`)
+      }))
+  ];
+}
+
+/** What can be done with it. */
+function acts(sheet: SheetState): Deed[] {
+  const page = (name: string, path: string) => ({
+    name: `${name}, to print`,
+    group: 'Do',
+    run: () => void push(`/plan/${sheet.planId}/${path}`)
+  });
+  return [
+    { name: 'Rank the shelf for these jobs', group: 'Do', run: () => (sheet.panel = 'rank') },
+    {
+      name: 'Find the best reduction',
+      group: 'Do',
+      run: () => {
+        goBench(sheet, 'reduction');
+        sheet.finding = true;
+      }
+    },
+    { name: 'Undo', group: 'Do', keys: 'Ctrl Z', run: () => sheet.undo() },
+    { name: 'Redo', group: 'Do', keys: 'Ctrl Shift Z', run: () => sheet.redo() },
+    { name: 'Show metric', group: 'Do', run: () => prefs.setUnits('metric') },
+    { name: 'Show inch', group: 'Do', run: () => prefs.setUnits('inch') },
+    { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
+    { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') },
+    { name: 'Compare controls for this motor', group: 'Do', run: () => (sheet.panel = 'controls') },
+    { name: 'Wiring, first power-up, parts', group: 'Do', run: () => (sheet.panel = 'build') },
+    page('Settings sheet', 'settings'),
+    page('Build sheet and wiring', 'build'),
+    page('Speed plate', 'speed-plate'),
+    {
+      name: 'Export this plan as a file',
+      group: 'Do',
+      run: () => location.assign(`/api/plans/${sheet.planId}/export`)
+    }
+  ];
+}
+
+/** The changes that were tried, and the findings with a field to go to. */
+function answers(sheet: SheetState, a: Assessment | undefined): Deed[] {
+  return [
+    ...(a?.jobs.flatMap((j) =>
+      j.remedies.map((r) => ({
+        name: `${r.label} (${j.name} ${r.margin})`,
+        group: 'Try',
+        run: () => sheet.applyRemedy(r)
+      }))
+    ) ?? []),
+    ...(a?.findings
+      .filter((f) => f.field)
+      .map((f) => ({ name: f.title, group: 'Findings', run: () => sheet.goTo(f.field) })) ?? [])
+  ];
+}
+
+/** Everything the finder finds on a plan sheet. */
+export const deedsOf = (sheet: SheetState): Deed[] => [
+  ...places(sheet),
+  ...acts(sheet),
+  ...answers(sheet, sheet.assessment)
+];
