@@ -20,9 +20,9 @@ func photograph(t *testing.T, w, h int) image.Image {
 	for y := range h {
 		for x := range w {
 			// Red above, blue below, so that which way is up can be seen.
-			c := color.RGBA{200, 30, 30, 255}
+			c := color.RGBA{R: 200, G: 30, B: 30, A: 255}
 			if y > h/2 {
-				c = color.RGBA{30, 30, 200, 255}
+				c = color.RGBA{R: 30, G: 30, B: 200, A: 255}
 			}
 			img.Set(x, y, c)
 		}

@@ -75,7 +75,7 @@ func (a *api) getWorkshop(ctx context.Context, in *unitsQuery) (*workshopOutput,
 		for _, p := range m.Plans {
 			// One deleted since the machines were read is not there.
 			if verdict, there := judged[p.ID]; there {
-				row.Plans = append(row.Plans, ShedPlan{p.ID, p.Letter, p.Name, verdict})
+				row.Plans = append(row.Plans, ShedPlan{ID: p.ID, Letter: p.Letter, Name: p.Name, Verdict: verdict})
 			}
 		}
 		out.Machines[i] = row

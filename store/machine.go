@@ -26,7 +26,7 @@ type machineRow struct {
 }
 
 func (r machineRow) machine() Machine {
-	return Machine{r.ID, r.Version, r.Described.V.Whole(), r.Updated}
+	return Machine{ID: r.ID, Version: r.Version, Described: r.Described.V.Whole(), Updated: r.Updated}
 }
 
 // AddMachine saves a machine with its first plans, lettered from A, and returns the IDs.

@@ -30,7 +30,8 @@ type planRow struct {
 }
 
 func (r planRow) plan() Plan {
-	return Plan{r.ID, r.MachineID, r.Letter, r.Version, r.Described.V.Whole(), r.Updated}
+	return Plan{ID: r.ID, MachineID: r.MachineID, Letter: r.Letter, Version: r.Version,
+		Described: r.Described.V.Whole(), Updated: r.Updated}
 }
 
 const planColumns = `id, machine_id, letter, version, described, updated_at`

@@ -47,7 +47,7 @@ func (s *Store) Shed(ctx context.Context) ([]ShedMachine, error) {
 			out = append(out, ShedMachine{ID: r.ID, Name: r.Name, Kind: r.Kind, Digest: r.Digest})
 		}
 		if m := &out[len(out)-1]; r.PlanID != nil {
-			m.Plans = append(m.Plans, ShedPlan{*r.PlanID, r.Letter, r.PlanName, r.PlanDigest})
+			m.Plans = append(m.Plans, ShedPlan{ID: *r.PlanID, Letter: r.Letter, Name: r.PlanName, Digest: r.PlanDigest})
 		}
 	}
 	return out, nil

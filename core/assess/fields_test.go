@@ -41,14 +41,14 @@ func everyMethod() work.Machine {
 				PerTooth: "0.03 mm", Teeth: "4", Length: "20 mm", Travel: "2 m/min",
 				Specific: "800"},
 			Comparable: work.Comparable{Of: "small-mill", Power: "300 W"},
-			Replaced: work.Replaced{Power: "200 W", Speed: "1400", Keeps: "90 %",
+			Replaced: work.Replaced{Power: "200 W", Speed: "1400", Efficiency: "90 %",
 				Positions: []work.ReplacedPair{{Driver: "50 mm",
 					Driven: "500 mm"}}},
 			Inertia: work.InertiaLoad{Within: "20 s", Friction: "0.2 N·m",
 				Parts: []work.Part{{Shape: "ring", Diameter: "300 mm", Inside: "280 mm", Length: "20 mm", Mass: "3 kg",
 					Count: "1", Turns: "1"}}},
 			Pull:  work.StraightPull{Force: "20 N", Diameter: "100 mm"},
-			Screw: work.Screw{Force: "200 N", Lead: "3 mm", Keeps: "30 %", Feed: true, Mains: []q.Text{"300"}},
+			Screw: work.Screw{Force: "200 N", Lead: "3 mm", Efficiency: "30 %", Feed: true, Mains: []q.Text{"300"}},
 		}
 		m.Jobs = append(m.Jobs, j)
 	}

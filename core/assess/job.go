@@ -10,7 +10,7 @@ import (
 	"jiriki/core/work"
 )
 
-// JobResult is how one job results, with what would lift it.
+// JobResult is how one job comes out, with what would lift it.
 type JobResult struct {
 	ID        string            `json:"id"`
 	Name      string            `json:"name"`

@@ -138,7 +138,7 @@ func reductionStation(t *line.Model, in plan.Input) Station {
 	}
 	p := &t.Reduction.Positions[0]
 	s.Figures = []Figure{{q.Ratio(p.Ratio), working.ReductionRatio.Of(0)},
-		{"keeps " + q.Percent(p.Efficiency), working.ReductionKeeps}}
+		{"keeps " + q.Percent(p.Efficiency), working.ReductionEfficiency}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
 		if len(st.Steps) > 0 && st.Kind != reduction.Direct {

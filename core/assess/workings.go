@@ -45,11 +45,11 @@ func workings(t *line.Model, sys q.System, results []line.Result, loads []line.B
 		d.slowEnd()
 	}
 	if t.Runs && t.Powered.FixedSpeed() && t.Motor.Kind.Family() == motor.SeriesFamily {
-		held := t.Powered.Breakaway()
-		d.add(working.MotorStart, "Starting torque on the line", d.show(held.Torque, q.Torque),
+		available := t.Powered.Breakaway()
+		d.add(working.MotorStart, "Starting torque on the line", d.show(available.Torque, q.Torque),
 			"T = k·I² − T_loss, at most at 3 × rated amps",
 			fmt.Sprintf("%s stalled", d.show(t.Powered.StallAmps(), q.Current)), source.SeriesMotor,
-			"Held by "+string(held.By))
+			"Held by "+string(available.By))
 	}
 	d.reduction()
 	d.ratings(loads)
@@ -127,7 +127,7 @@ func (d *derivations) control() {
 	d.add(working.ControlTop, "Top motor speed", d.show(high, q.Speed),
 		"least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s",
 			q.Percent(high/d.Motor.Speed.Value), d.show(d.Motor.Speed.Value, q.Speed)),
-		source.TrimSchools)
+		source.TrimPractice)
 	if d.Feed.FormFactor > 1 {
 		d.formFactor()
 	}
@@ -136,7 +136,7 @@ func (d *derivations) control() {
 // formFactor derives how much more the rough current heats: from the firing angle where the
 // inductance is known, else the usual figure.
 func (d *derivations) formFactor() {
-	put := fmt.Sprintf("%s ÷ %s is %s", d.show(d.Motor.Torque.Value, q.Torque), q.Figures(d.Feed.FormFactor, 3),
+	figures := fmt.Sprintf("%s ÷ %s is %s", d.show(d.Motor.Torque.Value, q.Torque), q.Figures(d.Feed.FormFactor, 3),
 		d.show(d.Motor.Torque.Value/d.Feed.FormFactor, q.Torque))
 	src, assumes := source.FormFactor, []string{}
 	if _, ok := line.ArmatureWave(&d.Stations, d.Feed); ok {
@@ -155,23 +155,23 @@ func (d *derivations) formFactor() {
 			d.show(control.HalfControlledAverage(d.Model.Supply.Volts, alpha), q.Voltage), flows))
 	}
 	d.add(working.ControlFormFactor, "Form factor", q.Figures(d.Feed.FormFactor, 3),
-		"I_rms / I_average; continuous torque ÷ form factor", put, src, assumes...)
+		"I_rms / I_average; continuous torque ÷ form factor", figures, src, assumes...)
 }
 
 // slowEnd is what the motor holds at the low end of its speeds, where its own fan fails it.
 func (d *derivations) slowEnd() {
 	slow := d.SlowSpeed()
-	held := d.Powered.Steady(slow, 1)
+	available := d.Powered.Steady(slow, 1)
 	gear := ""
 	if g := d.Motor.Gear; g.Sort != "none" {
 		gear = fmt.Sprintf(" × %s × %s", q.Figures(g.Ratio, 3), q.Percent(g.Efficiency))
 	}
-	d.add(working.MotorSlow, "Torque held all day at "+d.show(slow, q.Speed), d.show(held.Torque, q.Torque),
+	d.add(working.MotorSlow, "Torque held all day at "+d.show(slow, q.Speed), d.show(available.Torque, q.Torque),
 		"T = T_rated · cooling(n) / form factor, within the other limits",
 		fmt.Sprintf("%s × %s ÷ %s", d.show(d.Motor.Torque.Value, q.Torque),
 			q.Percent(motor.Cooling(d.Motor.Cooling, slow*d.Motor.Gear.Ratio/d.Motor.Speed.Value)),
 			q.Figures(d.Feed.FormFactor, 3))+gear,
-		source.FanCooling, "Held by "+string(held.By))
+		source.FanCooling, "Held by "+string(available.By))
 }
 
 func (d *derivations) reduction() {
@@ -199,7 +199,7 @@ func (d *derivations) reduction() {
 			source.Mechanics)
 	}
 	if len(d.Model.Reduction.Positions) > 0 {
-		d.add(working.ReductionKeeps, "What the stages keep", q.Percent(d.Model.Reduction.Positions[0].Efficiency),
+		d.add(working.ReductionEfficiency, "What the stages keep", q.Percent(d.Model.Reduction.Positions[0].Efficiency),
 			"η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)
 	}
 }
@@ -286,11 +286,12 @@ func (d *derivations) reach() {
 	p := &d.Model.Reduction.Positions[0]
 	low, high := d.Span(p)
 	middle := math.Max(low, high/2)
-	held := d.Steady(middle, 1, p)
-	d.add(working.ReachTorque, "Torque at the spindle", d.show(held.Torque, q.Torque), "T = T_motor · i · η",
-		fmt.Sprintf("%s × %s × %s at %s", d.show(held.Torque/(p.Ratio*p.Efficiency), q.Torque), q.Figures(p.Ratio, 3),
+	available := d.Steady(middle, 1, p)
+	d.add(working.ReachTorque, "Torque at the spindle", d.show(available.Torque, q.Torque), "T = T_motor · i · η",
+		fmt.Sprintf("%s × %s × %s at %s", d.show(available.Torque/(p.Ratio*p.Efficiency), q.Torque),
+			q.Figures(p.Ratio, 3),
 			q.Percent(p.Efficiency), d.show(middle, q.Speed)),
-		source.Mechanics, "All day, first position; held by "+string(held.By))
+		source.Mechanics, "All day, first position; held by "+string(available.By))
 	d.add(working.ReachSpeed, "Speeds at the spindle", q.SpeedRange(low, high, d.sys), "n = n_motor / i",
 		fmt.Sprintf("%s ÷ %s", q.SpeedRange(low*p.Ratio, high*p.Ratio, d.sys), q.Figures(p.Ratio, 3)), source.Mechanics,
 		"First position")

@@ -148,12 +148,12 @@ func TestSchoolsTakeTheBestOfTheirSort(t *testing.T) {
 	in.Shelf = []shelf.Item{{ID: "three", Sort: shelf.Motor, Motor: plantest.Inverted().Plan.Motor, Cost: "20"},
 		{ID: "drive", Sort: shelf.Control, Control: control.Described{Name: "Inverter", Kind: control.Inverter,
 			Amps: "5 A"}, Cost: "60"}}
-	schools := built(t, in).Approaches
-	require.Len(t, schools, 3)
-	assert.Equal(t, "Scrubber", schools[0].Motor)
-	assert.Equal(t, "Conveyor", schools[1].Motor)
-	assert.Equal(t, 80.0, schools[1].Bill.Cost)
-	assert.False(t, schools[2].Tried, "no single-phase motor anywhere")
+	approaches := built(t, in).Approaches
+	require.Len(t, approaches, 3)
+	assert.Equal(t, "Scrubber", approaches[0].Motor)
+	assert.Equal(t, "Conveyor", approaches[1].Motor)
+	assert.Equal(t, 80.0, approaches[1].Bill.Cost)
+	assert.False(t, approaches[2].Tried, "no single-phase motor anywhere")
 }
 
 // Torque collapses with speed through a series resistor as the straight line says: by hand, 180 V of

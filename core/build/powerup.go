@@ -36,7 +36,7 @@ type powerUp struct {
 }
 
 func (p *powerUp) add(id, what, measure, expect string, live bool) {
-	p.steps = append(p.steps, PowerUpStep{"power." + id, what, measure, expect, live})
+	p.steps = append(p.steps, PowerUpStep{ID: "power." + id, What: what, Measure: measure, Expect: expect, Live: live})
 }
 
 func (p *powerUp) show(v float64, d q.Dimension) string { return q.Show(v, d, p.sys) }

@@ -138,14 +138,14 @@ func TestAFanOnFewerVoltsIsTriedOut(t *testing.T) {
 }
 
 // The other school drives a capacitor-start motor down to its floor, not below, and never above its plate.
-func TestTheOtherSchoolKeepsToItsFloor(t *testing.T) {
+func TestTheDisputedDriveKeepsToItsFloor(t *testing.T) {
 	in := plantest.OneOut()
 	a := assesstest.Of(t, in)
 	reach := a.Reach.Positions[0]
 	assert.InEpsilon(t, 0.8, reach.LowRPM/reach.HighRPM, 0.01)
-	school := assesstest.Finding(a, "control.other-school")
-	require.NotNil(t, school)
-	assert.Equal(t, finding.Caution, school.Level)
+	disputed := assesstest.Finding(a, "control.disputed")
+	require.NotNil(t, disputed)
+	assert.Equal(t, finding.Caution, disputed.Level)
 	in.Machine.Jobs[0].Speed = work.SpeedBand{From: "100", To: "200"}
 	assert.Equal(t, line.TooFast, assesstest.Of(t, in).Jobs[0].Outcome, "half speed is not to be had")
 }

@@ -58,7 +58,7 @@ const (
 	ControlFanOnly        ID = "control.fan-only"
 	ControlByTrial        ID = "control.by-trial"
 	ControlStartSwitch    ID = "control.start-switch"
-	ControlOtherSchool    ID = "control.other-school"
+	ControlDisputed       ID = "control.disputed"
 	ControlOverPlateHertz ID = "control.over-plate-hertz"
 	ControlOhms           ID = "control.ohms"
 	ControlCollapse       ID = "control.collapse"

@@ -24,87 +24,149 @@ type Answer struct {
 
 // clues in no order of asking: what has been answered decides that.
 var clues = []Clue{
-	{"plate", "What does the plate say of its supply?",
-		"Words, signs or volts on the plate or on the machine it came from. AC is a wave or ~, DC two lines or a " +
-			"battery.", "plate",
-		[]Answer{
+	{
+		ID:  "plate",
+		Ask: "What does the plate say of its supply?",
+		How: "Words, signs or volts on the plate or on the machine it came from. AC is a wave or ~, DC two lines " +
+			"or a battery.",
+		Figure: "plate",
+		Answers: []Answer{
 			{"three", "Three phases, 3~, or 400 V class", "the plate names three phases"},
 			{"one", "One phase of mains, ~, with hertz", "the plate asks for mains with its hertz"},
 			{"acdc", "Mains, but no hertz or both AC and DC", "the plate takes either current"},
 			{"dc", "Direct volts: V DC, or a battery's", "the plate asks for direct current"},
 			{"step", "Degrees or volts and amps per phase", "the plate speaks of steps or phases"},
-		}},
-	{"brushes", "Are there brushes?", "Two caps or clips opposite each other near one end, with a carbon block and " +
-		"spring under each. Unplugged.", "brushes",
-		[]Answer{
+		},
+	},
+	{
+		ID:  "brushes",
+		Ask: "Are there brushes?",
+		How: "Two caps or clips opposite each other near one end, with a carbon block and spring under each. " +
+			"Unplugged.",
+		Figure: "brushes",
+		Answers: []Answer{
 			{"yes", "Yes, two or four carbon brushes", "it has brushes"},
 			{"no", "No brushes anywhere", "it has no brushes"},
-		}},
-	{"stator", "Look past the rotor: what stands round it?", "Through the vents or the open end.", "stator", []Answer{
-		{"magnets", "Smooth curved magnets; a screwdriver sticks", "magnets stand round its rotor"},
-		{"coils", "Coils of wire on iron", "coils stand round its rotor"},
-		{"bands", "Coils, and a thick copper band round part of each pole", "copper bands shade its poles"},
-		{"teeth", "Many fine teeth, rotor and all", "it is toothed like a gear inside"},
-		{"outside", "The outside turns, and coils stand still within", "its outside turns round the coils"},
-	}},
-	{"capacitors", "Is there a capacitor?", "A round can or a silver or plastic one, on the shell or on two leads " +
-		"nearby. Discharge it through a resistor before touching.", "capacitors",
-		[]Answer{
+		},
+	},
+	{
+		ID:     "stator",
+		Ask:    "Look past the rotor: what stands round it?",
+		How:    "Through the vents or the open end.",
+		Figure: "stator",
+		Answers: []Answer{
+			{"magnets", "Smooth curved magnets; a screwdriver sticks", "magnets stand round its rotor"},
+			{"coils", "Coils of wire on iron", "coils stand round its rotor"},
+			{"bands", "Coils, and a thick copper band round part of each pole", "copper bands shade its poles"},
+			{"teeth", "Many fine teeth, rotor and all", "it is toothed like a gear inside"},
+			{"outside", "The outside turns, and coils stand still within", "its outside turns round the coils"},
+		},
+	},
+	{
+		ID:  "capacitors",
+		Ask: "Is there a capacitor?",
+		How: "A round can or a silver or plastic one, on the shell or on two leads nearby. Discharge it through a " +
+			"resistor before touching.",
+		Figure: "capacitors",
+		Answers: []Answer{
 			{"none", "None", "it has no capacitor"},
 			{"start", "One black round can, tens to hundreds of µF", "its one capacitor is a starting one"},
 			{"run", "One silver or plastic one, under about 60 µF", "its one capacitor is a running one"},
 			{"two", "Two of them", "it has two capacitors"},
-		}},
-	{"click", "Spin it down by hand or listen to it coast: is there a click?",
-		"A centrifugal switch drops back with a click as it slows. Turn the shaft fast by hand, unplugged.", "click",
-		[]Answer{
+		},
+	},
+	{
+		ID:     "click",
+		Ask:    "Spin it down by hand or listen to it coast: is there a click?",
+		How:    "A centrifugal switch drops back with a click as it slows. Turn the shaft fast by hand, unplugged.",
+		Figure: "click",
+		Answers: []Answer{
 			{"yes", "A click as it slows", "a switch clicks as it slows"},
 			{"no", "No click", "no switch clicks as it slows"},
-		}},
-	{"shorted", "Twist the two thickest leads together: is the shaft stiffer to turn?",
-		"Unplugged, leads off everything. Feel it before and after.", "shorted",
-		[]Answer{
+		},
+	},
+	{
+		ID:     "shorted",
+		Ask:    "Twist the two thickest leads together: is the shaft stiffer to turn?",
+		How:    "Unplugged, leads off everything. Feel it before and after.",
+		Figure: "shorted",
+		Answers: []Answer{
 			{"stiffer", "Clearly stiffer", "it turns stiffer with its leads shorted, as magnets make it"},
 			{"same", "No difference", "shorting its leads makes no difference"},
-		}},
-	{"detents", "Turn it slowly with the leads apart: how does it feel?", "By hand, nothing connected.", "detents",
-		[]Answer{
+		},
+	},
+	{
+		ID:     "detents",
+		Ask:    "Turn it slowly with the leads apart: how does it feel?",
+		How:    "By hand, nothing connected.",
+		Figure: "detents",
+		Answers: []Answer{
 			{"smooth", "Smooth", "it turns smoothly"},
 			{"few", "A few strong lumps in a turn", "it cogs a few times in a turn"},
 			{"many", "Many fine steps, like a ratchet", "it clicks round in many fine steps"},
-		}},
-	{"leads", "How many thick leads come out?", "Leave out the earth lead and any that are clearly thinner.", "leads",
-		[]Answer{
+		},
+	},
+	{
+		ID:     "leads",
+		Ask:    "How many thick leads come out?",
+		How:    "Leave out the earth lead and any that are clearly thinner.",
+		Figure: "leads",
+		Answers: []Answer{
 			{"two", "Two", "two thick leads come out"},
 			{"three", "Three", "three thick leads come out"},
 			{"four", "Four to six", "four to six thick leads come out"},
 			{"many", "Seven or more", "many leads come out"},
-		}},
-	{"thin", "Are there thin extra leads?", "Thinner than the rest, often with a plug of their own.", "thin", []Answer{
-		{"none", "None", "there are no thin leads"},
-		{"pair", "A pair", "a thin pair comes out"},
-		{"five", "Four or more, to a small board or plug", "a small board's leads come out"},
-	}},
-	{"ohms", "Measure between the leads, two at a time: what do the readings look like?",
-		"Leads off everything, shaft still. Note each pair.", "ohms",
-		[]Answer{
+		},
+	},
+	{
+		ID:     "thin",
+		Ask:    "Are there thin extra leads?",
+		How:    "Thinner than the rest, often with a plug of their own.",
+		Figure: "thin",
+		Answers: []Answer{
+			{"none", "None", "there are no thin leads"},
+			{"pair", "A pair", "a thin pair comes out"},
+			{"five", "Four or more, to a small board or plug", "a small board's leads come out"},
+		},
+	},
+	{
+		ID:     "ohms",
+		Ask:    "Measure between the leads, two at a time: what do the readings look like?",
+		How:    "Leads off everything, shaft still. Note each pair.",
+		Figure: "ohms",
+		Answers: []Answer{
 			{"alike", "Three leads, all three readings alike", "all its readings are alike"},
-			{"sum", "Three leads, the highest about the other two together",
-				"its highest reading is the sum of the other two"},
+			{
+				"sum", "Three leads, the highest about the other two together",
+				"its highest reading is the sum of the other two",
+			},
 			{"jumps", "Jumps about as the shaft turns", "its resistance jumps as it turns, as brushes make it"},
 			{"pairs", "Two or more pairs with nothing between them", "its leads fall into separate pairs"},
 			{"steady", "One steady reading between two leads", "it has one steady winding"},
-		}},
-	{"speed", "How fast did it turn in its machine?", "As the old machine ran, or by its plate.", "speed", []Answer{
-		{"howl", "Howling, over 8000 rpm", "it howled past 8000 rpm"},
-		{"mains", "Steady near 900, 1450 or 2900 (or 1100, 1750, 3500)", "it ran at a mains speed"},
-		{"any", "At whatever was dialled", "it ran at whatever was dialled"},
-	}},
-	{"rotor", "What does the rotor look like?", "Through the vents.", "rotor", []Answer{
-		{"commutator", "Windings, and a ring of copper bars at one end", "its rotor has a commutator"},
-		{"cage", "Smooth iron with slanting lines, nothing wound", "its rotor is a plain cage"},
-		{"magnet", "A smooth or ringed magnet", "its rotor is a magnet"},
-	}},
+		},
+	},
+	{
+		ID:     "speed",
+		Ask:    "How fast did it turn in its machine?",
+		How:    "As the old machine ran, or by its plate.",
+		Figure: "speed",
+		Answers: []Answer{
+			{"howl", "Howling, over 8000 rpm", "it howled past 8000 rpm"},
+			{"mains", "Steady near 900, 1450 or 2900 (or 1100, 1750, 3500)", "it ran at a mains speed"},
+			{"any", "At whatever was dialled", "it ran at whatever was dialled"},
+		},
+	},
+	{
+		ID:     "rotor",
+		Ask:    "What does the rotor look like?",
+		How:    "Through the vents.",
+		Figure: "rotor",
+		Answers: []Answer{
+			{"commutator", "Windings, and a ring of copper bars at one end", "its rotor has a commutator"},
+			{"cage", "Smooth iron with slanting lines, nothing wound", "its rotor is a plain cage"},
+			{"magnet", "A smooth or ringed magnet", "its rotor is a magnet"},
+		},
+	},
 }
 
 // odds are how often a motor of a kind answers a clue so, in hundredths [common practice]. What is

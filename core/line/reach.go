@@ -92,7 +92,7 @@ func (t *Model) positionReach(p *reduction.Position, points int) PositionReach {
 		c, b, k = through(p, c, omega, 1), through(p, b, omega, 1), through(p, k, omega, reduction.OverloadShare)
 		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque),
 			float32(b.Torque), float32(k.Torque)
-		now := Binding{0, c.By, b.By, k.By}
+		now := Binding{FromRPM: 0, Continuous: c.By, Intermittent: b.By, Peak: k.By}
 		if n := len(out.Limits); n == 0 || out.Limits[n-1].differs(now) {
 			now.FromRPM = q.Rounded(omega / q.RPM)
 			out.Limits = append(out.Limits, now)

@@ -27,7 +27,7 @@ func Withhold(results []Result) {
 	}
 }
 
-// Outcome says how a job results.
+// Outcome says how a job comes out.
 type Outcome string
 
 const (
@@ -45,7 +45,7 @@ func (o Outcome) Done() bool { return o == Does || o == JustDoes }
 // Reached reports whether the spindle turns at the speeds the job asks for.
 func (o Outcome) Reached() bool { return o != TooSlow && o != TooFast }
 
-// Result is how a job results in one position.
+// Result is how a job comes out in one position.
 type Result struct {
 	Outcome   Outcome
 	Margin    float64 // least available ÷ needed over the part of the band that is reached
@@ -70,7 +70,7 @@ const (
 	anySamples  = 13
 )
 
-// Results is how every job results in its best position.
+// Results is how every job comes out in its best position.
 func (t *Model) Results() []Result {
 	out := make([]Result, len(t.Machine.Jobs))
 	for i := range t.Machine.Jobs {
@@ -90,7 +90,7 @@ func CountDone(results []Result) int {
 	return n
 }
 
-// Best is how a job results in its best position.
+// Best is how a job comes out in its best position.
 func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
 	if !t.Runs || job.Missing != "" || len(positions) == 0 {
 		return Result{Outcome: CannotTell}
@@ -181,11 +181,11 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result) {
 		f.Margin = math.Inf(-1)
 	}
 	try := func(omega float64) {
-		held := t.AvailableFor(job, omega, overload, p)
+		available := t.AvailableFor(job, omega, overload, p)
 		needed := job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
-		margin := held.Torque / needed
+		margin := available.Torque / needed
 		if job.AnySpeed && margin > f.Margin || !job.AnySpeed && margin < f.Margin {
-			f.Margin, f.Omega, f.Needed, f.Available = margin, omega, needed, held
+			f.Margin, f.Omega, f.Needed, f.Available = margin, omega, needed, available
 		}
 	}
 	step := math.Sqrt(f.High / f.Low) // to the middle and to the end
@@ -207,9 +207,9 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result) {
 		}
 	}
 	if job.Breakaway > 0 {
-		if held := t.Breakaway(p); held.Torque/job.Breakaway < f.Margin {
-			f.Margin, f.Omega, f.Needed, f.Available, f.Starting = held.Torque/job.Breakaway, f.Low, job.Breakaway,
-				held, true
+		if available := t.Breakaway(p); available.Torque/job.Breakaway < f.Margin {
+			f.Margin, f.Omega, f.Needed, f.Available, f.Starting = available.Torque/job.Breakaway, f.Low, job.Breakaway,
+				available, true
 		}
 	}
 }
@@ -230,14 +230,14 @@ func DutyOverload(d work.Duration) float64 {
 	return 1
 }
 
-// JobOutcome is how one job results with a candidate.
+// JobOutcome is how one job comes out with a candidate.
 type JobOutcome struct {
 	Name    string  `json:"name"`
 	Outcome Outcome `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
 	Margin  string  `json:"margin"`
 }
 
-// MarginText writes how a job results in a few characters.
+// MarginText writes how a job comes out in a few characters.
 func (f Result) MarginText() string {
 	switch f.Outcome {
 	case CannotTell:

@@ -70,8 +70,9 @@ func (t *Model) SpeedPlate(results []Result) SpeedPlate {
 	for i, f := range results {
 		job := t.Machine.Jobs[i]
 		if job.Missing == "" {
-			plate.Jobs = append(plate.Jobs, PlateJob{job.Name, q.Rounded(job.Low / q.RPM), q.Rounded(job.High / q.RPM),
-				t.Reduction.Positions[f.Position].Label, f.Outcome.Done()})
+			plate.Jobs = append(plate.Jobs, PlateJob{Name: job.Name, LowRPM: q.Rounded(job.Low / q.RPM),
+				HighRPM:  q.Rounded(job.High / q.RPM),
+				Position: t.Reduction.Positions[f.Position].Label, Done: f.Outcome.Done()})
 		}
 	}
 	return plate

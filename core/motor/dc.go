@@ -42,15 +42,15 @@ func (l *dcLaw) steady(omega float64) (heat, cold Limited) {
 
 func (l *dcLaw) peak(omega float64) Limited {
 	amps, by := l.f.peakAmps()
-	held := Limited{l.torque(amps), by}
+	available := Limited{l.torque(amps), by}
 	if l.m.Kind.Magnets() {
-		held = least(held, Limited{l.torque(3 * l.m.Amps.Value), Magnets})
+		available = least(available, Limited{l.torque(3 * l.m.Amps.Value), Magnets})
 	}
 	by = TopVolts
 	if l.f.Ohms > 0 {
 		by = ResistorTakes
 	}
-	return least(held, Limited{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.ohms()), by})
+	return least(available, Limited{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.ohms()), by})
 }
 
 // ohms are the winding's and those of a resistor in series.

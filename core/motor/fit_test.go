@@ -42,7 +42,7 @@ func TestFitRecoversAMotorFromNoisyReadings(t *testing.T) {
 	noise := func() float64 { return 1 + 0.02*dice.NormFloat64() }
 	var ke, r, loss, told []float64
 	for range 300 {
-		m := truth{math.Exp(-3 + 3*dice.Float64()), 0, 0, 1e-3}
+		m := truth{ke: math.Exp(-3 + 3*dice.Float64()), r: 0, loss: 0, j: 1e-3}
 		m.r, m.loss = m.ke*(4+4*dice.Float64()), m.ke*(0.3+0.3*dice.Float64())
 		one := resolved(t, Described{Kind: PermanentMagnetDC, Readings: m.fiveReadings(noise)})
 		require.True(t, one.Fit.Ke.Found() && one.Fit.R.Found() && one.Fit.Loss.Found())
@@ -65,7 +65,7 @@ func TestFitRecoversAMotorFromNoisyReadings(t *testing.T) {
 }
 
 func TestFitWithoutNoiseIsExact(t *testing.T) {
-	m := truth{0.86, 7.6, 0.35, 1.1e-3}
+	m := truth{ke: 0.86, r: 7.6, loss: 0.35, j: 1.1e-3}
 	d := Described{Kind: PermanentMagnetDC, Readings: append(m.fiveReadings(func() float64 { return 1 }),
 		Reading{Sort: "spin-down", Speed: "100 rad/s", ToSpeed: "40 rad/s", Time: text(m.j*60/m.loss, "s")},
 		Reading{Sort: "locked", Volts: "7.6 V",
@@ -99,7 +99,7 @@ func TestFitOfASeriesMotor(t *testing.T) {
 // What is suggested is what truly narrows most: after only the open-lead volts it is not the same
 // again, and with everything read nothing is asked.
 func TestTheNextReadingIsTheOneThatTellsMost(t *testing.T) {
-	m := truth{0.86, 7.6, 0.35, 1.1e-3}
+	m := truth{ke: 0.86, r: 7.6, loss: 0.35, j: 1.1e-3}
 	all := m.fiveReadings(func() float64 { return 1 })
 	view := func(list ...Reading) BenchView {
 		return resolved(t, Described{Kind: PermanentMagnetDC, Readings: list}).BenchView(q.Metric)

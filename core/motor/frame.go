@@ -15,15 +15,22 @@ type Frame struct {
 
 // frames by name: metric IEC 60072 shaft heights and inch NEMA MG 1 frames [from memory].
 var frames = []Frame{
-	{"56", 56, 90, 71, 9, 20}, {"63", 63, 100, 80, 11, 23}, {"71", 71, 112, 90, 14, 30}, {"80", 80, 125, 100, 19, 40},
-	{"90S", 90, 140, 100, 24, 50},
-	{"90L", 90, 140, 125, 24, 50}, {"100L", 100, 160, 140, 28, 60}, {"112M", 112, 190, 140, 28, 60},
-	{"132S", 132, 216, 140, 38, 80},
-	{"NEMA 42", 66.7, 88.9, 42.9, 9.525, 28.6}, {"NEMA 48", 76.2, 108, 69.9, 12.7, 38.1},
-	{"NEMA 56", 88.9, 123.8, 76.2, 15.875, 47.6},
-	{"NEMA 143T", 88.9, 139.7, 101.6, 22.225, 57.2}, {"NEMA 145T", 88.9, 139.7, 127, 22.225, 57.2},
-	{"NEMA 182T", 114.3, 190.5, 114.3, 28.575, 69.9},
-	{"NEMA 184T", 114.3, 190.5, 139.7, 28.575, 69.9},
+	{Name: "56", Height: 56, Across: 90, Along: 71, Shaft: 9, ShaftOut: 20},
+	{Name: "63", Height: 63, Across: 100, Along: 80, Shaft: 11, ShaftOut: 23},
+	{Name: "71", Height: 71, Across: 112, Along: 90, Shaft: 14, ShaftOut: 30},
+	{Name: "80", Height: 80, Across: 125, Along: 100, Shaft: 19, ShaftOut: 40},
+	{Name: "90S", Height: 90, Across: 140, Along: 100, Shaft: 24, ShaftOut: 50},
+	{Name: "90L", Height: 90, Across: 140, Along: 125, Shaft: 24, ShaftOut: 50},
+	{Name: "100L", Height: 100, Across: 160, Along: 140, Shaft: 28, ShaftOut: 60},
+	{Name: "112M", Height: 112, Across: 190, Along: 140, Shaft: 28, ShaftOut: 60},
+	{Name: "132S", Height: 132, Across: 216, Along: 140, Shaft: 38, ShaftOut: 80},
+	{Name: "NEMA 42", Height: 66.7, Across: 88.9, Along: 42.9, Shaft: 9.525, ShaftOut: 28.6},
+	{Name: "NEMA 48", Height: 76.2, Across: 108, Along: 69.9, Shaft: 12.7, ShaftOut: 38.1},
+	{Name: "NEMA 56", Height: 88.9, Across: 123.8, Along: 76.2, Shaft: 15.875, ShaftOut: 47.6},
+	{Name: "NEMA 143T", Height: 88.9, Across: 139.7, Along: 101.6, Shaft: 22.225, ShaftOut: 57.2},
+	{Name: "NEMA 145T", Height: 88.9, Across: 139.7, Along: 127, Shaft: 22.225, ShaftOut: 57.2},
+	{Name: "NEMA 182T", Height: 114.3, Across: 190.5, Along: 114.3, Shaft: 28.575, ShaftOut: 69.9},
+	{Name: "NEMA 184T", Height: 114.3, Across: 190.5, Along: 139.7, Shaft: 28.575, ShaftOut: 69.9},
 }
 
 // inchNames are frames whose bare number only the inch system has.

@@ -119,8 +119,14 @@ type bodyClass struct {
 }
 
 var bodyClasses = []bodyClass{
-	{0.076, 0.0945, "small high-speed class: minutes at a time, drilling", 4000 * q.RPM, 0.35},
-	{0.0945, 0.135, "large class, fit for hours of work", 2200 * q.RPM, 0.35},
+	{
+		from:   0.076,
+		to:     0.0945,
+		name:   "small high-speed class: minutes at a time, drilling",
+		speed:  4000 * q.RPM,
+		spread: 0.35,
+	},
+	{from: 0.0945, to: 0.135, name: "large class, fit for hours of work", speed: 2200 * q.RPM, spread: 0.35},
 }
 
 // class is the body's class, or false when it was not measured or fits none.

@@ -69,7 +69,7 @@ func (t *readings) take(d Reading, r *q.Reader) {
 	case "loaded":
 		v, a, w, m := volts(), amps(), speed(), torque()
 		if w.Known && (a.Known || m.Known) {
-			t.loaded = append(t.loaded, run{v.SI, a.SI, w.SI, m.SI})
+			t.loaded = append(t.loaded, run{volts: v.SI, amps: a.SI, omega: w.SI, torque: m.SI})
 		}
 	case "locked":
 		if v, a := volts(), amps(); v.Known && a.Known {

@@ -66,7 +66,7 @@ func TestFitAgainstSciPy(t *testing.T) {
 	for _, one := range scipy(t).Fits {
 		var r readings
 		for _, reading := range one.Readings {
-			turning := run{reading.Volts, reading.Amps, reading.Omega, reading.Torque}
+			turning := run{volts: reading.Volts, amps: reading.Amps, omega: reading.Omega, torque: reading.Torque}
 			switch reading.Sort {
 			case "open":
 				r.open = append(r.open, turning)

@@ -85,9 +85,9 @@ func (l *seriesLaw) steady(omega float64) (heat, cold Limited) {
 
 func (l *seriesLaw) peak(omega float64) Limited {
 	amps, by := l.f.peakAmps()
-	held := least(Limited{l.torque(amps), by}, l.most(omega))
+	available := least(Limited{l.torque(amps), by}, l.most(omega))
 	// Commutation gives out long before the volts do at rest.
-	return least(held, Limited{l.torque(3 * l.m.ratedSeriesAmps()), MotorHeat})
+	return least(available, Limited{l.torque(3 * l.m.ratedSeriesAmps()), MotorHeat})
 }
 
 func (l *seriesLaw) breakaway() Limited { return l.peak(0) }

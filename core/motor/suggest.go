@@ -35,8 +35,10 @@ func (f Fit) Suggest() Suggestion {
 	}{
 		{"open", readings{open: []run{{volts: c[atKe] * omega, omega: omega}}}},
 		{"resistance", readings{ohms: []float64{c[atR]}}},
-		{"free", readings{free: []run{{law.volts(c, idle, omega), idle, omega, 0}}}},
-		{"loaded", readings{loaded: []run{{law.volts(c, full, omega), full, omega, law.torque(c, full) - c[atLoss]}}}},
+		{"free", readings{free: []run{{volts: law.volts(c, idle, omega), amps: idle, omega: omega, torque: 0}}}},
+		{"loaded", readings{loaded: []run{{volts: law.volts(c, full, omega), amps: full, omega: omega,
+			torque: law.torque(c,
+				full) - c[atLoss]}}}},
 		{"spin-down", readings{coasts: []coast{{omega, omega / 2, c[atJ] * omega / 2 / c[atLoss]}}}},
 	}
 	best, gained := Suggestion{}, worthReading

@@ -55,21 +55,21 @@ func (m *Resolved) commonWorkings(w *workings) {
 		m.powerWorking(w)
 	}
 	if m.Torque.OK() && m.Kind != Stepper {
-		formula, put := "T = P / ω", fmt.Sprintf("%s ÷ %s rad/s", q.Show(m.Power.Value, q.Power, q.Metric),
+		formula, figures := "T = P / ω", fmt.Sprintf("%s ÷ %s rad/s", q.Show(m.Power.Value, q.Power, q.Metric),
 			q.Figures(m.Speed.Value, 4))
 		src, assumes := source.Mechanics, []string{}
 		if made := m.DC.Ke.Value*m.Amps.Value - m.DC.Friction.Value; m.Kind.Family() == DCFamily &&
 			m.DC.Friction.Standing != working.Computed &&
 			m.Torque.Value == made {
 			formula, src = "T = K_e·I − T_loss", source.DCMachine
-			put = fmt.Sprintf("%s × %s − %s", w.show(m.DC.Ke.Value, q.BackEMF), w.show(m.Amps.Value, q.Current),
+			figures = fmt.Sprintf("%s × %s − %s", w.show(m.DC.Ke.Value, q.BackEMF), w.show(m.Amps.Value, q.Current),
 				w.show(m.DC.Friction.Value, q.Torque))
 		}
 		if m.Spread >= 0.1 {
 			assumes = append(assumes, fmt.Sprintf("May be out by %s: between %s and %s", q.Percent(m.Spread),
 				w.show(m.Torque.Value*(1-m.Spread), q.Torque), w.show(m.Torque.Value*(1+m.Spread), q.Torque)))
 		}
-		w.add(working.MotorTorque, "Rated torque", m.Torque, q.Torque, formula, put, src, assumes...)
+		w.add(working.MotorTorque, "Rated torque", m.Torque, q.Torque, formula, figures, src, assumes...)
 	}
 	if m.Efficiency.OK() && m.Kind != Stepper {
 		w.list = append(w.list, working.Working{
@@ -205,13 +205,13 @@ func (m *Resolved) outputWorkings(w *workings) {
 	if g := m.Gear; g.Sort != "none" && m.Torque.OK() {
 		w.add(working.MotorGearSpeed, "Speed at the gearbox", Known{m.Speed.Value / g.Ratio, working.Computed}, q.Speed,
 			"n / i", fmt.Sprintf("%s ÷ %s", w.show(m.Speed.Value, q.Speed), q.Figures(g.Ratio, 4)), source.Mechanics)
-		put := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4),
+		figures := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4),
 			q.Percent(g.Efficiency))
 		if m.GearTorque() == g.Limit {
-			put += ", held to its rating"
+			figures += ", held to its rating"
 		}
 		w.add(working.MotorGearTorque, "Torque at the gearbox", Known{m.GearTorque(), working.Computed}, q.Torque,
-			"T·i·η", put, source.GearboxKeeps)
+			"T·i·η", figures, source.GearboxEfficiency)
 	}
 	if j := m.Fit.Inertia; j.Found() {
 		w.add(working.MotorInertia, "Rotor's inertia", j.known(), q.Inertia, "J = T_loss·Δt / Δω",

@@ -70,8 +70,8 @@ func (c *Candidate) take(d setup) {
 			worst, c.Worst, c.Margin, c.LimitedBy = worth, job.Name, q.Rounded(f.Margin), f.Available.By
 		}
 		if job.Duty.Kind == "continuous" {
-			if held := d.model.Steady(f.Omega, 1, &d.position); held.Torque > 0 {
-				c.Heat = math.Max(c.Heat, q.Rounded(f.Needed/held.Torque))
+			if available := d.model.Steady(f.Omega, 1, &d.position); available.Torque > 0 {
+				c.Heat = math.Max(c.Heat, q.Rounded(f.Needed/available.Torque))
 			}
 		}
 	}

@@ -115,37 +115,37 @@ func (c *comparison) efficiency() float64 {
 // seek finds the single ratio that does most jobs with the largest worst margin: geometric steps
 // over all there is, then finer about the best. A ratio that lets the spindle pass its limit is
 // passed over while any keeps it.
-func (d *setup) seek(keeps float64) {
+func (d *setup) seek(efficiency float64) {
 	step := math.Pow(mostRatio/leastRatio, 1/float64(coarseRatios-1))
 	ratio := leastRatio
 	for range coarseRatios {
-		d.try(ratio, keeps)
+		d.try(ratio, efficiency)
 		ratio *= step
 	}
 	// Where a job's own speeds put the ratio exactly: its top at the motor's top.
 	low, high := d.model.Powered.Span()
 	for _, job := range d.model.Machine.Jobs {
 		if job.Missing == "" {
-			d.try(high/job.High, keeps)
-			d.try(low/job.Low, keeps)
+			d.try(high/job.High, efficiency)
+			d.try(low/job.Low, efficiency)
 		}
 	}
 	if !math.IsInf(d.model.TopSpeed, 1) {
-		d.try(high/d.model.TopSpeed, keeps)
+		d.try(high/d.model.TopSpeed, efficiency)
 	}
 	centre := d.position.Ratio
 	for k := 1; k <= fineRatios; k++ {
 		shift := math.Pow(step, float64(k)/fineRatios)
-		d.try(centre*shift, keeps)
-		d.try(centre/shift, keeps)
+		d.try(centre*shift, efficiency)
+		d.try(centre/shift, efficiency)
 	}
 }
 
-func (d *setup) try(ratio, keeps float64) {
+func (d *setup) try(ratio, efficiency float64) {
 	if !(ratio >= leastRatio/2 && ratio <= mostRatio*2) {
 		return
 	}
-	p := reduction.Position{Label: "one ratio", Ratio: ratio, Efficiency: keeps}
+	p := reduction.Position{Label: "one ratio", Ratio: ratio, Efficiency: efficiency}
 	positions := []reduction.Position{p}
 	results := make([]line.Result, len(d.model.Machine.Jobs))
 	done, score := 0, math.Inf(1)

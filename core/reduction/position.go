@@ -14,7 +14,7 @@ type Position struct {
 	Label      string
 	Steps      []int   // chosen step of each stage, or Out
 	Ratio      float64 // motor speed over spindle speed
-	Efficiency float64 // efficiency of the whole train
+	Efficiency float64 // of all its stages together
 
 	links []link
 	least float64 // N·m that all of them bear at any speed up to upTo

@@ -147,8 +147,8 @@ type vRating struct {
 // classical is fitted to every point of Shigley, Mechanical Engineering Design, table 17-12 [from
 // memory], which it gives within 0.02 hp for A and 0.01 hp for B, about what the table is rounded to.
 var classical = map[string]vRating{
-	"A": {1.9416, 3.7971, 0.013333, 0.38243, 2.6, 5.0},
-	"B": {3.4303, 9.8342, 0.022707, 0.68194, 4.2, 7.0},
+	"A": {a: 1.9416, b: 3.7971, c: 0.013333, e: 0.38243, smallest: 2.6, most: 5.0},
+	"B": {a: 3.4303, b: 9.8342, c: 0.022707, e: 0.68194, smallest: 4.2, most: 7.0},
 }
 
 // slowestRated is the belt speed (m/s) where makers' tables begin; below it the pull is taken as

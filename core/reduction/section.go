@@ -10,12 +10,12 @@ type section struct {
 
 // sections by name [from memory].
 var sections = map[string]section{
-	"Z": {[]Kind{VBelt, LinkBelt}, 2.5e-3, 50e-3, 0.06},
-	"A": {[]Kind{VBelt, LinkBelt}, 3.3e-3, 75e-3, 0.11},
-	"B": {[]Kind{VBelt, LinkBelt}, 4.2e-3, 125e-3, 0.19},
-	"J": {[]Kind{PolyV}, -1.2e-3, 20e-3, 0.0085},
-	"K": {[]Kind{PolyV}, -1.5e-3, 45e-3, 0.020},
-	"L": {[]Kind{PolyV}, -3.0e-3, 75e-3, 0.036},
+	"Z": {kinds: []Kind{VBelt, LinkBelt}, offset: 2.5e-3, smallest: 50e-3, mass: 0.06},
+	"A": {kinds: []Kind{VBelt, LinkBelt}, offset: 3.3e-3, smallest: 75e-3, mass: 0.11},
+	"B": {kinds: []Kind{VBelt, LinkBelt}, offset: 4.2e-3, smallest: 125e-3, mass: 0.19},
+	"J": {kinds: []Kind{PolyV}, offset: -1.2e-3, smallest: 20e-3, mass: 0.0085},
+	"K": {kinds: []Kind{PolyV}, offset: -1.5e-3, smallest: 45e-3, mass: 0.020},
+	"L": {kinds: []Kind{PolyV}, offset: -3.0e-3, smallest: 75e-3, mass: 0.036},
 }
 
 // sectionOf is the section of a stage: as given where the kind comes in it, else the usual one.

@@ -27,7 +27,7 @@ type runBest struct {
 	class   []uint16 // of each place in the grid
 	sets    []jobSet // what each class does
 	mostBuy int
-	held    []candidate
+	best    []candidate
 }
 
 // jobSet is what a ratio does: which jobs, and whether a trim must hold its top speed.
@@ -49,17 +49,17 @@ func newRunBest(g *grades, mostBuy int) *runBest {
 		}
 		b.class[i] = id
 	}
-	b.held = make([]candidate, len(b.sets)*(mostBuy+1))
+	b.best = make([]candidate, len(b.sets)*(mostBuy+1))
 	return b
 }
 
 // at is where the best of a class and number of parts is held.
 func (b *runBest) at(class uint16, buy int) *candidate {
-	return &b.held[int(class)*(b.mostBuy+1)+buy]
+	return &b.best[int(class)*(b.mostBuy+1)+buy]
 }
 
 func (b *runBest) offerTo(f *front) {
-	for _, c := range b.held {
+	for _, c := range b.best {
 		if c.stages != nil {
 			f.offer(c)
 		}
@@ -82,7 +82,7 @@ func (l *searcher) oneStage(all *front, pairs []*pair, goesOn func(float64) bool
 		c := candidate{stages: [][]*pair{{p}}, done: g.done[i], trim: g.trim[i], worst: g.worst[i],
 			buy:  partsOf([][]*pair{{p}}),
 			size: p.centre}
-		if held := all.cells[c.cell()]; outranks(c.worst, c.size, &held) && l.carriedBy(c.done, c.stages) {
+		if kept := all.cells[c.cell()]; outranks(c.worst, c.size, &kept) && l.carriedBy(c.done, c.stages) {
 			all.offer(c)
 		}
 	}
@@ -123,19 +123,19 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 			if run.sets[class].done == 0 {
 				continue
 			}
-			held := run.at(class, buy+c.buy)
+			kept := run.at(class, buy+c.buy)
 			worst, size := g.worst[i], p.centre+c.centre
-			if held.stages != nil && (worst < held.worst || worst == held.worst && size >= held.size-1e-9) {
+			if kept.stages != nil && (worst < kept.worst || worst == kept.worst && size >= kept.size-1e-9) {
 				continue
 			}
 			stages := [][]*pair{{p}, {second[k]}}
 			together := partsOf(stages)
-			if held = run.at(class, together); !outranks(worst, size, held) {
+			if kept = run.at(class, together); !outranks(worst, size, kept) {
 				continue
 			}
 			set := run.sets[class]
 			if l.carriedBy(set.done, stages) {
-				*held = candidate{stages: stages, done: set.done, trim: set.trim, worst: worst, buy: together,
+				*kept = candidate{stages: stages, done: set.done, trim: set.trim, worst: worst, buy: together,
 					size: size}
 			}
 		}
@@ -187,8 +187,8 @@ func (l *searcher) oneCone(all *front, pairs []*pair, goesOn func(float64) bool)
 	if len(pairs) == 0 {
 		return
 	}
-	keeps := pairs[0].family.Blank.Efficiency
-	g := l.gradesOver(1/mostPairRatio, mostPairRatio*1.05, keeps)
+	efficiency := pairs[0].family.Blank.Efficiency
+	g := l.gradesOver(1/mostPairRatio, mostPairRatio*1.05, efficiency)
 	for n, p := range pairs {
 		if n%16 == 0 && !goesOn(float64(n)/float64(len(pairs))) {
 			return
@@ -283,7 +283,7 @@ func (l *searcher) offerSteps(all *front, g *grades, stages [][]*pair, places []
 	for _, steps := range stages {
 		c.size += steps[0].centre
 	}
-	if held := all.cells[c.cell()]; outranks(c.worst, c.size, &held) && l.carriedBy(done, c.stages) {
+	if kept := all.cells[c.cell()]; outranks(c.worst, c.size, &kept) && l.carriedBy(done, c.stages) {
 		all.offer(c)
 	}
 }

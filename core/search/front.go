@@ -28,7 +28,9 @@ type cell struct {
 
 func newFront() *front { return &front{map[cell]candidate{}} }
 
-func (c candidate) cell() cell { return cell{c.done, c.trim, c.buy, len(c.stages), c.changes} }
+func (c candidate) cell() cell {
+	return cell{done: c.done, trim: c.trim, buy: c.buy, stages: len(c.stages), changes: c.changes}
+}
 
 // outranks reports whether a candidate of the same cell is better: by its worst margin, then by taking
 // less room.
@@ -37,7 +39,7 @@ func outranks(worst int8, size float64, than *candidate) bool {
 }
 
 func (f *front) offer(c candidate) {
-	if held := f.cells[c.cell()]; outranks(c.worst, c.size, &held) {
+	if kept := f.cells[c.cell()]; outranks(c.worst, c.size, &kept) {
 		f.cells[c.cell()] = c
 	}
 }

@@ -19,7 +19,7 @@ const (
 	notReached   = int8(-100)
 )
 
-// grades tells for each ratio how every job results.
+// grades tells for each ratio how every job comes out.
 type grades struct {
 	low   float64 // ln of the first ratio
 	jobs  int
@@ -31,7 +31,7 @@ type grades struct {
 
 // gradesOver judges the jobs on all ratios from least to most before the kept stages, what comes
 // before them keeping so much.
-func (l *searcher) gradesOver(least, most, keeps float64) *grades {
+func (l *searcher) gradesOver(least, most, efficiency float64) *grades {
 	jobs := l.Machine.Jobs
 	// Places are whole multiples of the spacing, so that any two grids agree where they overlap.
 	first := math.Floor(math.Log(least) / gradeSpacing)
@@ -44,7 +44,7 @@ func (l *searcher) gradesOver(least, most, keeps float64) *grades {
 		ratio := math.Exp(g.low + float64(i)*gradeSpacing)
 		for k, p := range l.keptPositions {
 			p.Ratio *= ratio
-			p.Efficiency *= keeps
+			p.Efficiency *= efficiency
 			positions[k] = p
 		}
 		l.grade(g, i, positions)
@@ -104,7 +104,7 @@ func (g *grades) at(log float64) int {
 	return i
 }
 
-// joined is how the jobs result with a choice of positions, each at its place in the grid.
+// joined is how the jobs come out with a choice of positions, each at its place in the grid.
 func (g *grades) joined(places []int) (done uint64, worst int8, trim bool) {
 	worst = math.MaxInt8
 	for _, i := range places {

@@ -81,13 +81,13 @@ func Search(in Input, progress Progress) (Result, error) {
 		return Result{}, ErrStopped
 	}
 	out.Tried, out.LeftOut = l.tried, bounds.leftOut
-	shower := &presenter{in: in.Input, now: t, bounds: bounds}
-	out.Found = shower.showAll(front.best())
+	answers := &presenter{in: in.Input, now: t, bounds: bounds}
+	out.Found = answers.showAll(front.best())
 	if len(in.Plan.Reduction.Stages) > 0 && len(t.Reduction.Positions) > 0 {
-		now := shower.asItIs()
+		now := answers.asItIs()
 		out.Now = &now
 	}
-	out.Simpler, out.Why = shower.simpler(front)
+	out.Simpler, out.Why = answers.simpler(front)
 	return out, nil
 }
 

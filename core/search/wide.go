@@ -35,13 +35,13 @@ func wide(t *line.Model) Wide {
 	if !(fast/slow > 2) || !(high > 0) {
 		return w
 	}
-	keeps := line.UsualEfficiency
+	efficiency := line.UsualEfficiency
 	if ps := t.Reduction.Positions; len(ps) > 0 {
-		keeps = ps[0].Efficiency
+		efficiency = ps[0].Efficiency
 	}
-	one := &reduction.Position{Ratio: high / fast, Efficiency: keeps}
+	one := &reduction.Position{Ratio: high / fast, Efficiency: efficiency}
 	// The deep gear takes over where the two bands, each from the middle of the range, meet.
-	deep := &reduction.Position{Ratio: one.Ratio * math.Sqrt(fast/slow), Efficiency: keeps}
+	deep := &reduction.Position{Ratio: one.Ratio * math.Sqrt(fast/slow), Efficiency: efficiency}
 	w.Alone = curveFrom(t, one, slow)
 	w.Geared = [][]line.CurvePoint{curveFrom(t, one, math.Max(high/deep.Ratio, slow)), curveFrom(t, deep, slow)}
 	w.Ratios = []string{q.Ratio(one.Ratio), q.Ratio(deep.Ratio)}

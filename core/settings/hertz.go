@@ -131,14 +131,14 @@ func (s *Sheet) mode() {
 // stopMode is ramp or coast, with the energy a brake resistor must take.
 func (s *Sheet) stopMode() {
 	energy := s.spin.energy
-	value, put, watch := "ramp to stop", "trips on over-volts mean the ramp is too short",
+	value, figures, watch := "ramp to stop", "trips on over-volts mean the ramp is too short",
 		"Coast if a heavy wheel trips it and no brake resistor is fitted."
 	switch {
 	case s.Control.BrakeOhms > 0:
-		value, put = "ramp, brake resistor on", s.show(s.Control.BrakeOhms, q.Resistance)
+		value, figures = "ramp, brake resistor on", s.show(s.Control.BrakeOhms, q.Resistance)
 		watch = "Where it has a jumper in place of a resistor, take that out first. It runs hot: guard it."
 	case energy > 2000:
-		value, put = "coast", joules(energy)+" turns in it and no brake resistor is put in"
+		value, figures = "coast", joules(energy)+" turns in it and no brake resistor is put in"
 		watch = "Nobody near until it stands still; a resistor stops it sooner."
 	}
 	s.add(dial{
@@ -146,7 +146,7 @@ func (s *Sheet) stopMode() {
 		name:        "Stop mode",
 		value:       value,
 		formula:     "½·J·ω² into the ramp, or coast",
-		substituted: put,
+		substituted: figures,
 		watch:       watch,
 		from:        source.RampTimes,
 	})

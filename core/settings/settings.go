@@ -130,12 +130,12 @@ func (s *Sheet) leastRamp() (out spinUp) {
 // ramps are acceleration and deceleration, from the inertia where a job tells it.
 func (s *Sheet) ramps() {
 	spin, least := s.spin, s.spin.seconds
-	seconds, formula, put := usualRamp, "2–3 s is usual", "no job tells the inertia"
+	seconds, formula, figures := usualRamp, "2–3 s is usual", "no job tells the inertia"
 	if s.Control.Accel > 0 {
-		seconds, put = s.Control.Accel, "as put in"
+		seconds, figures = s.Control.Accel, "as put in"
 	}
 	if least > 0 {
-		formula, put = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more",
+		formula, figures = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more",
 			fmt.Sprintf("%s at the torque there is for some seconds", s.show(least, q.Duration))
 		if s.Control.Accel == 0 {
 			seconds = math.Max(usualRamp, rampMargin*least)
@@ -146,23 +146,23 @@ func (s *Sheet) ramps() {
 		name:        "Acceleration",
 		value:       s.show(seconds, q.Duration),
 		formula:     formula,
-		substituted: put,
+		substituted: figures,
 		watch:       "Longer if the current limit acts during the run-up.",
 		from:        source.RampTimes,
 	})
 	watch := "Longer with a heavy wheel: braking hard can undo a thread or trip the drive."
 	if spin.energy > 0 {
-		put = fmt.Sprintf("%s turns in it at full speed; %s", joules(spin.energy), put)
+		figures = fmt.Sprintf("%s turns in it at full speed; %s", joules(spin.energy), figures)
 	}
 	if spin.coast > 0 {
-		put += fmt.Sprintf("; left alone it coasts for %s, J·ω / T_friction", s.show(spin.coast, q.Duration))
+		figures += fmt.Sprintf("; left alone it coasts for %s, J·ω / T_friction", s.show(spin.coast, q.Duration))
 	}
 	s.add(dial{
 		id:          working.SettingDecel,
 		name:        "Deceleration",
 		value:       s.show(seconds, q.Duration),
 		formula:     "not shorter than it took to get there",
-		substituted: put,
+		substituted: figures,
 		watch:       watch,
 		from:        source.RampTimes,
 	})
@@ -181,12 +181,12 @@ func joules(v float64) string {
 func (s *Sheet) currentLimit() {
 	amps := s.Motor.Amps.Value
 	limit := math.Min(1.5*amps, s.Feed.PeakAmps)
-	put := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.Feed.PeakAmps,
+	figures := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.Feed.PeakAmps,
 		q.Current))
 	// A dial is not read to a hundredth.
 	if chosen := s.Control.LimitAmps; chosen > 0 && chosen < 1.02*limit {
 		if chosen < 0.98*limit {
-			put += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current),
+			figures += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current),
 				s.show(chosen, q.Current))
 		}
 		limit = chosen
@@ -196,7 +196,7 @@ func (s *Sheet) currentLimit() {
 		name:        "Current limit",
 		value:       s.show(limit, q.Current),
 		formula:     "I_limit ≤ 1.5·I_plate, within 1.5·I_drive",
-		substituted: put,
+		substituted: figures,
 		watch:       "Set it before the motor ever drives the machine; lower where a jam must let go sooner.",
 		from:        source.CurrentLimit,
 	})

@@ -67,7 +67,7 @@ func (s *Sheet) byVolts() {
 			s.show(volts, q.Voltage)),
 		watch: "Tachometer on the shaft, knob full on, creep up.",
 		other: top.other,
-		from:  source.TrimSchools,
+		from:  source.TrimPractice,
 	})
 	low, _ := s.Powered.RotorSpan()
 	s.add(dial{

@@ -51,7 +51,7 @@ const (
 	CurrentLimit   ID = "current-limit"
 	Demagnetise    ID = "demagnetise"
 	Heating        ID = "heating"
-	TrimSchools    ID = "trim-schools"
+	TrimPractice   ID = "trim-practice"
 	RampTimes      ID = "ramp-times"
 	BeltLength     ID = "belt-length"
 	BeltEfficiency ID = "belt-efficiency"
@@ -86,13 +86,13 @@ const (
 	ChainRating     ID = "chain-rating"
 	GearRating      ID = "gear-rating"
 
-	SeriesMotor   ID = "series-motor"
-	StepperTorque ID = "stepper-torque"
-	StepperCorner ID = "stepper-corner"
-	FanLaws       ID = "fan-laws"
-	GearboxKeeps  ID = "gearbox-keeps"
-	BodyClass     ID = "body-class"
-	BatteryShare  ID = "battery-share"
+	SeriesMotor       ID = "series-motor"
+	StepperTorque     ID = "stepper-torque"
+	StepperCorner     ID = "stepper-corner"
+	FanLaws           ID = "fan-laws"
+	GearboxEfficiency ID = "gearbox-efficiency"
+	BodyClass         ID = "body-class"
+	BatteryShare      ID = "battery-share"
 
 	Kienzle            ID = "kienzle"
 	GrindingEnergy     ID = "grinding-energy"
@@ -136,7 +136,7 @@ var register = []Source{
 	{Demagnetise, "Permanent magnets are kept under 3 × rated current", Common},
 	{Heating, "First-order heating with current squared; 30 minutes taken as the winding's time constant in a small " +
 		"motor", Common},
-	{TrimSchools, "Top speed for hours of work: 60–70 % of plate speed, or the full plate", Common},
+	{TrimPractice, "Top speed for hours of work: 60–70 % of plate speed, or the full plate", Common},
 	{RampTimes, "Ramps of 2–3 s up and down", Common},
 	{BeltLength, "Exact length of an open belt over two pulleys, from the tangent geometry", Derived},
 	{BeltEfficiency, "What a stage keeps: V belt 0.95, poly-V 0.96, toothed 0.98, chain 0.97, spur gear 0.98", Common},
@@ -190,7 +190,7 @@ var register = []Source{
 	{StepperCorner, "A stepper's torque falls past V / (2·L·I) steps a second", FromMemory},
 	{FanLaws, "A fan's torque goes with speed squared and its power with speed cubed; sound falls by about 50·log10 " +
 		"of the speeds", Common},
-	{GearboxKeeps, "What a gearbox keeps: spur 0.9, planetary 0.85, worm 0.65", Common},
+	{GearboxEfficiency, "What a gearbox keeps: spur 0.9, planetary 0.85, worm 0.65", Common},
 	{BodyClass, "Permanent-magnet motors by body: 76–90 mm small high-speed class, 100–127 mm large class for hours " +
 		"of work", Common},
 	{BatteryShare, "Four fifths of a battery are taken out before it is charged again", Common},

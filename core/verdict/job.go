@@ -17,23 +17,23 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	job := &v.Machine.Jobs[i]
 	level, field := f.Good, jobField(i, "load")
 	var title, detail string
-	held := result.Available
+	available := result.Available
 	switch result.Outcome {
 	case line.CannotTell:
 		return
 	case line.Does:
 		title = job.Name
 		detail = fmt.Sprintf("%s to be had %s, %s wanted: ×%s, held by %s.",
-			v.show(held.Torque, q.Torque), v.where(job, result), v.show(result.Needed, q.Torque),
-			q.Figures(result.Margin, 3), held.By)
+			v.show(available.Torque, q.Torque), v.where(job, result), v.show(result.Needed, q.Torque),
+			q.Figures(result.Margin, 3), available.By)
 	case line.JustDoes:
 		level, title = f.Caution, job.Name+": just does it"
 		detail = fmt.Sprintf("×%s %s, ×%s was wanted (%s). Held by %s.",
-			q.Figures(result.Margin, 3), v.where(job, result), q.Figures(job.Margin, 3), job.MarginBy, held.By)
+			q.Figures(result.Margin, 3), v.where(job, result), q.Figures(job.Margin, 3), job.MarginBy, available.By)
 	case line.FallsShort:
 		level, title = f.Stop, v.shortTitle(job, result)
 		detail = fmt.Sprintf("%s %s, %s wanted. Held by %s.",
-			v.show(held.Torque, q.Torque), v.where(job, result), v.show(result.Needed, q.Torque), held.By)
+			v.show(available.Torque, q.Torque), v.where(job, result), v.show(result.Needed, q.Torque), available.By)
 	case line.TooSlow, line.TooFast:
 		level = f.Stop
 		title, detail = v.speedShort(job, result)

@@ -40,7 +40,7 @@ func (v *verdict) onePhaseOutFindings() {
 					"capacitor burn. Set the lowest hertz to %s or more on the drive, and put it in here.",
 					q.Percent(line.StartSwitchFloor), v.show(floor, q.Frequency)))
 		}
-		v.add(f.ControlOtherSchool, f.Caution, "control.kind", "Practice disagrees on this drive",
+		v.add(f.ControlDisputed, f.Caution, "control.kind", "Practice disagrees on this drive",
 			"The default for a capacitor-start motor is pulleys. Driven from an inverter its old winding sees steep "+
 				"volts: keep the lead short, add a filter, and never start it under load.")
 	}

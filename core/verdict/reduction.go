@@ -33,7 +33,7 @@ func (v *verdict) reductionFindings() {
 	v.measuredFinding()
 	if sound && len(v.Reduction.Stages) > 0 {
 		v.add(f.ReductionGood, f.Good, "reduction.stages", "Reduction",
-			v.soundReduction()).Working = working.ReductionKeeps
+			v.soundReduction()).Working = working.ReductionEfficiency
 	}
 }
 

@@ -146,9 +146,9 @@ func (d Diagram) Check() []Verdict {
 
 func verdict(id, title string, ok bool, well, ill string) Verdict {
 	if ok {
-		return Verdict{id, title, true, well}
+		return Verdict{ID: id, Title: title, OK: true, Detail: well}
 	}
-	return Verdict{id, title, false, ill}
+	return Verdict{ID: id, Title: title, OK: false, Detail: ill}
 }
 
 func (d Diagram) floating() Verdict {
@@ -200,8 +200,8 @@ func (d Diagram) hasTerminal(name string) bool {
 
 func (d Diagram) earthed() Verdict {
 	if d.spec.Phases == Battery {
-		return Verdict{"earth", "Earth", true, "A battery of this voltage is not earthed; keep its negative off the " +
-			"frame or fuse it there."}
+		return Verdict{ID: "earth", Title: "Earth", OK: true,
+			Detail: "A battery of this voltage is not earthed; keep its negative off the frame or fuse it there."}
 	}
 	c, bare := d.closed(), []string{}
 	for _, w := range []string{"M1:PE", "A1:PE", "U1:PE", "W0:PE"} {

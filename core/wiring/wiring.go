@@ -120,7 +120,7 @@ type Diagram struct {
 }
 
 func (d *Diagram) add(id, name, kind, loop string, terminals ...Terminal) {
-	d.Devices = append(d.Devices, Device{id, name, kind, loop, terminals})
+	d.Devices = append(d.Devices, Device{ID: id, Name: name, Kind: kind, Loop: loop, Terminals: terminals})
 }
 
 // passes says that a device joins two of its terminals while all is well.
@@ -129,7 +129,8 @@ func (d *Diagram) passes(device, from, to string) {
 }
 
 func (d *Diagram) wire(role Role, loop, from, to, note string) {
-	d.Wires = append(d.Wires, Wire{len(d.Wires) + 1, from, to, role, loop, role == Signal, note})
+	d.Wires = append(d.Wires, Wire{N: len(d.Wires) + 1, From: from, To: to, Role: role, Loop: loop,
+		Screened: role == Signal, Note: note})
 }
 
 // t names terminals plainly.

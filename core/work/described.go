@@ -132,10 +132,10 @@ type Comparable struct {
 
 // Replaced is the motor the machine had, through its own pulleys.
 type Replaced struct {
-	Power     q.Text         `json:"power"`
-	Speed     q.Text         `json:"speed"`
-	Keeps     q.Text         `json:"keeps" doc:"What its reduction kept; 95 % when empty"`
-	Positions []ReplacedPair `json:"positions" maxItems:"12" nullable:"false" doc:"Its belt positions; driven straight when empty"`
+	Power      q.Text         `json:"power"`
+	Speed      q.Text         `json:"speed"`
+	Efficiency q.Text         `json:"keeps" doc:"What its reduction kept; 95 % when empty"`
+	Positions  []ReplacedPair `json:"positions" maxItems:"12" nullable:"false" doc:"Its belt positions; driven straight when empty"`
 }
 
 // ReplacedPair is one position of the old reduction, by pulley diameters or teeth.
@@ -172,12 +172,12 @@ type StraightPull struct {
 
 // Screw is a screw that pushes, such as a feed.
 type Screw struct {
-	Force  q.Text   `json:"force"`
-	Lead   q.Text   `json:"lead"`
-	Keeps  q.Text   `json:"keeps" doc:"Efficiency of the screw; 30 % for a plain thread when empty"`
-	Feed   bool     `json:"feed" doc:"It feeds a tool or table beside a turning spindle"`
-	Mains  []q.Text `json:"mains" maxItems:"12" nullable:"false" doc:"Speeds of that main spindle"`
-	Geared bool     `json:"geared" doc:"A geared box stays in mesh behind it"`
+	Force      q.Text   `json:"force"`
+	Lead       q.Text   `json:"lead"`
+	Efficiency q.Text   `json:"keeps" doc:"Efficiency of the screw; 30 % for a plain thread when empty"`
+	Feed       bool     `json:"feed" doc:"It feeds a tool or table beside a turning spindle"`
+	Mains      []q.Text `json:"mains" maxItems:"12" nullable:"false" doc:"Speeds of that main spindle"`
+	Geared     bool     `json:"geared" doc:"A geared box stays in mesh behind it"`
 }
 
 // Duty is how long at a time.

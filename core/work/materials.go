@@ -14,15 +14,42 @@ type Material struct {
 
 // materials with specific cutting force [from memory] and usual surface speeds [common practice].
 var materials = []Material{
-	{"plain-steel", "Plain steel (S235)", 1780, 0.17, 30, 150, 65, 1500, 40},
-	{"medium-steel", "Medium-carbon steel (C45)", 2220, 0.14, 25, 120, 50, 1500, 40},
-	{"alloy-steel", "Tough alloy steel (42CrMo4)", 2500, 0.26, 18, 90, 35, 1500, 40},
-	{"stainless", "Stainless steel", 2350, 0.21, 15, 100, 25, 1200, 45},
-	{"grey-iron", "Grey cast iron", 1020, 0.25, 22, 90, 40, 1500, 25},
-	{"brass", "Brass", 780, 0.18, 70, 200, 100, 1500, 20},
-	{"aluminium", "Aluminium alloy", 700, 0.25, 100, 300, 300, 1500, 20},
-	{"plastic", "Plastic", 0, 0, 150, 300, 300, 600, 0},
-	{"wood", "Wood", 0, 0, 600, 600, 800, 1200, 0},
+	{
+		ID: "plain-steel", Name: "Plain steel (S235)", Specific: 1780, Exponent: 0.17, TurningHSS: 30,
+		TurningCarbide: 150, Sawing: 65, Sanding: 1500, grinding: 40,
+	},
+	{
+		ID: "medium-steel", Name: "Medium-carbon steel (C45)", Specific: 2220, Exponent: 0.14, TurningHSS: 25,
+		TurningCarbide: 120, Sawing: 50, Sanding: 1500, grinding: 40,
+	},
+	{
+		ID: "alloy-steel", Name: "Tough alloy steel (42CrMo4)", Specific: 2500, Exponent: 0.26, TurningHSS: 18,
+		TurningCarbide: 90, Sawing: 35, Sanding: 1500, grinding: 40,
+	},
+	{
+		ID: "stainless", Name: "Stainless steel", Specific: 2350, Exponent: 0.21, TurningHSS: 15, TurningCarbide: 100,
+		Sawing: 25, Sanding: 1200, grinding: 45,
+	},
+	{
+		ID: "grey-iron", Name: "Grey cast iron", Specific: 1020, Exponent: 0.25, TurningHSS: 22, TurningCarbide: 90,
+		Sawing: 40, Sanding: 1500, grinding: 25,
+	},
+	{
+		ID: "brass", Name: "Brass", Specific: 780, Exponent: 0.18, TurningHSS: 70, TurningCarbide: 200, Sawing: 100,
+		Sanding: 1500, grinding: 20,
+	},
+	{
+		ID: "aluminium", Name: "Aluminium alloy", Specific: 700, Exponent: 0.25, TurningHSS: 100, TurningCarbide: 300,
+		Sawing: 300, Sanding: 1500, grinding: 20,
+	},
+	{
+		ID: "plastic", Name: "Plastic", Specific: 0, Exponent: 0, TurningHSS: 150, TurningCarbide: 300, Sawing: 300,
+		Sanding: 600, grinding: 0,
+	},
+	{
+		ID: "wood", Name: "Wood", Specific: 0, Exponent: 0, TurningHSS: 600, TurningCarbide: 600, Sawing: 800,
+		Sanding: 1200, grinding: 0,
+	},
 }
 
 // Materials returns what can be cut, in the order it is offered.
@@ -86,22 +113,22 @@ type Like struct {
 
 // likes are typical motor powers by kind and size [common practice].
 var likes = []Like{
-	{"bench-drill-13", "Bench drill, 13 mm chuck", 0.25, 0.55},
-	{"pillar-drill-20", "Pillar drill, 20 mm", 0.55, 1.1},
-	{"bench-grinder-150", "Bench grinder, 150 mm wheels", 0.25, 0.4},
-	{"bench-grinder-200", "Bench grinder, 200 mm wheels", 0.4, 0.75},
-	{"belt-grinder-50", "Belt grinder, 50 mm belt", 0.75, 1.5},
-	{"disc-sander-300", "Disc sander, 300 mm", 0.55, 1.1},
-	{"wood-bandsaw-350", "Wood bandsaw, 350 mm wheels", 0.55, 1.1},
-	{"metal-bandsaw", "Metal bandsaw, small", 0.37, 0.75},
-	{"power-hacksaw", "Power hacksaw, 150 mm", 0.25, 0.55},
-	{"bench-lathe-230", "Bench lathe, 180–250 mm swing", 0.4, 0.75},
-	{"lathe-300", "Lathe, 300 mm swing", 0.75, 1.5},
-	{"small-mill", "Small milling machine", 0.4, 0.75},
-	{"shaper-300", "Shaper, 300 mm stroke", 0.55, 1.1},
-	{"potters-wheel", "Potter's wheel", 0.25, 0.55},
-	{"dough-mixer", "Dough or clay mixer, 20 kg", 0.55, 1.1},
-	{"wood-lathe-300", "Wood lathe, 300 mm", 0.37, 0.75},
+	{ID: "bench-drill-13", Name: "Bench drill, 13 mm chuck", LowKW: 0.25, HighKW: 0.55},
+	{ID: "pillar-drill-20", Name: "Pillar drill, 20 mm", LowKW: 0.55, HighKW: 1.1},
+	{ID: "bench-grinder-150", Name: "Bench grinder, 150 mm wheels", LowKW: 0.25, HighKW: 0.4},
+	{ID: "bench-grinder-200", Name: "Bench grinder, 200 mm wheels", LowKW: 0.4, HighKW: 0.75},
+	{ID: "belt-grinder-50", Name: "Belt grinder, 50 mm belt", LowKW: 0.75, HighKW: 1.5},
+	{ID: "disc-sander-300", Name: "Disc sander, 300 mm", LowKW: 0.55, HighKW: 1.1},
+	{ID: "wood-bandsaw-350", Name: "Wood bandsaw, 350 mm wheels", LowKW: 0.55, HighKW: 1.1},
+	{ID: "metal-bandsaw", Name: "Metal bandsaw, small", LowKW: 0.37, HighKW: 0.75},
+	{ID: "power-hacksaw", Name: "Power hacksaw, 150 mm", LowKW: 0.25, HighKW: 0.55},
+	{ID: "bench-lathe-230", Name: "Bench lathe, 180–250 mm swing", LowKW: 0.4, HighKW: 0.75},
+	{ID: "lathe-300", Name: "Lathe, 300 mm swing", LowKW: 0.75, HighKW: 1.5},
+	{ID: "small-mill", Name: "Small milling machine", LowKW: 0.4, HighKW: 0.75},
+	{ID: "shaper-300", Name: "Shaper, 300 mm stroke", LowKW: 0.55, HighKW: 1.1},
+	{ID: "potters-wheel", Name: "Potter's wheel", LowKW: 0.25, HighKW: 0.55},
+	{ID: "dough-mixer", Name: "Dough or clay mixer, 20 kg", LowKW: 0.55, HighKW: 1.1},
+	{ID: "wood-lathe-300", Name: "Wood lathe, 300 mm", LowKW: 0.37, HighKW: 0.75},
 }
 
 // Likes returns the comparable machines, in the order they are offered.

@@ -196,7 +196,7 @@ func TestPullAndScrew(t *testing.T) {
 func TestScrewConservesPower(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		keeps := rapid.Float64Range(0.1, 1).Draw(t, "keeps")
-		torque, feed, _ := screw(Screw{Force: "800 N", Lead: "5 mm", Keeps: q.Text(q.Figures(keeps, 12))},
+		torque, feed, _ := screw(Screw{Force: "800 N", Lead: "5 mm", Efficiency: q.Text(q.Figures(keeps, 12))},
 			q.NewReader(""))
 		omega := 37.0
 		assert.InEpsilon(t, 800*feed.PerTurn(omega, 2*math.Pi), torque*omega*keeps, 1e-9)

@@ -17,7 +17,7 @@ type TorqueAtSpeed struct{ Omega, Torque float64 }
 func replaced(d Replaced, r *q.Reader) (points []TorqueAtSpeed, missing string) {
 	power := r.Read("power", d.Power, q.Power, q.Range{Min: 1, Max: 1e5})
 	speed := r.Read("speed", d.Speed, q.Speed, q.Range{Min: 10 * q.RPM, Max: 6e4 * q.RPM})
-	keeps := r.Read("keeps", d.Keeps, q.Number, q.Range{Min: 0.1, Max: 1}).Or(oldReduction)
+	efficiency := r.Read("keeps", d.Efficiency, q.Number, q.Range{Min: 0.1, Max: 1}).Or(oldReduction)
 	if len(d.Positions) > maxPositions {
 		r.Refuse("positions", fmt.Sprint(len(d.Positions)), fmt.Sprintf("at most %d positions", maxPositions))
 		return nil, "positions"
@@ -41,7 +41,7 @@ func replaced(d Replaced, r *q.Reader) (points []TorqueAtSpeed, missing string) 
 			return nil, fmt.Sprintf("positions[%d].driven", i)
 		}
 		omega := speed.SI * driver.SI / driven.SI
-		points = append(points, TorqueAtSpeed{omega, power.SI * keeps / omega})
+		points = append(points, TorqueAtSpeed{omega, power.SI * efficiency / omega})
 	}
 	if len(points) == 0 {
 		points = []TorqueAtSpeed{{speed.SI, power.SI / speed.SI}}

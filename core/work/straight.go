@@ -12,11 +12,11 @@ const plainThread = 0.3
 
 // Feed is a screw worked out.
 type Feed struct {
-	Lead   float64   // m in one turn
-	Keeps  float64   // efficiency
-	Beside bool      // it feeds beside a turning spindle
-	Geared bool      // a geared box stays in mesh
-	Mains  []float64 // that spindle's speeds, rad/s
+	Lead       float64   // m in one turn
+	Efficiency float64   // efficiency
+	Beside     bool      // it feeds beside a turning spindle
+	Geared     bool      // a geared box stays in mesh
+	Mains      []float64 // that spindle's speeds, rad/s
 }
 
 // PerTurn is how far the feed goes in one turn of a main spindle, m: what it travels over how
@@ -40,7 +40,7 @@ func straightPull(p StraightPull, r *q.Reader) (torque float64, missing string) 
 func screw(s Screw, r *q.Reader) (torque float64, f Feed, missing string) {
 	force := r.Read("force", s.Force, q.Force, q.Range{Min: 0.01, Max: 1e6})
 	lead := r.Read("lead", s.Lead, q.Length, q.Range{Min: 1e-5, Max: 1})
-	f = Feed{Lead: lead.Or(0), Beside: s.Feed, Geared: s.Geared, Keeps: r.Read("keeps", s.Keeps, q.Number,
+	f = Feed{Lead: lead.Or(0), Beside: s.Feed, Geared: s.Geared, Efficiency: r.Read("keeps", s.Efficiency, q.Number,
 		q.Range{Min: 0.05, Max: 1}).Or(plainThread)}
 	if len(s.Mains) > maxPositions {
 		r.Refuse("mains", fmt.Sprint(len(s.Mains)), fmt.Sprintf("at most %d speeds", maxPositions))
@@ -57,5 +57,5 @@ func screw(s Screw, r *q.Reader) (torque float64, f Feed, missing string) {
 	case !lead.Known:
 		return 0, f, "lead"
 	}
-	return force.SI * lead.SI / (2 * math.Pi * f.Keeps), f, ""
+	return force.SI * lead.SI / (2 * math.Pi * f.Efficiency), f, ""
 }

@@ -67,8 +67,8 @@ func (d *derivation) overBand() string {
 	return fmt.Sprintf("%s from %s to %s", d.show(d.Torque, q.Torque), d.show(d.Low, q.Speed), d.show(d.High, q.Speed))
 }
 
-func (d *derivation) torque(formula, put string, src source.ID, assumes ...string) {
-	d.add(working.JobTorque, "torque", d.show(d.Torque, q.Torque), formula, put, src, assumes...)
+func (d *derivation) torque(formula, figures string, src source.ID, assumes ...string) {
+	d.add(working.JobTorque, "torque", d.show(d.Torque, q.Torque), formula, figures, src, assumes...)
 }
 
 func (d *derivation) speed() {
@@ -148,17 +148,17 @@ func (d *derivation) inertia() {
 }
 
 func (d *derivation) replaced() {
-	var put []string
+	var figures []string
 	for _, p := range d.Points {
-		put = append(put, fmt.Sprintf("%s at %s", d.show(p.Torque, q.Torque), d.show(p.Omega, q.Speed)))
+		figures = append(figures, fmt.Sprintf("%s at %s", d.show(p.Torque, q.Torque), d.show(p.Omega, q.Speed)))
 	}
-	d.torque("T = P·η / ω at each of its positions", strings.Join(put, "; "), source.OldMotor,
+	d.torque("T = P·η / ω at each of its positions", strings.Join(figures, "; "), source.OldMotor,
 		"What the machine had is what it must have again, and no more")
 }
 
 func (d *derivation) screw() {
 	d.torque("T = F·lead / (2π·η)", fmt.Sprintf("lead %s, keeps %s", d.show(d.Feed.Lead, q.Length),
-		q.Percent(d.Feed.Keeps)), source.ScrewEfficiency)
+		q.Percent(d.Feed.Efficiency)), source.ScrewEfficiency)
 	if !d.Feed.Beside {
 		return
 	}

@@ -53,13 +53,13 @@ const (
 	MotorSynchronous ID = "motor.synchronous"
 	MotorBreakdown   ID = "motor.breakdown"
 
-	ReductionRatio    ID = "reduction.ratio"
-	ReductionMeasured ID = "reduction.measured"
-	ReductionKeeps    ID = "reduction.keeps"
-	ReductionBelt     ID = "reduction.belt"
-	ReductionWrap     ID = "reduction.wrap"
-	ReductionSpeed    ID = "reduction.speed"
-	ReductionRating   ID = "reduction.rating"
+	ReductionRatio      ID = "reduction.ratio"
+	ReductionMeasured   ID = "reduction.measured"
+	ReductionEfficiency ID = "reduction.efficiency"
+	ReductionBelt       ID = "reduction.belt"
+	ReductionWrap       ID = "reduction.wrap"
+	ReductionSpeed      ID = "reduction.speed"
+	ReductionRating     ID = "reduction.rating"
 
 	WorkAir ID = "work.air"
 

@@ -170,14 +170,14 @@ func hostile(s *serving) ([]body, error) {
 	pictures := "/api/shelf/" + part.ID + "/pictures"
 	const js, octets = "application/json", "application/octet-stream"
 	post := func(name, path string, data []byte, passes bool) body {
-		return body{name, "POST", path, js, data, passes}
+		return body{name: name, method: "POST", path: path, contentType: js, data: data, passes: passes}
 	}
 	photo := func(name string, img image.Image, passes bool) body {
 		var b bytes.Buffer
 		if err := jpeg.Encode(&b, img, &jpeg.Options{Quality: 60}); err != nil {
 			panic(err) // an image in memory
 		}
-		return body{name, "POST", pictures, octets, b.Bytes(), passes}
+		return body{name: name, method: "POST", path: pictures, contentType: octets, data: b.Bytes(), passes: passes}
 	}
 	return []body{
 		post("import, 8 MB of {} for machines", "/api/import",
@@ -205,8 +205,8 @@ func hostile(s *serving) ([]body, error) {
 		post("rank, as much as is taken", "/api/rank", text(full), true),
 		post("build, as much as is taken", "/api/build", text(full), true),
 		post(fmt.Sprintf("import, %d MB that are a workshop", len(largeText)>>20), "/api/import", largeText, true),
-		{"export of it", "GET", "/api/export", "", nil, true},
-		{"the shed with it", "GET", "/api/workshop", "", nil, true},
+		{name: "export of it", method: "GET", path: "/api/export", contentType: "", data: nil, passes: true},
+		{name: "the shed with it", method: "GET", path: "/api/workshop", contentType: "", data: nil, passes: true},
 	}, nil
 }
 

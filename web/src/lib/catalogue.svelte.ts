@@ -52,7 +52,7 @@ class CatalogueState {
   stage(kind: string) {
     return this.stages.find((s) => s.kind === kind);
   }
-  /** Ways to find a job's load. */
+  /** Approaches to find a job's load. */
   get methods() {
     return this.#data?.methods ?? [];
   }

@@ -7,7 +7,7 @@
   import BillTable from './BillTable.svelte';
   import Drawing from './Drawing.svelte';
   import PowerUp from './PowerUp.svelte';
-  import Ways from './Ways.svelte';
+  import Approaches from './Approaches.svelte';
   import WireList from './WireList.svelte';
 
   /** What it takes to build the plan: wiring, the order of first power-up, parts, and other ways. */
@@ -94,7 +94,7 @@
         </div>
       </div>
     {:else}
-      <Ways {build} />
+      <Approaches {build} />
     {/if}
   {/if}
 </section>

@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Drawing } from '../api/client';
-  import BeltTrain from './BeltTrain.svelte';
+  import Stages from './Stages.svelte';
   import ControlBox from './ControlBox.svelte';
   import MotorBody from './MotorBody.svelte';
   import Tool from './Tool.svelte';
-  import { trainExtent } from './train';
+  import { stagesExtent } from './stages';
   import { waves } from './waves';
 
   /** The whole line as one stroke from wall to work, motor and wheels to one scale. */
@@ -18,7 +18,7 @@
   const shares = [14.5, 17.5, 18, 23, 27];
   const edge = (i: number) => (shares.slice(0, i).reduce((a, b) => a + b, 0) / 100) * width;
 
-  const extent = $derived(trainExtent(drawing.stages));
+  const extent = $derived(stagesExtent(drawing.stages));
   // One scale for motor and wheels: the largest that fits the height and both columns.
   const scale = $derived(
     Math.min(
@@ -32,9 +32,9 @@
   const boxWidth = 84;
   const motorX = $derived(edge(2) + 22);
   const shaftEnd = $derived(edge(3) + 10);
-  const trainX = $derived(edge(3) + Math.max((edge(4) - edge(3) - extent.width * scale) / 2, 8));
+  const stagesX = $derived(edge(3) + Math.max((edge(4) - edge(3) - extent.width * scale) / 2, 8));
   const toolX = $derived(edge(4) + 8);
-  const lastShaft = $derived(trainX + extent.last * scale);
+  const lastShaft = $derived(stagesX + extent.last * scale);
 </script>
 
 <div bind:clientWidth={given} class="h-full w-full">
@@ -43,7 +43,7 @@
     <path d="M{motorX} {y}H{width - 60}" class="centre" />
     <ControlBox kind={drawing.control} x={box} {y} width={boxWidth} wireTo={motorX} />
     <MotorBody motor={drawing.motor} x={motorX} {y} {scale} {shaftEnd} />
-    <BeltTrain stages={drawing.stages} x={trainX} {y} {scale} shaftFrom={shaftEnd} />
+    <Stages stages={drawing.stages} x={stagesX} {y} {scale} shaftFrom={shaftEnd} />
     <Tool
       kind={drawing.tool}
       shaftFrom={drawing.stages.length > 0 ? lastShaft : shaftEnd}

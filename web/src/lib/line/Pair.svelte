@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Drawing } from '../api/client';
-  import { tangents } from './train';
+  import { tangents } from './stages';
 
   /** One stage end on: its wheels and what runs between them. */
   interface Props {

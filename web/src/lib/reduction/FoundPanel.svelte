@@ -4,7 +4,7 @@
   import { openSheet } from '../sheet/context';
   import Bounds from './Bounds.svelte';
   import SmallRuler from './SmallRuler.svelte';
-  import SmallTrain from './SmallTrain.svelte';
+  import SmallStages from './SmallStages.svelte';
   import type { Found } from './search.svelte';
 
   /** The best reductions there are within the bounds, each to look at and to take. */
@@ -42,7 +42,7 @@
   {@const on = search.looked === f}
   <li class="answer" class:on>
     <div class="flex items-center gap-3">
-      <SmallTrain stages={f.stages} />
+      <SmallStages stages={f.stages} />
       <div class="min-w-0 flex-1">
         <p class="font-head text-[1.12rem] leading-tight font-semibold">{f.label}</p>
         <p class="flex items-center gap-1.5 text-[0.94rem]">

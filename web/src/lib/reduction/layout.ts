@@ -1,5 +1,5 @@
 import type { Drawing } from '../api/client';
-import { shaftDistance } from '../line/train';
+import { shaftDistance } from '../line/stages';
 
 export type Stage = Drawing['stages'][number];
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import BeltTrain from '../line/BeltTrain.svelte';
-  import { trainExtent } from '../line/train';
+  import Stages from '../line/Stages.svelte';
+  import { stagesExtent } from '../line/stages';
   import type { Stage } from './layout';
 
   /** A reduction drawn small beside its name. */
@@ -8,13 +8,13 @@
 
   const width = 96;
   const height = 52;
-  const size = $derived(trainExtent(stages));
+  const size = $derived(stagesExtent(stages));
   const scale = $derived(Math.min((width - 4) / Math.max(size.width, 1), (height - 4) / Math.max(size.tallest, 1)));
 </script>
 
 <svg {width} {height} aria-hidden="true" class="flex-none">
   {#if stages.length > 0}
-    <BeltTrain
+    <Stages
       {stages}
       x={(width - size.width * scale) / 2}
       y={height / 2}

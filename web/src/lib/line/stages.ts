@@ -2,8 +2,8 @@ import type { Drawing } from '../api/client';
 
 type Stage = Drawing['stages'][number];
 
-/** How far a train of stages reaches, in millimetres from its left edge. */
-export function trainExtent(stages: Stage[]): { width: number; first: number; last: number; tallest: number } {
+/** How far stages in a row reaches, in millimetres from its left edge. */
+export function stagesExtent(stages: Stage[]): { width: number; first: number; last: number; tallest: number } {
   let at = 0;
   let left = 0;
   let right = 0;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Drawing } from '../api/client';
   import Pair from './Pair.svelte';
-  import { shaftDistance, trainExtent } from './train';
+  import { shaftDistance, stagesExtent } from './stages';
 
   interface Props {
     stages: Drawing['stages'];
@@ -12,7 +12,7 @@
   }
   let { stages, x, y, scale, shaftFrom }: Props = $props();
 
-  const first = $derived(x + trainExtent(stages).first * scale);
+  const first = $derived(x + stagesExtent(stages).first * scale);
   const shafts = $derived(
     stages.reduce<number[]>((at, s) => [...at, (at.at(-1) ?? 0) + shaftDistance(s) * scale], [first])
   );
