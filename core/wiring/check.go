@@ -227,13 +227,16 @@ func (d Diagram) source() []string {
 	return []string{"X0:L"}
 }
 
-// fused looks whether every live line passes a fuse before anything else but the isolator.
+// beforeFuse is what may be met before the fuse, and the fuse itself.
+var beforeFuse = []string{"X0", "G1", "Q1", "F1"}
+
+// fused looks whether every live line passes a fuse before anything else but the isolator, and the return none.
 func (d Diagram) fused() Verdict {
 	ok := d.has("F1")
 	open := d.closed("F1")
 	for _, live := range d.source() {
 		for _, device := range d.Devices {
-			if device.ID == "F1" || device.ID == "Q1" || device.ID == "X0" || device.ID == "G1" {
+			if slices.Contains(beforeFuse, device.ID) {
 				continue
 			}
 			for _, terminal := range device.Terminals {
@@ -242,8 +245,35 @@ func (d Diagram) fused() Verdict {
 			}
 		}
 	}
+	if ok && d.returnFused() {
+		return verdict("fuse", "A fuse in every live line", false, "",
+			"The return passes a fuse: blown there, it stops the machine and leaves it live. Fuse the live side alone.")
+	}
 	return verdict("fuse", "A fuse in every live line", ok, "Before anything else but the isolator.",
 		"A live line reaches what it feeds without passing a fuse.")
+}
+
+// returnFused reports whether the neutral, or a battery's negative, reaches what it serves through the fuse only.
+func (d Diagram) returnFused() bool {
+	from := "X0:N"
+	switch d.spec.Phases {
+	case ThreePhase:
+		return false
+	case Battery:
+		from = "G1:−"
+	}
+	open := d.closed("F1")
+	for _, device := range d.Devices {
+		if slices.Contains(beforeFuse, device.ID) {
+			continue
+		}
+		for _, terminal := range device.Terminals {
+			if open.reaches(from, device.ID+":"+terminal.Name) {
+				return false
+			}
+		}
+	}
+	return true
 }
 
 func (d Diagram) enabled() Verdict {

@@ -122,6 +122,40 @@ func TestFaultsAreFound(t *testing.T) {
 	}
 }
 
+// A fuse in the return would blow and leave the machine live.
+func TestAFusedReturnIsAFault(t *testing.T) {
+	for _, spec := range []Spec{
+		full(), {Phases: Battery, Control: DCDrive, Motor: Armature, Fused: true},
+		{Phases: OnePhase, Control: Switch, Motor: Series, Fused: true, Earthed: true},
+	} {
+		d := Draw(spec)
+		require.Empty(t, failing(d))
+		for i := range d.Wires {
+			for _, end := range []*string{&d.Wires[i].From, &d.Wires[i].To} {
+				if *end == "Q1:4" {
+					*end = "F1:4"
+				}
+			}
+		}
+		d.wire(Power, MainLine, "Q1:4", "F1:3", "the return")
+		d.passes("F1", "3", "4")
+		assert.Contains(t, failing(d), "fuse", "%+v", spec)
+	}
+	one, three := fuseTerminals(Draw(full())), fuseTerminals(Draw(Spec{Phases: ThreePhase, Control: Switch,
+		Motor: ThreeLeads, Fused: true, Earthed: true}))
+	assert.Equal(t, 2, one, "one pole, in the live side")
+	assert.Equal(t, 6, three, "a pole in each line")
+}
+
+func fuseTerminals(d Diagram) int {
+	for _, device := range d.Devices {
+		if device.ID == "F1" {
+			return len(device.Terminals)
+		}
+	}
+	return 0
+}
+
 // A drive for a few volts never meets the mains, and mains on it is told of.
 func TestLowVoltDriveIsFedByItsUnit(t *testing.T) {
 	d := Draw(Spec{Phases: OnePhase, Control: Stepper, Motor: StepperMotor, Unit: true, Fused: true, Earthed: true})
