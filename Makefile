@@ -1,5 +1,5 @@
 # Jiriki's commands. Each does the set-up it needs.
-.PHONY: demo dev stop test bench proof fuzz screenshots types
+.PHONY: demo dev stop test bench proof mutants fuzz screenshots types
 
 demo: ## serve the demo workshop on 127.0.0.1
 	@scripts/demo.sh
@@ -18,6 +18,9 @@ bench: ## figures against the quality bars
 
 proof: ## bodies made to break the server, and 20 kills of it and its database
 	@scripts/proof.sh
+
+mutants: ## changes one figure of the core at a time: would a test notice?
+	@scripts/mutants.sh
 
 fuzz: ## every fuzz target for a minute
 	@scripts/fuzz.sh

@@ -4,7 +4,7 @@
 . "$(dirname "$0")/lib.sh"
 cd "$ROOT"
 "$ROOT/scripts/install.sh"
-go test ./core/line -run '^$' -bench . -count 5
+go test ./core/... -run '^$' -bench . -count 5 | grep -E '^(pkg|cpu|Benchmark)'
 go test ./server -run '^$' -bench OverHTTP -benchtime 2000x -count 3
 # What a person waits for with a workshop of 300 machines with three plans each and a thousand parts.
 cluster="bench-$$"

@@ -61,6 +61,17 @@ func TestBuildSheetTakesFromTheShelfAndBuysTheRest(t *testing.T) {
 	assert.True(t, a.MayPower, "a price that cannot be read hurts nobody")
 }
 
+// A belt on hand is taken when it is within half a percent of the length needed.
+func TestABeltOnHandFitsWithinHalfAPercent(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Reduction.Stages[0].Centre, in.Plan.Reduction.Stages[0].Belt = "", "1400 mm"
+	for length, fits := range map[q.Text]bool{"1406 mm": true, "1394 mm": true, "1407.5 mm": false, "1392.5 mm": false} {
+		in.Shelf = []shelf.Item{{ID: "b", Sort: shelf.Belt, Name: "The belt", Length: length,
+			Wheel: shelf.Wheel{Section: "A"}}}
+		assert.Equal(t, fits, strings.Contains(partNames(built(t, in).Take), "The belt"), length)
+	}
+}
+
 func TestBuildSheetSaysWhatToMake(t *testing.T) {
 	in := plantest.Sound()
 	stage := &in.Plan.Reduction.Stages[0]

@@ -49,4 +49,14 @@ func TestFormFactorAndSlowestSpeed(t *testing.T) {
 	assert.Equal(t, 1.0/15, resolved(t, Described{Kind: PhaseAngle, Feedback: "none"}).Slowest)
 	assert.Equal(t, 0.1, resolved(t, Described{Kind: Inverter}).Slowest)
 	assert.Equal(t, 1.0/40, resolved(t, Described{Kind: Inverter, Mode: "vector"}).Slowest)
+	assert.Equal(t, 0.5, resolved(t, Described{Kind: SinglePhaseInverter}).Slowest)
+	assert.Equal(t, 1.0/10, resolved(t, Described{Kind: BrushlessDrive, Feedback: "none"}).Slowest)
+	assert.Equal(t, 1.0/50, resolved(t, Described{Kind: BrushlessDrive, Feedback: "tacho"}).Slowest)
+	assert.Equal(t, 1.0/5, resolved(t, Described{Kind: PhaseAngle, Feedback: "none"}).SeriesSlowest)
+	assert.Equal(t, 1.0/20, resolved(t, Described{Kind: PhaseAngle, Feedback: "tacho"}).SeriesSlowest)
+	for _, kind := range []Kind{VariableTransformer, SeriesResistor} {
+		whole := resolved(t, Described{Kind: kind})
+		assert.InDelta(t, 1.1107, whole.FormFactor, 1e-4, "a whole rectified sine, rms over average")
+		assert.Equal(t, 1.0/15, whole.Slowest)
+	}
 }
