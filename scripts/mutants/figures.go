@@ -26,7 +26,7 @@ func (c change) String() string {
 var unseen = []string{
 	"UsualMost", "Deepest", "longestKey", "curvePoints", "twistPoints", "reachPoints", "reachPointsAll", "points",
 	"bandSamples", "anySamples", "mostLookedAt", "coarseRatios", "fineRatios", "placesALevel", "gradeSpacing",
-	"gradeStep", "bestWorth", "maxText",
+	"gradeStep", "bestWorth", "maxText", "settled",
 }
 
 // figures are the numbers that have a name at the top of a package of the core, each changed by a tenth, whole
