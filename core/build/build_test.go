@@ -65,7 +65,8 @@ func TestBuildSheetTakesFromTheShelfAndBuysTheRest(t *testing.T) {
 func TestABeltOnHandFitsWithinHalfAPercent(t *testing.T) {
 	in := plantest.Sound()
 	in.Plan.Reduction.Stages[0].Centre, in.Plan.Reduction.Stages[0].Belt = "", "1400 mm"
-	for length, fits := range map[q.Text]bool{"1406 mm": true, "1394 mm": true, "1407.5 mm": false, "1392.5 mm": false} {
+	for length, fits := range map[q.Text]bool{"1406 mm": true, "1394 mm": true, "1407.5 mm": false,
+		"1392.5 mm": false} {
 		in.Shelf = []shelf.Item{{ID: "b", Sort: shelf.Belt, Name: "The belt", Length: length,
 			Wheel: shelf.Wheel{Section: "A"}}}
 		assert.Equal(t, fits, strings.Contains(partNames(built(t, in).Take), "The belt"), length)
