@@ -14,3 +14,18 @@ func TestFiguresOfTheFit(t *testing.T) {
 	assert.Equal(t, 1.5, loose, "a factor of e and more either way, before any reading")
 	assert.Equal(t, 0.35, worthReading)
 }
+
+// What a plate leaves unsaid is filled in [common practice]: half of its loss is in the winding, and a series motor
+// without a load is followed to three times its speed.
+func TestFiguresThatFillAPlate(t *testing.T) {
+	m := resolved(t, Described{Kind: PermanentMagnetDC,
+		Plate: Plate{Power: "400 W", Speed: "1800 rpm", Volts: "100 V", Amps: "5 A"}})
+	assert.InDelta(t, 0.5*100/25, m.DC.Resistance.Value, 1e-9, "of 100 W lost at 5 A")
+	d, _ := specimen(Universal)
+	series := resolved(t, d)
+	series.Series.Friction.Value = 1e-9
+	feed := free(OnTheLine)
+	feed.Volts, feed.Hertz = 230, 50
+	_, high := series.On(feed).RotorSpan()
+	assert.InDelta(t, 3, high/series.Speed.Value, 1e-9)
+}

@@ -47,6 +47,10 @@ func TestFindingsBeginWhereTheyShould(t *testing.T) {
 		in.Plan.Motor.Body.Shaft = "16 mm"
 		in.Plan.Reduction.Stages[0].OnDriving.Held = "screw"
 	})
+	coned := changed(plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Reduction.Stages[0].Steps = append(in.Plan.Reduction.Stages[0].Steps,
+			reduction.DescribedStep{Driver: "180 mm"})
+	})
 	thin := changed(plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Wire = "1.5 mm²" })
 	started := changed(plantest.Switched(), func(in *plan.Input) { in.Plan.Supply.Wire = "1.5 mm²" })
 	measured := changed(plantest.Sound(), func(in *plan.Input) {
@@ -99,6 +103,9 @@ func TestFindingsBeginWhereTheyShould(t *testing.T) {
 			func(in *plan.Input) *q.Text { return &in.Plan.Supply.Volts }), "50 V", "51 V", finding.Stop},
 		"cable, 5 % at full load":  {"supply.drop", set(thin, cable), "125 m", "130 m", finding.Caution},
 		"cable, 15 % at the start": {"supply.drop", set(started, cable), "79 m", "85 m", finding.Caution},
+		"one belt on every step, 0.4 %": {"reduction.cone.0", set(coned,
+			func(in *plan.Input) *q.Text { return &in.Plan.Reduction.Stages[0].Steps[1].Driven }), "199 mm", "199.5 mm",
+			finding.Caution},
 		"ratio measured, 3 % off": {"reduction.measured", set(measured,
 			func(in *plan.Input) *q.Text { return &in.Plan.Reduction.Speeds.Spindle }), "507 rpm", "509 rpm",
 			finding.Caution},

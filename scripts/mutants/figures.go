@@ -27,6 +27,7 @@ var unseen = []string{
 	"UsualMost", "Deepest", "longestKey", "curvePoints", "twistPoints", "reachPoints", "reachPointsAll", "points",
 	"bandSamples", "anySamples", "mostLookedAt", "coarseRatios", "fineRatios", "placesALevel", "gradeSpacing",
 	"gradeStep", "bestWorth", "maxText", "settled",
+	"Out", // a mark
 }
 
 // figures are the numbers that have a name at the top of a package of the core, each changed by a tenth, whole
