@@ -1,7 +1,9 @@
 package reduction
 
 import (
+	"fmt"
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -34,4 +36,39 @@ func TestLessWrapGripsLess(t *testing.T) {
 	for degrees, share := range map[float64]float64{180: 1, 120: 0.82, 90: 0.69} {
 		assert.InDelta(t, share, gripFactor(vGrip, degrees*math.Pi/180), 0.005, "%v°", degrees)
 	}
+}
+
+// What is bounded is refused one past its bound.
+func TestStagesStepsAndPositionsAreBounded(t *testing.T) {
+	refused := func(stages, steps int) bool {
+		stage := DescribedStage{Kind: Spur}
+		for k := range steps {
+			stage.Steps = append(stage.Steps, DescribedStep{Driver: "20", Driven: q.Text(fmt.Sprint(30 + k))})
+		}
+		return len(refusals(slices.Repeat([]DescribedStage{stage}, stages)...)) > 0
+	}
+	for _, c := range []struct {
+		stages, steps int
+		refused       bool
+	}{{6, 1, false}, {7, 1, true}, {1, 6, false}, {1, 7, true}, {2, 4, false}, {2, 5, true}} {
+		assert.Equal(t, c.refused, refused(c.stages, c.steps), "%d stages of %d steps", c.stages, c.steps)
+	}
+}
+
+// What was not given is taken as it comes most often [common practice].
+func TestUsualPitchesAndWidths(t *testing.T) {
+	stage := func(kind Kind, driver, driven q.Text) Stage {
+		s := DescribedStage{Kind: kind, Steps: []DescribedStep{{Driver: driver, Driven: driven}}}
+		return resolved(t, s).Stages[0]
+	}
+	assert.Equal(t, 6.0, stage(PolyV, "50 mm", "150 mm").Count)
+	assert.Equal(t, 40e-3, stage(Flat, "100 mm", "200 mm").Width)
+	toothed := stage(Toothed, "20", "40")
+	assert.Equal(t, 5e-3, toothed.Pitch)
+	assert.Equal(t, 15e-3, toothed.Width)
+	assert.Equal(t, 12.7e-3, stage(Chain, "17", "40").Pitch)
+	gears := stage(Spur, "20", "60")
+	assert.Equal(t, 1.5e-3, gears.Pitch)
+	assert.Equal(t, 15e-3, gears.Width, "ten modules")
+	assert.Equal(t, 1.5e-3, stage(Worm, "1", "40").Pitch)
 }
