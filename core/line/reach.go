@@ -63,15 +63,41 @@ func (t *Model) Reach() Reach {
 	if !t.Runs {
 		return r
 	}
-	points := min(reachPoints, reachPointsAll/max(len(t.Reduction.Positions), 1))
+	limits := t.motorLimits(min(reachPoints, reachPointsAll/max(len(t.Reduction.Positions), 1)))
+	r.Positions = make([]PositionReach, 0, len(t.Reduction.Positions))
 	for i := range t.Reduction.Positions {
-		p := &t.Reduction.Positions[i]
-		r.Positions = append(r.Positions, t.positionReach(p, points))
+		r.Positions = append(r.Positions, t.positionReach(&t.Reduction.Positions[i], limits))
 	}
 	return r
 }
 
-func (t *Model) positionReach(p *reduction.Position, points int) PositionReach {
+// limitsAt is what the motor gives at its output at one speed (rad/s): for ever, for part of the time, for some
+// seconds.
+type limitsAt struct {
+	omega                            float64
+	continuous, intermittent, peaked motor.Limited
+}
+
+// motorLimits are the motor's limits at so many speeds, each as many times the one before. Positions share them:
+// a ratio only moves them.
+func (t *Model) motorLimits(points int) []limitsAt {
+	out := make([]limitsAt, points)
+	step := math.Pow(t.fast/t.slow, 1/float64(points-1))
+	omega := t.slow
+	for i := range out {
+		if i == points-1 {
+			omega = t.fast
+		}
+		l := &out[i]
+		l.omega = omega
+		l.continuous, l.intermittent, l.peaked = t.Powered.Limits(omega, UsualBurst)
+		omega *= step
+	}
+	return out
+}
+
+func (t *Model) positionReach(p *reduction.Position, limits []limitsAt) PositionReach {
+	points := len(limits)
 	low, high := t.Span(p)
 	out := PositionReach{
 		Label: p.Label, Ratio: q.Rounded(p.Ratio), Efficiency: q.Rounded(p.Efficiency), Fixed: t.Powered.FixedSpeed(),
@@ -82,14 +108,11 @@ func (t *Model) positionReach(p *reduction.Position, points int) PositionReach {
 		Peak: make([]float32,
 			points),
 	}
-	step := math.Pow(high/low, 1/float64(points-1))
-	omega := low
-	for i := range points {
-		if i == points-1 {
-			omega = high
-		}
-		c, b, k := t.Powered.Limits(omega*p.Ratio, UsualBurst)
-		c, b, k = through(p, c, omega, 1), through(p, b, omega, 1), through(p, k, omega, reduction.OverloadShare)
+	for i := range limits {
+		l := &limits[i]
+		omega := l.omega / p.Ratio
+		c, b := through(p, l.continuous, omega, 1), through(p, l.intermittent, omega, 1)
+		k := through(p, l.peaked, omega, reduction.OverloadShare)
 		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque),
 			float32(b.Torque), float32(k.Torque)
 		now := Binding{FromRPM: 0, Continuous: c.By, Intermittent: b.By, Peak: k.By}
@@ -97,7 +120,6 @@ func (t *Model) positionReach(p *reduction.Position, points int) PositionReach {
 			now.FromRPM = q.Rounded(omega / q.RPM)
 			out.Limits = append(out.Limits, now)
 		}
-		omega *= step
 	}
 	if out.Fixed {
 		t.runUp(p, high, &out)

@@ -18,8 +18,19 @@ type DC struct {
 
 // dcLaw is the steady DC machine: V = K_e·ω + I·R, T = K_e·I − T_loss.
 type dcLaw struct {
-	m *Resolved
-	f Feed
+	m    *Resolved
+	f    Feed
+	most Limited // what its amps may make at any speed
+}
+
+func newDCLaw(m *Resolved, f Feed) *dcLaw {
+	l := &dcLaw{m: m, f: f}
+	amps, by := f.peakAmps()
+	l.most = Limited{l.torque(amps), by}
+	if m.Kind.Magnets() {
+		l.most = least(l.most, Limited{l.torque(3 * m.Amps.Value), Magnets})
+	}
+	return l
 }
 
 func (l *dcLaw) span() (low, high float64) {
@@ -41,16 +52,11 @@ func (l *dcLaw) steady(omega float64) (heat, cold Limited) {
 }
 
 func (l *dcLaw) peak(omega float64) Limited {
-	amps, by := l.f.peakAmps()
-	available := Limited{l.torque(amps), by}
-	if l.m.Kind.Magnets() {
-		available = least(available, Limited{l.torque(3 * l.m.Amps.Value), Magnets})
-	}
-	by = TopVolts
+	by := TopVolts
 	if l.f.Ohms > 0 {
 		by = ResistorTakes
 	}
-	return least(available, Limited{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.ohms()), by})
+	return least(l.most, Limited{l.torque((l.f.Volts - l.m.DC.Ke.Value*omega) / l.ohms()), by})
 }
 
 // ohms are the winding's and those of a resistor in series.

@@ -88,7 +88,7 @@ func TestDCBalance(t *testing.T) {
 		if m.Kind.Family() != DCFamily {
 			return
 		}
-		law := &dcLaw{m, feed}
+		law := newDCLaw(m, feed)
 		torque := m.Torque.Value * rapid.Float64Range(0, 2).Draw(t, "torque")
 		amps := law.amps(torque, 0)
 		assert.InDelta(t, torque, law.torque(amps), 1e-9)
@@ -96,7 +96,7 @@ func TestDCBalance(t *testing.T) {
 		if omega > 0 {
 			unbound := Feed{Kind: DirectCurrent, Volts: feed.Volts, FormFactor: 1, PeakAmps: math.Inf(1),
 				LimitAmps: math.Inf(1)}
-			held := (&dcLaw{m, unbound}).peak(omega)
+			held := newDCLaw(m, unbound).peak(omega)
 			assert.LessOrEqual(t, held.Torque, torque+1e-9, "the volts cannot push more than balances there")
 		}
 	})

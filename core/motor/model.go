@@ -100,7 +100,7 @@ func (m *Resolved) On(f Feed) *Model {
 		holds: m.Clutch.Fitted || m.Gear.Limit > 0}
 	switch m.Kind.Family() {
 	case DCFamily:
-		model.law = &dcLaw{m, f}
+		model.law = newDCLaw(m, f)
 	case SeriesFamily:
 		model.law = &seriesLaw{m, f}
 	case StepperFamily:

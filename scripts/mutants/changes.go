@@ -2,7 +2,7 @@ package main
 
 // changes are figures and identifiers that stand in the middle of a rule.
 var changes = []change{
-	{"core/motor/dc.go", "l.torque(3 * l.m.Amps.Value), Magnets", "l.torque(4 * l.m.Amps.Value), Magnets"},
+	{"core/motor/dc.go", "l.torque(3 * m.Amps.Value), Magnets", "l.torque(4 * m.Amps.Value), Magnets"},
 	{"core/motor/model.go", "speedShare >= 0.5 {", "speedShare >= 0.4 {"},
 	{"core/motor/model.go", "0.45 + 0.55*speedShare", "0.55 + 0.55*speedShare"},
 	{"core/motor/model.go", "math.Min(1/math.Sqrt(share), 3)", "math.Min(1/math.Sqrt(share), 4)"},
