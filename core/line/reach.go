@@ -63,68 +63,59 @@ func (t *Model) Reach() Reach {
 	if !t.Runs {
 		return r
 	}
-	limits := t.motorLimits(min(reachPoints, reachPointsAll/max(len(t.Reduction.Positions), 1)))
-	r.Positions = make([]PositionReach, 0, len(t.Reduction.Positions))
-	for i := range t.Reduction.Positions {
-		r.Positions = append(r.Positions, t.positionReach(&t.Reduction.Positions[i], limits))
+	points := min(reachPoints, reachPointsAll/max(len(t.Reduction.Positions), 1))
+	r.Positions = make([]PositionReach, len(t.Reduction.Positions))
+	for i := range r.Positions {
+		r.Positions[i] = t.emptyReach(&t.Reduction.Positions[i], points)
+	}
+	// Speeds of the motor's output, each as many times the one before. A ratio only moves them, so that what the
+	// motor gives there is the same for every position.
+	step := math.Pow(t.fast/t.slow, 1/float64(points-1))
+	omega := t.slow
+	for k := range points {
+		if k == points-1 {
+			omega = t.fast
+		}
+		continuous, intermittent, peak := t.Powered.Limits(omega, UsualBurst)
+		for i := range r.Positions {
+			r.Positions[i].reaches(k, &t.Reduction.Positions[i], omega, continuous, intermittent, peak)
+		}
+		omega *= step
+	}
+	for i := range r.Positions {
+		if r.Positions[i].Fixed {
+			t.runUp(&t.Reduction.Positions[i], &r.Positions[i])
+		}
 	}
 	return r
 }
 
-// limitsAt is what the motor gives at its output at one speed (rad/s): for ever, for part of the time, for some
-// seconds.
-type limitsAt struct {
-	omega                            float64
-	continuous, intermittent, peaked motor.Limited
-}
-
-// motorLimits are the motor's limits at so many speeds, each as many times the one before. Positions share them:
-// a ratio only moves them.
-func (t *Model) motorLimits(points int) []limitsAt {
-	out := make([]limitsAt, points)
-	step := math.Pow(t.fast/t.slow, 1/float64(points-1))
-	omega := t.slow
-	for i := range out {
-		if i == points-1 {
-			omega = t.fast
-		}
-		l := &out[i]
-		l.omega = omega
-		l.continuous, l.intermittent, l.peaked = t.Powered.Limits(omega, UsualBurst)
-		omega *= step
-	}
-	return out
-}
-
-func (t *Model) positionReach(p *reduction.Position, limits []limitsAt) PositionReach {
-	points := len(limits)
+// emptyReach is a position's reach with room for so many points.
+func (t *Model) emptyReach(p *reduction.Position, points int) PositionReach {
 	low, high := t.Span(p)
-	out := PositionReach{
+	return PositionReach{
 		Label: p.Label, Ratio: q.Rounded(p.Ratio), Efficiency: q.Rounded(p.Efficiency), Fixed: t.Powered.FixedSpeed(),
 		Spread: ShownSpread(t.Motor.Spread), LowRPM: q.Rounded(low / q.RPM), HighRPM: q.Rounded(high / q.RPM),
-		Limits: []Binding{}, RunUp: []float32{},
-		RunUpRPM: []float32{},
-		RPM:      make([]float32, points), Continuous: make([]float32, points), Intermittent: make([]float32, points),
-		Peak: make([]float32,
-			points),
+		Limits: []Binding{}, RunUp: []float32{}, RunUpRPM: []float32{},
+		RPM: make([]float32, points), Continuous: make([]float32, points), Intermittent: make([]float32, points),
+		Peak: make([]float32, points),
 	}
-	for i := range limits {
-		l := &limits[i]
-		omega := l.omega / p.Ratio
-		c, b := through(p, l.continuous, omega, 1), through(p, l.intermittent, omega, 1)
-		k := through(p, l.peaked, omega, reduction.OverloadShare)
-		out.RPM[i], out.Continuous[i], out.Intermittent[i], out.Peak[i] = float32(omega/q.RPM), float32(c.Torque),
-			float32(b.Torque), float32(k.Torque)
-		now := Binding{FromRPM: 0, Continuous: c.By, Intermittent: b.By, Peak: k.By}
-		if n := len(out.Limits); n == 0 || out.Limits[n-1].differs(now) {
-			now.FromRPM = q.Rounded(omega / q.RPM)
-			out.Limits = append(out.Limits, now)
-		}
+}
+
+// reaches sets point k: what reaches the spindle of what the motor gives at a speed of its output (rad/s).
+func (r *PositionReach) reaches(k int, p *reduction.Position, motorOmega float64,
+	continuous, intermittent, peak motor.Limited,
+) {
+	omega := motorOmega / p.Ratio
+	continuous, intermittent = through(p, continuous, omega, 1), through(p, intermittent, omega, 1)
+	peak = through(p, peak, omega, reduction.OverloadShare)
+	r.RPM[k], r.Continuous[k], r.Intermittent[k], r.Peak[k] = float32(omega/q.RPM), float32(continuous.Torque),
+		float32(intermittent.Torque), float32(peak.Torque)
+	now := Binding{Continuous: continuous.By, Intermittent: intermittent.By, Peak: peak.By}
+	if n := len(r.Limits); n == 0 || r.Limits[n-1].differs(now) {
+		now.FromRPM = q.Rounded(omega / q.RPM)
+		r.Limits = append(r.Limits, now)
 	}
-	if out.Fixed {
-		t.runUp(p, high, &out)
-	}
-	return out
 }
 
 // ShownSpread is a spread worth drawing as a band: under a tenth a plate is taken at its word.
@@ -140,8 +131,9 @@ func (h Binding) differs(o Binding) bool {
 }
 
 // runUp draws a line-fed motor's own curve from near standstill to synchronous.
-func (t *Model) runUp(p *reduction.Position, high float64, out *PositionReach) {
+func (t *Model) runUp(p *reduction.Position, out *PositionReach) {
 	const points = 60
+	_, high := t.Span(p)
 	for i := range points {
 		omega := high * float64(i+1) / points
 		out.RunUpRPM = append(out.RunUpRPM, float32(omega/q.RPM))
