@@ -151,22 +151,25 @@ func changeBeats(a, b *wheelChange, job int) bool {
 func (h *Finder) screenChanges() []wheelChange {
 	var out []wheelChange
 	stages := slices.Clone(h.now.Reduction.Stages)
-	for i, stage := range h.now.Reduction.Stages {
+	asItIs := h.inEachPosition()
+	for i := range h.now.Reduction.Stages {
+		stage := &h.now.Reduction.Stages[i]
 		if stage.Kind == reduction.Direct || stage.Kind == reduction.Worm {
 			continue
 		}
+		room := roomOf(stage)
 		sizes := reduction.PulleySizes
 		if stage.Steps[0].Teeth {
 			sizes = reduction.ToothCounts
 		}
 		stages[i].Steps = slices.Clone(stage.Steps)
 		for k, step := range stage.Steps {
-			touched, rest := h.split(i, k)
-			elsewhere := h.resultsOver(rest)
+			touched := h.using(i, k)
+			elsewhere := h.bestWithout(i, k, asItIs)
 			changed := make([]reduction.Position, len(touched))
 			for _, driven := range []bool{false, true} {
 				for _, size := range sizes {
-					driver, on, ok := h.legal(i, step, driven, size)
+					driver, on, ok := room.legal(step, driven, size)
 					if !ok || h.wouldOverspeed(touched, on/driver/(step.Driven/step.Driver)) {
 						continue
 					}
@@ -201,27 +204,40 @@ func (c *wheelChange) screen(now *line.Model, changed []reduction.Position, else
 	}
 }
 
-// split parts the positions into those that use a stage's step and the others.
-func (h *Finder) split(stage, step int) (touched, rest []reduction.Position) {
-	all := h.now.Reduction.Positions
-	both := make([]reduction.Position, 0, len(all))
-	for _, uses := range []bool{true, false} {
-		for i := range all {
-			if (all[i].Steps[stage] == step) == uses {
-				both = append(both, all[i])
-			}
-		}
-		if uses {
-			touched = both
+// using are the positions that use a stage's step.
+func (h *Finder) using(stage, step int) []reduction.Position {
+	var out []reduction.Position
+	for i := range h.now.Reduction.Positions {
+		if p := &h.now.Reduction.Positions[i]; p.Steps[stage] == step {
+			out = append(out, *p)
 		}
 	}
-	return touched, both[len(touched):]
+	return out
 }
 
-func (h *Finder) resultsOver(positions []reduction.Position) []line.Result {
+// inEachPosition is how the jobs come out in each position as it is.
+func (h *Finder) inEachPosition() [][]line.Result {
+	out := make([][]line.Result, len(h.now.Reduction.Positions))
+	for i := range out {
+		out[i] = make([]line.Result, len(h.now.Machine.Jobs))
+		for n := range out[i] {
+			out[i][n] = h.now.Best(&h.now.Machine.Jobs[n], h.now.Reduction.Positions[i:i+1])
+		}
+	}
+	return out
+}
+
+// bestWithout is how each job comes out best in the positions that leave a stage's step alone.
+func (h *Finder) bestWithout(stage, step int, each [][]line.Result) []line.Result {
 	out := make([]line.Result, len(h.now.Machine.Jobs))
-	for n := range h.now.Machine.Jobs {
-		out[n] = h.now.Best(&h.now.Machine.Jobs[n], positions)
+	for n := range out {
+		out[n].Outcome = line.CannotTell
+		for i := range each {
+			if h.now.Reduction.Positions[i].Steps[stage] != step &&
+				(out[n].Outcome == line.CannotTell || line.Better(&each[i][n], &out[n])) {
+				out[n] = each[i][n]
+			}
+		}
 	}
 	return out
 }
@@ -236,13 +252,26 @@ func (h *Finder) wouldOverspeed(positions []reduction.Position, scale float64) b
 	return false
 }
 
+// room is what a stage leaves its wheels: the smallest there may be, and whether they must wrap a belt or keep
+// clear of each other.
+type room struct {
+	stage       *reduction.Stage
+	least       float64 // m
+	clear, wrap bool
+}
+
+func roomOf(stage *reduction.Stage) room {
+	clear := stage.Centre > 0 && !stage.Meshed()
+	return room{stage: stage, least: reduction.Smallest(stage.Section) * 0.995, clear: clear,
+		wrap: clear && stage.Belted()}
+}
+
 // legal looks at one change: the diameters with it made, and false when the belt would bend too tight
 // or slip, the wheels touch, or nothing change.
-func (h *Finder) legal(i int, step reduction.Step, onDriven bool, size float64) (driver, driven float64, ok bool) {
-	stage := h.now.Reduction.Stages[i]
+func (r *room) legal(step reduction.Step, onDriven bool, size float64) (driver, driven float64, ok bool) {
 	diameter := size / 1000
 	if step.Teeth {
-		diameter = stage.PitchDiameter(size)
+		diameter = r.stage.PitchDiameter(size)
 	}
 	driver, driven = step.Driver, step.Driven
 	was := step.Driver
@@ -252,11 +281,11 @@ func (h *Finder) legal(i int, step reduction.Step, onDriven bool, size float64) 
 		driver = diameter
 	}
 	small, large := math.Min(driver, driven), math.Max(driver, driven)
-	if small < reduction.Smallest(stage.Section)*0.995 || math.Abs(diameter/was-1) < 0.005 {
+	if small < r.least || math.Abs(diameter/was-1) < 0.005 {
 		return 0, 0, false
 	}
-	if stage.Centre > 0 && !stage.Meshed() &&
-		(stage.Centre <= (small+large)/2*1.02 || stage.Belted() && !reduction.WrapsEnough(small, large, stage.Centre)) {
+	if r.clear && r.stage.Centre <= (small+large)/2*1.02 ||
+		r.wrap && !reduction.WrapsEnough(small, large, r.stage.Centre) {
 		return 0, 0, false
 	}
 	return driver, driven, true
