@@ -3,6 +3,7 @@ package assess
 import (
 	"fmt"
 	"math"
+	"strconv"
 
 	"jiriki/core/air"
 	"jiriki/core/control"
@@ -175,13 +176,14 @@ func (d *derivations) slowEnd() {
 }
 
 func (d *derivations) reduction() {
-	for i, s := range d.Model.Reduction.Stages {
+	for i := range d.Model.Reduction.Stages {
+		s := &d.Model.Reduction.Stages[i]
 		if s.Kind == reduction.Direct {
 			continue
 		}
-		for k, step := range s.Steps {
-			if step.Ratio > 0 {
-				d.step(i, k, s, step)
+		for k := range s.Steps {
+			if s.Steps[k].Ratio > 0 {
+				d.step(i, k, s, &s.Steps[k])
 			}
 		}
 	}
@@ -204,38 +206,38 @@ func (d *derivations) reduction() {
 	}
 }
 
-func (d *derivations) step(i, k int, s reduction.Stage, step reduction.Step) {
-	nth := fmt.Sprintf("stage %d", i+1)
+func (d *derivations) step(i, k int, s *reduction.Stage, step *reduction.Step) {
+	nth := "stage " + strconv.Itoa(i+1)
 	if len(s.Steps) > 1 {
-		nth += fmt.Sprintf(" step %d", k+1)
+		nth += " step " + strconv.Itoa(k+1)
 	}
+	driver, driven := d.show(step.Driver, q.Length), d.show(step.Driven, q.Length)
 	if step.Length > 0 {
+		centre, large, small := d.show(s.Centre, q.Length), driven, driver
+		if step.Driver > step.Driven {
+			large, small = driver, driven
+		}
 		d.add(working.ReductionBelt.Of(i, k), "Belt length, "+nth, d.show(step.Length, q.Length),
 			"L = 2√(C² − (R−r)²) + π(R+r) + 2(R−r)·asin((R−r)/C)",
-			fmt.Sprintf("C %s, ⌀ %s and %s", d.show(s.Centre, q.Length), d.show(step.Driver, q.Length),
-				d.show(step.Driven, q.Length)),
-			source.BeltLength)
+			"C "+centre+", ⌀ "+driver+" and "+driven, source.BeltLength)
 		d.add(working.ReductionWrap.Of(i, k), "Wrap on the small wheel, "+nth, d.show(step.Wrap, q.Angle),
-			"θ = π − 2·asin((D−d)/2C)",
-			fmt.Sprintf("(%s − %s) over 2 × %s", d.show(math.Max(step.Driver, step.Driven), q.Length),
-				d.show(math.Min(step.Driver, step.Driven), q.Length), d.show(s.Centre, q.Length)),
-			source.Wrap)
+			"θ = π − 2·asin((D−d)/2C)", "("+large+" − "+small+") over 2 × "+centre, source.Wrap)
 	}
 	if d.Runs && s.Belted() {
 		omega := d.FastestDriver(i)
 		d.add(working.ReductionSpeed.Of(i, k), "Belt speed, "+nth, d.show(reduction.BeltSpeed(step.Driver, omega),
-			q.SurfaceSpeed), "v = ω·d/2",
-			fmt.Sprintf("%s × %s ÷ 2", d.show(omega, q.Speed), d.show(step.Driver, q.Length)), source.BeltSpeed)
+			q.SurfaceSpeed), "v = ω·d/2", d.show(omega, q.Speed)+" × "+driver+" ÷ 2", source.BeltSpeed)
 	}
 }
 
 func (d *derivations) ratioPut(p *reduction.Position) string {
 	text := ""
-	for i, s := range d.Model.Reduction.Stages {
+	for i := range d.Model.Reduction.Stages {
+		s := &d.Model.Reduction.Stages[i]
 		if p.Steps[i] == reduction.Out {
 			continue
 		}
-		step := s.Steps[p.Steps[i]]
+		step := &s.Steps[p.Steps[i]]
 		if text != "" {
 			text += " × "
 		}
@@ -243,7 +245,7 @@ func (d *derivations) ratioPut(p *reduction.Position) string {
 			text += fmt.Sprintf("%g ÷ %g", step.Counts[1], step.Counts[0])
 			continue
 		}
-		text += fmt.Sprintf("%s ÷ %s", q.Figures(step.Driven*1000, 4), q.Figures(step.Driver*1000, 4))
+		text += q.Figures(step.Driven*1000, 4) + " ÷ " + q.Figures(step.Driver*1000, 4)
 		if s.Slip > 0 {
 			text += ", slip " + q.Percent(s.Slip)
 		}
@@ -313,10 +315,9 @@ func (d *derivations) job(job *work.Need, result line.Result) {
 	}
 	d.add(working.JobMargin.Of(job.ID), job.Name+": margin", result.MarginText(),
 		"margin = least of T_held / T_needed over the band",
-		fmt.Sprintf("%s ÷ %s at %s", d.show(result.Available.Torque, q.Torque), d.show(result.Needed, q.Torque),
-			d.show(result.Omega, q.Speed)),
-		source.JobMargins,
-		fmt.Sprintf("×%s wanted: %s", q.Figures(job.Margin, 3), job.MarginBy), "Held by "+string(result.Available.By))
+		d.show(result.Available.Torque, q.Torque)+" ÷ "+d.show(result.Needed, q.Torque)+" at "+
+			d.show(result.Omega, q.Speed), source.JobMargins,
+		"×"+q.Figures(job.Margin, 3)+" wanted: "+job.MarginBy, "Held by "+string(result.Available.By))
 	d.jobOnThisPlan(job, result)
 }
 
