@@ -310,3 +310,18 @@ func TestCluesAndOddsFitTogether(t *testing.T) {
 		}
 	}
 }
+
+// A kind is settled at 92 % and nothing is asked that tells under 0.03 bits: past either, asking is over.
+func TestAskingEndsWhereItShould(t *testing.T) {
+	assert.Equal(t, 0.92, settledShare)
+	assert.Equal(t, 0.03, worthAsking)
+	settled := 0
+	for _, d := range described {
+		_, o := asked(t, answers(d.seen))
+		assert.Equal(t, o.Ranking[0].Share >= 0.92, o.Settled, d.what)
+		if o.Settled {
+			settled++
+		}
+	}
+	assert.Greater(t, settled, len(described)/2)
+}

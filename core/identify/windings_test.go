@@ -1,6 +1,7 @@
 package identify
 
 import (
+	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -112,4 +113,37 @@ func TestCapacitorAndSwitchCheck(t *testing.T) {
 	assert.Equal(t, f.Good, checked(t, CapacitorCheck{AtRest: "closed", Clicks: "yes"})[f.CapacitorSwitchSound])
 	_, err := Capacitor(CapacitorCheck{Marked: "a lot"})
 	assert.Error(t, err)
+}
+
+// Where readings stop being alike, adding up, or next to nothing [common practice].
+func TestReadingsAreSortedAtTheirFigures(t *testing.T) {
+	assert.Contains(t, leads(t, nil, "u", "v", "10", "v", "w", "11.1", "u", "w", "10").Verdict, "Three alike")
+	assert.NotContains(t, leads(t, nil, "u", "v", "10", "v", "w", "11.3", "u", "w", "10").Verdict, "Three alike",
+		"12 % apart is alike, 13 % is not")
+	assert.Contains(t, leads(t, nil, "1", "2", "20.5", "2", "3", "10", "1", "3", "8").Verdict, "is common")
+	assert.Contains(t, leads(t, nil, "1", "2", "20.9", "2", "3", "10", "1", "3", "8").Verdict, "Not common",
+		"15 % off the sum is as read, 16 % is not")
+	thin := []string{"white", "yellow"}
+	assert.NotEmpty(t, leads(t, thin, "red", "black", "7.6", "white", "yellow", "0.95").Thermal)
+	assert.Empty(t, leads(t, thin, "red", "black", "7.6", "white", "yellow", "1.05").Thermal, "1 Ω is no closed switch")
+	beside := func(ohms q.Text) string {
+		s := leads(t, nil, "u", "v", "4.1", "v", "w", "4.2", "u", "w", "4.15", "p", "q", string(ohms))
+		return s.Windings[len(s.Windings)-1].Is
+	}
+	assert.NotContains(t, beside("19.5"), "sensor")
+	assert.Contains(t, beside("20.5"), "sensor", "over 20 Ω it is no winding of a small motor")
+	_, err := Sort(Leads{Readings: []Ohms{{"a", "b", "5 MΩ"}}})
+	assert.NoError(t, err)
+	_, err = Sort(Leads{Readings: []Ohms{{"a", "b", "5.1 MΩ"}}})
+	assert.Error(t, err)
+	chain := func(n int) (in Leads) {
+		for i := range n - 1 {
+			in.Readings = append(in.Readings, Ohms{strconv.Itoa(i), strconv.Itoa(i + 1), "3"})
+		}
+		return in
+	}
+	_, err = Sort(chain(12))
+	assert.NoError(t, err)
+	_, err = Sort(chain(13))
+	assert.ErrorContains(t, err, "12 leads")
 }

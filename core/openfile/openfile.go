@@ -15,9 +15,8 @@ const (
 	Version = 1
 )
 
-// Bounds on what one file, and so a workshop, may hold. A file is read and written piece by piece, so its length bounds
-// the
-// time it takes and not the memory.
+// Bounds on what one file, and so a workshop, may hold. A file is read and written piece by piece, so its length
+// bounds the time it takes and not the memory.
 const (
 	MaxBytes    = 256 << 20
 	MaxMachines = 1000

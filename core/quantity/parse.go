@@ -171,6 +171,9 @@ func unitFactor(spelling string, d Dimension) (float64, error) {
 		return table[0].factor, nil
 	}
 	key := normalise(spelling)
+	if d == Resistance && spelling[0] == 'M' && !strings.HasPrefix(key, "meg") {
+		key = "meg" + key[1:] // a meter's MΩ is a million, its mΩ a thousandth
+	}
 	for _, u := range table {
 		if u.key == key {
 			return u.factor, nil

@@ -22,11 +22,12 @@ func (c change) String() string {
 }
 
 // unseen are named figures no answer depends on by so little as a tenth: how finely something is drawn or
-// sampled, how many are kept, how much is read.
+// sampled, how many are kept, how much is read, how far is looked.
 var unseen = []string{
 	"UsualMost", "Deepest", "longestKey", "curvePoints", "twistPoints", "reachPoints", "reachPointsAll", "points",
 	"bandSamples", "anySamples", "mostLookedAt", "coarseRatios", "fineRatios", "placesALevel", "gradeSpacing",
 	"gradeStep", "bestWorth", "maxText", "settled",
+	"mostHenries", "mostLines", "onHandWorth",
 	"Out", // a mark
 }
 
