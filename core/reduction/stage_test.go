@@ -32,7 +32,8 @@ func TestFlatAndLinkBeltsSlipAndCarry(t *testing.T) {
 	// By hand: 6 N for each of 50 mm, less for a wrap of π − 2·asin(200/1200) = 2.807 rad.
 	grip := (1 - math.Exp(-0.5*2.8067)) / (1 - math.Exp(-0.5*math.Pi))
 	assert.InEpsilon(t, 300*grip, flat.Steps[0].Pull.Carries(0), 1e-3)
-	assert.InEpsilon(t, (300-0.05*1.5*400)*grip, flat.Steps[0].Pull.Carries(20), 1e-3, "75 g a metre flung out at 20 m/s")
+	assert.InEpsilon(t, (300-0.05*1.5*400)*grip, flat.Steps[0].Pull.Carries(20), 1e-3,
+		"75 g a metre flung out at 20 m/s")
 	link := resolved(t, DescribedStage{Kind: LinkBelt, Section: "Z", Steps: pair("63 mm", "200 mm"),
 		Centre: "300 mm"}).Stages[0]
 	assert.Equal(t, "Z", link.Section)
