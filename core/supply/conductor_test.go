@@ -66,3 +66,12 @@ func TestBoxCooling(t *testing.T) {
 	assert.InEpsilon(t, 0.727, BoxArea(60), 1e-3)
 	assert.InEpsilon(t, 12, FanFlow(60)*3600, 1e-9)
 }
+
+// The fuse in an armature lead is the usual size next above 1.25 × plate amps [common practice].
+func TestArmatureFuse(t *testing.T) {
+	for amps, fuse := range map[float64]float64{2.8: 4, 3.2: 4, 3.3: 6, 8: 10, 8.1: 13} {
+		assert.Equal(t, fuse, ArmatureFuse(IEC, amps), "%v A", amps)
+	}
+	assert.Equal(t, 6.0, ArmatureFuse(NEC, 4.8))
+	assert.Equal(t, 10.0, ArmatureFuse(NEC, 4.9))
+}

@@ -21,6 +21,7 @@ func TestFiguresOfTheWork(t *testing.T) {
 	assert.Equal(t, 30.0, ground, "m/s, a vitrified wheel")
 	had := need(t, Job{Speed: someBand, Load: Load{By: ByReplaced, Replaced: Replaced{Power: "200 W", Speed: "1400"}}})
 	assert.Equal(t, 1.0, had.Margin, "as the machine was")
+	assert.Equal(t, 0.006, slipWithin, "as near as rounding comes to a slip of units")
 	hot := Resolve(Machine{Place: Place{Hot: "yes"}}, q.NewReader("machine"))
 	assert.Equal(t, 323.15, hot.Air, "over 40 °C is 50 °C until it is measured")
 }
