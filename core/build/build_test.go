@@ -133,6 +133,8 @@ func TestEveryPlanIsWired(t *testing.T) {
 		assert.NotEmpty(t, b.PowerUp)
 		assert.Len(t, b.Approaches, 3)
 	}
+	assert.Contains(t, partNames(built(t, stepping).Buy), "supply unit, isolated 36\u202fV, 4.2\u202fA or more",
+		"1.5 × plate amps to start with")
 }
 
 // The choke is judged by what it is for: put into the plan with the armature's own inductance known to
@@ -150,6 +152,8 @@ func TestHomemadeDriveBesideABoughtOne(t *testing.T) {
 	require.NoError(t, err)
 	assert.InDelta(t, control.ChokedForm, line.New(s).Feed.FormFactor, 0.01, henries)
 	assert.Contains(t, partNames(h.Parts), "8.4\u202fA, 600\u202fV")
+	assert.Contains(t, partNames(h.Parts), "Varistor and snubber 276\u202fV rms", "1.2 × the line")
+	assert.Contains(t, partNames(h.Parts), "Ammeter 0–4.2\u202fA")
 	assert.Len(t, h.Bought.Parts, 1)
 	assert.Contains(t, h.Says, "buy")
 	assert.Nil(t, built(t, plantest.Inverted()).Homemade)

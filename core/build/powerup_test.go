@@ -45,6 +45,7 @@ func TestThePowerUpExpectsThePlansOwnFigures(t *testing.T) {
 	assert.Contains(t, step(t, in, "belt").Expect, "492\u202frpm")
 	assert.Contains(t, step(t, in, "winding").Expect, q.Show(tr.Motor.DC.Resistance.Value, q.Resistance, q.Metric))
 	assert.Equal(t, "230\u202fV", step(t, in, "on").Expect)
+	assert.Equal(t, "under 0.5\u202fΩ", step(t, in, "earth").Expect)
 	bump := step(t, plantest.Switched(), "bump")
 	assert.Contains(t, bump.Measure, "which way")
 	assert.Contains(t, step(t, plantest.Switched(), "thermal").What, "dead")

@@ -80,6 +80,25 @@ func TestARotorSpunTooFastIsOfferedItsTop(t *testing.T) {
 	assert.Equal(t, fixes[0].JobsDone, after.JobsDone)
 }
 
+// The limit offered is 1.5 × plate amps, within what the drive gives for a minute [common practice].
+func TestTheLimitOfferedSuitsMotorAndDrive(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Control.LimitAmps = ""
+	for drive, label := range map[q.Text]string{"10 A": "Set the limit to 4.2 A", "2.4 A": "Set the limit to 3.6 A"} {
+		in.Plan.Control.Amps = drive
+		fixes := assesstest.Of(t, in).Fixes["control.no-limit"]
+		require.Len(t, fixes, 1)
+		assert.Equal(t, label, fixes[0].Label)
+	}
+	in.Machine.Jobs[0].Load.Torque, in.Machine.Jobs[0].Duty.Kind = "9.5 N·m", "seconds"
+	in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "10 A", "2.9 A"
+	var labels []string
+	for _, r := range assesstest.Of(t, in).Jobs[0].Remedies {
+		labels = append(labels, r.Label)
+	}
+	assert.Contains(t, labels, "Current limit to 4.2 A")
+}
+
 func TestCoupledStraightIsOfferedABelt(t *testing.T) {
 	in := plantest.Short()
 	in.Plan.Reduction.Stages = nil
