@@ -22,6 +22,11 @@ func TestFiguresOfTheWork(t *testing.T) {
 	had := need(t, Job{Speed: someBand, Load: Load{By: ByReplaced, Replaced: Replaced{Power: "200 W", Speed: "1400"}}})
 	assert.Equal(t, 1.0, had.Margin, "as the machine was")
 	assert.Equal(t, 0.006, slipWithin, "as near as rounding comes to a slip of units")
+	like := Job{Speed: someBand, Load: Load{By: ByReplaced, Replaced: Replaced{Power: "200 W", Speed: "1400"}}}
+	for margin, stacked := range map[q.Text]bool{"1.15": false, "1.16": true} {
+		like.Margin = margin
+		assert.Equal(t, stacked, need(t, like).Stacked(), "a margin of %s on a figure that has one", margin)
+	}
 	hot := Resolve(Machine{Place: Place{Hot: "yes"}}, q.NewReader("machine"))
 	assert.Equal(t, 323.15, hot.Air, "over 40 °C is 50 °C until it is measured")
 }
