@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { Drafts, type Draft } from './draft';
 import { History } from './history.svelte';
 import { openDocs } from './openDocs';
@@ -53,7 +54,9 @@ export class SavedDoc<T extends object, V> {
   #version: V;
   /** What is saved elsewhere, while it clashes with what is here. */
   #theirs: Stored<T, V> | undefined;
-  #changes = 0;
+  #changes = $state(0);
+  /** The document as plain values, until it changes. */
+  #plain: T | undefined;
   #sending = false;
   #closed = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -94,9 +97,10 @@ export class SavedDoc<T extends object, V> {
     return this.#history.canRedo;
   }
 
-  /** The document as it is now, of plain values. */
+  /** The document as it is now, of plain values. Nobody may change them: who asks next gets the same. */
   snapshot(): T {
-    return $state.snapshot(this.doc) as T;
+    void this.#changes; // what follows from it follows when it changes
+    return (this.#plain ??= untrack(() => $state.snapshot(this.doc) as T));
   }
 
   value(path: string): unknown {
@@ -218,7 +222,8 @@ export class SavedDoc<T extends object, V> {
   }
 
   #changed() {
-    this.#changes++;
+    this.#changes = untrack(() => this.#changes) + 1;
+    this.#plain = undefined;
     if (this.state === 'saved' || this.state === 'saving') this.state = 'unsaved';
     this.kept = this.#drafts.keep({ doc: this.snapshot(), base: this.#base, version: this.#version });
     this.#sendIn(SAVE_AFTER);
