@@ -1,6 +1,7 @@
 package line
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -51,7 +52,7 @@ func TestSpeedsAreReachedWithinAHundredth(t *testing.T) {
 	m := modelOf(t, in)
 	_, high := m.Span(&m.Reduction.Positions[0])
 	for times, reached := range map[float64]bool{1.0095: true, 1.0105: false} {
-		in.Machine.Jobs[0].Speed.To = q.Written(high*times/q.RPM, "rpm")
+		in.Machine.Jobs[0].Speed.To = q.Text(fmt.Sprintf("%.3f rpm", high*times/q.RPM))
 		assert.Equal(t, reached, modelOf(t, in).Results()[0].Outcome.Reached(), times)
 	}
 }

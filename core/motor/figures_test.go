@@ -21,6 +21,10 @@ func TestFiguresThatFillAPlate(t *testing.T) {
 	m := resolved(t, Described{Kind: PermanentMagnetDC,
 		Plate: Plate{Power: "400 W", Speed: "1800 rpm", Volts: "100 V", Amps: "5 A"}})
 	assert.InDelta(t, 0.5*100/25, m.DC.Resistance.Value, 1e-9, "of 100 W lost at 5 A")
+	clutched := resolved(t, Described{Kind: PermanentMagnetDC, Clutch: Clutch{Fitted: true},
+		Plate: Plate{Power: "400 W", Speed: "1800 rpm", Volts: "100 V", Amps: "5 A"}})
+	assert.InDelta(t, 0.6, clutched.Clutch.Engages/clutched.Speed.Value, 1e-9, "where a clutch takes hold")
+	assert.InDelta(t, 1.5, clutched.Clutch.Holds/clutched.Torque.Value, 1e-9, "what it holds at full speed")
 	d, _ := specimen(Universal)
 	series := resolved(t, d)
 	series.Series.Friction.Value = 1e-9

@@ -60,16 +60,19 @@ func place(one *f.Finding) int {
 
 // inOrder returns findings in their order, those of one place as they were said.
 func inOrder(findings []f.Finding) []f.Finding {
-	out, places := make([]f.Finding, 0, len(findings)), make([]int, len(findings))
+	out, places := make([]f.Finding, len(findings)), make([]int, len(findings))
+	// How many come before each place, then where its next one goes.
+	next := make([]int, (f.Good.Rank()+1)*placesALevel+1)
 	for i := range findings {
 		places[i] = place(&findings[i])
+		next[places[i]+1]++
 	}
-	for at := range (f.Good.Rank() + 1) * placesALevel {
-		for i := range findings {
-			if places[i] == at {
-				out = append(out, findings[i])
-			}
-		}
+	for at := 1; at < len(next); at++ {
+		next[at] += next[at-1]
+	}
+	for i := range findings {
+		out[next[places[i]]] = findings[i]
+		next[places[i]]++
 	}
 	return out
 }
