@@ -58,8 +58,7 @@ func Judge(in Input) (Opinion, error) {
 	if in.Donor != "" && from.ID == "" {
 		r.Refuse("donor", in.Donor, "not in the list of donors")
 	}
-	shares := prior(from, in.Region)
-	asked := map[string]bool{}
+	asked, answers := map[string]bool{}, map[string]string{}
 	var seen []Seen
 	for i, s := range in.Seen {
 		clue, answer, ok := find(s)
@@ -73,10 +72,18 @@ func Judge(in Input) (Opinion, error) {
 			continue
 		}
 		seen = append(seen, s)
-		shares.learn(clue, answer.ID)
+		answers[clue.ID] = answer.ID
 	}
 	if err := r.Err(); err != nil {
 		return Opinion{}, err
+	}
+	// In the order of the clues, not of looking: kinds that are as likely as each other must not change places
+	// by how their shares were rounded.
+	shares := prior(from, in.Region)
+	for _, c := range clues {
+		if answer := answers[c.ID]; answer != "" {
+			shares.learn(c, answer)
+		}
 	}
 	o := Opinion{Ranking: shares.ranking(seen), Left: []Clue{}}
 	o.Settled = o.Ranking[0].Share >= settledShare

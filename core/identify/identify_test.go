@@ -289,6 +289,22 @@ func TestBeliefsAreSound(t *testing.T) {
 	assert.NotEqual(t, open.Next.ID, shrug.Next.ID, "it is not asked again")
 }
 
+// Kinds that are as likely as each other stay in their order, whichever way round the looking was done.
+func TestTheOrderOfLookingMakesNoDifference(t *testing.T) {
+	one, other := []Seen{{"shorted", "same"}, {"speed", "mains"}, {"rotor", "cage"}},
+		[]Seen{{"rotor", "cage"}, {"speed", "mains"}, {"shorted", "same"}}
+	for _, from := range donor.All() {
+		a, err := Judge(Input{Donor: from.ID, Seen: one})
+		require.NoError(t, err)
+		b, err := Judge(Input{Donor: from.ID, Seen: other})
+		require.NoError(t, err)
+		for i := range a.Ranking {
+			assert.Equal(t, a.Ranking[i].Kind, b.Ranking[i].Kind, from.ID)
+			assert.Equal(t, a.Ranking[i].Share, b.Ranking[i].Share, from.ID)
+		}
+	}
+}
+
 func TestCluesAndOddsFitTogether(t *testing.T) {
 	for _, p := range motor.Profiles() {
 		require.Contains(t, kindOdds, p.Kind)
