@@ -5,12 +5,12 @@
 cd "$ROOT"
 "$ROOT/scripts/install.sh"
 go test ./core/... -run '^$' -bench . -count 5 | grep -E '^(pkg|cpu|Benchmark)'
-go test ./server -run '^$' -bench OverHTTP -benchtime 2000x -count 3
-# What a person waits for with a workshop of 300 machines with three plans each and a thousand parts.
 cluster="bench-$$"
 trap '"$ROOT/scripts/postgres.sh" drop "$cluster"' EXIT
 TEST_DATABASE_URL=$("$ROOT/scripts/postgres.sh" start "$cluster" createdb)
 export TEST_DATABASE_URL
+go test ./server -run '^$' -bench OverHTTP -benchtime 2000x -count 3
+# What a person waits for with a workshop of 300 machines with three plans each and a thousand parts.
 go test ./server -run '^$' -bench Large -benchtime 10x
 "$ROOT/scripts/build.sh"
 script=0
