@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
-# The figures of the quality bars: assessment in core, over HTTP with 8 clients, and what a
-# first load weighs.
+# The figures of the quality bars: assessment in core, over HTTP with 8 clients, what a first load
+# weighs, and what a person feels.
 . "$(dirname "$0")/lib.sh"
 cd "$ROOT"
 "$ROOT/scripts/install.sh"
@@ -16,3 +16,6 @@ go test ./server -run '^$' -bench Large -benchtime 10x
 script=0
 for f in web/dist/site/assets/*.js; do script=$((script + $(gzip -9 -c "$f" | wc -c))); done
 printf 'script of a first load: %d kB gzip\n' $(((script + 500) / 1000))
+# From a key to the figures painted, and the frames of a drag, in a browser.
+"$ROOT/scripts/install.sh" test
+cd "$ROOT/e2e" && npx playwright test --config speed.config.ts
