@@ -66,3 +66,39 @@ func TestFewSpeedsFindTheLeastMargin(t *testing.T) {
 		}
 	})
 }
+
+// Positions that cannot be the best are not looked at to the end; what is found is what looking at each of them
+// by itself finds.
+func TestTheBestPositionIsTheBestOfEach(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		in := plantest.OneOf(t, "plan", plantest.Sound(), plantest.Inverted(), plantest.Switched(), plantest.Short())
+		var steps []reduction.DescribedStep
+		for k := range rapid.IntRange(1, 5).Draw(t, "steps") {
+			steps = append(steps, reduction.DescribedStep{
+				Driver: q.Text(fmt.Sprintf("%d mm", rapid.IntRange(76, 160).Draw(t, fmt.Sprint("driver ", k)))),
+				Driven: q.Text(fmt.Sprintf("%d mm", rapid.IntRange(90, 280).Draw(t, fmt.Sprint("driven ", k)))),
+			})
+		}
+		in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.VBelt, Section: "A", Centre: "500 mm",
+			Steps: steps}}
+		from := rapid.IntRange(20, 900).Draw(t, "from")
+		in.Machine.Jobs = []work.Job{{ID: "a", Name: "A", Speed: work.SpeedBand{From: q.Text(fmt.Sprint(from)),
+			To:    q.Text(fmt.Sprint(from + rapid.IntRange(0, 600).Draw(t, "band"))),
+			Cover: plantest.OneOf(t, "cover", "all", "any")},
+			Load: work.Load{Torque: q.Text(fmt.Sprintf("%d N·m", rapid.IntRange(1, 12).Draw(t, "torque")))}}}
+		s, err := plan.Resolve(in)
+		if err != nil {
+			t.Fatal(err)
+		}
+		m := New(s)
+		job, positions := &m.Machine.Jobs[0], m.Reduction.Positions
+		var best Result
+		for i := range positions {
+			one := m.Best(job, positions[i:i+1])
+			if one.Position = i; i == 0 || Better(&one, &best) {
+				best = one
+			}
+		}
+		assert.Equal(t, best, m.Best(job, positions))
+	})
+}

@@ -97,9 +97,20 @@ func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
 	}
 	found := Result{Outcome: CannotTell}
 	for i := range positions {
-		p := &positions[i]
-		f := t.resultIn(job, p)
+		f, beats := t.speedsIn(job, &positions[i]), math.Inf(-1)
+		if found.Outcome != CannotTell {
+			byMargin, better := bySpeeds(&f, &found)
+			if byMargin {
+				beats = found.Margin
+			} else if !better {
+				continue
+			}
+		}
 		f.Position = i
+		t.scan(job, &positions[i], &f, beats)
+		if f.Outcome == "" {
+			f.Outcome = grade(f.Margin, job.Margin)
+		}
 		if found.Outcome == CannotTell || Better(&f, &found) {
 			found = f
 		}
@@ -110,17 +121,27 @@ func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
 // Better prefers a reached band, then the larger margin; of two that are not reached, the one that
 // reaches more of it or comes nearer to it.
 func Better(a, b *Result) bool {
-	aReached, bReached := a.Outcome.Reached(), b.Outcome.Reached()
-	switch {
-	case aReached != bReached:
-		return aReached
-	case !aReached && math.Abs(a.reached/b.reached-1) > 1e-9:
-		return a.reached > b.reached
+	if byMargin, better := bySpeeds(a, b); !byMargin {
+		return better
 	}
 	return a.Margin > b.Margin
 }
 
-func (t *Model) resultIn(job *work.Need, p *reduction.Position) Result {
+// bySpeeds compares two results by the speeds they reach: whether it takes their margins to tell, or else whether
+// a is the better.
+func bySpeeds(a, b *Result) (byMargin, better bool) {
+	aReached, bReached := a.Outcome.Reached(), b.Outcome.Reached()
+	switch {
+	case aReached != bReached:
+		return false, aReached
+	case !aReached && math.Abs(a.reached/b.reached-1) > 1e-9:
+		return false, a.reached > b.reached
+	}
+	return true, false
+}
+
+// speedsIn is what a position reaches of a job's speeds; without an outcome where the torque decides.
+func (t *Model) speedsIn(job *work.Need, p *reduction.Position) Result {
 	low, high := t.Span(p)
 	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
 	high = math.Min(high, t.TopSpeed)
@@ -149,10 +170,6 @@ func (t *Model) resultIn(job *work.Need, p *reduction.Position) Result {
 			f.Outcome = TooFast
 		}
 	}
-	t.scan(job, p, &f)
-	if f.Outcome == "" {
-		f.Outcome = grade(f.Margin, job.Margin)
-	}
 	return f
 }
 
@@ -166,8 +183,9 @@ func grade(margin, wanted float64) Outcome {
 	return FallsShort
 }
 
-// scan finds the least margin over the reached band, or the best single speed when any will do.
-func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result) {
+// scan finds the least margin over the reached band, or the best single speed when any will do. It looks no
+// further once the margin is seen not to be over beats, what another position has.
+func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result, beats float64) {
 	overload := DutyOverload(job.Duty)
 	samples := bandSamples
 	if job.AnySpeed {
@@ -198,6 +216,9 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result) {
 			omega = f.High
 		}
 		try(omega)
+		if !job.AnySpeed && f.Margin <= beats {
+			return
+		}
 		omega *= step
 	}
 	// A load joined from points may peak at any of them.
