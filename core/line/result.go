@@ -92,10 +92,16 @@ func CountDone(results []Result) int {
 
 // Best is how a job comes out in its best position.
 func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
-	if !t.Runs || job.Missing != "" || len(positions) == 0 {
-		return Result{Outcome: CannotTell}
+	return t.BestBeside(Result{Outcome: CannotTell}, job, positions)
+}
+
+// BestBeside is [Model.Best] beside a result that is known, in a position that is not among these: it stands
+// unless one of them is better.
+func (t *Model) BestBeside(known Result, job *work.Need, positions []reduction.Position) Result {
+	found := known
+	if !t.Runs || job.Missing != "" {
+		return found
 	}
-	found := Result{Outcome: CannotTell}
 	for i := range positions {
 		f, beats := t.speedsIn(job, &positions[i]), math.Inf(-1)
 		if found.Outcome != CannotTell {

@@ -193,10 +193,7 @@ func (h *Finder) screenChanges() []wheelChange {
 func (c *wheelChange) screen(now *line.Model, changed []reduction.Position, elsewhere []line.Result) {
 	c.jobs = make([]screened, len(now.Machine.Jobs))
 	for n := range c.jobs {
-		r := now.Best(&now.Machine.Jobs[n], changed)
-		if r.Outcome == line.CannotTell || elsewhere[n].Outcome != line.CannotTell && line.Better(&elsewhere[n], &r) {
-			r = elsewhere[n]
-		}
+		r := now.BestBeside(elsewhere[n], &now.Machine.Jobs[n], changed)
 		c.jobs[n] = screened{done: r.Outcome.Done(), margin: r.Margin}
 		if r.Outcome.Done() {
 			c.done++
