@@ -44,10 +44,16 @@
   // The view stays still under the hand.
   const view = $derived(drag.held?.view ?? whole);
   const at = $derived(placed.map((p, i) => onScreen(view, drag.held?.shaft === i ? drag.held.at : p)));
-  const lowest = $derived(Math.min(view.top + extent(stages, placed).bottom * view.scale + 20, height - 52));
   const length = (mm: number) => `${figure(mm / a.units.lengthMm)} ${a.units.length}`;
   const drawn = $derived({ stages, step, view, at, height, length });
   const names = $derived([motorWheel(drawn), ...wheelNames(drawn)].filter((n) => n !== undefined));
+  // Dimensions stand below the wheels and their names.
+  const lowest = $derived(
+    Math.min(
+      Math.max(view.top + extent(stages, placed).bottom * view.scale + 20, ...names.map((n) => n.y + 26)),
+      height - 52
+    )
+  );
   const rule = $derived(ruleLength(view, width, a.units.lengthMm));
 
   /** The driven wheel whose middle a shaft's handle covers. */
