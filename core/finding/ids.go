@@ -1,9 +1,9 @@
 package finding
 
 import (
-	"fmt"
-	"strconv"
 	"strings"
+
+	"jiriki/core/working"
 )
 
 // ID names a finding, its station first: it stays the same from answer to answer.
@@ -155,22 +155,7 @@ const (
 )
 
 // Of is the finding as it is said of one job, stage or step.
-func (id ID) Of(which ...any) ID {
-	var room [64]byte
-	out := append(room[:0], id...)
-	for _, one := range which {
-		out = append(out, '.')
-		switch one := one.(type) {
-		case string:
-			out = append(out, one...)
-		case int:
-			out = strconv.AppendInt(out, int64(one), 10)
-		default:
-			out = fmt.Append(out, one)
-		}
-	}
-	return ID(out)
-}
+func (id ID) Of(which ...any) ID { return ID(working.ID(id).Of(which...)) }
 
 // Station is the part of the line a finding speaks of.
 func (id ID) Station() Station {
