@@ -1,4 +1,4 @@
-import { expect, headline, saved, station, test } from './workshop';
+import { expect, find, headline, saved, station, test } from './workshop';
 
 test('a job is weighed with a spring scale, breakaway apart from running', async ({ page, workshop }) => {
   await workshop.loadDemo();
@@ -106,9 +106,7 @@ test('three plans of a machine are made, told apart and moved between', async ({
   await page.getByLabel('Kind', { exact: true }).selectOption('Inverter, three-phase out');
   await saved(page);
   await page.getByRole('tab', { name: /^Control/ }).focus();
-  await page.keyboard.press('/');
-  await page.keyboard.type('Plan B');
-  await page.keyboard.press('Enter');
+  await find(page, 'Plan B');
   await expect(page.getByRole('heading', { name: /plan B, Two belts$/ })).toBeVisible();
   await page.goto(workshop.url);
   await expect(row.getByRole('link', { name: 'Open plan C' })).toBeVisible();

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, headline, saved, station, test } from './workshop';
+import { expect, find, headline, saved, station, test } from './workshop';
 
 const printed = async (page: import('@playwright/test').Page, path: string) => {
   await page.pdf({ path, preferCSSPageSize: true, printBackground: true });
@@ -208,9 +208,7 @@ test('the whole of it goes by keyboard', async ({ page, workshop }) => {
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await expect(headline(page)).toBeVisible();
-  await page.keyboard.press('/');
-  await page.keyboard.type('first power-up');
-  await page.keyboard.press('Enter');
+  await find(page, 'first power-up');
   await expect(page.getByRole('heading', { name: 'Wire it and build it' })).toBeVisible();
   const tabs = page.getByRole('radiogroup', { name: 'What to show' });
   await tabs.getByRole('radio', { name: 'wiring' }).focus();

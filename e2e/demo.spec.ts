@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { expect, headline, saved, station, test } from './workshop';
+import { expect, find, headline, saved, station, test } from './workshop';
 
 test('the demo is loaded when asked, and its four machines have verdicts', async ({ page, workshop }) => {
   await page.goto(workshop.url);
@@ -80,13 +80,9 @@ test('the finder goes to fields and does things by keyboard', async ({ page, wor
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await expect(headline(page)).toBeVisible();
-  await page.keyboard.press('/');
-  await page.keyboard.type('reduction bench');
-  await page.keyboard.press('Enter');
+  await find(page, 'reduction bench');
   await expect(page.getByRole('region', { name: 'Reduction, end on, to scale' })).toBeVisible();
-  await page.keyboard.press('/');
-  await page.keyboard.type('night');
-  await page.keyboard.press('Enter');
+  await find(page, 'night');
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
 });
 

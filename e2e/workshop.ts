@@ -162,4 +162,15 @@ export const station = (page: Page, name: string) =>
 export const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 export const headline = (page: Page) => page.getByRole('region', { name: 'Verdict' }).getByRole('heading');
 
+/** Goes where the finder goes by so many words. */
+export const find = async (page: Page, words: string) => {
+  await page.keyboard.press('/');
+  const finder = page.getByPlaceholder('Find a field, a finding or something to do');
+  await expect(finder).toBeFocused();
+  await page.keyboard.type(words);
+  await expect(finder).toHaveValue(words);
+  await expect(page.locator('[data-command-item][data-selected]')).toBeVisible();
+  await page.keyboard.press('Enter');
+};
+
 export { expect };

@@ -122,6 +122,9 @@ func TestNoJobIsDoneByWhatStandsInForAnEntry(t *testing.T) {
 		assert.Contains(t, a.Headline, "No job is called done.")
 		assert.NotContains(t, a.Headline, "Does ")
 		assert.Empty(t, a.Fixes)
+		work := a.Stations[len(a.Stations)-1]
+		require.Equal(t, finding.Work, work.Station)
+		assert.Equal(t, finding.Missing, work.Mark, "work that is not judged has no good mark: %s", a.Entries[0].Field)
 		for _, j := range a.Jobs {
 			assert.NotContains(t, []line.Outcome{line.Does, line.JustDoes}, j.Outcome)
 			assert.Empty(t, j.Remedies)

@@ -3,6 +3,7 @@ package assess
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	f "jiriki/core/finding"
@@ -46,11 +47,19 @@ func summaries(t *line.Model, in plan.Input, a Assessment) []Station {
 		if all[i].Mark == "" {
 			all[i].Mark = f.Good
 		}
+		if all[i].Station == f.Work && all[i].Mark == f.Good && unjudged(a.Jobs) {
+			all[i].Mark = f.Missing
+		}
 		if all[i].Figures == nil {
 			all[i].Figures = []Figure{}
 		}
 	}
 	return all
+}
+
+// unjudged reports whether a job could not be judged.
+func unjudged(jobs []JobResult) bool {
+	return slices.ContainsFunc(jobs, func(j JobResult) bool { return j.Outcome == line.CannotTell })
 }
 
 func supplyStation(t *line.Model, in plan.Input) Station {
