@@ -22,15 +22,15 @@ var Limit = map[string]float64{"A": 378.15, "E": 393.15, "B": 403.15, "F": 428.1
 // (m), its winding bearing limit (K, over [Rated]): 1 in rated air or cooler, 0 where the air is as hot as
 // the winding may be. Heat goes with torque squared, so √((limit − air) / (limit − rated)) for the heat.
 func Winding(limit, hottest, height float64) float64 {
-	left := math.Max(limit-math.Max(hottest, Rated), 0)
+	left := max(limit-max(hottest, Rated), 0)
 	return math.Sqrt(left/(limit-Rated)) * thinner(height)
 }
 
 // Drive returns the share of its amps a drive gives for ever there, 0 to 1.
 func Drive(hottest, height float64) float64 {
-	return math.Max(1-driveByHot*math.Max(hottest-Rated, 0), 0) * thinner(height)
+	return max(1-driveByHot*max(hottest-Rated, 0), 0) * thinner(height)
 }
 
 func thinner(height float64) float64 {
-	return math.Max(1-thin*math.Max(height-RatedHeight, 0), 0)
+	return max(1-thin*max(height-RatedHeight, 0), 0)
 }

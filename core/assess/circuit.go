@@ -17,15 +17,15 @@ func (d *derivations) circuit() {
 	s, c := d.Model.Supply, d.Model.Circuit()
 	amps := d.InputAmps()
 	src, wireRule, wirePut := line.CircuitSource(c.Code), "I_load ≤ I_breaker ≤ I_cable",
-		fmt.Sprintf("%s; cable for %s", d.show(amps, q.Current), d.show(c.WireFor, q.Current))
+		d.show(amps, q.Current)+"; cable for "+d.show(c.WireFor, q.Current)
 	if c.Code == supply.NEC {
-		wireRule, wirePut = "I_cable ≥ 1.25·I", fmt.Sprintf("1.25 × %s is %s", d.show(amps, q.Current),
-			d.show(c.WireFor, q.Current))
+		wireRule, wirePut = "I_cable ≥ 1.25·I", "1.25 × "+d.show(amps, q.Current)+" is "+
+			d.show(c.WireFor, q.Current)
 	}
 	starting := "Starting value: local code and a licensed electrician decide"
 	if !s.Battery {
 		d.add(working.SupplyBreaker, "Breaker, or time-delay fuse", d.show(c.Breaker, q.Current)+", "+d.show(c.Fuse,
-			q.Current), breakerRule(c, d.Model.Control), fmt.Sprintf("from %s", d.show(amps, q.Current)), src,
+			q.Current), breakerRule(c, d.Model.Control), "from "+d.show(amps, q.Current), src,
 			starting)
 	}
 	if c.Fits {
@@ -40,19 +40,19 @@ func (d *derivations) circuit() {
 		}
 		d.add(working.SupplyDrop, "Lost in the cable at full load", d.show(drop,
 			q.Voltage)+", "+q.Percent(drop/s.Volts), root+"·I·ρ·L / A, ρ warm",
-			fmt.Sprintf("%s × %s × %s of %s, %s one way", root, d.show(amps, q.Current), q.Run(s.Cable, d.sys),
-				s.Wire.Name, d.show(s.Wire.Resistance(s.Cable), q.Resistance)),
+			root+" × "+d.show(amps, q.Current)+" × "+q.Run(s.Cable, d.sys)+" of "+s.Wire.Name+", "+
+				d.show(s.Wire.Resistance(s.Cable), q.Resistance)+" one way",
 			source.Resistivity)
 	}
 	if d.Powered.FixedSpeed() && !s.Battery {
 		d.add(working.SupplyInrush, "At the moment of starting", d.show(d.Powered.StallAmps(), q.Current),
-			"about 6·I_plate", fmt.Sprintf("6 × %s", d.show(d.Motor.Amps.Value, q.Current)), source.Inrush,
+			"about 6·I_plate", "6 × "+d.show(d.Motor.Amps.Value, q.Current), source.Inrush,
 			"For a second or so; a slow breaker bears it")
 	}
 	if d.Motor.Kind.Family() == motor.DCFamily && d.Model.Control.DCDrive() {
 		d.add(working.SupplyArmatureFuse, "Fuse in the armature lead",
 			d.show(supply.ArmatureFuse(s.Code, d.Motor.Amps.Value), q.Current), "≥ 1.25·I_plate",
-			fmt.Sprintf("1.25 × %s", d.show(d.Motor.Amps.Value, q.Current)), source.FuseArmature,
+			"1.25 × "+d.show(d.Motor.Amps.Value, q.Current), source.FuseArmature,
 			"Direct-current rated")
 	}
 	if d.Model.Control.Converts() {
@@ -74,10 +74,10 @@ func breakerRule(c supply.Circuit, drive control.Resolved) string {
 func (d *derivations) box() {
 	watts := d.InputWatts() * (1 - d.DriveEfficiency())
 	d.add(working.SupplyBox, "Heat in the drive's box", d.show(watts, q.Power), "P = P_in·(1 − η_drive)",
-		fmt.Sprintf("%s × %s", d.show(d.InputWatts(), q.Power), q.Percent(1-d.DriveEfficiency())), source.InputAmps)
+		d.show(d.InputWatts(), q.Power)+" × "+q.Percent(1-d.DriveEfficiency()), source.InputAmps)
 	area, flow := supply.BoxArea(watts), supply.FanFlow(watts)
-	d.add(working.SupplyBoxSize, "Closed steel box, or a fan", fmt.Sprintf("%s\u202fm², or %s\u202fm³/h",
-		q.Figures(area, 2), q.Figures(flow*3600, 2)), "A = P / (5.5·ΔT), or Q = P / (1200·ΔT)",
+	d.add(working.SupplyBoxSize, "Closed steel box, or a fan", q.Figures(area, 2)+"\u202fm², or "+
+		q.Figures(flow*3600, 2)+"\u202fm³/h", "A = P / (5.5·ΔT), or Q = P / (1200·ΔT)",
 		fmt.Sprintf("%s at %g K over the room", d.show(watts, q.Power), supply.BoxRise), source.BoxCooling,
 		"Sides that face free air; no vents where chips or dust fly")
 }
@@ -90,10 +90,9 @@ func (d *derivations) otherControls() {
 	light, full := d.ResistorSpeeds()
 	d.add(working.ControlCollapse, "Speed, lightly loaded and at rated torque", q.SpeedRange(full, light, d.sys),
 		"T = K_e·(V − K_e·ω) / (R + R_series) − T_loss",
-		fmt.Sprintf("%s out, %s in series", d.show(d.Feed.Volts, q.Voltage),
-			d.show(d.Model.Control.Ohms, q.Resistance)),
+		d.show(d.Feed.Volts, q.Voltage)+" out, "+d.show(d.Model.Control.Ohms, q.Resistance)+" in series",
 		source.DCMachine)
 	d.add(working.ControlWaste, "Heat in the resistor at rated amps", d.show(d.ResistorHeat(), q.Power), "P = I²·R",
-		fmt.Sprintf("%s, %s", d.show(d.Motor.Amps.Value, q.Current), d.show(d.Model.Control.Ohms, q.Resistance)),
+		d.show(d.Motor.Amps.Value, q.Current)+", "+d.show(d.Model.Control.Ohms, q.Resistance),
 		source.Mechanics)
 }

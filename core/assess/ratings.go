@@ -1,8 +1,6 @@
 package assess
 
 import (
-	"fmt"
-
 	"jiriki/core/line"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -31,16 +29,16 @@ func (d *derivations) ratings(loads []line.BeltLoad) {
 		if stage.Assumed != "" {
 			assumes = append(assumes, stage.Assumed)
 		}
-		d.add(working.ReductionRating.Of(i), label, q.Percent(s.Share)+" of its rating",
+		d.add(working.ReductionRating.At(i), label, q.Percent(s.Share)+" of its rating",
 			"share = F_needed / F_rated, F = 2T / D",
-			fmt.Sprintf("%s over ⌀ %s is %s; %s carried at %s", d.show(s.Pull*s.Step.Driven/2, q.Torque),
-				d.show(s.Step.Driven, q.Length), d.show(s.Pull, q.Force), d.show(s.Rated, q.Force),
-				d.show(s.Speed, q.SurfaceSpeed)),
+			d.show(s.Pull*s.Step.Driven/2, q.Torque)+" over ⌀ "+d.show(s.Step.Driven, q.Length)+" is "+
+				d.show(s.Pull, q.Force)+"; "+d.show(s.Rated, q.Force)+" carried at "+
+				d.show(s.Speed, q.SurfaceSpeed),
 			src, assumes...)
 	}
 }
 
-func ratingSource(s reduction.Stage) source.ID {
+func ratingSource(s reduction.Stage) *source.Source {
 	switch {
 	case s.Kind == reduction.Chain:
 		return source.ChainRating

@@ -86,7 +86,7 @@ func controlStation(t *line.Model, in plan.Input) Station {
 	show := func(v float64, d q.Dimension) string { return q.Show(v, d, in.Units) }
 	switch t.Feed.Kind {
 	case motor.DirectCurrent, motor.CutSine:
-		s.Figures = []Figure{{"0–" + show(math.Min(t.Feed.Volts, t.Motor.Volts.Value*math.Max(c.TopTrim, 1)),
+		s.Figures = []Figure{{"0–" + show(min(t.Feed.Volts, t.Motor.Volts.Value*max(c.TopTrim, 1)),
 			q.Voltage), working.ControlVolts}}
 	case motor.VariableHertz:
 		s.Figures = []Figure{{"0–" + show(t.Feed.TopHertz, q.Frequency), working.ControlBase}}
@@ -146,7 +146,7 @@ func reductionStation(t *line.Model, in plan.Input) Station {
 		return s
 	}
 	p := &t.Reduction.Positions[0]
-	s.Figures = []Figure{{q.Ratio(p.Ratio), working.ReductionRatio.Of(0)},
+	s.Figures = []Figure{{q.Ratio(p.Ratio), working.ReductionRatio.At(0)},
 		{"keeps " + q.Percent(p.Efficiency), working.ReductionEfficiency}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
@@ -168,9 +168,9 @@ func workStation(t *line.Model, in plan.Input, a Assessment) Station {
 		for i := range t.Reduction.Positions {
 			p := &t.Reduction.Positions[i]
 			l, h := t.Span(p)
-			low, high = math.Min(low, l), math.Max(high, h)
-			most = math.Max(most, t.Steady(h*0.9, 1, p).Torque)
-			most = math.Max(most, t.Steady(math.Max(l, h/2), 1, p).Torque)
+			low, high = min(low, l), max(high, h)
+			most = max(most, t.Steady(h*0.9, 1, p).Torque)
+			most = max(most, t.Steady(max(l, h/2), 1, p).Torque)
 		}
 		s.Figures = []Figure{{q.Show(most, q.Torque, in.Units), working.ReachTorque},
 			{q.SpeedRange(low, high, in.Units), working.ReachSpeed}}

@@ -25,16 +25,27 @@ type derivations struct {
 
 func (d *derivations) show(v float64, dim q.Dimension) string { return q.Show(v, dim, d.sys) }
 
-func (d *derivations) add(id working.ID, label, value, formula, substituted string, src source.ID, assumes ...string) {
-	d.list = append(d.list, working.Working{
-		ID: id, Station: id.Station(), Label: label, Value: value, Formula: formula, Substituted: substituted,
-		Assumes: append([]string{}, assumes...), Source: source.Find(src), Standing: working.Computed,
-	})
+func (d *derivations) add(id working.ID, label, value, formula, substituted string,
+	src *source.Source, assumes ...string,
+) {
+	d.list = append(d.list, working.Derive(id, label, value, formula, substituted, src, assumes...))
 }
+
+// How many workings there usually are: of a line with its settings, of each step of a stage, of each job.
+const (
+	workingsOfALine = 40
+	workingsOfAStep = 3
+	workingsOfAJob  = 3
+)
 
 // workings derives every figure the sheet shows, supply to work.
 func workings(t *line.Model, sys q.System, results []line.Result, loads []line.BeltLoad) []working.Working {
-	d := &derivations{Model: t, sys: sys, list: make([]working.Working, 0, 112)}
+	stages := t.Reduction.Stages
+	room := workingsOfALine + len(t.Reduction.Positions) + workingsOfAJob*len(t.Machine.Jobs)
+	for i := range stages {
+		room += workingsOfAStep * len(stages[i].Steps)
+	}
+	d := &derivations{Model: t, sys: sys, list: make([]working.Working, 0, room)}
 	if t.Runs {
 		d.supply()
 		d.circuit()
@@ -49,7 +60,7 @@ func workings(t *line.Model, sys q.System, results []line.Result, loads []line.B
 		available := t.Powered.Breakaway()
 		d.add(working.MotorStart, "Starting torque on the line", d.show(available.Torque, q.Torque),
 			"T = k·I² − T_loss, at most at 3 × rated amps",
-			fmt.Sprintf("%s stalled", d.show(t.Powered.StallAmps(), q.Current)), source.SeriesMotor,
+			d.show(t.Powered.StallAmps(), q.Current)+" stalled", source.SeriesMotor,
 			"Held by "+string(available.By))
 	}
 	d.reduction()
@@ -68,21 +79,20 @@ func (d *derivations) supply() {
 	m, s := d.Motor, d.Model.Supply
 	d.add(working.SupplyInput, "Input amps at full load", d.show(d.InputAmps(), q.Current),
 		"I = P·(share + 1/η_motor − 1) / (η_drive·V·pf·√phases)",
-		fmt.Sprintf("%s of the plate's %s at %s, from %s", q.Percent(d.FullShare()),
-			q.Show(m.Power.Value, q.Power, q.Metric), q.Percent(m.Efficiency.Value),
-			d.show(s.Sagged(m.Amps.Value), q.Voltage)),
+		q.Percent(d.FullShare())+" of the plate's "+q.Show(m.Power.Value, q.Power, q.Metric)+" at "+
+			q.Percent(m.Efficiency.Value)+", from "+d.show(s.Sagged(m.Amps.Value), q.Voltage),
 		source.InputAmps)
 	if s.Battery && s.Inside > 0 {
 		d.add(working.SupplySag, "Volts left at the motor's rated amps", d.show(s.Sagged(m.Amps.Value), q.Voltage),
 			"V = V_rest − I·R_inside",
-			fmt.Sprintf("%s − %s × %s", d.show(s.Volts, q.Voltage), d.show(m.Amps.Value, q.Current),
-				d.show(s.Inside, q.Resistance)),
+			d.show(s.Volts, q.Voltage)+" − "+d.show(m.Amps.Value, q.Current)+" × "+
+				d.show(s.Inside, q.Resistance),
 			source.Mechanics)
 	}
 	if lasts := s.Lasts(d.InputAmps()); lasts > 0 {
 		d.add(working.SupplyLasts, "Lasts at full load", d.show(lasts, q.Duration), "t = 0.8·E / (V·I)",
-			fmt.Sprintf("0.8 × %s ÷ (%s × %s)", d.show(s.Holds, q.Energy), d.show(s.Volts, q.Voltage),
-				d.show(d.InputAmps(), q.Current)),
+			"0.8 × "+d.show(s.Holds, q.Energy)+" ÷ ("+d.show(s.Volts, q.Voltage)+" × "+
+				d.show(d.InputAmps(), q.Current)+")",
 			source.BatteryShare)
 	}
 }
@@ -99,7 +109,7 @@ func (d *derivations) control() {
 		}
 		d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage),
 			"V_dc ≤ (2√2/π)·V_ac, and the drive's rating",
-			fmt.Sprintf("0.9 × %s is %s", d.show(line, q.Voltage), d.show(control.PhaseAngleAverage(line), q.Voltage)),
+			"0.9 × "+d.show(line, q.Voltage)+" is "+d.show(control.PhaseAngleAverage(line), q.Voltage),
 			source.PhaseAngle)
 	case control.Chopper, control.BrushlessDrive:
 		if d.Model.Supply.Battery {
@@ -110,13 +120,13 @@ func (d *derivations) control() {
 		}
 		d.add(working.ControlVolts, "Most volts out", d.show(d.Feed.Volts, q.Voltage),
 			"V_dc ≤ √2·V_ac, and the drive's rating",
-			fmt.Sprintf("1.414 × %s is %s", d.show(line, q.Voltage), d.show(line*math.Sqrt2, q.Voltage)),
+			"1.414 × "+d.show(line, q.Voltage)+" is "+d.show(line*math.Sqrt2, q.Voltage),
 			source.Chopper)
 	case control.Inverter, control.SinglePhaseInverter:
 		d.add(working.ControlBase, "Base hertz", d.show(d.Feed.BaseHertz, q.Frequency),
 			"f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
-			fmt.Sprintf("%s at %s on a %s motor", d.show(d.Feed.BaseHertz, q.Frequency),
-				d.show(d.Feed.BaseVolts, q.Voltage), d.show(d.Motor.Volts.Value, q.Voltage)),
+			d.show(d.Feed.BaseHertz, q.Frequency)+" at "+d.show(d.Feed.BaseVolts, q.Voltage)+" on a "+
+				d.show(d.Motor.Volts.Value, q.Voltage)+" motor",
 			source.VoltsPerHertz)
 	}
 	if !c.DCDrive() && !c.SetsHertz() {
@@ -124,10 +134,10 @@ func (d *derivations) control() {
 	}
 	low, high := d.Powered.RotorSpan()
 	d.add(working.ControlSlowest, "Slowest steady motor speed", d.show(low, q.Speed), "n_min = share · n_full",
-		fmt.Sprintf("%s of %s", q.Percent(d.Feed.Slowest), d.show(low/d.Feed.Slowest, q.Speed)), source.SlowestSpeed)
+		q.Percent(d.Feed.Slowest)+" of "+d.show(low/d.Feed.Slowest, q.Speed), source.SlowestSpeed)
 	d.add(working.ControlTop, "Top motor speed", d.show(high, q.Speed),
-		"least of trim · n_plate, volts ÷ K_e, or top hertz", fmt.Sprintf("%s of %s",
-			q.Percent(high/d.Motor.Speed.Value), d.show(d.Motor.Speed.Value, q.Speed)),
+		"least of trim · n_plate, volts ÷ K_e, or top hertz", q.Percent(high/d.Motor.Speed.Value)+" of "+
+			d.show(d.Motor.Speed.Value, q.Speed),
 		source.TrimPractice)
 	if d.Feed.FormFactor > 1 {
 		d.formFactor()
@@ -137,8 +147,8 @@ func (d *derivations) control() {
 // formFactor derives how much more the rough current heats: from the firing angle where the
 // inductance is known, else the usual figure.
 func (d *derivations) formFactor() {
-	figures := fmt.Sprintf("%s ÷ %s is %s", d.show(d.Motor.Torque.Value, q.Torque), q.Figures(d.Feed.FormFactor, 3),
-		d.show(d.Motor.Torque.Value/d.Feed.FormFactor, q.Torque))
+	figures := d.show(d.Motor.Torque.Value, q.Torque) + " ÷ " + q.Figures(d.Feed.FormFactor, 3) + " is " +
+		d.show(d.Motor.Torque.Value/d.Feed.FormFactor, q.Torque)
 	src, assumes := source.FormFactor, []string{}
 	if _, ok := line.ArmatureWave(&d.Stations, d.Feed); ok {
 		m := d.Motor
@@ -165,13 +175,13 @@ func (d *derivations) slowEnd() {
 	available := d.Powered.Steady(slow, 1)
 	gear := ""
 	if g := d.Motor.Gear; g.Sort != "none" {
-		gear = fmt.Sprintf(" × %s × %s", q.Figures(g.Ratio, 3), q.Percent(g.Efficiency))
+		gear = " × " + q.Figures(g.Ratio, 3) + " × " + q.Percent(g.Efficiency)
 	}
 	d.add(working.MotorSlow, "Torque held all day at "+d.show(slow, q.Speed), d.show(available.Torque, q.Torque),
 		"T = T_rated · cooling(n) / form factor, within the other limits",
-		fmt.Sprintf("%s × %s ÷ %s", d.show(d.Motor.Torque.Value, q.Torque),
-			q.Percent(motor.Cooling(d.Motor.Cooling, slow*d.Motor.Gear.Ratio/d.Motor.Speed.Value)),
-			q.Figures(d.Feed.FormFactor, 3))+gear,
+		d.show(d.Motor.Torque.Value, q.Torque)+" × "+
+			q.Percent(motor.Cooling(d.Motor.Cooling, slow*d.Motor.Gear.Ratio/d.Motor.Speed.Value))+" ÷ "+
+			q.Figures(d.Feed.FormFactor, 3)+gear,
 		source.FanCooling, "Held by "+string(available.By))
 }
 
@@ -189,15 +199,15 @@ func (d *derivations) reduction() {
 	}
 	for i := range d.Model.Reduction.Positions {
 		p := &d.Model.Reduction.Positions[i]
-		d.add(working.ReductionRatio.Of(i), "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)",
+		d.add(working.ReductionRatio.At(i), "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)",
 			d.ratioPut(p), source.BeltSlip)
 	}
 	if m, ok := d.MeasuredRatio(); ok {
 		d.add(working.ReductionMeasured, "Ratio as measured", q.Ratio(m.Measured),
 			"i = n_motor / n_spindle; slip = 1 − i_without slip / i",
-			fmt.Sprintf("%s ÷ %s; %s without slip, so %s slips", d.show(d.Model.Reduction.Measured.Motor, q.Speed),
-				d.show(d.Model.Reduction.Measured.Spindle, q.Speed), q.Ratio(m.WithoutSlip),
-				q.Percent(math.Max(m.Slip, 0))),
+			d.show(d.Model.Reduction.Measured.Motor, q.Speed)+" ÷ "+
+				d.show(d.Model.Reduction.Measured.Spindle, q.Speed)+"; "+q.Ratio(m.WithoutSlip)+
+				" without slip, so "+q.Percent(max(m.Slip, 0))+" slips",
 			source.Mechanics)
 	}
 	if len(d.Model.Reduction.Positions) > 0 {
@@ -217,15 +227,15 @@ func (d *derivations) step(i, k int, s *reduction.Stage, step *reduction.Step) {
 		if step.Driver > step.Driven {
 			large, small = driver, driven
 		}
-		d.add(working.ReductionBelt.Of(i, k), "Belt length, "+nth, d.show(step.Length, q.Length),
+		d.add(working.ReductionBelt.At(i, k), "Belt length, "+nth, d.show(step.Length, q.Length),
 			"L = 2√(C² − (R−r)²) + π(R+r) + 2(R−r)·asin((R−r)/C)",
 			"C "+centre+", ⌀ "+driver+" and "+driven, source.BeltLength)
-		d.add(working.ReductionWrap.Of(i, k), "Wrap on the small wheel, "+nth, d.show(step.Wrap, q.Angle),
+		d.add(working.ReductionWrap.At(i, k), "Wrap on the small wheel, "+nth, d.show(step.Wrap, q.Angle),
 			"θ = π − 2·asin((D−d)/2C)", "("+large+" − "+small+") over 2 × "+centre, source.Wrap)
 	}
 	if d.Runs && s.Belted() {
 		omega := d.FastestDriver(i)
-		d.add(working.ReductionSpeed.Of(i, k), "Belt speed, "+nth, d.show(reduction.BeltSpeed(step.Driver, omega),
+		d.add(working.ReductionSpeed.At(i, k), "Belt speed, "+nth, d.show(reduction.BeltSpeed(step.Driver, omega),
 			q.SurfaceSpeed), "v = ω·d/2", d.show(omega, q.Speed)+" × "+driver+" ÷ 2", source.BeltSpeed)
 	}
 }
@@ -276,31 +286,30 @@ func (d *derivations) air() {
 	if !line.ThinsAir(m) {
 		return
 	}
-	hottest := math.Max(m.Air, air.Rated)
+	hottest := max(m.Air, air.Rated)
 	d.add(working.WorkAir, "What the air leaves of its torque", q.Percent(line.AirShare(&d.Stations)),
 		"√((T_class − T_air) / (T_class − 40 °C)) × (1 − 1 % for each 100 m past 1000)",
-		fmt.Sprintf("class %s, %s, %s", d.Motor.Insulation, d.show(hottest, q.Temperature), q.Run(m.Altitude, d.sys)),
+		"class "+d.Motor.Insulation+", "+d.show(hottest, q.Temperature)+", "+q.Run(m.Altitude, d.sys),
 		source.AirRating,
-		fmt.Sprintf("A drive gives %s of its amps there", q.Percent(air.Drive(m.Air, m.Altitude))))
+		"A drive gives "+q.Percent(air.Drive(m.Air, m.Altitude))+" of its amps there")
 }
 
 func (d *derivations) reach() {
 	p := &d.Model.Reduction.Positions[0]
 	low, high := d.Span(p)
-	middle := math.Max(low, high/2)
+	middle := max(low, high/2)
 	available := d.Steady(middle, 1, p)
 	d.add(working.ReachTorque, "Torque at the spindle", d.show(available.Torque, q.Torque), "T = T_motor · i · η",
-		fmt.Sprintf("%s × %s × %s at %s", d.show(available.Torque/(p.Ratio*p.Efficiency), q.Torque),
-			q.Figures(p.Ratio, 3),
-			q.Percent(p.Efficiency), d.show(middle, q.Speed)),
+		d.show(available.Torque/(p.Ratio*p.Efficiency), q.Torque)+" × "+q.Figures(p.Ratio, 3)+" × "+
+			q.Percent(p.Efficiency)+" at "+d.show(middle, q.Speed),
 		source.Mechanics, "All day, first position; held by "+string(available.By))
 	d.add(working.ReachSpeed, "Speeds at the spindle", q.SpeedRange(low, high, d.sys), "n = n_motor / i",
-		fmt.Sprintf("%s ÷ %s", q.SpeedRange(low*p.Ratio, high*p.Ratio, d.sys), q.Figures(p.Ratio, 3)), source.Mechanics,
+		q.SpeedRange(low*p.Ratio, high*p.Ratio, d.sys)+" ÷ "+q.Figures(p.Ratio, 3), source.Mechanics,
 		"First position")
 	burst := d.Steady(middle, line.UsualBurst, p)
 	d.add(working.ReachBurst, "Torque for five minutes in fifteen", d.show(burst.Torque, q.Torque),
 		"T·√((1 − e^(−(on+off)/τ)) / (1 − e^(−on/τ)))",
-		fmt.Sprintf("at most ×%s of all day at %s", q.Figures(line.UsualBurst, 3), d.show(middle, q.Speed)),
+		"at most ×"+q.Figures(line.UsualBurst, 3)+" of all day at "+d.show(middle, q.Speed),
 		source.Heating, "Held by "+string(burst.By))
 	peak := d.Peak(middle, p)
 	d.add(working.ReachPeak, "Torque for some seconds", d.show(peak.Torque, q.Torque),
@@ -329,12 +338,12 @@ func (d *derivations) jobOnThisPlan(job *work.Need, result line.Result) {
 		c := job.Cutting
 		d.add(working.JobLargest.Of(job.ID), job.Name+": largest "+c.Grows+" this plan carries",
 			d.show(c.Largest(result.Margin/job.Margin), q.Length),
-			c.Grows+" × margin / margin wanted", fmt.Sprintf("%s × %s ÷ %s, the rest of the cut as it is",
-				d.show(c.GrowsFrom, q.Length), q.Figures(result.Margin, 3), q.Figures(job.Margin, 3)),
+			c.Grows+" × margin / margin wanted", d.show(c.GrowsFrom, q.Length)+" × "+q.Figures(result.Margin, 3)+
+				" ÷ "+q.Figures(job.Margin, 3)+", the rest of the cut as it is",
 			source.Kienzle)
 	case job.Method == work.ByInertia:
 		p := &d.Model.Reduction.Positions[result.Position]
-		top := math.Min(job.High, result.High)
+		top := min(job.High, result.High)
 		seconds := d.TimeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p)
 		text := "never"
 		if !math.IsInf(seconds, 0) {
@@ -342,8 +351,7 @@ func (d *derivations) jobOnThisPlan(job *work.Need, result line.Result) {
 		}
 		d.add(working.JobRunUp.Of(job.ID), job.Name+": time to "+d.show(top, q.Speed), text,
 			"t = ∫ J·dω / (T_peak(ω) − T_friction)",
-			fmt.Sprintf("over the torque there is for some seconds, %s wanted",
-				d.show(job.Spinning.Within, q.Duration)),
+			"over the torque there is for some seconds, "+d.show(job.Spinning.Within, q.Duration)+" wanted",
 			source.Mechanics)
 	}
 }

@@ -2,7 +2,6 @@ package build
 
 import (
 	"fmt"
-	"math"
 
 	"jiriki/core/control"
 	"jiriki/core/line"
@@ -28,12 +27,12 @@ func (b *builder) electrical() {
 	}
 	if b.NeedsSupplyUnit() {
 		b.need("unit", "Direct-current supply unit, isolated", fmt.Sprintf("%s, %s or more",
-			b.show(b.Feed.Volts, q.Voltage), b.show(math.Min(b.Feed.PeakAmps, 1.5*b.Motor.Amps.Value), q.Current)),
+			b.show(b.Feed.Volts, q.Voltage), b.show(min(b.Feed.PeakAmps, 1.5*b.Motor.Amps.Value), q.Current)),
 			"the drive's volts, and amps to start with")
 	}
 	if b.Control.NoVolt {
 		b.need("contactor", "Contactor, no-volt release, stop and start buttons",
-			b.show(math.Max(b.InputAmps(), b.Motor.Amps.Value), q.Current)+" motor duty, coil for "+volts,
+			b.show(max(b.InputAmps(), b.Motor.Amps.Value), q.Current)+" motor duty, coil for "+volts,
 			"drops out when the power fails and stays out")
 	}
 	if b.HasOverloadRelay() {

@@ -2,7 +2,6 @@ package build
 
 import (
 	"fmt"
-	"math"
 
 	"jiriki/core/control"
 	"jiriki/core/line"
@@ -119,7 +118,7 @@ func (p *powerUp) live() {
 		at := &p.Reduction.Positions[0]
 		_, high := p.Span(at)
 		p.add("belt", "Plug out. Belt on, guard shut. Supply on, run it "+p.belted(at)+".", "spindle speed",
-			"about "+p.show(math.Min(high, p.TopSpeed), q.Speed), true)
+			"about "+p.show(min(high, p.TopSpeed), q.Speed), true)
 	}
 	p.add("warm", "Under its own work for half an hour.", "case temperature, amps",
 		"no hotter than the hand bears for some seconds; under "+p.show(p.Motor.Amps.Value, q.Current), true)
@@ -162,7 +161,7 @@ func (p *powerUp) adjustable() {
 		command = "speed command"
 	}
 	p.add("zero", "Enabled with the "+command+" right down.", "motor", "still, or at its slowest: not full speed", true)
-	slow := math.Max(low, high/10)
+	slow := max(low, high/10)
 	expect := p.show(slow, q.Speed)
 	if p.Motor.Kind.Family() == motor.DCFamily && p.Control.Kind != control.BrushlessDrive {
 		expect += ", about " + p.show(p.Motor.DC.Ke.Value*slow, q.Voltage)

@@ -224,7 +224,7 @@ func (c Resolved) OutputVolts(supplyVolts float64, battery bool) float64 {
 		volts = supplyVolts * math.Sqrt2
 	}
 	if c.Volts > 0 {
-		volts = math.Min(volts, c.Volts)
+		volts = min(volts, c.Volts)
 	}
 	return volts
 }
@@ -233,7 +233,7 @@ func (c Resolved) OutputVolts(supplyVolts float64, battery bool) float64 {
 // line itself, never more than its own rating.
 func (c Resolved) CutSineVolts(supplyVolts float64) float64 {
 	if c.Volts > 0 {
-		return math.Min(supplyVolts, c.Volts)
+		return min(supplyVolts, c.Volts)
 	}
 	return supplyVolts
 }

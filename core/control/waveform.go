@@ -30,17 +30,17 @@ func HalfControlledAverage(line, alpha float64) float64 {
 // square is summed, by Simpson's rule.
 func Bridge(line, hertz, alpha, emf, r, l float64) Wave {
 	b := bridge{peak: math.Sqrt2 * line, w: 2 * math.Pi * hertz, emf: emf, r: r}
-	b.tau = math.Max(l, 1e-7*r) / r
+	b.tau = max(l, 1e-7*r) / r
 	b.z, b.phi = r*math.Hypot(1, b.w*b.tau), math.Atan(b.w*b.tau)
 	if b.from = alpha; b.neverEnds() {
 		return b.wave(true)
 	}
 	// From rest a thyristor can only take over once the line stands above the back-EMF.
-	above := math.Asin(math.Min(math.Max(emf, 0)/b.peak, 1))
+	above := math.Asin(min(max(emf, 0)/b.peak, 1))
 	if emf >= b.peak || alpha >= math.Pi-above {
 		return Wave{FormFactor: 1}
 	}
-	b.start, b.from = 0, math.Max(alpha, above)
+	b.start, b.from = 0, max(alpha, above)
 	return b.wave(false)
 }
 
@@ -72,8 +72,8 @@ func (b *bridge) free(theta, atCrossing float64) float64 {
 // once.
 func (b *bridge) neverEnds() bool {
 	b.start = b.free(b.from+math.Pi, b.fed(math.Pi)) / (1 - b.decay(math.Pi))
-	above := math.Asin(math.Min(math.Max(b.emf, 0)/b.peak, 1))
-	return b.start > 0 && b.fed(math.Pi) > 0 && b.fed(math.Max(above, b.from)) > 0
+	above := math.Asin(min(max(b.emf, 0)/b.peak, 1))
+	return b.start > 0 && b.fed(math.Pi) > 0 && b.fed(max(above, b.from)) > 0
 }
 
 // wave sums the current over a half cycle.
@@ -81,9 +81,9 @@ func (b *bridge) wave(continuous bool) Wave {
 	next := b.from + math.Pi
 	crossing := math.Pi
 	if b.fed(math.Pi) <= 0 {
-		crossing = b.end(b.fed, math.Max(b.from+1e-9, math.Pi-math.Asin(math.Min(b.emf/b.peak, 1))), math.Pi)
+		crossing = b.end(b.fed, max(b.from+1e-9, math.Pi-math.Asin(min(b.emf/b.peak, 1))), math.Pi)
 	}
-	at := math.Max(b.fed(crossing), 0)
+	at := max(b.fed(crossing), 0)
 	stop := next
 	freely := func(theta float64) float64 { return b.free(theta, at) }
 	switch {
@@ -112,7 +112,7 @@ func (b *bridge) end(current func(float64) float64, low, high float64) float64 {
 
 // sums are the integrals of a current and of its square over an angle.
 func sums(current func(float64) float64, from, to float64) (sum, square float64) {
-	positive := func(angle float64) float64 { return math.Max(current(angle), 0) }
+	positive := func(angle float64) float64 { return max(current(angle), 0) }
 	return numeric.Integral(from, to, positive),
 		numeric.Integral(from, to, func(angle float64) float64 { return positive(angle) * positive(angle) })
 }

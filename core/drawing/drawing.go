@@ -91,7 +91,7 @@ func motorDrawing(t *line.Model) Motor {
 		Shaft: m.Body.Shaft * 1000}
 	guess := 100.0
 	if m.Torque.OK() && m.Torque.Value > 0 {
-		guess = math.Min(math.Max(85*math.Cbrt(m.Torque.Value), 40), 400)
+		guess = min(max(85*math.Cbrt(m.Torque.Value), 40), 400)
 	}
 	if d.Diameter == 0 {
 		d.Diameter, d.Guessed = guess, true
@@ -113,7 +113,7 @@ func stageDrawing(t *line.Model, i int, s reduction.Stage) Stage {
 		Direction: q.Rounded(s.Direction * 180 / math.Pi), Meshed: s.Meshed(), Bypass: s.Bypass}
 	largest := 0.0
 	for _, step := range s.Steps {
-		largest = math.Max(largest, step.Driver+step.Driven)
+		largest = max(largest, step.Driver+step.Driven)
 		d.Steps = append(d.Steps, Step{
 			Driver: q.Rounded(step.Driver * 1000), Driven: q.Rounded(step.Driven * 1000), Ratio: q.Rounded(step.Ratio),
 			WrapDeg: q.Rounded(step.Wrap * 180 / math.Pi), Length: q.Rounded(step.Length * 1000),

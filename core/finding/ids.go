@@ -154,8 +154,11 @@ const (
 	LeadsBothWays         ID = "leads.both-ways"
 )
 
-// Of is the finding as it is said of one job, stage or step.
-func (id ID) Of(which ...any) ID { return ID(working.ID(id).Of(which...)) }
+// Of is the finding as it is said of what is named: a job, a need, an end of a stage.
+func (id ID) Of(name string) ID { return id + "." + ID(name) }
+
+// At is the finding as it is said of one of a list, counted from 0: a stage, and a step of it.
+func (id ID) At(indices ...int) ID { return ID(working.ID(id).At(indices...)) }
 
 // Station is the part of the line a finding speaks of.
 func (id ID) Station() Station {

@@ -213,10 +213,10 @@ func (n *network) isThermal(g []int) bool {
 	most := 0.0
 	for _, ohms := range n.ohms {
 		if !math.IsInf(ohms, 0) {
-			most = math.Max(most, ohms)
+			most = max(most, ohms)
 		}
 	}
-	return most > 5*math.Max(v, 0.1) && len(n.names) > 2
+	return most > 5*max(v, 0.1) && len(n.names) > 2
 }
 
 func (s *Sorted) add(leads []string, is string, roles []string) {
@@ -233,7 +233,7 @@ func (s *Sorted) say(id f.ID, level f.Level, title, detail string) {
 func alike(values ...float64) bool {
 	least, most := math.Inf(1), 0.0
 	for _, v := range values {
-		least, most = math.Min(least, v), math.Max(most, v)
+		least, most = min(least, v), max(most, v)
 	}
 	return least > 0 && most/least-1 <= alikeWithin
 }

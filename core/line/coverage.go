@@ -32,7 +32,7 @@ func (t *Model) Coverage() Coverage {
 	var reached, wanted []band
 	for i := range t.Reduction.Positions {
 		low, high := t.Span(&t.Reduction.Positions[i])
-		if high = math.Min(high, t.TopSpeed); high > low {
+		if high = min(high, t.TopSpeed); high > low {
 			reached = append(reached, band{low, high})
 		}
 	}
@@ -44,7 +44,7 @@ func (t *Model) Coverage() Coverage {
 	byLow := func(a, b band) int { return int(math.Copysign(1, a.low-b.low)) }
 	slices.SortFunc(reached, byLow)
 	for i := 1; i < len(reached); i++ {
-		if over := math.Min(reached[i-1].high, reached[i].high); over > reached[i].low {
+		if over := min(reached[i-1].high, reached[i].high); over > reached[i].low {
 			c.Overlaps = append(c.Overlaps, gap(reached[i].low, over))
 		}
 	}
@@ -56,7 +56,7 @@ func (t *Model) Coverage() Coverage {
 			if r.low > at*(1+SpeedTolerance) && r.low < w.high {
 				c.Holes, lost = append(c.Holes, gap(at, r.low)), lost+math.Log(r.low/at)
 			}
-			at = math.Max(at, math.Min(r.high, w.high))
+			at = max(at, min(r.high, w.high))
 		}
 		if at < w.high*(1-SpeedTolerance) {
 			c.Holes, lost = append(c.Holes, gap(at, w.high)), lost+math.Log(w.high/at)
@@ -78,7 +78,7 @@ func merged(bands []band) []band {
 	slices.SortFunc(bands, func(a, b band) int { return int(math.Copysign(1, a.low-b.low)) })
 	for _, b := range bands {
 		if n := len(out); n > 0 && b.low <= out[n-1].high {
-			out[n-1].high = math.Max(out[n-1].high, b.high)
+			out[n-1].high = max(out[n-1].high, b.high)
 			continue
 		}
 		out = append(out, b)

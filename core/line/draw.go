@@ -15,7 +15,7 @@ func (t *Model) Circuit() supply.Circuit {
 }
 
 // CircuitSource is where a code's rules for conductor and breaker come from.
-func CircuitSource(code supply.Code) source.ID {
+func CircuitSource(code supply.Code) *source.Source {
 	if code == supply.NEC {
 		return source.NECCircuit
 	}
@@ -60,9 +60,9 @@ func (t *Model) FullShare() float64 {
 	switch volts := t.Motor.Volts.Value; {
 	case !(volts > 0):
 	case t.Feed.Kind == motor.VariableHertz:
-		return t.Feed.BaseVolts / volts * math.Min(1, t.Feed.TopHertz/t.Feed.BaseHertz)
+		return t.Feed.BaseVolts / volts * min(1, t.Feed.TopHertz/t.Feed.BaseHertz)
 	case t.Feed.Kind == motor.DirectCurrent:
-		return math.Min(1, t.Feed.Volts/volts)
+		return min(1, t.Feed.Volts/volts)
 	}
 	return 1
 }

@@ -74,7 +74,7 @@ func feed(s *plan.Stations) motor.Feed {
 	case c.DCDrive():
 		f.Kind = motor.DirectCurrent
 		if wave, ok := ArmatureWave(s, f); ok {
-			f.FormFactor = math.Max(wave.FormFactor, 1)
+			f.FormFactor = max(wave.FormFactor, 1)
 		}
 		if family == motor.SeriesFamily {
 			f.Slowest = c.SeriesSlowest
@@ -83,9 +83,9 @@ func feed(s *plan.Stations) motor.Feed {
 	}
 	f.Kind = motor.VariableHertz
 	f.BaseHertz, f.BaseVolts, f.TopHertz = inverterHertz(s, f.Volts)
-	f.Slowest = math.Max(f.Slowest, c.LowHertz/f.BaseHertz)
+	f.Slowest = max(f.Slowest, c.LowHertz/f.BaseHertz)
 	if c.Kind == control.SinglePhaseInverter && s.Motor.Kind.HasStartSwitch() {
-		f.Slowest = math.Max(f.Slowest, StartSwitchFloor)
+		f.Slowest = max(f.Slowest, StartSwitchFloor)
 	}
 	return f
 }
@@ -118,9 +118,9 @@ func inverterHertz(s *plan.Stations, volts float64) (base, baseVolts, top float6
 	m, c := s.Motor, s.Control
 	base = c.BaseHertz
 	if base == 0 {
-		base = m.Hertz.Value * math.Min(1, volts/m.Volts.Value)
+		base = m.Hertz.Value * min(1, volts/m.Volts.Value)
 	}
-	baseVolts = math.Min(volts, m.Volts.Value/m.Hertz.Value*base)
+	baseVolts = min(volts, m.Volts.Value/m.Hertz.Value*base)
 	top = c.TopHertz
 	if top == 0 {
 		top = m.Hertz.Value * c.TopTrim

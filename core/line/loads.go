@@ -2,7 +2,6 @@ package line
 
 import (
 	"fmt"
-	"math"
 
 	"jiriki/core/reduction"
 )
@@ -20,7 +19,7 @@ func (t *Model) FastestDriver(stage int) float64 {
 		for i := range stage {
 			omega /= t.Reduction.Stages[i].RatioAt(p.Steps[i])
 		}
-		fastest = math.Max(fastest, omega)
+		fastest = max(fastest, omega)
 	}
 	return fastest
 }
@@ -90,7 +89,7 @@ func (t *Model) Twist(stage int) (driving, driven float64) {
 	low, high := t.Powered.Span()
 	most := t.Powered.Breakaway().Torque
 	for k := range twistPoints {
-		most = math.Max(most, t.Powered.Peak(low+(high-low)*float64(k)/(twistPoints-1)).Torque)
+		most = max(most, t.Powered.Peak(low+(high-low)*float64(k)/(twistPoints-1)).Torque)
 	}
 	for i := range t.Reduction.Positions {
 		p := &t.Reduction.Positions[i]
@@ -100,11 +99,11 @@ func (t *Model) Twist(stage int) (driving, driven float64) {
 			if p.Steps[n] != reduction.Out {
 				torque *= s.Steps[p.Steps[n]].Ratio * s.Efficiency
 				if pull := s.Steps[p.Steps[n]].Pull; pull.Rated() {
-					torque = math.Min(torque, reduction.OverloadShare*pull.Carries(0)*s.Steps[p.Steps[n]].Driven/2)
+					torque = min(torque, reduction.OverloadShare*pull.Carries(0)*s.Steps[p.Steps[n]].Driven/2)
 				}
 			}
 			if n == stage {
-				driving, driven = math.Max(driving, before), math.Max(driven, torque)
+				driving, driven = max(driving, before), max(driven, torque)
 			}
 		}
 	}

@@ -93,7 +93,12 @@ func (t *Model) Span(p *reduction.Position) (low, high float64) {
 // and shafts bear it; overload is how far past its rating a belt may pull.
 func through(p *reduction.Position, h motor.Limited, omega, overload float64) motor.Limited {
 	h.Torque *= p.Ratio * p.Efficiency
-	if p.Surely(h.Torque, omega) {
+	return borne(p, h, omega, overload)
+}
+
+// borne is a torque at the spindle as far as a position's belts and shafts bear it.
+func borne(p *reduction.Position, h motor.Limited, omega, overload float64) motor.Limited {
+	if p.Surely(h.Torque, omega, overload) {
 		return h
 	}
 	if most, by := p.Carries(omega, overload); most < h.Torque {

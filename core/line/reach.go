@@ -65,8 +65,9 @@ func (t *Model) Reach() Reach {
 	}
 	points := min(reachPoints, reachPointsAll/max(len(t.Reduction.Positions), 1))
 	r.Positions = make([]PositionReach, len(t.Reduction.Positions))
+	room := make([]float32, curves*points*len(r.Positions))
 	for i := range r.Positions {
-		r.Positions[i] = t.emptyReach(&t.Reduction.Positions[i], points)
+		r.Positions[i] = t.emptyReach(&t.Reduction.Positions[i], points, room[curves*points*i:])
 	}
 	// Speeds of the motor's output, each as many times the one before. A ratio only moves them, so that what the
 	// motor gives there is the same for every position.
@@ -90,15 +91,21 @@ func (t *Model) Reach() Reach {
 	return r
 }
 
-// emptyReach is a position's reach with room for so many points.
-func (t *Model) emptyReach(p *reduction.Position, points int) PositionReach {
+// curves is how many slices of one length a position's reach has.
+const curves = 4
+
+// usualBindings is how often what binds usually changes from the slowest speed to the fastest, and once more.
+const usualBindings = 4
+
+// emptyReach is a position's reach with its curves of so many points laid out in a room for them.
+func (t *Model) emptyReach(p *reduction.Position, points int, room []float32) PositionReach {
 	low, high := t.Span(p)
+	curve := func(i int) []float32 { return room[i*points : (i+1)*points : (i+1)*points] }
 	return PositionReach{
 		Label: p.Label, Ratio: q.Rounded(p.Ratio), Efficiency: q.Rounded(p.Efficiency), Fixed: t.Powered.FixedSpeed(),
 		Spread: ShownSpread(t.Motor.Spread), LowRPM: q.Rounded(low / q.RPM), HighRPM: q.Rounded(high / q.RPM),
-		Limits: []Binding{}, RunUp: []float32{}, RunUpRPM: []float32{},
-		RPM: make([]float32, points), Continuous: make([]float32, points), Intermittent: make([]float32, points),
-		Peak: make([]float32, points),
+		Limits: make([]Binding, 0, usualBindings), RunUp: []float32{}, RunUpRPM: []float32{},
+		RPM: curve(0), Continuous: curve(1), Intermittent: curve(2), Peak: curve(3),
 	}
 }
 
@@ -107,14 +114,21 @@ func (r *PositionReach) reaches(k int, p *reduction.Position, motorOmega float64
 	continuous, intermittent, peak motor.Limited,
 ) {
 	omega := motorOmega / p.Ratio
-	continuous, intermittent = through(p, continuous, omega, 1), through(p, intermittent, omega, 1)
-	peak = through(p, peak, omega, reduction.OverloadShare)
-	r.RPM[k], r.Continuous[k], r.Intermittent[k], r.Peak[k] = float32(omega/q.RPM), float32(continuous.Torque),
+	gain := p.Ratio * p.Efficiency
+	continuous.Torque *= gain
+	intermittent.Torque *= gain
+	peak.Torque *= gain
+	// continuous ≤ intermittent, so what bears the one bears the other.
+	if !p.Surely(intermittent.Torque, omega, 1) {
+		continuous, intermittent = borne(p, continuous, omega, 1), borne(p, intermittent, omega, 1)
+	}
+	peak = borne(p, peak, omega, reduction.OverloadShare)
+	rpm := omega / q.RPM
+	r.RPM[k], r.Continuous[k], r.Intermittent[k], r.Peak[k] = float32(rpm), float32(continuous.Torque),
 		float32(intermittent.Torque), float32(peak.Torque)
-	now := Binding{Continuous: continuous.By, Intermittent: intermittent.By, Peak: peak.By}
-	if n := len(r.Limits); n == 0 || r.Limits[n-1].differs(now) {
-		now.FromRPM = q.Rounded(omega / q.RPM)
-		r.Limits = append(r.Limits, now)
+	if n := len(r.Limits); n == 0 || r.Limits[n-1].differs(continuous.By, intermittent.By, peak.By) {
+		r.Limits = append(r.Limits, Binding{FromRPM: q.Rounded(rpm), Continuous: continuous.By,
+			Intermittent: intermittent.By, Peak: peak.By})
 	}
 }
 
@@ -126,8 +140,8 @@ func ShownSpread(share float64) float64 {
 	return q.Rounded(share)
 }
 
-func (h Binding) differs(o Binding) bool {
-	return h.Continuous != o.Continuous || h.Intermittent != o.Intermittent || h.Peak != o.Peak
+func (b *Binding) differs(continuous, intermittent, peak motor.Limit) bool {
+	return b.Continuous != continuous || b.Intermittent != intermittent || b.Peak != peak
 }
 
 // runUp draws a line-fed motor's own curve from near standstill to synchronous.

@@ -1,8 +1,6 @@
 package line
 
 import (
-	"math"
-
 	"jiriki/core/numeric"
 )
 
@@ -21,6 +19,6 @@ func (t *Model) ResistorSpeeds() (light, full float64) {
 
 // ResistorHeat is the heat in a series resistor at rated amps, or at the stall where that is less; W.
 func (t *Model) ResistorHeat() float64 {
-	amps := math.Min(t.Motor.Amps.Value, t.Powered.StallAmps())
+	amps := min(t.Motor.Amps.Value, t.Powered.StallAmps())
 	return amps * amps * t.Control.Ohms
 }

@@ -13,7 +13,7 @@ import (
 func (f Result) Worth(wanted float64) float64 {
 	switch f.Outcome {
 	case TooSlow, TooFast:
-		return 0.01 * math.Min(f.Margin/wanted, 1)
+		return 0.01 * min(f.Margin/wanted, 1)
 	}
 	return f.Margin / wanted
 }
@@ -92,13 +92,13 @@ func CountDone(results []Result) int {
 
 // Best is how a job comes out in its best position.
 func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
-	return t.BestBeside(Result{Outcome: CannotTell}, job, positions)
+	return t.BestBeside(&Result{Outcome: CannotTell}, job, positions)
 }
 
 // BestBeside is [Model.Best] beside a result that is known, in a position that is not among these: it stands
 // unless one of them is better.
-func (t *Model) BestBeside(known Result, job *work.Need, positions []reduction.Position) Result {
-	found := known
+func (t *Model) BestBeside(known *Result, job *work.Need, positions []reduction.Position) Result {
+	found := *known
 	if !t.Runs || job.Missing != "" {
 		return found
 	}
@@ -150,8 +150,8 @@ func bySpeeds(a, b *Result) (byMargin, better bool) {
 func (t *Model) speedsIn(job *work.Need, p *reduction.Position) Result {
 	low, high := t.Span(p)
 	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
-	high = math.Min(high, t.TopSpeed)
-	f := Result{Low: math.Max(job.Low, low), High: math.Min(job.High, high)}
+	high = min(high, t.TopSpeed)
+	f := Result{Low: max(job.Low, low), High: min(job.High, high)}
 	f.reached = f.High / f.Low
 	if f.Low > f.High {
 		// No overlap: the answer is the speed, shown at the nearer end.
@@ -206,7 +206,7 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result, beats flo
 	}
 	try := func(omega float64) {
 		available := t.AvailableFor(job, omega, overload, p)
-		needed := job.TorqueAt(math.Min(math.Max(omega, job.Low), job.High))
+		needed := job.TorqueAt(min(max(omega, job.Low), job.High))
 		margin := available.Torque / needed
 		if job.AnySpeed && margin > f.Margin || !job.AnySpeed && margin < f.Margin {
 			f.Margin, f.Omega, f.Needed, f.Available = margin, omega, needed, available

@@ -1,8 +1,6 @@
 package line
 
 import (
-	"math"
-
 	"jiriki/core/motor"
 	"jiriki/core/work"
 )
@@ -22,14 +20,14 @@ func (t *Model) Together(job *work.Need) []Stretch {
 		for i := range t.Reduction.Positions {
 			p := &t.Reduction.Positions[i]
 			low, high := t.Span(p)
-			if high = math.Min(high, t.TopSpeed); low <= at*(1+SpeedTolerance) && high > furthest {
+			if high = min(high, t.TopSpeed); low <= at*(1+SpeedTolerance) && high > furthest {
 				furthest, name = high, p.Label
 			}
 		}
 		if name == "" {
 			return nil
 		}
-		at, stretches = furthest, append(stretches, Stretch{name, math.Min(furthest, job.High)})
+		at, stretches = furthest, append(stretches, Stretch{name, min(furthest, job.High)})
 	}
 	return stretches
 }
@@ -58,5 +56,5 @@ func RotorAllowance(m motor.Resolved) float64 {
 // an adjustable motor is judged.
 func (t *Model) SlowSpeed() float64 {
 	low, high := t.Powered.Span()
-	return math.Max(low, high/4)
+	return max(low, high/4)
 }

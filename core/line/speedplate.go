@@ -59,11 +59,11 @@ func (t *Model) SpeedPlate(results []Result) SpeedPlate {
 				row.RPM[i] = q.Rounded(omega / q.RPM)
 			}
 		}
-		fastest = math.Max(fastest, high)
+		fastest = max(fastest, high)
 		plate.Positions = append(plate.Positions, row)
 	}
 	plate.Limited = t.TopSpeed < fastest
-	plate.MaxRPM = q.Rounded(math.Min(t.TopSpeed, fastest) / q.RPM)
+	plate.MaxRPM = q.Rounded(min(t.TopSpeed, fastest) / q.RPM)
 	if !math.IsInf(t.TopSpeed, 1) {
 		plate.Limited, plate.MaxRPM = true, q.Rounded(t.TopSpeed/q.RPM)
 	}

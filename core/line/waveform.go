@@ -1,8 +1,6 @@
 package line
 
 import (
-	"math"
-
 	"jiriki/core/control"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
@@ -38,5 +36,5 @@ func SmoothingChoke(s *plan.Stations) (henries float64, ok bool) {
 	}
 	whole, ok := control.InductanceFor(control.ChokedForm, m.Amps.Value, s.Supply.Volts, s.Supply.Hertz, WaveEMF(m),
 		m.DC.Resistance.Value)
-	return math.Max(whole-m.DC.Henries, 0), ok
+	return max(whole-m.DC.Henries, 0), ok
 }

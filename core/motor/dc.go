@@ -36,8 +36,8 @@ func newDCLaw(m *Resolved, f Feed) *dcLaw {
 func (l *dcLaw) span() (low, high float64) {
 	dc := &l.m.DC
 	free := (l.f.Volts - dc.Friction.Value/dc.Ke.Value*l.ohms()) / dc.Ke.Value
-	high = math.Min(free, l.f.TopTrim*l.m.Speed.Value)
-	return high * l.f.Slowest, math.Max(high, 0)
+	high = min(free, l.f.TopTrim*l.m.Speed.Value)
+	return high * l.f.Slowest, max(high, 0)
 }
 
 func (l *dcLaw) torque(amps float64) float64 {
@@ -110,7 +110,7 @@ func (m *Resolved) resolveDC(fit Fit) {
 func (m *Resolved) settleDC(fit Fit) {
 	volts, amps, omega := m.Volts.Value, m.Amps.Value, m.Speed.Value
 	torque := m.Power.Value / omega
-	loss := math.Max(volts*amps-m.Power.Value, 0.02*volts*amps)
+	loss := max(volts*amps-m.Power.Value, 0.02*volts*amps)
 	m.DC.PlateR = windingLossShare * loss / (amps * amps)
 	m.DC.PlateKe = (volts - amps*m.DC.PlateR) / omega
 

@@ -162,7 +162,7 @@ func (t readings) fit(family Family, guess [constants]float64) Fit {
 	info, misfit := curvature(equations, x)
 	spread := spreads(info)
 	f := Fit{Readings: len(equations), Misfit: misfit, family: family, x: x, info: info, coasting: len(t.coasts) > 0}
-	widen := math.Max(misfit, 1)
+	widen := max(misfit, 1)
 	at := func(i int) Estimate { return Estimate{math.Exp(x[i]), spread[i] * widen} }
 	f.Ke, f.R, f.Loss, f.Inertia = at(atKe), at(atR), at(atLoss), at(atJ)
 	return f
@@ -208,7 +208,7 @@ const settled = 1e-6
 func furthest(x, y [constants]float64) float64 {
 	most := 0.0
 	for i := range x {
-		most = math.Max(most, math.Abs(x[i]-y[i]))
+		most = max(most, math.Abs(x[i]-y[i]))
 	}
 	return most
 }
@@ -244,7 +244,7 @@ func solve(equations []equation, start [constants]float64) [constants]float64 {
 		lapack64.Potrs(factor, blas64.General{Rows: constants, Cols: 1, Stride: 1, Data: step[:]})
 		tried := x
 		for i := range tried {
-			tried[i] += math.Max(-2, math.Min(2, step[i]))
+			tried[i] += max(-2, min(2, step[i]))
 		}
 		if furthest(tried, x) < settled {
 			return tried
@@ -256,7 +256,7 @@ func solve(equations []equation, start [constants]float64) [constants]float64 {
 			}
 			continue
 		}
-		x, best, damping = tried, now, math.Max(damping/10, 1e-12)
+		x, best, damping = tried, now, max(damping/10, 1e-12)
 	}
 	return x
 }

@@ -34,7 +34,7 @@ func readGear(d Gearbox, r *q.Reader) Gear {
 func (m *Resolved) GearTorque() float64 {
 	out := m.Torque.Value * m.Gear.Ratio * m.Gear.Efficiency
 	if m.Gear.Limit > 0 {
-		out = math.Min(out, m.Gear.Limit)
+		out = min(out, m.Gear.Limit)
 	}
 	return out
 }
@@ -81,8 +81,8 @@ func (m *Resolved) readClutch(d Clutch, r *q.Reader) {
 		return
 	}
 	c := ResolvedClutch{Fitted: true, full: m.Speed.Value, Holds: holds.Or(clutchHolds * m.Torque.Value)}
-	c.Engages = math.Min(engages.Or(clutchEngages*c.full), 0.98*c.full)
-	carried := math.Min(m.Torque.Value/c.Holds, 1)
+	c.Engages = min(engages.Or(clutchEngages*c.full), 0.98*c.full)
+	carried := min(m.Torque.Value/c.Holds, 1)
 	c.Locks = math.Sqrt(c.Engages*c.Engages + carried*(c.full*c.full-c.Engages*c.Engages))
 	if before.Known && after.Known && after.SI < before.SI {
 		c.Slip = 1 - after.SI/before.SI

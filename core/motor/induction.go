@@ -72,7 +72,7 @@ const inrush = 6
 
 // inductionAmps takes amps in proportion to torque at a given flux [common practice].
 func (m *Resolved) inductionAmps(torque, flux float64) float64 {
-	return m.Amps.Value * torque / (m.Torque.Value * math.Max(math.Min(flux, 1), 0.05))
+	return m.Amps.Value * torque / (m.Torque.Value * max(min(flux, 1), 0.05))
 }
 
 // kloss is torque as a multiple of rated at a slip; 0 at synchronous.
@@ -110,8 +110,8 @@ func (l *inverterLaw) omegaAt(hertz float64) float64 {
 func (l *inverterLaw) flux(omega float64) float64 {
 	ind := l.m.Induction
 	hertz := (omega + ind.Slip*l.m.Synchronous()) * ind.Poles.Value / (4 * math.Pi)
-	volts := math.Min(l.f.Volts, l.f.BaseVolts*math.Min(1, hertz/l.f.BaseHertz))
-	return math.Min(volts/hertz/(l.m.Volts.Value/l.m.Hertz.Value), 1)
+	volts := min(l.f.Volts, l.f.BaseVolts*min(1, hertz/l.f.BaseHertz))
+	return min(volts/hertz/(l.m.Volts.Value/l.m.Hertz.Value), 1)
 }
 
 // torque is what so many amps make, in proportion at a given flux [common practice].
@@ -204,7 +204,7 @@ func (m *Resolved) resolveInduction(poles Known, t readings) {
 	m.Torque = Known{m.Power.Value / m.Speed.Value, working.Computed}
 	m.Induction.Breakdown, m.Induction.Start = profile.breakdown, profile.start
 	b := m.Induction.Breakdown
-	m.Induction.BreakdownSlip = math.Min(m.Induction.Slip*(b+math.Sqrt(b*b-1)), 0.95)
+	m.Induction.BreakdownSlip = min(m.Induction.Slip*(b+math.Sqrt(b*b-1)), 0.95)
 }
 
 // powerFromBrake finds rated power where plate has neither power nor amps: torque goes with slip
@@ -243,7 +243,7 @@ func (m *Resolved) Synchronous() float64 {
 // omega (rad/s), allowing a reading half a per cent over synchronous.
 func NearestPoles(hertz, omega float64) float64 {
 	pairs := math.Floor(2 * math.Pi * hertz / (omega / 1.005))
-	return 2 * math.Min(math.Max(pairs, 1), 12)
+	return 2 * min(max(pairs, 1), 12)
 }
 
 // looksLikeSixtyHertz reports whether a plate speed sits just under a 60 Hz synchronous speed

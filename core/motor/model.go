@@ -129,7 +129,7 @@ func (m *Model) RotorSpan() (low, high float64) { return m.span() }
 func (m *Model) Span() (low, high float64) {
 	low, high = m.span()
 	if c := &m.motor.Clutch; c.Fitted {
-		low = math.Min(math.Max(low, c.Locks), high)
+		low = min(max(low, c.Locks), high)
 	}
 	return low / m.ratio, high / m.ratio
 }
@@ -221,7 +221,7 @@ func (m *Resolved) heat(omega float64, f *Feed, flux float64) Limited {
 	if cooling < 1 {
 		by = FanSlowed
 	}
-	return Limited{m.Torque.Value * cooling * (1 - f.Lost) / f.FormFactor * math.Min(flux, 1), by}
+	return Limited{m.Torque.Value * cooling * (1 - f.Lost) / f.FormFactor * min(flux, 1), by}
 }
 
 // peakAmps is the least of what the drive gives for some seconds and its limit as set.
@@ -258,5 +258,5 @@ func Overload(on, off float64) float64 {
 		return 3
 	}
 	share := -math.Expm1(-on/HeatingTime) / -math.Expm1(-(on+off)/HeatingTime)
-	return math.Min(1/math.Sqrt(share), 3)
+	return min(1/math.Sqrt(share), 3)
 }

@@ -103,7 +103,7 @@ func TestInductionOnTheLineFromRestToSynchronous(t *testing.T) {
 	assert.Zero(t, model.RunUp(high))
 	most := 0.0
 	for i := range 1000 {
-		most = math.Max(most, model.RunUp(high*float64(i)/1000))
+		most = max(most, model.RunUp(high*float64(i)/1000))
 	}
 	assert.InEpsilon(t, 2.5*m.Torque.Value, most, 0.001, "breakdown is the most there is")
 

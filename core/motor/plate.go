@@ -9,31 +9,51 @@ import (
 	q "jiriki/core/quantity"
 )
 
-// pairForm is two numbers on a plate with one unit after them, such as 230/400 V or 3.3/1.9.
-var pairForm = regexp.MustCompile(`^\s*(\d+(?:[.,]\d+)?)\s*/\s*(\d+(?:[.,]\d+)?)\s*([^\d/]*)$`)
-
-// pair splits a plate entry of two figures, keeping the unit with each.
+// pair splits a plate entry of two figures with one unit after them, such as 230/400 V or 3.3/1.9, keeping the
+// unit with each.
 func pair(t q.Text) (first, second q.Text, ok bool) {
-	if !strings.Contains(string(t), "/") {
-		return t, t, false // most entries are one figure, and the form is slow to say so
-	}
-	m := pairForm.FindStringSubmatch(string(t))
-	if m == nil {
+	over, under, unit, ok := twoFigures(t)
+	if !ok {
 		return t, t, false
 	}
-	unit := strings.TrimSpace(m[3])
-	return q.Text(m[1] + " " + unit), q.Text(m[2] + " " + unit), true
+	return q.Text(over + " " + unit), q.Text(under + " " + unit), true
+}
+
+// twoFigures are the plain figures over and under a stroke, and the unit after them.
+func twoFigures(t q.Text) (over, under, unit string, ok bool) {
+	left, right, ok := strings.Cut(string(t), "/")
+	if !ok {
+		return "", "", "", false
+	}
+	over, rest := leadingFigure(strings.TrimSpace(left))
+	under, unit = leadingFigure(strings.TrimSpace(right))
+	ok = over != "" && rest == "" && under != "" && !strings.ContainsAny(unit, "/0123456789")
+	return over, under, strings.TrimSpace(unit), ok
+}
+
+// leadingFigure is the plain number a text begins with, such as 3.3, and what follows; "" where it begins with
+// none.
+func leadingFigure(s string) (figure, rest string) {
+	end := leadingDigits(s)
+	if end > 0 && end < len(s) && (s[end] == '.' || s[end] == ',') {
+		if more := leadingDigits(s[end+1:]); more > 0 {
+			end += 1 + more
+		}
+	}
+	return s[:end], s[end:]
+}
+
+// leadingDigits is how many digits a text begins with.
+func leadingDigits(s string) int {
+	return len(s) - len(strings.TrimLeft(s, "0123456789"))
 }
 
 // fraction reports whether what looks like a pair is one figure, as in "3/4 hp": whole numbers in
 // lowest terms, over a two, three, four, six, eight and so on.
 func fraction(t q.Text) bool {
-	m := pairForm.FindStringSubmatch(string(t))
-	if m == nil {
-		return false
-	}
-	over, errOver := strconv.Atoi(m[1])
-	under, errUnder := strconv.Atoi(m[2])
+	first, second, _, _ := twoFigures(t)
+	over, errOver := strconv.Atoi(first)
+	under, errUnder := strconv.Atoi(second)
 	if errOver != nil || errUnder != nil || over >= under {
 		return false
 	}
@@ -97,7 +117,7 @@ func steadyShare(duty string) float64 {
 		return v
 	}
 	if m := cyclic.FindStringSubmatch(duty); m != nil {
-		return math.Sqrt(math.Min(math.Max(number(m)/100, 0.01), 1))
+		return math.Sqrt(min(max(number(m)/100, 0.01), 1))
 	}
 	m := shortTime.FindStringSubmatch(duty)
 	if m == nil {
@@ -106,7 +126,7 @@ func steadyShare(duty string) float64 {
 	if m == nil {
 		return 1
 	}
-	return math.Sqrt(-math.Expm1(-math.Max(number(m), 1) * 60 / HeatingTime))
+	return math.Sqrt(-math.Expm1(-max(number(m), 1) * 60 / HeatingTime))
 }
 
 // bodyClass is what a permanent-magnet motor's body tells of a plate without a speed

@@ -126,7 +126,7 @@ func (t readings) spreadOfOhms() float64 {
 	}
 	least, most := math.Inf(1), 0.0
 	for _, r := range t.ohms {
-		least, most = math.Min(least, r), math.Max(most, r)
+		least, most = min(least, r), max(most, r)
 	}
 	return most/least - 1
 }

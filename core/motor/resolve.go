@@ -262,7 +262,7 @@ func (m *Resolved) withinRating(torque Known) Known {
 // widen adds to how far off the torque may be; independent doubts add by squares.
 func (m *Resolved) widen(share float64) {
 	if share > 0 && !math.IsInf(share, 0) {
-		m.Spread = math.Min(math.Hypot(m.Spread, share), 0.9)
+		m.Spread = min(math.Hypot(m.Spread, share), 0.9)
 	}
 }
 

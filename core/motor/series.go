@@ -36,19 +36,19 @@ func (l *seriesLaw) volts() float64 {
 // free is the speed with nothing on the shaft.
 func (l *seriesLaw) free() float64 {
 	s := l.m.Series
-	idle := math.Sqrt(math.Max(s.Friction.Value, 1e-9) / s.K.Value)
-	return math.Min((l.volts()/idle-l.ohms())/s.K.Value, runaway*l.m.Speed.Value)
+	idle := math.Sqrt(max(s.Friction.Value, 1e-9) / s.K.Value)
+	return min((l.volts()/idle-l.ohms())/s.K.Value, runaway*l.m.Speed.Value)
 }
 
 func (l *seriesLaw) span() (low, high float64) {
-	free := math.Max(l.free(), 0)
+	free := max(l.free(), 0)
 	if l.f.Kind == OnTheLine {
 		// From where it carries its rated torque, or as near as the volts allow.
 		s := l.m.Series
 		loaded := (l.volts()/l.m.ratedSeriesAmps() - l.ohms()) / s.K.Value
-		return math.Min(math.Max(loaded, 0.2*free), free), free
+		return min(max(loaded, 0.2*free), free), free
 	}
-	high = math.Min(free, l.f.TopTrim*l.m.Speed.Value)
+	high = min(free, l.f.TopTrim*l.m.Speed.Value)
 	return high * l.f.Slowest, high
 }
 
@@ -93,7 +93,7 @@ func (l *seriesLaw) peak(omega float64) Limited {
 func (l *seriesLaw) breakaway() Limited { return l.peak(0) }
 
 func (l *seriesLaw) amps(torque, _ float64) float64 {
-	return math.Sqrt(math.Max(torque+l.m.Series.Friction.Value, 0) / l.m.Series.K.Value)
+	return math.Sqrt(max(torque+l.m.Series.Friction.Value, 0) / l.m.Series.K.Value)
 }
 
 func (l *seriesLaw) stall() float64 { return l.volts() / l.ohms() }
@@ -137,7 +137,7 @@ func (m *Resolved) resolveSeries(fit Fit) {
 	omega, amps := m.Speed.Value, m.Amps.Value
 	m.Series.Resistance = fit.R.known()
 	if !m.Series.Resistance.OK() {
-		loss := math.Max(inStep*amps-m.Power.Value, 0.05*inStep*amps)
+		loss := max(inStep*amps-m.Power.Value, 0.05*inStep*amps)
 		m.Series.Resistance = Known{windingLossShare * loss / (amps * amps), working.Assumed}
 	}
 	m.Series.K = fit.Ke.known()
@@ -154,7 +154,7 @@ func (m *Resolved) resolveSeries(fit Fit) {
 	made := m.Series.K.Value * amps * amps
 	m.Series.Friction = fit.Loss.known()
 	if !m.Series.Friction.OK() {
-		m.Series.Friction = Known{math.Max(made-m.Power.Value/omega, 0.03*made), working.Computed}
+		m.Series.Friction = Known{max(made-m.Power.Value/omega, 0.03*made), working.Computed}
 	}
 	m.Torque = m.withinRating(Known{made - m.Series.Friction.Value, working.Computed})
 	if m.Torque.Value <= 0 {

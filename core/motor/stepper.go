@@ -47,7 +47,7 @@ func (l *stepperLaw) span() (low, high float64) {
 		high = 4 * l.corner()
 	}
 	// It steps as slowly as one likes; a step a second is slow enough for a chart.
-	return math.Min(2*math.Pi/l.m.Steps.PerTurn, high), high
+	return min(2*math.Pi/l.m.Steps.PerTurn, high), high
 }
 
 func (l *stepperLaw) pullOut(omega float64) Limited {

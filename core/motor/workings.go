@@ -2,7 +2,6 @@ package motor
 
 import (
 	"fmt"
-	"math"
 
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
@@ -17,21 +16,20 @@ type workings struct {
 
 func (w *workings) show(v float64, d q.Dimension) string { return q.Show(v, d, w.sys) }
 
-func (w *workings) add(id working.ID, label string, k Known, d q.Dimension, formula, substituted string, src source.ID,
-	assumes ...string) {
+func (w *workings) add(id working.ID, label string, k Known, d q.Dimension, formula, substituted string,
+	src *source.Source, assumes ...string,
+) {
 	if !k.OK() {
 		return
 	}
-	w.list = append(w.list, working.Working{
-		ID: id, Station: id.Station(), Label: label, Value: w.show(k.Value, d), Formula: formula,
-		Substituted: substituted,
-		Assumes:     append([]string{}, assumes...), Source: source.Find(src), Standing: k.Standing,
-	})
+	one := working.Derive(id, label, w.show(k.Value, d), formula, substituted, src, assumes...)
+	one.Standing = k.Standing
+	w.list = append(w.list, one)
 }
 
 // Workings derives each figure the motor bench shows.
 func (m *Resolved) Workings(sys q.System) []working.Working {
-	w := &workings{sys: sys}
+	w := &workings{sys: sys, list: make([]working.Working, 0, 12)}
 	m.commonWorkings(w)
 	switch m.Kind.Family() {
 	case DCFamily:
@@ -55,35 +53,33 @@ func (m *Resolved) commonWorkings(w *workings) {
 		m.powerWorking(w)
 	}
 	if m.Torque.OK() && m.Kind != Stepper {
-		formula, figures := "T = P / ω", fmt.Sprintf("%s ÷ %s rad/s", q.Show(m.Power.Value, q.Power, q.Metric),
-			q.Figures(m.Speed.Value, 4))
+		formula, figures := "T = P / ω", q.Show(m.Power.Value, q.Power, q.Metric)+" ÷ "+
+			q.Figures(m.Speed.Value, 4)+" rad/s"
 		src, assumes := source.Mechanics, []string{}
 		if made := m.DC.Ke.Value*m.Amps.Value - m.DC.Friction.Value; m.Kind.Family() == DCFamily &&
 			m.DC.Friction.Standing != working.Computed &&
 			m.Torque.Value == made {
 			formula, src = "T = K_e·I − T_loss", source.DCMachine
-			figures = fmt.Sprintf("%s × %s − %s", w.show(m.DC.Ke.Value, q.BackEMF), w.show(m.Amps.Value, q.Current),
-				w.show(m.DC.Friction.Value, q.Torque))
+			figures = w.show(m.DC.Ke.Value, q.BackEMF) + " × " + w.show(m.Amps.Value, q.Current) + " − " +
+				w.show(m.DC.Friction.Value, q.Torque)
 		}
 		if m.Spread >= 0.1 {
-			assumes = append(assumes, fmt.Sprintf("May be out by %s: between %s and %s", q.Percent(m.Spread),
-				w.show(m.Torque.Value*(1-m.Spread), q.Torque), w.show(m.Torque.Value*(1+m.Spread), q.Torque)))
+			assumes = append(assumes, "May be out by "+q.Percent(m.Spread)+": between "+
+				w.show(m.Torque.Value*(1-m.Spread), q.Torque)+" and "+
+				w.show(m.Torque.Value*(1+m.Spread), q.Torque))
 		}
 		w.add(working.MotorTorque, "Rated torque", m.Torque, q.Torque, formula, figures, src, assumes...)
 	}
 	if m.Efficiency.OK() && m.Kind != Stepper {
-		w.list = append(w.list, working.Working{
-			ID: working.MotorEfficiency, Station: working.MotorEfficiency.Station(), Label: "Efficiency at full load",
-			Value:   q.Percent(m.Efficiency.Value),
-			Formula: "η = P_out / P_in", Substituted: fmt.Sprintf("%s ÷ %s", q.Show(m.Power.Value, q.Power, q.Metric),
-				q.Show(m.Power.Value/m.Efficiency.Value, q.Power, q.Metric)),
-			Assumes: []string{}, Source: source.Find(source.Mechanics), Standing: m.Efficiency.Standing,
-		})
+		one := working.Derive(working.MotorEfficiency, "Efficiency at full load", q.Percent(m.Efficiency.Value),
+			"η = P_out / P_in", q.Show(m.Power.Value, q.Power, q.Metric)+" ÷ "+
+				q.Show(m.Power.Value/m.Efficiency.Value, q.Power, q.Metric), source.Mechanics)
+		one.Standing = m.Efficiency.Standing
+		w.list = append(w.list, one)
 	}
 	if m.Amps.OK() && m.Amps.Standing == working.Assumed {
 		w.add(working.MotorAmps, "Amps at full load", m.Amps, q.Current, "I = P / (√phases·V·pf·η)",
-			fmt.Sprintf("%s at %s and the usual efficiency", w.show(m.Power.Value, q.Power), w.show(m.Volts.Value,
-				q.Voltage)),
+			w.show(m.Power.Value, q.Power)+" at "+w.show(m.Volts.Value, q.Voltage)+" and the usual efficiency",
 			source.PlateEfficient, "No amps on the plate")
 	}
 	m.speedWorking(w)
@@ -94,7 +90,7 @@ func (m *Resolved) speedWorking(w *workings) {
 	case !m.Speed.OK() || m.Speed.Standing == working.Read || m.Kind == Stepper:
 	case m.Guess != "":
 		w.add(working.MotorSpeed, "Speed at full load", m.Speed, q.Speed, "by the body's class",
-			fmt.Sprintf("%s across: %s", w.show(m.Body.Diameter, q.Length), m.Guess), source.BodyClass,
+			w.show(m.Body.Diameter, q.Length)+" across: "+m.Guess, source.BodyClass,
 			"A guess until it is measured")
 	default:
 		w.add(working.MotorSpeed, "Speed at full load", m.Speed, q.Speed, "ω = (V − I·R) / K_e, or 0.95 of synchronous",
@@ -145,8 +141,8 @@ func spread(e Estimate) string {
 func (m *Resolved) seriesWorkings(w *workings) {
 	s := m.Series
 	w.add(working.MotorK, "Torque for amps squared", s.K, q.Number, "k = (V·pf/I − R) / ω",
-		fmt.Sprintf("N·m/A²; at %s and %s%s", w.show(m.Amps.Value, q.Current), w.show(m.Speed.Value, q.Speed),
-			spread(m.Fit.Ke)), source.SeriesMotor)
+		"N·m/A²; at "+w.show(m.Amps.Value, q.Current)+" and "+w.show(m.Speed.Value, q.Speed)+
+			spread(m.Fit.Ke), source.SeriesMotor)
 	w.add(working.MotorResistance, "Armature and field resistance", s.Resistance, q.Resistance,
 		"R as measured, or ½·(V·pf·I − P) / I²", "half of the plate's loss where it was not measured"+spread(m.Fit.R),
 		source.LossSplit)
@@ -156,7 +152,7 @@ func (m *Resolved) seriesWorkings(w *workings) {
 		return
 	}
 	for _, share := range []float64{1, 0.5, 0.25} {
-		w.add(working.MotorSpeedAt.Of(share*100), "Speed at "+q.Percent(share)+" of its torque",
+		w.add(working.MotorSpeedAt.Of(q.Figures(share*100, 3)), "Speed at "+q.Percent(share)+" of its torque",
 			Known{m.LightSpeed(share), working.Computed}, q.Speed, "ω = (V·pf/I − R) / k, I = √((T + T_loss)/k)",
 			"on "+w.show(m.Volts.Value, q.Voltage), source.SeriesMotor)
 	}
@@ -192,10 +188,10 @@ func (m *Resolved) fanWorkings(w *workings) {
 	top := m.Trials[len(m.Trials)-1].Omega
 	for i, t := range m.Trials {
 		share := t.Omega / top
-		w.add(working.MotorFan.Of(i), "On "+w.show(t.Farads, q.Capacitance), Known{t.Omega, working.Measured}, q.Speed,
+		w.add(working.MotorFan.At(i), "On "+w.show(t.Farads, q.Capacitance), Known{t.Omega, working.Measured}, q.Speed,
 			"power goes with n³, sound with 50·log10(n)",
-			fmt.Sprintf("%s of the power, %s dB against the largest; starts %s", q.Percent(FanPower(share)),
-				q.Figures(FanQuieter(share), 2), q.Percent(t.Starts)),
+			q.Percent(FanPower(share))+" of the power, "+q.Figures(FanQuieter(share), 2)+
+				" dB against the largest; starts "+q.Percent(t.Starts),
 			source.FanLaws)
 	}
 }
@@ -204,9 +200,8 @@ func (m *Resolved) fanWorkings(w *workings) {
 func (m *Resolved) outputWorkings(w *workings) {
 	if g := m.Gear; g.Sort != "none" && m.Torque.OK() {
 		w.add(working.MotorGearSpeed, "Speed at the gearbox", Known{m.Speed.Value / g.Ratio, working.Computed}, q.Speed,
-			"n / i", fmt.Sprintf("%s ÷ %s", w.show(m.Speed.Value, q.Speed), q.Figures(g.Ratio, 4)), source.Mechanics)
-		figures := fmt.Sprintf("%s × %s × %s", w.show(m.Torque.Value, q.Torque), q.Figures(g.Ratio, 4),
-			q.Percent(g.Efficiency))
+			"n / i", w.show(m.Speed.Value, q.Speed)+" ÷ "+q.Figures(g.Ratio, 4), source.Mechanics)
+		figures := w.show(m.Torque.Value, q.Torque) + " × " + q.Figures(g.Ratio, 4) + " × " + q.Percent(g.Efficiency)
 		if m.GearTorque() == g.Limit {
 			figures += ", held to its rating"
 		}
@@ -228,8 +223,8 @@ func (m *Resolved) dcWorkings(w *workings) {
 			"on the bench"+spread(m.Fit.Ke)+"; the plate makes it "+w.show(dc.PlateKe, q.BackEMF), source.DCMachine)
 	case working.Computed:
 		w.add(working.MotorKe, "Back-EMF constant", dc.Ke, q.BackEMF, "K_e = (V − I·R) / ω",
-			fmt.Sprintf("(%s − %s × %s) ÷ %s rad/s", volts, amps, w.show(dc.Resistance.Value, q.Resistance),
-				q.Figures(m.Speed.Value, 4)),
+			"("+volts+" − "+amps+" × "+w.show(dc.Resistance.Value, q.Resistance)+") ÷ "+
+				q.Figures(m.Speed.Value, 4)+" rad/s",
 			source.DCMachine)
 	}
 	switch dc.Resistance.Standing {
@@ -239,20 +234,20 @@ func (m *Resolved) dcWorkings(w *workings) {
 			source.Typed)
 	case working.Computed:
 		w.add(working.MotorResistance, "Armature resistance", dc.Resistance, q.Resistance, "R = (V − K_e·ω) / I",
-			fmt.Sprintf("(%s − %s × %s rad/s) ÷ %s", volts, w.show(dc.Ke.Value, q.BackEMF), q.Figures(m.Speed.Value, 4),
-				amps), source.DCMachine)
+			"("+volts+" − "+w.show(dc.Ke.Value, q.BackEMF)+" × "+q.Figures(m.Speed.Value, 4)+" rad/s) ÷ "+
+				amps, source.DCMachine)
 	case working.Assumed:
 		w.add(working.MotorResistance, "Armature resistance", dc.Resistance, q.Resistance, "R = ½·(V·I − P) / I²",
-			fmt.Sprintf("½ × (%s × %s − %s) ÷ (%s)²", volts, amps, q.Show(m.Power.Value, q.Power, q.Metric), amps),
+			"½ × ("+volts+" × "+amps+" − "+q.Show(m.Power.Value, q.Power, q.Metric)+") ÷ ("+amps+")²",
 			source.LossSplit, "Not measured: take the leads off and read it at several shaft positions")
 	}
 	w.add(working.MotorFriction, "Torque lost inside", dc.Friction, q.Torque, "T_loss = K_e·I_0, or K_e·I − P/ω",
-		fmt.Sprintf("%s × amps, less the torque at the shaft%s", w.show(dc.Ke.Value, q.BackEMF), spread(m.Fit.Loss)),
+		w.show(dc.Ke.Value, q.BackEMF)+" × amps, less the torque at the shaft"+spread(m.Fit.Loss),
 		source.DCMachine)
 	if dc.Resistance.OK() && dc.Resistance.Value > 0 {
 		w.add(working.MotorStall, "Stall current at plate volts", Known{m.Volts.Value / dc.Resistance.Value,
 			working.Computed}, q.Current, "I = V / R",
-			fmt.Sprintf("%s ÷ %s", volts, w.show(dc.Resistance.Value, q.Resistance)), source.DCMachine,
+			volts+" ÷ "+w.show(dc.Resistance.Value, q.Resistance), source.DCMachine,
 			"Standing still there is no back-EMF, so only the winding holds the current back")
 	}
 }
@@ -260,20 +255,12 @@ func (m *Resolved) dcWorkings(w *workings) {
 func (m *Resolved) inductionWorkings(w *workings) {
 	ind := m.Induction
 	sync := synchronous(m.Hertz.Value, ind.Poles.Value)
-	w.list = append(w.list, working.Working{
-		ID: working.MotorPoles, Station: working.MotorPoles.Station(), Label: "Poles",
-		Value:   q.Figures(ind.Poles.Value, 2),
-		Formula: "p ≤ 120·f / n",
-		Substituted: fmt.Sprintf("120 × %s ÷ %s, taken down to an even number", w.show(m.Hertz.Value, q.Frequency),
-			w.show(m.Speed.Value, q.Speed)),
-		Assumes: []string{}, Source: source.Find(source.Synchronous), Standing: ind.Poles.Standing,
-	}, working.Working{
-		ID: working.MotorSlip, Station: working.MotorSlip.Station(), Label: "Slip at full load",
-		Value:       q.Percent(ind.Slip),
-		Formula:     "s = 1 − n / n_sync",
-		Substituted: fmt.Sprintf("1 − %s ÷ %s", w.show(m.Speed.Value, q.Speed), w.show(sync, q.Speed)),
-		Assumes:     []string{}, Source: source.Find(source.Synchronous), Standing: working.Computed,
-	})
+	poles := working.Derive(working.MotorPoles, "Poles", q.Figures(ind.Poles.Value, 2), "p ≤ 120·f / n",
+		"120 × "+w.show(m.Hertz.Value, q.Frequency)+" ÷ "+w.show(m.Speed.Value, q.Speed)+
+			", taken down to an even number", source.Synchronous)
+	poles.Standing = ind.Poles.Standing
+	w.list = append(w.list, poles, working.Derive(working.MotorSlip, "Slip at full load", q.Percent(ind.Slip),
+		"s = 1 − n / n_sync", "1 − "+w.show(m.Speed.Value, q.Speed)+" ÷ "+w.show(sync, q.Speed), source.Synchronous))
 	w.add(working.MotorSynchronous, "Synchronous speed", Known{sync, working.Computed}, q.Speed, "n_sync = 120·f / p",
 		fmt.Sprintf("120 × %s ÷ %g", w.show(m.Hertz.Value, q.Frequency), ind.Poles.Value), source.Synchronous)
 	if !m.Torque.OK() {
@@ -282,7 +269,7 @@ func (m *Resolved) inductionWorkings(w *workings) {
 	w.add(working.MotorBreakdown, "Breakdown torque", Known{ind.Breakdown * m.Torque.Value, working.Assumed}, q.Torque,
 		"T_b = k_b · T_rated",
 		fmt.Sprintf("%g × %s, at %s slip", ind.Breakdown, w.show(m.Torque.Value, q.Torque),
-			q.Percent(math.Min(ind.BreakdownSlip, 1))),
+			q.Percent(min(ind.BreakdownSlip, 1))),
 		source.Breakdown)
 	w.add(working.MotorStart, "Starting torque on the line", Known{ind.Start * m.Torque.Value, working.Assumed},
 		q.Torque, "T_start = k_s · T_rated",

@@ -174,9 +174,9 @@ func unitFactor(spelling string, d Dimension) (float64, error) {
 	if d == Resistance && spelling[0] == 'M' && !strings.HasPrefix(key, "meg") {
 		key = "meg" + key[1:] // a meter's MΩ is a million, its mΩ a thousandth
 	}
-	for _, u := range table {
-		if u.key == key {
-			return u.factor, nil
+	for i := range table {
+		if table[i].key == key {
+			return table[i].factor, nil
 		}
 	}
 	return 0, fmt.Errorf("%w: %q is no unit of %s; try %s", ErrUnit, spelling, d, examples(d))

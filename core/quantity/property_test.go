@@ -7,6 +7,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 )
 
@@ -71,4 +72,21 @@ func TestFiguresReadBackRounded(t *testing.T) {
 		assert.NotContains(t, shown, "e")
 		assert.False(t, strings.Contains(shown, ".") && strings.HasSuffix(shown, "0"), shown)
 	})
+}
+
+// Just at, above and under the half between two figures it is rounded as the number's own digits say.
+func TestFiguresAreRoundedAsTheDigitsSay(t *testing.T) {
+	for figures := 1; figures <= 5; figures++ {
+		for i := range 3000 {
+			half := (float64(i*7) + 0.5) / math.Pow10(i%6)
+			for _, v := range []float64{math.Nextafter(half, 0), half, math.Nextafter(half, 1e9)} {
+				want, err := strconv.ParseFloat(strconv.FormatFloat(v, 'e', figures-1, 64), 64)
+				require.NoError(t, err)
+				digits, power := significant(nil, v, figures)
+				got, err := strconv.ParseFloat(string(digits)+"e"+strconv.Itoa(power-len(digits)+1), 64)
+				require.NoError(t, err)
+				require.Equal(t, want, got, "%v to %d figures", v, figures)
+			}
+		}
+	}
 }

@@ -102,7 +102,8 @@ func TestReaderNamesEveryBadField(t *testing.T) {
 }
 
 func TestEveryUnitSpellingIsReachable(t *testing.T) {
-	for dim, units := range unitTable {
+	for i, units := range unitTable {
+		dim := Dimension(i)
 		seen := map[string]bool{}
 		for _, u := range units {
 			assert.Equal(t, u.key, normalise(u.key), "%s: the key must be what normalise makes", dim)

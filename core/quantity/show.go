@@ -78,19 +78,8 @@ func AppendFigures(out []byte, v float64, figures int) []byte {
 	if v == 0 {
 		return append(out, '0')
 	}
-	// Rounded to its figures first, so that 9.996 knows it has become 10: d.dd…e±dd.
 	var room [32]byte
-	scientific := strconv.AppendFloat(room[:0], math.Abs(v), 'e', figures-1, 64)
-	mark := bytes.IndexByte(scientific, 'e')
-	power := int(scientific[mark+2]-'0')*10 + int(scientific[mark+3]-'0')
-	if mark+4 < len(scientific) {
-		power = power*10 + int(scientific[mark+4]-'0')
-	}
-	if scientific[mark+1] == '-' {
-		power = -power
-	}
-	digits := append(scientific[:1], scientific[min(2, mark):mark]...)
-
+	digits, power := significant(room[:0], math.Abs(v), figures)
 	if v < 0 {
 		out = append(out, "−"...)
 	}
@@ -107,6 +96,60 @@ func AppendFigures(out []byte, v float64, figures int) []byte {
 		out = append(out, part...)
 	}
 	return out
+}
+
+// significant appends v > 0 rounded to so many digits, and says which power of ten the first stands for. It is
+// rounded first, so that 9.996 to three digits knows it has become 10.
+func significant(room []byte, v float64, figures int) (digits []byte, power int) {
+	if whole, power, sure := scaled(v, figures); sure {
+		return strconv.AppendUint(room, whole, 10), power
+	}
+	scientific := strconv.AppendFloat(room, v, 'e', figures-1, 64) // d.dd…e±dd
+	mark := bytes.IndexByte(scientific, 'e')
+	for _, digit := range scientific[mark+2:] {
+		power = 10*power + int(digit-'0')
+	}
+	if scientific[mark+1] == '-' {
+		power = -power
+	}
+	return append(scientific[:1], scientific[min(2, mark):mark]...), power
+}
+
+// tens are the powers of ten that ordinary figures lie between, from a thousandth.
+var tens = [...]float64{1e-3, 1e-2, 1e-1, 1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6}
+
+// leastTen is the power of the first of tens.
+const leastTen = -3
+
+// scaled is the quick way for most figures shown: v as a whole number of so many digits, by one multiplication. It
+// is not sure where v is out of the ordinary, or so near the half between two that rounding might tell wrong.
+func scaled(v float64, figures int) (whole uint64, power int, sure bool) {
+	if figures > 5 || v < tens[0] || v >= tens[len(tens)-1] {
+		return 0, 0, false
+	}
+	at := 0
+	for v >= tens[at+1] {
+		at++
+	}
+	power = at + leastTen
+	if up := figures - 1 - power; up >= 0 {
+		v *= math.Pow10(up)
+	} else {
+		v /= math.Pow10(-up)
+	}
+	floor := math.Floor(v)
+	over := v - floor
+	if math.Abs(over-0.5) < 1e-6 {
+		return 0, 0, false
+	}
+	whole = uint64(floor)
+	if over > 0.5 {
+		whole++
+	}
+	if whole == uint64(math.Pow10(figures)) {
+		whole, power = whole/10, power+1
+	}
+	return whole, power, true
 }
 
 // appendWhole appends the digits before the point of d.dd… × 10^power, thousands apart from five

@@ -35,7 +35,7 @@ type unit struct {
 
 // unitTable lists the spellings read for each dimension. The first of each is what a bare
 // number means.
-var unitTable = map[Dimension][]unit{
+var unitTable = [...][]unit{
 	Number: {{"", 1}, {"%", 0.01}, {"percent", 0.01}, {":1", 1}, {"to1", 1}, {"×", 1}, {"x", 1}},
 	Speed: {{"rpm", RPM}, {"r/min", RPM}, {"rev/min", RPM}, {"1/min", RPM}, {"min⁻¹", RPM}, {"turns/min", RPM},
 		{"strokes/min", RPM}, {"spm", RPM}, {"rad/s", 1}, {"rps", 60 * RPM}, {"rev/s", 60 * RPM}, {"r/s", 60 * RPM},
@@ -93,7 +93,7 @@ type shownUnit struct {
 }
 
 // showTable gives the unit shown for each dimension, metric then inch.
-var showTable = map[Dimension][2]shownUnit{
+var showTable = [...][2]shownUnit{
 	Number:       {{"", 1}, {"", 1}},
 	Speed:        {{"rpm", RPM}, {"rpm", RPM}},
 	Torque:       {{"N·m", 1}, {"lbf·ft", poundFoot}},
@@ -120,9 +120,9 @@ var showTable = map[Dimension][2]shownUnit{
 
 // Unit returns the label a dimension is shown with and the SI value of one such unit.
 func Unit(d Dimension, s System) (label string, si float64) {
-	u := showTable[d][0]
+	u := &showTable[d][0]
 	if s == Inch {
-		u = showTable[d][1]
+		u = &showTable[d][1]
 	}
 	return u.label, u.factor
 }

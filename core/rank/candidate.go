@@ -71,7 +71,7 @@ func (c *Candidate) take(d setup) {
 		}
 		if job.Duty.Kind == "continuous" {
 			if available := d.model.Steady(f.Omega, 1, &d.position); available.Torque > 0 {
-				c.Heat = math.Max(c.Heat, q.Rounded(f.Needed/available.Torque))
+				c.Heat = max(c.Heat, q.Rounded(f.Needed/available.Torque))
 			}
 		}
 	}
@@ -113,7 +113,7 @@ func (c *comparison) effort(item shelf.Item, m motor.Resolved, out *Candidate) {
 
 // stagesFor is how many belt stages a ratio usually takes: one reaches about 5 : 1 [common practice].
 func stagesFor(ratio float64) int {
-	return int(math.Ceil(math.Log(math.Max(ratio, 1/ratio)) / math.Log(5.2)))
+	return int(math.Ceil(math.Log(max(ratio, 1/ratio)) / math.Log(5.2)))
 }
 
 // curves draws the all-day torque through the plan's ratio and geared to the fastest job's speed.

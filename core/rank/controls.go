@@ -150,9 +150,9 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 	low, high := math.Inf(1), 0.0
 	for i := range t.Reduction.Positions {
 		l, h := t.Span(&t.Reduction.Positions[i])
-		low, high = math.Min(low, l), math.Max(high, h)
+		low, high = min(low, l), max(high, h)
 	}
-	out.Speeds = q.SpeedRange(low, math.Min(high, t.TopSpeed), in.Units)
+	out.Speeds = q.SpeedRange(low, min(high, t.TopSpeed), in.Units)
 	worst := math.Inf(1)
 	for i, f := range t.Results() {
 		job := &t.Machine.Jobs[i]

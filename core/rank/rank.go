@@ -98,7 +98,7 @@ func (c Candidate) beats(o Candidate) bool {
 		return c.Tried
 	case c.JobsDone != o.JobsDone:
 		return c.JobsDone > o.JobsDone
-	case math.Abs(c.score-o.score) > 0.02*math.Max(c.score, o.score):
+	case math.Abs(c.score-o.score) > 0.02*max(c.score, o.score):
 		return c.score > o.score
 	case c.Spread != o.Spread:
 		return c.Spread < o.Spread

@@ -77,7 +77,7 @@ func TestRankingFindsTheBestRatio(t *testing.T) {
 	for _, c := range ranked(t, in).Candidates {
 		margin := math.Inf(1)
 		for i, job := range c.model.Machine.Jobs {
-			margin = math.Min(margin, c.model.Best(&c.model.Machine.Jobs[i], []reduction.Position{{Ratio: c.RatioOf,
+			margin = min(margin, c.model.Best(&c.model.Machine.Jobs[i], []reduction.Position{{Ratio: c.RatioOf,
 				Efficiency: c.model.Reduction.Positions[0].Efficiency}}).Worth(job.Margin))
 			assert.Equal(t, c.Jobs[i].Name, job.Name)
 		}
@@ -88,7 +88,7 @@ func TestRankingFindsTheBestRatio(t *testing.T) {
 			for i, job := range c.model.Machine.Jobs {
 				f := c.model.Best(&c.model.Machine.Jobs[i], []reduction.Position{{Ratio: ratio,
 					Efficiency: c.model.Reduction.Positions[0].Efficiency}})
-				worst = math.Min(worst, f.Worth(job.Margin))
+				worst = min(worst, f.Worth(job.Margin))
 				if f.Outcome.Done() {
 					done++
 				}

@@ -156,7 +156,7 @@ func (d *setup) try(ratio, efficiency float64) {
 			done++
 		}
 		if job.Missing == "" {
-			score = math.Min(score, results[i].Worth(job.Margin))
+			score = min(score, results[i].Worth(job.Margin))
 		}
 	}
 	if _, high := d.model.Span(&p); high > d.model.TopSpeed*(1+line.SpeedTolerance) {

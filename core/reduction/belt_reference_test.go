@@ -31,7 +31,7 @@ func TestBeltLengthByIntegration(t *testing.T) {
 		length := 0.0
 		for i := range n {
 			angle := 2 * math.Pi * (float64(i) + 0.5) / n
-			length += math.Max(r1, centre*math.Cos(angle)+r2) * 2 * math.Pi / n
+			length += max(r1, centre*math.Cos(angle)+r2) * 2 * math.Pi / n
 		}
 		assert.InEpsilon(t, length, OpenBelt(c[0], c[1], c[2]), 1e-6, "%v", c)
 	}

@@ -36,6 +36,6 @@ const barth = 6.1
 // Source: Lewis's equation with Barth's factor for cut teeth, Shigley, section 14-1, from memory. Fewer than
 // 12 teeth are weakened in proportion.
 func ToothBears(module, face, teeth, stress, v float64) float64 {
-	y := lewis.At(teeth) * math.Min(teeth/12, 1)
+	y := lewis.At(teeth) * min(teeth/12, 1)
 	return stress * face * module * y * barth / (barth + v)
 }

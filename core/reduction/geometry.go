@@ -41,7 +41,7 @@ func CentreFor(d1, d2, length float64) (float64, bool) {
 	for range 60 {
 		// dL/dC = 2·cos(asin(diff/C))
 		step := (OpenBelt(d1, d2, c) - length) / (2 * math.Sqrt(1-diff*diff/(c*c)))
-		c = math.Max(c-step, (c+diff)/2)
+		c = max(c-step, (c+diff)/2)
 		if math.Abs(step) < 1e-12 {
 			break
 		}

@@ -3,6 +3,7 @@ package reduction
 import (
 	"fmt"
 	"math"
+	"strconv"
 	"strings"
 )
 
@@ -16,9 +17,9 @@ type Position struct {
 	Ratio      float64 // motor speed over spindle speed
 	Efficiency float64 // of all its stages together
 
-	links []link
-	least float64 // N·m that all of them bear at any speed up to upTo
-	upTo  float64 // rad/s
+	links               []link
+	least, leastBriefly float64 // N·m that all of them bear at any speed up to upTo, for ever and for some seconds
+	upTo                float64 // rad/s
 }
 
 // link is what one stage or shaft of a position bears, carried to the spindle.
@@ -53,25 +54,47 @@ func (p *Position) Carries(omega, overload float64) (float64, WeakLink) {
 	return most, by
 }
 
-// LookTo works out once what the position bears for ever at every speed up to omega (rad/s), so that
-// [Position.Surely] can tell. What a belt, chain or tooth bears never grows with speed, so it is what is borne
-// there.
+// LookTo works out once what the position bears at every speed up to omega (rad/s), for ever and for some seconds,
+// so that [Position.Surely] can tell. What a belt, chain or tooth bears never grows with speed, so it is what is
+// borne there.
 func (p *Position) LookTo(omega float64) {
-	p.least, _ = p.Carries(omega, 1)
 	p.upTo = omega
+	p.least, p.leastBriefly = math.Inf(1), math.Inf(1)
+	for i := range p.links {
+		l := &p.links[i]
+		forever, briefly := l.level, l.level
+		if l.level == 0 {
+			forever = l.pull.Carries(omega*l.speed*l.radius) * l.radius
+			briefly = OverloadShare * forever
+		}
+		p.least, p.leastBriefly = min(p.least, forever*l.gain), min(p.leastBriefly, briefly*l.gain)
+	}
 }
 
-// Surely reports whether a torque (N·m) at a speed (rad/s) is known to be borne without looking closer.
-func (p *Position) Surely(torque, omega float64) bool { return torque <= p.least && omega <= p.upTo }
+// Surely reports whether a torque (N·m) at a speed (rad/s) is known to be borne, for ever where overload is 1 and
+// else for as long as [OverloadShare] is for, without looking closer.
+func (p *Position) Surely(torque, omega, overload float64) bool {
+	least := p.least
+	if overload == OverloadShare {
+		least = p.leastBriefly
+	}
+	return torque <= least && omega <= p.upTo
+}
 
 // Positions are all the combinations of the stages' steps, in the order the steps are given. Stages
 // side by side that can be put out of mesh are in or out together.
 func Positions(stages []Stage) []Position {
 	all := [][]int{nil}
-	for i, s := range stages {
+	for i := range stages {
+		s := &stages[i]
 		var next [][]int
 		for _, chosen := range all {
-			add := func(step int) { next = append(next, append(append([]int(nil), chosen...), step)) }
+			add := func(step int) {
+				with := make([]int, i+1, len(stages))
+				copy(with, chosen)
+				with[i] = step
+				next = append(next, with)
+			}
 			if s.Bypass && (i == 0 || !stages[i-1].Bypass || chosen[i-1] == Out) {
 				add(Out)
 				if i > 0 && stages[i-1].Bypass {
@@ -87,7 +110,7 @@ func Positions(stages []Stage) []Position {
 	out := make([]Position, len(all))
 	for i, chosen := range all {
 		out[i].Set(stages, chosen)
-		out[i].Label = label(stages, out[i])
+		out[i].Label = label(stages, &out[i])
 	}
 	return out
 }
@@ -101,7 +124,7 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 			p.Efficiency *= stages[i].Efficiency
 		}
 	}
-	p.links, p.least, p.upTo = p.links[:0], 0, 0
+	p.links, p.least, p.leastBriefly, p.upTo = p.links[:0], 0, 0, 0
 	speed, gain := 1.0, 1.0
 	for i := len(stages) - 1; i >= 0; i-- {
 		if chosen[i] == Out {
@@ -160,17 +183,18 @@ func (s *Stage) name(nth, of int) {
 
 // label names a position by what can be moved: "step 2", "A2 B1" with two cones, "low" with the
 // back gear in.
-func label(stages []Stage, p Position) string {
+func label(stages []Stage, p *Position) string {
 	var parts []string
 	gear := ""
-	for i, s := range stages {
+	for i := range stages {
+		s := &stages[i]
 		if s.Bypass {
 			if gear = "low"; p.Steps[i] == Out {
 				gear = "direct"
 			}
 		}
 		if len(s.Steps) > 1 && p.Steps[i] != Out {
-			parts = append(parts, fmt.Sprintf("%c%d", 'A'+i, p.Steps[i]+1))
+			parts = append(parts, string(rune('A'+i))+strconv.Itoa(p.Steps[i]+1))
 		}
 	}
 	name := strings.Join(parts, " ")

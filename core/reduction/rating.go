@@ -35,16 +35,16 @@ func (p *Pull) Rated() bool { return p.form != notRated }
 
 // Carries returns the pull at speed v (m/s ≥ 0), N ≥ 0; +Inf for what is not rated.
 func (p *Pull) Carries(v float64) float64 {
-	v = math.Max(v, p.slowest)
+	v = max(v, p.slowest)
 	switch p.form {
 	case beltForm:
 		pull := p.level - p.square*v*v
 		if p.fatigue != 0 {
 			pull -= p.fatigue * math.Log(v)
 		}
-		return math.Max(pull, 0)
+		return max(pull, 0)
 	case chainForm:
-		return math.Min(p.level*math.Pow(v, -0.1), p.square/(v*v*math.Sqrt(v)))
+		return min(p.level*math.Pow(v, -0.1), p.square/(v*v*math.Sqrt(v)))
 	case gearForm:
 		return p.level * p.square / (p.square + v)
 	}
@@ -57,7 +57,7 @@ const OverloadShare = 1.5
 
 // pullOf is what a stage's step carries; the zero Pull for what is not rated here.
 func (s *Stage) pullOf(step Step) Pull {
-	small := math.Min(step.Driver, step.Driven)
+	small := min(step.Driver, step.Driven)
 	wrap, length := step.Wrap, step.Length
 	switch s.Kind {
 	case VBelt, LinkBelt:
@@ -73,14 +73,14 @@ func (s *Stage) pullOf(step Step) Pull {
 		grip := gripFactor(flatGrip, wrap)
 		return Pull{form: beltForm, level: s.Width * flatPull * grip, square: s.Width * flatMass * grip}
 	case Toothed:
-		meshed := math.Min(math.Floor(wrap/(2*math.Pi)*small*math.Pi/s.Pitch)/6, 1)
+		meshed := min(math.Floor(wrap/(2*math.Pi)*small*math.Pi/s.Pitch)/6, 1)
 		return Pull{form: beltForm, level: s.Width * toothedPull(s.Pitch) * meshed,
 			square: s.Width * toothedMass(s.Pitch) * meshed}
 	case Chain:
 		return chainPull(s.Pitch, s.teeth(small), strandFactor(s.Count))
 	case Spur:
 		// The pinion's teeth are the thinner at the root.
-		teeth := math.Min(step.Counts[0], step.Counts[1])
+		teeth := min(step.Counts[0], step.Counts[1])
 		still := ToothBears(s.Pitch, s.Width, teeth, gearStress[s.Material], 0)
 		return Pull{form: gearForm, level: still, square: barth}
 	}
@@ -107,7 +107,7 @@ func gripFactor(mu, wrap float64) float64 { return math.Expm1(-mu*wrap) / math.E
 // rib is the pull of one belt or rib, N: straight in 1/d, as bending takes its share.
 type rib struct{ level, bending float64 }
 
-func (r rib) at(d float64) float64 { return math.Max(r.level-r.bending/d, 0) }
+func (r rib) at(d float64) float64 { return max(r.level-r.bending/d, 0) }
 
 // ribPull by section: a Z belt, and one rib of poly-V [fitted to makers' tables, from memory].
 var ribPull = map[string]rib{"Z": {121.5, 3.8}, "J": {42, 0.446}, "K": {106, 2.33}, "L": {217, 10.4}}
@@ -158,8 +158,8 @@ const slowestRated = 0.5
 // classicalPull is the pull of so many classical V belts over a small pulley of pitch diameter d (m).
 func classicalPull(name string, d, factor float64) Pull {
 	c := classical[name]
-	inches := math.Min(math.Max(d/inch, c.smallest), c.most)
-	factor *= math.Min(d/inch/c.smallest, 1) * horsepower / (1000 * footMinute)
+	inches := min(max(d/inch, c.smallest), c.most)
+	factor *= min(d/inch/c.smallest, 1) * horsepower / (1000 * footMinute)
 	const thousands = 1000 * footMinute // m/s in one of the relation's 1000 ft/min
 	return Pull{
 		form: beltForm, slowest: slowestRated,

@@ -14,7 +14,7 @@ import (
 // chainPower is the lesser of what plates and rollers last for, W.
 func chainPower(pitch, teeth, revs float64) float64 {
 	plates, rollers := chainWatts(pitch, teeth, revs)
-	return math.Min(plates, rollers)
+	return min(plates, rollers)
 }
 
 // Source: Shigley's Mechanical Engineering Design, table 17-12, from memory: every point of classical A

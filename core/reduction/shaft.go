@@ -15,7 +15,7 @@ func (f Fit) Bears() float64 {
 	if f.Shaft == 0 {
 		return 0
 	}
-	return math.Min(f.shaftBears(), f.keyBears())
+	return min(f.shaftBears(), f.keyBears())
 }
 
 // KeyBinds reports whether the key, not the shaft, is what Bears tells of.

@@ -145,7 +145,7 @@ func TestThePositionIsAsStrongAsItsWeakestPart(t *testing.T) {
 		// Past its speed a belt carries nothing, overload or not.
 		assert.InDelta(t, OverloadShare*plain, carries(OverloadShare, stage), 1e-9*plain)
 		assert.LessOrEqual(t, carries(1, stage, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"),
-			Centre: "400 mm"}), math.Max(carries(1, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"),
+			Centre: "400 mm"}), max(carries(1, DescribedStage{Kind: VBelt, Steps: pair("80 mm", "80 mm"),
 			Centre: "400 mm"}),
 			0)+1e-9)
 		apart := stage
@@ -199,8 +199,11 @@ func TestNothingCarriesMoreWhenFaster(t *testing.T) {
 		for omega := 0.0; omega <= 400; omega += 5 {
 			most, _ := p.Carries(omega, 1)
 			assert.LessOrEqual(t, most, before*(1+1e-12))
-			assert.False(t, p.Surely(most+1e-6, omega), "never sure of more than is borne")
-			assert.False(t, p.Surely(0, 401), "nor past where it was looked to")
+			for _, overload := range []float64{1, OverloadShare} {
+				bears, _ := p.Carries(omega, overload)
+				assert.False(t, p.Surely(bears+1e-6, omega, overload), "never sure of more than is borne")
+				assert.False(t, p.Surely(0, 401, overload), "nor past where it was looked to")
+			}
 			before = most
 		}
 	})

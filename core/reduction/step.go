@@ -93,7 +93,7 @@ func (s Stage) PitchDiameter(teeth float64) float64 {
 func (s Stage) teeth(diameter float64) float64 {
 	switch s.Kind {
 	case Chain:
-		return math.Round(math.Pi / math.Asin(math.Min(s.Pitch/diameter, 1)))
+		return math.Round(math.Pi / math.Asin(min(s.Pitch/diameter, 1)))
 	case Toothed:
 		return math.Round(math.Pi * diameter / s.Pitch)
 	}

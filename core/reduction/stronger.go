@@ -40,25 +40,25 @@ func (s Stage) widened(d *DescribedStage, times float64) (label, detail string, 
 	count := math.Ceil(s.Count*times - 1e-9)
 	switch s.Kind {
 	case VBelt, LinkBelt:
-		count = math.Min(count, mostBelts)
+		count = min(count, mostBelts)
 		label, detail = fmt.Sprintf("Fit %g belts side by side", count),
 			"a matched set, on pulleys with as many grooves"
 	case PolyV:
-		count = math.Min(count, mostRibs)
+		count = min(count, mostRibs)
 		label, detail = fmt.Sprintf("Fit a belt of %g ribs", count), "on pulleys with as many"
 	case Chain:
 		count = s.Count + 1
 		for count < mostStrands && strandFactor(count) < times*strandFactor(s.Count) {
 			count++
 		}
-		count = math.Min(count, mostStrands)
+		count = min(count, mostStrands)
 		label, detail = fmt.Sprintf("Fit a chain of %g strands", count), "on sprockets with as many"
 	case Spur:
-		wide := math.Min(math.Ceil(s.Width*times*1000-1e-9)/1000, widestFace*s.Pitch)
+		wide := min(math.Ceil(s.Width*times*1000-1e-9)/1000, widestFace*s.Pitch)
 		d.Width = q.Text(fmt.Sprintf("%.3g mm", wide*1000))
 		return fmt.Sprintf("Fit gears %s wide", d.Width), "both of them, on hubs as wide", wide > s.Width
 	case Flat, Toothed:
-		wide := math.Min(math.Ceil(s.Width*times/5e-3-1e-9)*5e-3, widest)
+		wide := min(math.Ceil(s.Width*times/5e-3-1e-9)*5e-3, widest)
 		d.Width = q.Text(fmt.Sprintf("%.0f mm", wide*1000))
 		return fmt.Sprintf("Fit a belt %s wide", d.Width), "on pulleys as wide", wide > s.Width
 	}

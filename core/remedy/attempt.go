@@ -1,7 +1,6 @@
 package remedy
 
 import (
-	"math"
 	"slices"
 
 	"jiriki/core/control"
@@ -21,7 +20,7 @@ type attempt struct {
 
 // topsOut is the fastest the spindle turns in a position, within the machine's limit, rad/s.
 func (h *Finder) topsOut(o *attempt, p *reduction.Position) float64 {
-	return math.Min(o.fastest/p.Ratio, h.now.TopSpeed)
+	return min(o.fastest/p.Ratio, h.now.TopSpeed)
 }
 
 // try works the plan out with the remedy's stations in place of its own. It fails when they cannot be used

@@ -47,8 +47,8 @@ type Finder struct {
 	trims, motors, limited, cooled, choked []attempt
 	belted                                 []attempt // one belt put in where there was none
 
-	wheelChanges []wheelChange    // every legal change of one wheel, screened for all jobs
-	triedChanges map[int]*attempt // of those, by index; nil where it does not work out
+	changes      bestChanges // of one wheel
+	triedChanges map[wheelChange]*attempt
 	madeChanges  bool
 
 	ShelfTried bool // the shelf's parts were tried
@@ -56,7 +56,7 @@ type Finder struct {
 
 // NewFinder tries changes to a plan whose model and results are known.
 func NewFinder(in plan.Input, now *line.Model, results []line.Result) *Finder {
-	return &Finder{in: in, now: now, results: results, triedChanges: map[int]*attempt{}}
+	return &Finder{in: in, now: now, results: results, triedChanges: map[wheelChange]*attempt{}}
 }
 
 // ForJob are the changes worth showing for a job: another ratio, another trim, another motor
@@ -174,7 +174,7 @@ func (h *Finder) turnedCone(i int) []attempt {
 // limitFor sets the current limit the motor and drive ask for.
 func (h *Finder) limitFor() []attempt {
 	c := h.in.Plan.Control
-	c.LimitAmps = q.Written(math.Min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps), "A")
+	c.LimitAmps = q.Written(min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps), "A")
 	o, ok := h.try(Remedy{Kind: "limit", Label: "Set the limit to " + string(c.LimitAmps),
 		Detail:  "1.5 × plate amps, within what the drive gives for a minute",
 		Control: &c})
@@ -206,7 +206,7 @@ func (h *Finder) trimUnderLimit() []attempt {
 	for i := range h.now.Reduction.Positions {
 		p := &h.now.Reduction.Positions[i]
 		_, high := h.now.Span(p)
-		fastest = math.Max(fastest, high)
+		fastest = max(fastest, high)
 	}
 	c, share := h.in.Plan.Control, h.now.TopSpeed/fastest
 	r := Remedy{Kind: "trim", Detail: "keeps the spindle under its limit in every position", Control: &c}
@@ -246,7 +246,7 @@ func (h *Finder) tryAll() {
 	for _, r := range h.motorRemedies() {
 		collect(&h.motors, r)
 	}
-	if amps := math.Min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps); amps > h.now.Feed.LimitAmps {
+	if amps := min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps); amps > h.now.Feed.LimitAmps {
 		c := h.in.Plan.Control
 		c.LimitAmps = q.Written(amps, "A")
 		collect(&h.limited, Remedy{Kind: "limit", Label: "Current limit to " + string(c.LimitAmps),

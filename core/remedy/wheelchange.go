@@ -10,37 +10,49 @@ import (
 	"jiriki/core/reduction"
 )
 
-// wheelChange is one wheel changed for another, with how every job comes out.
+// wheelChange is one wheel changed for another.
 type wheelChange struct {
 	stage, step int
 	driven      bool
 	size        float64 // mm, or teeth
-	jobs        []screened
-	done        int
 }
 
-// screened is what a job's result is ranked by.
+// screened is a change with what it is ranked by for one job: most jobs done first, then this one, then its margin.
 type screened struct {
-	done   bool
-	margin float64
+	change   wheelChange
+	jobsDone int
+	done     bool
+	margin   float64
 }
 
-// ratio is the best change of one wheel for another standard size: most jobs done first, then
-// this one, then its margin.
+func (a *screened) beats(b *screened) bool {
+	switch {
+	case a.jobsDone != b.jobsDone:
+		return a.jobsDone > b.jobsDone
+	case a.done != b.done:
+		return a.done
+	default:
+		return a.margin > b.margin
+	}
+}
+
+// bestChanges are the best of all legal changes of one wheel. All of them do as many jobs.
+type bestChanges struct {
+	any   bool        // there is a legal change
+	most  wheelChange // the first of those that do most jobs
+	forOf []screened  // the best for each job
+}
+
+// ratio is the best change of one wheel for another standard size.
 func (h *Finder) ratio(job int) []attempt {
 	if len(h.now.Reduction.Stages) == 0 {
 		return h.belts()
 	}
 	h.makeChanges()
-	best := -1
-	for i := range h.wheelChanges {
-		if best < 0 || changeBeats(&h.wheelChanges[i], &h.wheelChanges[best], job) {
-			best = i
-		}
-	}
-	if best < 0 {
+	if !h.changes.any {
 		return nil
 	}
+	best := h.changes.forOf[job].change
 	tried := h.tryChange(best)
 	if tried == nil {
 		return nil
@@ -48,7 +60,7 @@ func (h *Finder) ratio(job int) []attempt {
 	o := *tried
 	p := &o.positions[o.results[job].Position]
 	o.Label = "Try " + q.Ratio(p.Ratio)
-	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.changeText(&h.wheelChanges[best]),
+	o.Detail = fmt.Sprintf("%s; then it tops out at %s", h.changeText(best),
 		q.Show(h.topsOut(&o, p), q.Speed, h.in.Units))
 	return []attempt{o}
 }
@@ -56,19 +68,19 @@ func (h *Finder) ratio(job int) []attempt {
 // makeChanges screens the changes once.
 func (h *Finder) makeChanges() {
 	if !h.madeChanges {
-		h.madeChanges, h.wheelChanges = true, h.screenChanges()
+		h.madeChanges, h.changes = true, h.screenChanges()
 	}
 }
 
 // tryChange truly works a change out, once; nil where it does not work out.
-func (h *Finder) tryChange(i int) *attempt {
-	tried, known := h.triedChanges[i]
+func (h *Finder) tryChange(c wheelChange) *attempt {
+	tried, known := h.triedChanges[c]
 	if !known {
-		changed := h.withChange(&h.wheelChanges[i])
+		changed := h.withChange(c)
 		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &changed}); ok {
 			tried = &o
 		}
-		h.triedChanges[i] = tried
+		h.triedChanges[c] = tried
 	}
 	return tried
 }
@@ -117,39 +129,23 @@ func (h *Finder) changeUnderLimit() []attempt {
 		return []attempt{*best}
 	}
 	h.makeChanges()
-	best := -1
-	for i := range h.wheelChanges {
-		if best < 0 || h.wheelChanges[i].done > h.wheelChanges[best].done {
-			best = i
-		}
-	}
-	if best < 0 {
+	if !h.changes.any {
 		return nil
 	}
-	tried := h.tryChange(best)
+	tried := h.tryChange(h.changes.most)
 	if tried == nil {
 		return nil
 	}
 	o := *tried
-	o.Label, o.Detail = "Gear it to "+q.Ratio(o.positions[0].Ratio), h.changeText(&h.wheelChanges[best])
+	o.Label, o.Detail = "Gear it to "+q.Ratio(o.positions[0].Ratio), h.changeText(h.changes.most)
 	return []attempt{o}
 }
 
-func changeBeats(a, b *wheelChange, job int) bool {
-	switch x, y := a.jobs[job], b.jobs[job]; {
-	case a.done != b.done:
-		return a.done > b.done
-	case x.done != y.done:
-		return x.done
-	default:
-		return x.margin > y.margin
-	}
-}
-
-// screenChanges works out every legal change of one wheel. Only the positions that use the wheel
+// screenChanges works out every legal change of one wheel and keeps the best. Only the positions that use the wheel
 // change, so how the jobs come out in the others is worked out once.
-func (h *Finder) screenChanges() []wheelChange {
-	var out []wheelChange
+func (h *Finder) screenChanges() bestChanges {
+	best := bestChanges{forOf: make([]screened, len(h.now.Machine.Jobs))}
+	comesOut := make([]screened, len(h.now.Machine.Jobs))
 	stages := slices.Clone(h.now.Reduction.Stages)
 	asItIs := h.inEachPosition()
 	for i := range h.now.Reduction.Stages {
@@ -178,27 +174,55 @@ func (h *Finder) screenChanges() []wheelChange {
 						changed[n].Set(stages, touched[n].Steps)
 					}
 					h.now.Look(changed)
-					c := wheelChange{stage: i, step: k, driven: driven, size: size}
-					c.screen(h.now, changed, elsewhere)
-					out = append(out, c)
+					if jobsDone, ok := h.screen(changed, elsewhere, comesOut, best.jobsDone()); ok {
+						best.take(wheelChange{stage: i, step: k, driven: driven, size: size}, jobsDone, comesOut)
+					}
 				}
 			}
 			stages[i].Steps[k] = step
 		}
 	}
-	return out
+	return best
 }
 
-// screen is how the jobs come out in the changed positions, or elsewhere where that is better.
-func (c *wheelChange) screen(now *line.Model, changed []reduction.Position, elsewhere []line.Result) {
-	c.jobs = make([]screened, len(now.Machine.Jobs))
-	for n := range c.jobs {
-		r := now.BestBeside(elsewhere[n], &now.Machine.Jobs[n], changed)
-		c.jobs[n] = screened{done: r.Outcome.Done(), margin: r.Margin}
-		if r.Outcome.Done() {
-			c.done++
+// screen sets how the jobs come out in changed positions, or elsewhere where that is better, and how many are done;
+// false as soon as they are seen to be fewer than so many, with which no job's best is among them.
+func (h *Finder) screen(changed []reduction.Position, elsewhere []line.Result, out []screened, least int) (int, bool) {
+	done := 0
+	for n := range out {
+		r := h.now.BestBeside(&elsewhere[n], &h.now.Machine.Jobs[n], changed)
+		out[n].done, out[n].margin = r.Outcome.Done(), r.Margin
+		if out[n].done {
+			done++
+		}
+		if done+len(out)-1-n < least {
+			return 0, false
 		}
 	}
+	return done, true
+}
+
+// jobsDone is how many jobs the best so far do.
+func (b *bestChanges) jobsDone() int {
+	if !b.any || len(b.forOf) == 0 {
+		return 0
+	}
+	return b.forOf[0].jobsDone
+}
+
+// take keeps a change for the jobs it is the best for.
+func (b *bestChanges) take(c wheelChange, jobsDone int, comesOut []screened) {
+	if !b.any || jobsDone > b.jobsDone() {
+		b.most = c
+	}
+	for n := range b.forOf {
+		one := &comesOut[n]
+		one.change, one.jobsDone = c, jobsDone
+		if !b.any || one.beats(&b.forOf[n]) {
+			b.forOf[n] = *one
+		}
+	}
+	b.any = true
 }
 
 // using are the positions that use a stage's step.
@@ -277,7 +301,7 @@ func (r *room) legal(step reduction.Step, onDriven bool, size float64) (driver, 
 	} else {
 		driver = diameter
 	}
-	small, large := math.Min(driver, driven), math.Max(driver, driven)
+	small, large := min(driver, driven), max(driver, driven)
 	if small < r.least || math.Abs(diameter/was-1) < 0.005 {
 		return 0, 0, false
 	}
@@ -308,7 +332,7 @@ func (h *Finder) asMeasured(stage int, size float64) q.Text {
 
 // withChange is the described reduction with one wheel changed. A belt length no longer holds on
 // the old centres, so the centre distance is kept and the belt left to be worked out.
-func (h *Finder) withChange(s *wheelChange) reduction.Described {
+func (h *Finder) withChange(s wheelChange) reduction.Described {
 	d := h.withStages()
 	stage, resolved := &d.Stages[s.stage], h.now.Reduction.Stages[s.stage]
 	text := q.Text(fmt.Sprintf("%g", s.size))
@@ -327,7 +351,7 @@ func (h *Finder) withChange(s *wheelChange) reduction.Described {
 	return d
 }
 
-func (h *Finder) changeText(s *wheelChange) string {
+func (h *Finder) changeText(s wheelChange) string {
 	was := h.in.Plan.Reduction.Stages[s.stage].Steps[s.step]
 	from := was.Driver
 	if s.driven {

@@ -14,7 +14,7 @@ func logSpan(lists ...[]*pair) (least, most float64) {
 	for _, list := range lists {
 		from, to := math.Inf(1), math.Inf(-1)
 		for _, p := range list {
-			from, to = math.Min(from, p.log), math.Max(to, p.log)
+			from, to = min(from, p.log), max(to, p.log)
 		}
 		low, high = low+from, high+to
 	}

@@ -106,12 +106,12 @@ func (s *presenter) work(d reduction.Described) Found {
 	for i := range t.Reduction.Positions {
 		p := &t.Reduction.Positions[i]
 		low, high := t.Span(p)
-		top = math.Max(top, high)
+		top = max(top, high)
 		out.Ratios = append(out.Ratios, q.Ratio(p.Ratio))
 		out.Bands = append(out.Bands, Band{p.Label, q.Rounded(low / q.RPM), q.Rounded(high / q.RPM)})
 	}
 	out.Trims = top > t.TopSpeed*(1+line.SpeedTolerance)
-	out.Top = q.Show(math.Min(top, t.TopSpeed), q.Speed, s.in.Units)
+	out.Top = q.Show(min(top, t.TopSpeed), q.Speed, s.in.Units)
 	for i, f := range t.Results() {
 		job := &t.Machine.Jobs[i]
 		out.Jobs = append(out.Jobs, line.JobOutcome{Name: job.Name, Outcome: f.Outcome, Margin: f.MarginText()})

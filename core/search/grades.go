@@ -81,7 +81,7 @@ func worthStep(worth float64) int8 {
 	if !(worth > 0) {
 		return notReached + 1
 	}
-	return int8(math.Max(math.Floor(math.Log(math.Min(worth, bestWorth))/gradeStep+1e-9), float64(notReached)+1))
+	return int8(max(math.Floor(math.Log(min(worth, bestWorth))/gradeStep+1e-9), float64(notReached)+1))
 }
 
 // least is the smallest of the steps reached.

@@ -62,7 +62,7 @@ func (l *searcher) pair(f *shelf.Family, driver, driven *shelf.FamilyWheel) *pai
 	if f.Stage.Kind.Toothed() {
 		p.log = math.Log(reduction.Teeth(driven.Text) / reduction.Teeth(driver.Text))
 	}
-	p.centre = math.Min(math.Max(least, math.Max(driver.Size, driven.Size)), l.centreMax)
+	p.centre = min(max(least, max(driver.Size, driven.Size)), l.centreMax)
 	for _, item := range f.Belts {
 		length, err := q.Parse(item.Length, q.Length)
 		if err != nil {
@@ -78,7 +78,7 @@ func (l *searcher) pair(f *shelf.Family, driver, driven *shelf.FamilyWheel) *pai
 
 // leastCentre is the least distance at which two wheels clear each other and the belt wraps enough.
 func (l *searcher) leastCentre(a, b float64) float64 {
-	return math.Max(l.centreMin, math.Max((a+b)/2+wheelGap, wrapDistance*math.Abs(a-b)))
+	return max(l.centreMin, max((a+b)/2+wheelGap, wrapDistance*math.Abs(a-b)))
 }
 
 // resolved is the pair as a stage of the reduction.
@@ -169,7 +169,7 @@ func (l *searcher) carriedBy(done uint64, stages [][]*pair) bool {
 			if reduction.BeltSpeed(step.Driver, omega) > fastBelt {
 				return false
 			}
-			slowest = math.Min(slowest, step.Ratio)
+			slowest = min(slowest, step.Ratio)
 		}
 		omega /= slowest
 		resolved = append(resolved, s)

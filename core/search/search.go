@@ -5,7 +5,6 @@ package search
 import (
 	"errors"
 	"fmt"
-	"math"
 	"slices"
 	"strings"
 
@@ -175,7 +174,7 @@ type searcher struct {
 
 // goesOn tells how far a part of the search is and reports whether to go on.
 func (l *searcher) goesOn(share float64) bool {
-	if l.progress != nil && !l.progress(math.Min(share, 1)) {
+	if l.progress != nil && !l.progress(min(share, 1)) {
 		l.stopped = true
 	}
 	return !l.stopped

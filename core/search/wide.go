@@ -28,7 +28,7 @@ func wide(t *line.Model) Wide {
 	slow, fast := math.Inf(1), t.Machine.FastestWanted()
 	for _, job := range t.Machine.Jobs {
 		if job.Missing == "" {
-			slow = math.Min(slow, job.Low)
+			slow = min(slow, job.Low)
 		}
 	}
 	low, high := t.Powered.Span()
@@ -43,9 +43,9 @@ func wide(t *line.Model) Wide {
 	// The deep gear takes over where the two bands, each from the middle of the range, meet.
 	deep := &reduction.Position{Ratio: one.Ratio * math.Sqrt(fast/slow), Efficiency: efficiency}
 	w.Alone = curveFrom(t, one, slow)
-	w.Geared = [][]line.CurvePoint{curveFrom(t, one, math.Max(high/deep.Ratio, slow)), curveFrom(t, deep, slow)}
+	w.Geared = [][]line.CurvePoint{curveFrom(t, one, max(high/deep.Ratio, slow)), curveFrom(t, deep, slow)}
 	w.Ratios = []string{q.Ratio(one.Ratio), q.Ratio(deep.Ratio)}
-	at := math.Max(slow, low/one.Ratio)
+	at := max(slow, low/one.Ratio)
 	if alone := t.Steady(at, 1, one).Torque; alone > 0 {
 		w.Gain = q.Rounded(t.Steady(at, 1, deep).Torque / alone)
 	}

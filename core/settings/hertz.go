@@ -199,7 +199,7 @@ func (s *Sheet) capacitors() {
 	s.add(dial{
 		id:          working.SettingCapacitorVolts,
 		name:        "Run capacitor, marked for",
-		value:       s.show(math.Max(2*s.Supply.Volts, 250), q.Voltage) + " AC or more",
+		value:       s.show(max(2*s.Supply.Volts, 250), q.Voltage) + " AC or more",
 		formula:     "≥ 2·V_line",
 		substituted: s.show(s.Supply.Volts, q.Voltage),
 		watch:       "Film or oil, never the electrolytic of a start capacitor.",

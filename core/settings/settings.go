@@ -2,7 +2,6 @@
 package settings
 
 import (
-	"fmt"
 	"math"
 
 	"jiriki/core/control"
@@ -36,17 +35,13 @@ type Sheet struct {
 type dial struct {
 	id                                              working.ID
 	name, value, formula, substituted, watch, other string
-	from                                            source.ID
+	from                                            *source.Source
 }
 
 func (s *Sheet) add(d dial) {
 	s.Settings = append(s.Settings, Setting{Name: d.name, Value: d.value, Watch: d.watch, Other: d.other,
 		Working: d.id})
-	s.Workings = append(s.Workings, working.Working{
-		ID: d.id, Station: d.id.Station(), Label: d.name, Value: d.value, Formula: d.formula,
-		Substituted: d.substituted,
-		Assumes:     []string{}, Source: source.Find(d.from), Standing: working.Computed,
-	})
+	s.Workings = append(s.Workings, working.Derive(d.id, d.name, d.value, d.formula, d.substituted, d.from))
 }
 
 // For is the control's settings in the order one sets them.
@@ -115,13 +110,13 @@ func (s *Sheet) leastRamp() (out spinUp) {
 		}
 		p := &s.Reduction.Positions[s.Best(job, s.Reduction.Positions).Position]
 		_, high := s.Span(p)
-		top := math.Min(job.High, high)
+		top := min(job.High, high)
 		if took := s.TimeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p); !math.IsInf(took, 0) {
-			out.seconds = math.Max(out.seconds, took)
+			out.seconds = max(out.seconds, took)
 		}
-		out.energy = math.Max(out.energy, job.Spinning.Inertia*top*top/2)
+		out.energy = max(out.energy, job.Spinning.Inertia*top*top/2)
 		if rubs := job.Spinning.Friction + s.Motor.DC.Friction.Value*p.Ratio; rubs > 0 {
-			out.coast = math.Max(out.coast, job.Spinning.Inertia*top/rubs)
+			out.coast = max(out.coast, job.Spinning.Inertia*top/rubs)
 		}
 	}
 	return out
@@ -136,9 +131,9 @@ func (s *Sheet) ramps() {
 	}
 	if least > 0 {
 		formula, figures = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more",
-			fmt.Sprintf("%s at the torque there is for some seconds", s.show(least, q.Duration))
+			s.show(least, q.Duration)+" at the torque there is for some seconds"
 		if s.Control.Accel == 0 {
-			seconds = math.Max(usualRamp, rampMargin*least)
+			seconds = max(usualRamp, rampMargin*least)
 		}
 	}
 	s.add(dial{
@@ -152,10 +147,10 @@ func (s *Sheet) ramps() {
 	})
 	watch := "Longer with a heavy wheel: braking hard can undo a thread or trip the drive."
 	if spin.energy > 0 {
-		figures = fmt.Sprintf("%s turns in it at full speed; %s", joules(spin.energy), figures)
+		figures = joules(spin.energy) + " turns in it at full speed; " + figures
 	}
 	if spin.coast > 0 {
-		figures += fmt.Sprintf("; left alone it coasts for %s, J·ω / T_friction", s.show(spin.coast, q.Duration))
+		figures += "; left alone it coasts for " + s.show(spin.coast, q.Duration) + ", J·ω / T_friction"
 	}
 	s.add(dial{
 		id:          working.SettingDecel,
@@ -180,14 +175,14 @@ func joules(v float64) string {
 // else that.
 func (s *Sheet) currentLimit() {
 	amps := s.Motor.Amps.Value
-	limit := math.Min(1.5*amps, s.Feed.PeakAmps)
-	figures := fmt.Sprintf("1.5 × %s, drive gives %s for a minute", s.show(amps, q.Current), s.show(s.Feed.PeakAmps,
-		q.Current))
+	limit := min(1.5*amps, s.Feed.PeakAmps)
+	figures := "1.5 × " + s.show(amps, q.Current) + ", drive gives " + s.show(s.Feed.PeakAmps, q.Current) +
+		" for a minute"
 	// A dial is not read to a hundredth.
 	if chosen := s.Control.LimitAmps; chosen > 0 && chosen < 1.02*limit {
 		if chosen < 0.98*limit {
-			figures += fmt.Sprintf(": %s at the most; %s is the plan's own", s.show(limit, q.Current),
-				s.show(chosen, q.Current))
+			figures += ": " + s.show(limit, q.Current) + " at the most; " + s.show(chosen, q.Current) +
+				" is the plan's own"
 		}
 		limit = chosen
 	}

@@ -1,9 +1,6 @@
 package settings
 
 import (
-	"fmt"
-	"math"
-
 	"jiriki/core/control"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -29,10 +26,10 @@ func (s *Sheet) byVolts() {
 	s.add(dial{
 		id:      working.SettingArmatureLink,
 		name:    "Range for the motor's volts",
-		value:   s.show(math.Min(s.Feed.Volts, m.Volts.Value), q.Voltage),
+		value:   s.show(min(s.Feed.Volts, m.Volts.Value), q.Voltage),
 		formula: "least of V_plate and what the drive gives",
-		substituted: fmt.Sprintf("%s on the plate, %s to be had", s.show(m.Volts.Value, q.Voltage),
-			s.show(s.Feed.Volts, q.Voltage)),
+		substituted: s.show(m.Volts.Value, q.Voltage) + " on the plate, " + s.show(s.Feed.Volts, q.Voltage) +
+			" to be had",
 		from: source.PhaseAngle,
 	})
 	if m.Kind.Brushed() && mains {
@@ -57,14 +54,14 @@ func (s *Sheet) byVolts() {
 	s.knobs()
 	s.currentLimit()
 	top := s.topTrim()
-	volts := math.Min(s.Feed.Volts, m.Volts.Value*top.share)
+	volts := min(s.Feed.Volts, m.Volts.Value*top.share)
 	s.add(dial{
 		id:      working.SettingMax,
 		name:    "Max speed trim",
 		value:   q.Percent(top.share) + ", " + s.show(top.share*m.Speed.Value, q.Speed),
 		formula: "n_max = trim · n_plate",
-		substituted: fmt.Sprintf("%s × %s, about %s on the motor", q.Percent(top.share), s.show(m.Speed.Value, q.Speed),
-			s.show(volts, q.Voltage)),
+		substituted: q.Percent(top.share) + " × " + s.show(m.Speed.Value, q.Speed) + ", about " +
+			s.show(volts, q.Voltage) + " on the motor",
 		watch: "Tachometer on the shaft, knob full on, creep up.",
 		other: top.other,
 		from:  source.TrimPractice,
@@ -75,7 +72,7 @@ func (s *Sheet) byVolts() {
 		name:        "Min speed trim",
 		value:       s.show(low, q.Speed),
 		formula:     "n_min = slowest steady share · n_max",
-		substituted: fmt.Sprintf("%s of %s", q.Percent(s.Feed.Slowest), s.show(low/s.Feed.Slowest, q.Speed)),
+		substituted: q.Percent(s.Feed.Slowest) + " of " + s.show(low/s.Feed.Slowest, q.Speed),
 		watch:       "Lowest that does not stall under the job; many like it at zero so the knob stops the machine.",
 		from:        source.SlowestSpeed,
 	})
@@ -88,9 +85,9 @@ func (s *Sheet) byVolts() {
 		name:    "IR compensation",
 		value:   "0 to begin with",
 		formula: "ΔV = I·R",
-		substituted: fmt.Sprintf("%s × %s is %s at full load, %s of its speed", s.show(amps, q.Current),
-			s.show(m.DC.Resistance.Value, q.Resistance), s.show(amps*m.DC.Resistance.Value, q.Voltage),
-			q.Percent(amps*m.DC.Resistance.Value/m.Volts.Value)),
+		substituted: s.show(amps, q.Current) + " × " + s.show(m.DC.Resistance.Value, q.Resistance) + " is " +
+			s.show(amps*m.DC.Resistance.Value, q.Voltage) + " at full load, " +
+			q.Percent(amps*m.DC.Resistance.Value/m.Volts.Value) + " of its speed",
 		watch: "Raise under load until the speed hunts, then back off a little.",
 		from:  source.DCMachine,
 	})
@@ -112,7 +109,7 @@ func (s *Sheet) transformer() {
 	s.add(dial{
 		id:          working.SettingMax,
 		name:        "Highest it may be turned to",
-		value:       s.show(math.Min(volts, s.Supply.Volts), q.Voltage),
+		value:       s.show(min(volts, s.Supply.Volts), q.Voltage),
 		formula:     "V_ac = V_plate / 0.9 with a bridge",
 		substituted: s.show(s.Motor.Volts.Value, q.Voltage) + " on the plate",
 		watch:       "Put a stop on its dial there.",
@@ -135,12 +132,11 @@ func (s *Sheet) resistor() {
 	}
 	light, full := s.ResistorSpeeds()
 	s.add(dial{
-		id:      working.SettingOhms,
-		name:    "Resistor in series",
-		value:   s.show(s.Control.Ohms, q.Resistance),
-		formula: "V = K_e·ω + I·(R + R_series)",
-		substituted: fmt.Sprintf("%s lightly loaded, %s at rated torque", s.show(light, q.Speed),
-			s.show(full, q.Speed)),
+		id:          working.SettingOhms,
+		name:        "Resistor in series",
+		value:       s.show(s.Control.Ohms, q.Resistance),
+		formula:     "V = K_e·ω + I·(R + R_series)",
+		substituted: s.show(light, q.Speed) + " lightly loaded, " + s.show(full, q.Speed) + " at rated torque",
 		watch: "Feel it: it must shed " + s.show(s.ResistorHeat(), q.Power) +
 			" without touching anything that burns.",
 		from: source.DCMachine,

@@ -64,5 +64,5 @@ func KeyFor(d float64) (Key, bool) {
 //
 // Source: Shigley, section 7-7, from memory.
 func (k Key) Bears(d, length, stress float64) float64 {
-	return stress * math.Min(k.Width, k.Height/2/0.577) * length * d / 2
+	return stress * min(k.Width, k.Height/2/0.577) * length * d / 2
 }

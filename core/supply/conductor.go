@@ -170,7 +170,7 @@ func On(code Code, amps, fitted, motorAmps float64, drive bool) Circuit {
 	} else {
 		c.Fuse, c.Breaker = StandardAbove(code, 1.25*amps), StandardAbove(code, 1.1*amps)
 		// The cable must bear whatever the breaker lets through: the one that is there, if it is larger.
-		c.WireFor, c.Overload = math.Max(math.Max(c.Breaker, fitted), amps), motorAmps
+		c.WireFor, c.Overload = max(max(c.Breaker, fitted), amps), motorAmps
 	}
 	c.Wire, c.Fits = Thinnest(code, c.WireFor)
 	c.EarthWire = c.Wire

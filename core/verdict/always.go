@@ -21,7 +21,7 @@ func (v *verdict) alwaysFindings() {
 		"No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of "+
 			"where you stand.")
 	for i, d := range work.FindKind(v.Machine.Kind).Dangers {
-		say(f.WorkDanger.Of(i), "machine.kind", d.Title, d.Words)
+		say(f.WorkDanger.At(i), "machine.kind", d.Title, d.Words)
 	}
 	if what := work.FindKind(v.Machine.Kind).Throws; what != "" {
 		say(f.ControlChips, "control.enclosed", "Keep "+what+" off the drive",

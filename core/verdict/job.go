@@ -23,17 +23,17 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 		return
 	case line.Does:
 		title = job.Name
-		detail = fmt.Sprintf("%s to be had %s, %s wanted: ×%s, held by %s.",
-			v.show(available.Torque, q.Torque), v.where(job, result), v.show(result.Needed, q.Torque),
-			q.Figures(result.Margin, 3), available.By)
+		detail = v.show(available.Torque, q.Torque) + " to be had " + v.where(job, result) + ", " +
+			v.show(result.Needed, q.Torque) + " wanted: ×" + q.Figures(result.Margin, 3) + ", held by " +
+			string(available.By) + "."
 	case line.JustDoes:
 		level, title = f.Caution, job.Name+": just does it"
-		detail = fmt.Sprintf("×%s %s, ×%s was wanted (%s). Held by %s.",
-			q.Figures(result.Margin, 3), v.where(job, result), q.Figures(job.Margin, 3), job.MarginBy, available.By)
+		detail = "×" + q.Figures(result.Margin, 3) + " " + v.where(job, result) + ", ×" + q.Figures(job.Margin, 3) +
+			" was wanted (" + job.MarginBy + "). Held by " + string(available.By) + "."
 	case line.FallsShort:
 		level, title = f.Stop, v.shortTitle(job, result)
-		detail = fmt.Sprintf("%s %s, %s wanted. Held by %s.",
-			v.show(available.Torque, q.Torque), v.where(job, result), v.show(result.Needed, q.Torque), available.By)
+		detail = v.show(available.Torque, q.Torque) + " " + v.where(job, result) + ", " +
+			v.show(result.Needed, q.Torque) + " wanted. Held by " + string(available.By) + "."
 	case line.TooSlow, line.TooFast:
 		level = f.Stop
 		title, detail = v.speedShort(job, result)
@@ -50,8 +50,8 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	if share := v.Motor.Spread; result.Outcome.Done() && line.ShownSpread(share) > 0 && result.Margin*(1-share) < 1 {
 		one = v.add(f.WorkGuess.Of(job.ID), f.Caution, "motor.readings",
 			job.Name+": only if the motor is what it seems",
-			fmt.Sprintf("Its torque may be %s less than taken, and then the margin is ×%s. A bench reading settles it.",
-				q.Percent(share), q.Figures(result.Margin*(1-share), 3)))
+			"Its torque may be "+q.Percent(share)+" less than taken, and then the margin is ×"+
+				q.Figures(result.Margin*(1-share), 3)+". A bench reading settles it.")
 		one.Job, one.Working = job.ID, working.JobMargin.Of(job.ID)
 	}
 }
@@ -64,8 +64,8 @@ func (v *verdict) where(job *work.Need, result line.Result) string {
 	how := "all day at "
 	switch job.Duty.Kind {
 	case "cycle":
-		how = fmt.Sprintf("for %s in every %s at ", q.Show(job.Duty.On, q.Duration, q.Metric),
-			q.Show(job.Duty.On+job.Duty.Off, q.Duration, q.Metric))
+		how = "for " + q.Show(job.Duty.On, q.Duration, q.Metric) + " in every " +
+			q.Show(job.Duty.On+job.Duty.Off, q.Duration, q.Metric) + " at "
 	case "seconds":
 		how = "for some seconds at "
 	}
@@ -87,18 +87,18 @@ func (v *verdict) shortTitle(job *work.Need, result line.Result) string {
 			omega *= step
 		}
 		if v.AvailableFor(job, omega, overload, p).Torque < job.TorqueAt(omega) {
-			from, to = math.Min(from, omega), math.Max(to, omega)
+			from, to = min(from, omega), max(to, omega)
 		}
 	}
 	switch {
 	case from <= result.Low && to >= result.High*0.99:
 		return job.Name + ": short of torque"
 	case from <= result.Low:
-		return fmt.Sprintf("%s: short below %s", job.Name, v.show(to, q.Speed))
+		return job.Name + ": short below " + v.show(to, q.Speed)
 	case to >= result.High*0.99:
-		return fmt.Sprintf("%s: short above %s", job.Name, v.show(from, q.Speed))
+		return job.Name + ": short above " + v.show(from, q.Speed)
 	}
-	return fmt.Sprintf("%s: short between %s and %s", job.Name, v.show(from, q.Speed), v.show(to, q.Speed))
+	return job.Name + ": short between " + v.show(from, q.Speed) + " and " + v.show(to, q.Speed)
 }
 
 func (v *verdict) speedShort(job *work.Need, result line.Result) (title, detail string) {
@@ -124,8 +124,8 @@ func (v *verdict) speedShort(job *work.Need, result line.Result) (title, detail 
 		if v.TopSpeed < high {
 			by = "the machine's own limit"
 		}
-		return job.Name + ": not fast enough", fmt.Sprintf("Tops out at %s, %s wanted; held by %s.",
-			speed(math.Min(high, v.TopSpeed)), speed(job.High), by)
+		return job.Name + ": not fast enough", "Tops out at " + speed(min(high, v.TopSpeed)) + ", " + speed(job.High) +
+			" wanted; held by " + by + "."
 	}
 	return job.Name + ": not slow enough", fmt.Sprintf("Slowest steady speed %s, %s wanted. Gear it down, or steady "+
 		"the drive with a tachometer.", speed(low), speed(job.Low))

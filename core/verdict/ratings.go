@@ -35,10 +35,10 @@ func (v *verdict) ratingFindings(loads []line.BeltLoad) {
 		if s.Brief {
 			long = "for some seconds"
 		}
-		v.add(f.ReductionRating.Of(i), f.Caution, stageField(i, "steps[0].driver"), words.Capital(title),
+		v.add(f.ReductionRating.At(i), f.Caution, stageField(i, "steps[0].driver"), words.Capital(title),
 			fmt.Sprintf("%s of pull at %s, %s is what it carries %s. %s", v.show(s.Pull, q.Force),
 				v.show(s.Speed, q.SurfaceSpeed), v.show(s.Rated, q.Force), long,
-				more)).Working = working.ReductionRating.Of(i)
+				more)).Working = working.ReductionRating.At(i)
 	}
 }
 
@@ -54,7 +54,7 @@ func (v *verdict) measuredFinding() {
 	if math.Abs(m.Off) <= ratioOff {
 		v.add(f.ReductionMeasured, f.Good, "reduction.speeds.spindle", "Measured ratio agrees",
 			fmt.Sprintf("%s measured, %s worked out: %s of slip.", q.Ratio(m.Measured), q.Ratio(m.Expected),
-				q.Percent(math.Max(m.Slip, 0)))).Working = working.ReductionMeasured
+				q.Percent(max(m.Slip, 0)))).Working = working.ReductionMeasured
 		return
 	}
 	field, words := v.suspect(m)

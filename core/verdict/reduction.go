@@ -42,7 +42,7 @@ func (v *verdict) soundReduction() string {
 	wrap := math.Pi
 	for _, s := range v.Reduction.Stages {
 		for _, step := range s.Steps {
-			wrap = math.Min(wrap, step.Wrap)
+			wrap = min(wrap, step.Wrap)
 		}
 	}
 	return fmt.Sprintf("Least wrap %s, keeps %s.", v.show(wrap, q.Angle),
@@ -55,11 +55,11 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 		return
 	}
 	if !s.Meshed() && s.Centre == 0 {
-		v.add(f.ReductionCentre.Of(i), f.Missing, stageField(i, "centre"), "Distance between shafts"+nth,
+		v.add(f.ReductionCentre.At(i), f.Missing, stageField(i, "centre"), "Distance between shafts"+nth,
 			"Measure centre to centre, or put in the belt's length; wrap follows from it.")
 	}
 	if !s.Guarded {
-		v.add(f.ReductionGuard.Of(i), f.Caution, stageField(i, "guarded"), "Guard the moving parts"+nth,
+		v.add(f.ReductionGuard.At(i), f.Caution, stageField(i, "guarded"), "Guard the moving parts"+nth,
 			"Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
 	}
 	if !s.Belted() {
@@ -77,10 +77,10 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 func (v *verdict) wrapFinding(i int, s reduction.Stage, nth string) {
 	tightest := tightestStep(s.Steps, func(step reduction.Step) float64 { return step.Wrap })
 	if wrap := s.Steps[tightest].Wrap; s.Centre > 0 && wrap < reduction.LeastWrap {
-		v.add(f.ReductionWrap.Of(i, tightest), f.Caution, stageField(i, "centre"),
+		v.add(f.ReductionWrap.At(i, tightest), f.Caution, stageField(i, "centre"),
 			fmt.Sprintf("Wrap of %s%s", q.Show(wrap, q.Angle, v.sys), nth),
 			"Under 120° the belt loses grip. Move the shafts apart, or split the ratio over two stages.").Working =
-			working.ReductionWrap.Of(i, tightest)
+			working.ReductionWrap.At(i, tightest)
 	}
 }
 
@@ -97,7 +97,7 @@ func tightestStep(steps []reduction.Step, measure func(reduction.Step) float64) 
 
 // bendFinding speaks of the smallest pulley of a stage, where it is too small for the belt.
 func (v *verdict) bendFinding(i int, s reduction.Stage, nth string) {
-	small := func(step reduction.Step) float64 { return math.Min(step.Driver, step.Driven) }
+	small := func(step reduction.Step) float64 { return min(step.Driver, step.Driven) }
 	tightest := tightestStep(s.Steps, small)
 	step := s.Steps[tightest]
 	least := reduction.Smallest(s.Section)
@@ -108,7 +108,7 @@ func (v *verdict) bendFinding(i int, s reduction.Stage, nth string) {
 	if step.Driven < step.Driver {
 		end = "driven"
 	}
-	v.add(f.ReductionBend.Of(i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, tightest,
+	v.add(f.ReductionBend.At(i, tightest), f.Caution, fmt.Sprintf("reduction.stages[%d].steps[%d].%s", i, tightest,
 		end), "Pulley small for its belt"+nth,
 		fmt.Sprintf("⌀ %s, and section %s should not bend round less than %s. It flexes, heats and cracks; a lighter "+
 			"section or poly-V bends further.", v.show(small(step), q.Length), s.Section, v.show(least, q.Length)))
@@ -118,35 +118,35 @@ func (v *verdict) coneFinding(i int, s reduction.Stage, nth string) {
 	shortest, longest := math.Inf(1), 0.0
 	for _, step := range s.Steps {
 		if step.Length > 0 {
-			shortest, longest = math.Min(shortest, step.Length), math.Max(longest, step.Length)
+			shortest, longest = min(shortest, step.Length), max(longest, step.Length)
 		}
 	}
 	if longest > shortest*(1+reduction.ConeMismatch) {
-		one := v.add(f.ReductionCone.Of(i), f.Caution, stageField(i, "steps[0].driver"),
+		one := v.add(f.ReductionCone.At(i), f.Caution, stageField(i, "steps[0].driver"),
 			"One belt does not fit every step"+nth,
 			fmt.Sprintf("The steps need belts from %s to %s on these centres. The motor must slide, or the steps be "+
 				"turned to match.", v.show(shortest, q.Length), v.show(longest, q.Length)))
-		one.Working, one.Fix = working.ReductionBelt.Of(i, 0), f.Fix{Sort: f.ConeToFit, Stage: i}
+		one.Working, one.Fix = working.ReductionBelt.At(i, 0), f.Fix{Sort: f.ConeToFit, Stage: i}
 	}
 }
 
 func (v *verdict) beltSpeedFinding(i int, s reduction.Stage, nth string) {
 	fastest := 0.0
 	for _, step := range s.Steps {
-		fastest = math.Max(fastest, reduction.BeltSpeed(step.Driver, v.FastestDriver(i)))
+		fastest = max(fastest, reduction.BeltSpeed(step.Driver, v.FastestDriver(i)))
 	}
 	field := stageField(i, "steps[0].driver")
 	switch {
 	case fastest > reduction.BurstingBelt:
-		v.add(f.ReductionBeltSpeed.Of(i), f.Stop, field, "Belt faster than a cast-iron rim allows"+nth,
+		v.add(f.ReductionBeltSpeed.At(i), f.Stop, field, "Belt faster than a cast-iron rim allows"+nth,
 			fmt.Sprintf("%s; the rim can burst over %s. Use a smaller pulley on the faster shaft.",
 				v.show(fastest, q.SurfaceSpeed), v.show(reduction.BurstingBelt,
-					q.SurfaceSpeed))).Working = working.ReductionSpeed.Of(i,
+					q.SurfaceSpeed))).Working = working.ReductionSpeed.At(i,
 			0)
 	case fastest > reduction.FastBelt:
-		v.add(f.ReductionBeltSpeed.Of(i), f.Caution, field, "Fast belt"+nth,
+		v.add(f.ReductionBeltSpeed.At(i), f.Caution, field, "Fast belt"+nth,
 			fmt.Sprintf("%s: check balance and the rim's rating.", v.show(fastest,
-				q.SurfaceSpeed))).Working = working.ReductionSpeed.Of(i,
+				q.SurfaceSpeed))).Working = working.ReductionSpeed.At(i,
 			0)
 	}
 }

@@ -2,7 +2,6 @@ package verdict
 
 import (
 	"fmt"
-	"math"
 
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
@@ -28,12 +27,12 @@ func (v *verdict) shaftFindings() {
 		v.fitFinding("driving", i, stageField(i, "onDriving"), "Driving shaft"+nth, s.OnDriving, driving)
 		v.fitFinding("driven", i, stageField(i, "onDriven"), "Driven shaft"+nth, s.OnDriven, driven)
 		if s.Rated > 0 && driven > s.Rated*1.001 {
-			v.add(f.ReductionRated.Of(i), f.Caution, stageField(i, "rated"), "A jam can pass what it is rated for"+nth,
+			v.add(f.ReductionRated.At(i), f.Caution, stageField(i, "rated"), "A jam can pass what it is rated for"+nth,
 				fmt.Sprintf("%s reaches it, %s is its maker's rating. Set the current limit lower.",
 					v.show(driven, q.Torque), v.show(s.Rated, q.Torque)))
 		}
 		if s.HoldsItself() {
-			v.add(f.ReductionWorm.Of(i), f.Caution, stageField(i, "lead"), "The worm holds itself"+nth,
+			v.add(f.ReductionWorm.At(i), f.Caution, stageField(i, "lead"), "The worm holds itself"+nth,
 				"Its wheel cannot drive it back: the spindle does not coast or turn by hand, and a heavy wheel "+
 					"stopped short loads the teeth. Ramp it down.")
 		}
@@ -43,7 +42,7 @@ func (v *verdict) shaftFindings() {
 // fitFinding weighs what reaches a wheel's shaft against the shaft, its key or its set screw.
 func (v *verdict) fitFinding(end string, stage int, field, what string, fit reduction.Fit, torque float64) {
 	if fit.Held == "screw" && torque > reduction.ScrewHolds {
-		v.add(f.ReductionScrew.Of(end, stage), f.Caution, field+".held", what+": a set screw alone will not hold",
+		v.add(f.ReductionScrew.Of(end).At(stage), f.Caution, field+".held", what+": a set screw alone will not hold",
 			fmt.Sprintf("%s can reach it. Over about %s a set screw slips and chews the shaft: file a flat, or cut a "+
 				"keyway.", v.show(torque, q.Torque), v.show(reduction.ScrewHolds, q.Torque)))
 	}
@@ -52,7 +51,7 @@ func (v *verdict) fitFinding(end string, stage int, field, what string, fit redu
 		if fit.KeyBinds() {
 			part = "its key"
 		}
-		v.add(f.ReductionTwist.Of(end, stage), f.Caution, field+".shaft", what+" is the weak link",
+		v.add(f.ReductionTwist.Of(end).At(stage), f.Caution, field+".shaft", what+" is the weak link",
 			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt "+
 				"slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
 	}
@@ -67,7 +66,7 @@ func (v *verdict) bearingFinding() {
 	fastest := 0.0
 	for i := range v.Reduction.Positions {
 		_, high := v.Span(&v.Reduction.Positions[i])
-		fastest = math.Max(fastest, math.Min(high, v.TopSpeed)/q.RPM)
+		fastest = max(fastest, min(high, v.TopSpeed)/q.RPM)
 	}
 	if d*fastest > greaseLimit {
 		v.add(f.WorkBearing, f.Caution, "machine.limits.bearing", "Spindle bearings fast for grease",

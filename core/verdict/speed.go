@@ -57,7 +57,7 @@ func (v *verdict) topSpeedFindings() {
 	for i := range v.Reduction.Positions {
 		p := &v.Reduction.Positions[i]
 		_, high := v.Span(p)
-		fastest = math.Max(fastest, high)
+		fastest = max(fastest, high)
 	}
 	if fastest <= limit*(1+line.SpeedTolerance) {
 		v.add(f.WorkTopSpeedGood, f.Good, field, "Stays under the machine's limit",

@@ -3,8 +3,8 @@
 package verdict
 
 import (
-	"fmt"
 	"slices"
+	"strconv"
 
 	f "jiriki/core/finding"
 	"jiriki/core/line"
@@ -14,7 +14,7 @@ import (
 // Findings is everything there is to say of a plan, most serious first. results are how its jobs come out and
 // loads what they ask of its belts.
 func Findings(m *line.Model, results []line.Result, loads []line.BeltLoad, sys q.System) []f.Finding {
-	v := &verdict{Model: m, sys: sys, list: make([]f.Finding, 0, 40)}
+	v := &verdict{Model: m, sys: sys, list: make([]f.Finding, 0, 24)}
 	v.supplyFindings()
 	v.controlFindings()
 	v.list = append(v.list, m.Motor.Findings(sys)...)
@@ -97,5 +97,8 @@ func (v *verdict) add(id f.ID, level f.Level, field, title, detail string) *f.Fi
 const ExtraLowVolts = 50
 
 // jobField and stageField are the paths of what belongs to a job and to a stage.
-func jobField(i int, part string) string   { return fmt.Sprintf("machine.jobs[%d].%s", i, part) }
-func stageField(i int, part string) string { return fmt.Sprintf("reduction.stages[%d].%s", i, part) }
+func jobField(i int, part string) string { return "machine.jobs[" + strconv.Itoa(i) + "]." + part }
+
+func stageField(i int, part string) string {
+	return "reduction.stages[" + strconv.Itoa(i) + "]." + part
+}

@@ -50,7 +50,7 @@ func (v *verdict) workFindings() {
 // feed that can crash.
 func (v *verdict) jobCautions(i int, job *work.Need) {
 	for k, doubt := range job.Doubts {
-		v.add(f.WorkDoubt.Of(job.ID, k), f.Caution, jobField(i, doubt.Field),
+		v.add(f.WorkDoubt.Of(job.ID).At(k), f.Caution, jobField(i, doubt.Field),
 			job.Name+": "+words.LowerFirst(doubt.Title), doubt.Words)
 	}
 	if job.Stacked() {

@@ -197,6 +197,6 @@ func (n *Need) fromPoints(points []Point, r *q.Reader) {
 	sort.SliceStable(known, func(i, k int) bool { return known[i].Omega < known[k].Omega })
 	n.join(known)
 	for _, p := range n.Points {
-		n.Torque = math.Max(n.Torque, p.Torque)
+		n.Torque = max(n.Torque, p.Torque)
 	}
 }

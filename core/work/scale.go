@@ -35,12 +35,12 @@ func readScale(s ScalePull, r *q.Reader) Pull {
 	arm := radius.SI * math.Sin(angle)
 	least, most, sum := math.Inf(1), 0.0, 0.0
 	for _, f := range running {
-		least, most, sum = math.Min(least, f), math.Max(most, f), sum+f
+		least, most, sum = min(least, f), max(most, f), sum+f
 	}
 	p.Running = sum / float64(len(running)) * arm
 	p.Spread = most/least - 1
 	for _, f := range breakaway {
-		p.Breakaway = math.Max(p.Breakaway, f*arm)
+		p.Breakaway = max(p.Breakaway, f*arm)
 	}
 	return p
 }

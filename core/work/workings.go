@@ -19,18 +19,17 @@ type derivation struct {
 
 func (d *derivation) show(v float64, dim q.Dimension) string { return q.Show(v, dim, d.sys) }
 
-func (d *derivation) add(id working.ID, label, value, formula, substituted string, src source.ID, assumes ...string) {
-	d.list = append(d.list, working.Working{
-		ID: id.Of(d.ID), Station: id.Station(), Label: d.Name + ": " + label, Value: value, Formula: formula,
-		Substituted: substituted,
-		Assumes:     append([]string{}, assumes...), Source: source.Find(src), Standing: working.Computed,
-	})
+func (d *derivation) add(id working.ID, label, value, formula, substituted string,
+	src *source.Source, assumes ...string,
+) {
+	d.list = append(d.list, working.Derive(id.Of(d.ID), d.Name+": "+label, value, formula, substituted, src,
+		assumes...))
 }
 
 // Workings derives how a job's band and torque were found. A job with something missing has what
 // can be told so far.
 func (n *Need) Workings(sys q.System) []working.Working {
-	d := &derivation{Need: n, sys: sys}
+	d := &derivation{Need: n, sys: sys, list: make([]working.Working, 0, 4)}
 	d.speed()
 	if n.Missing != "" {
 		return d.list
@@ -45,7 +44,7 @@ func (n *Need) Workings(sys q.System) []working.Working {
 	case ByReplaced:
 		d.replaced()
 	case ByComparable:
-		d.torque("T = P / ω", fmt.Sprintf("the motor such a machine carries, over %s", d.show(n.High, q.Speed)),
+		d.torque("T = P / ω", "the motor such a machine carries, over "+d.show(n.High, q.Speed),
 			source.ComparableMachines, "No second margin: its maker has put one in")
 	case ByPull:
 		d.torque("T = F·d / 2", d.overBand(), source.Mechanics)
@@ -64,10 +63,10 @@ func (n *Need) Workings(sys q.System) []working.Working {
 }
 
 func (d *derivation) overBand() string {
-	return fmt.Sprintf("%s from %s to %s", d.show(d.Torque, q.Torque), d.show(d.Low, q.Speed), d.show(d.High, q.Speed))
+	return d.show(d.Torque, q.Torque) + " from " + d.show(d.Low, q.Speed) + " to " + d.show(d.High, q.Speed)
 }
 
-func (d *derivation) torque(formula, figures string, src source.ID, assumes ...string) {
+func (d *derivation) torque(formula, figures string, src *source.Source, assumes ...string) {
 	d.add(working.JobTorque, "torque", d.show(d.Torque, q.Torque), formula, figures, src, assumes...)
 }
 
@@ -85,7 +84,7 @@ func (d *derivation) speed() {
 				"you know better"}
 		}
 		d.add(working.JobSpeed, "spindle speed", band, "n = v / (π·d)",
-			fmt.Sprintf("%s m/min, %s ft/min", q.Figures(d.Surface*60, 3), q.Figures(d.Surface/0.3048*60, 3)), src,
+			q.Figures(d.Surface*60, 3)+" m/min, "+q.Figures(d.Surface/0.3048*60, 3)+" ft/min", src,
 			from...)
 	case d.ByHand > 0:
 		d.add(working.JobSpeed, "spindle speed", band, "n = turns / time × wished factor",
@@ -99,19 +98,18 @@ func (d *derivation) speed() {
 // removal writes a rate of removal in both families of units.
 func removal(v float64) string {
 	const cubicInch = 0.0254 * 0.0254 * 0.0254
-	return fmt.Sprintf("%s%scm³/min, %s%sin³/min", q.Figures(v*60e6, 3), q.ThinSpace, q.Figures(v*60/cubicInch, 3),
-		q.ThinSpace)
+	return q.Figures(v*60e6, 3) + q.ThinSpace + "cm³/min, " + q.Figures(v*60/cubicInch, 3) + q.ThinSpace + "in³/min"
 }
 
 func (d *derivation) cutting() {
 	c := d.Cutting
 	abrasive := c.Chip == 0
 	if abrasive {
-		d.torque("T = u·Q / ω", fmt.Sprintf("%s J/mm³ × %s", q.Figures(c.Specific/1e9, 3), removal(c.Removal)),
+		d.torque("T = u·Q / ω", q.Figures(c.Specific/1e9, 3)+" J/mm³ × "+removal(c.Removal),
 			source.GrindingEnergy)
 	} else {
 		d.add(working.JobSpecific, "specific cutting force", d.show(c.Specific, q.Pressure), "k_c = k_c1.1·h^(−m_c)",
-			fmt.Sprintf("chip %s thick, m_c %s", d.show(c.Chip, q.Length), q.Figures(c.Material.Exponent, 3)),
+			"chip "+d.show(c.Chip, q.Length)+" thick, m_c "+q.Figures(c.Material.Exponent, 3),
 			source.Kienzle)
 		formula := map[string]string{
 			"drilling": "T = k_c·f·d² / 8, two lips", "milling": "T = k_c·a_p·a_e·f_z·z / 2π",
@@ -120,16 +118,16 @@ func (d *derivation) cutting() {
 		if formula == "" {
 			formula = "T = k_c·a_p·f·d / 2"
 		}
-		d.torque(formula, fmt.Sprintf("force %s", d.show(c.Force, q.Force)), source.Kienzle)
+		d.torque(formula, "force "+d.show(c.Force, q.Force), source.Kienzle)
 	}
 	d.add(working.JobPower, "power in the cut", d.show(c.Power, q.Power), "P = T·ω",
-		fmt.Sprintf("%s %s", d.show(c.Torque, q.Torque), map[bool]string{true: "where the torque is most",
-			false: "at the top of the band"}[c.Sizes]),
+		d.show(c.Torque, q.Torque)+" "+
+			map[bool]string{true: "where the torque is most", false: "at the top of the band"}[c.Sizes],
 		source.Mechanics)
 	unit := ""
 	if c.Removal > 0 {
 		perCubicInch := c.Power / c.Removal * math.Pow(0.0254, 3) / 60 / q.Horsepower
-		unit = fmt.Sprintf("%s hp for each in³/min", q.Figures(perCubicInch, 2))
+		unit = q.Figures(perCubicInch, 2) + " hp for each in³/min"
 	}
 	d.add(working.JobRemoval, "removal rate", removal(c.Removal), "Q = section of the cut × surface speed", unit,
 		source.UnitPower)
@@ -143,34 +141,34 @@ func (d *derivation) inertia() {
 	}
 	d.add(working.JobInertia, "inertia at the spindle", q.Show(s.Inertia, q.Inertia, d.sys),
 		"J = Σ shape·m·r²·(turns/spindle)²", strings.Join(parts, " + ")+" kg·m²", source.InertiaShapes)
-	d.torque("T = J·Δω/Δt + friction", fmt.Sprintf("%s × %s rad/s ÷ %s + %s", q.Show(s.Inertia, q.Inertia, d.sys),
-		q.Figures(d.High, 4), d.show(s.Within, q.Duration), d.show(s.Friction, q.Torque)), source.Mechanics)
+	d.torque("T = J·Δω/Δt + friction", q.Show(s.Inertia, q.Inertia, d.sys)+" × "+q.Figures(d.High, 4)+
+		" rad/s ÷ "+d.show(s.Within, q.Duration)+" + "+d.show(s.Friction, q.Torque), source.Mechanics)
 }
 
 func (d *derivation) replaced() {
 	var figures []string
 	for _, p := range d.Points {
-		figures = append(figures, fmt.Sprintf("%s at %s", d.show(p.Torque, q.Torque), d.show(p.Omega, q.Speed)))
+		figures = append(figures, d.show(p.Torque, q.Torque)+" at "+d.show(p.Omega, q.Speed))
 	}
 	d.torque("T = P·η / ω at each of its positions", strings.Join(figures, "; "), source.OldMotor,
 		"What the machine had is what it must have again, and no more")
 }
 
 func (d *derivation) screw() {
-	d.torque("T = F·lead / (2π·η)", fmt.Sprintf("lead %s, keeps %s", d.show(d.Feed.Lead, q.Length),
-		q.Percent(d.Feed.Efficiency)), source.ScrewEfficiency)
+	d.torque("T = F·lead / (2π·η)", "lead "+d.show(d.Feed.Lead, q.Length)+", keeps "+
+		q.Percent(d.Feed.Efficiency), source.ScrewEfficiency)
 	if !d.Feed.Beside {
 		return
 	}
 	for i, main := range d.Feed.Mains {
 		d.add(working.ID(fmt.Sprintf("%s-%d", working.JobFeed, i)), "feed at "+d.show(main, q.Speed)+" of the spindle",
-			fmt.Sprintf("%s to %s a turn", d.show(d.Feed.PerTurn(d.Low, main), q.Length),
-				d.show(d.Feed.PerTurn(d.High, main), q.Length)),
+			d.show(d.Feed.PerTurn(d.Low, main), q.Length)+" to "+d.show(d.Feed.PerTurn(d.High, main), q.Length)+
+				" a turn",
 			"feed per turn = screw rpm × lead / spindle rpm", d.overBandSpeeds(), source.Mechanics)
 	}
 }
 
 func (d *derivation) overBandSpeeds() string {
-	return fmt.Sprintf("screw from %s to %s, lead %s", d.show(d.Low, q.Speed), d.show(d.High, q.Speed),
-		d.show(d.Feed.Lead, q.Length))
+	return "screw from " + d.show(d.Low, q.Speed) + " to " + d.show(d.High, q.Speed) + ", lead " +
+		d.show(d.Feed.Lead, q.Length)
 }

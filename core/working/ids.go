@@ -1,7 +1,6 @@
 package working
 
 import (
-	"fmt"
 	"strconv"
 	"strings"
 )
@@ -115,20 +114,15 @@ const (
 	SettingEnable         ID = "setting.enable"
 )
 
-// Of is the working of one job, stage, step or share.
-func (id ID) Of(which ...any) ID {
+// Of is the working of what is named: a job.
+func (id ID) Of(name string) ID { return id + "." + ID(name) }
+
+// At is the working of one of a list, counted from 0: a stage, and a step of it.
+func (id ID) At(indices ...int) ID {
 	var room [64]byte
 	out := append(room[:0], id...)
-	for _, one := range which {
-		out = append(out, '.')
-		switch one := one.(type) {
-		case string:
-			out = append(out, one...)
-		case int:
-			out = strconv.AppendInt(out, int64(one), 10)
-		default:
-			out = fmt.Append(out, one)
-		}
+	for _, i := range indices {
+		out = strconv.AppendInt(append(out, '.'), int64(i), 10)
 	}
 	return ID(out)
 }
