@@ -120,7 +120,7 @@ func (c *Resolved) Limits() bool { return c.Kind.Profile().Limits }
 // Resolve reads a described control, refusing on r what cannot be used.
 func Resolve(d Described, r *q.Reader) Resolved {
 	c := Resolved{
-		Kind:    Kind(r.Choice("kind", string(d.Kind), "", kindWords...)),
+		Kind:    Kind(r.Choice("kind", string(d.Kind), "", kinds.Names()...)),
 		Vector:  r.Choice("mode", d.Mode, "vf", "vf", "vector") == "vector",
 		Reverse: r.Choice("reverse", d.Reverse, "none", "none", "switch", "drive"),
 		Knob:    r.Choice("knob", d.Knob, "pot", "pot", "0-5", "0-10", "4-20", "pwm", "panel"),

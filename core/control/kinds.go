@@ -1,5 +1,7 @@
 package control
 
+import "jiriki/core/table"
+
 // Profile is what a kind of control is and does [common practice]. It is the one place a kind is described in.
 type Profile struct {
 	Kind      Kind   `json:"kind"`
@@ -24,8 +26,8 @@ const (
 	needsAlternating = "This motor needs alternating current or a drive of its own; a battery alone gives neither."
 )
 
-// profiles in the order they are offered.
-var profiles = []Profile{
+// kinds in the order they are offered.
+var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	{
 		Kind: PhaseAngle, Name: "Phase-angle drive", Choice: "Phase-angle drive", Terminals: "dc-drive",
 		SetsVolts: true, Direct: true, Adjusts: true, Converts: true, Limits: true,
@@ -94,28 +96,15 @@ var profiles = []Profile{
 		Holds: "collapses",
 		gives: "A resistor takes volts away as the current grows.",
 	},
-}
+}...)
 
 // Profiles returns the kinds in the order they are offered.
-func Profiles() []Profile { return append([]Profile(nil), profiles...) }
-
-var profileOf = func() map[Kind]*Profile {
-	m := map[Kind]*Profile{}
-	for i := range profiles {
-		m[profiles[i].Kind] = &profiles[i]
-	}
-	return m
-}()
-
-// unknown is what is known of what is no kind.
-var unknown Profile
+func Profiles() []Profile { return kinds.All() }
 
 // Profile returns what is known of the kind, which may not be changed; the zero Profile for no kind.
 func (k Kind) Profile() *Profile {
-	if p, ok := profileOf[k]; ok {
-		return p
-	}
-	return &unknown
+	p, _ := kinds.Of(k)
+	return p
 }
 
 // Gives says what reaches a motor from it, to go before why that does not suit.
@@ -123,11 +112,3 @@ func (p *Profile) Gives() string { return p.gives }
 
 // FromBattery reports whether it works from a battery, and why not.
 func (p *Profile) FromBattery() (bool, string) { return p.battery == "", p.battery }
-
-var kindWords = func() []string {
-	words := make([]string, len(profiles))
-	for i, p := range profiles {
-		words[i] = string(p.Kind)
-	}
-	return words
-}()

@@ -1,5 +1,7 @@
 package motor
 
+import "jiriki/core/table"
+
 // Kind is how a motor makes its torque.
 type Kind string
 
@@ -89,8 +91,8 @@ func onlySwitched(how string) string {
 	return "Switched straight on, " + how + "; pulleys set the machine's speed."
 }
 
-// profiles in the order they are offered.
-var profiles = []Profile{
+// kinds in the order they are offered.
+var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	{
 		Kind: PermanentMagnetDC, Name: "Direct current, permanent magnet", Family: DCFamily, Leads: "armature",
 		Brushed: true, Magnets: true,
@@ -323,28 +325,15 @@ var profiles = []Profile{
 			{Control: "bldc", Why: "A drive that reads its encoder holds speed and place."},
 		},
 	},
-}
+}...)
 
 // Profiles returns the kinds in the order they are offered.
-func Profiles() []Profile { return append([]Profile(nil), profiles...) }
-
-var profileOf = func() map[Kind]*Profile {
-	m := map[Kind]*Profile{}
-	for i := range profiles {
-		m[profiles[i].Kind] = &profiles[i]
-	}
-	return m
-}()
-
-// unknown is what is known of what is no kind.
-var unknown Profile
+func Profiles() []Profile { return kinds.All() }
 
 // Profile returns what is known of the kind, which may not be changed; the zero Profile for no kind.
 func (k Kind) Profile() *Profile {
-	if p, ok := profileOf[k]; ok {
-		return p
-	}
-	return &unknown
+	p, _ := kinds.Of(k)
+	return p
 }
 
 // Family is the law the kind is worked out by; empty for no kind.
@@ -365,7 +354,7 @@ func (k Kind) HasCapacitor() bool { return k.Profile().Capacitor }
 // Takes reports whether a kind of control, named as package control names it, works with the motor, and says why
 // or what it needs instead. No kind takes a control that is not in its table, and what is no kind takes none.
 func (k Kind) Takes(control string) (bool, string) {
-	profile, known := profileOf[k]
+	profile, known := kinds.Of(k)
 	if !known {
 		return false, "What sort of motor it is must be known first."
 	}
@@ -376,11 +365,3 @@ func (k Kind) Takes(control string) (bool, string) {
 	}
 	return false, profile.needs
 }
-
-var kindWords = func() []string {
-	words := make([]string, len(profiles))
-	for i, p := range profiles {
-		words[i] = string(p.Kind)
-	}
-	return words
-}()

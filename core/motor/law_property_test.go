@@ -13,7 +13,7 @@ import (
 
 // anySpecimen is a motor of any kind with a plate a size up or down, resolved, on its own feed.
 func anySpecimen(t *rapid.T) (*Resolved, Feed, Described) {
-	kind := rapid.SampledFrom(profiles).Draw(t, "kind").Kind
+	kind := rapid.SampledFrom(kinds.All()).Draw(t, "kind").Kind
 	d, feed := specimen(kind)
 	size := rapid.Float64Range(0.4, 6).Draw(t, "size")
 	scale := func(text q.Text, dim q.Dimension, unit string) q.Text {

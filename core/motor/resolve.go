@@ -87,7 +87,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	plate, body := r.Under("plate"), r.Under("body")
 	p := d.Plate.settings()
 	m := Resolved{
-		Kind:       Kind(r.Choice("kind", string(d.Kind), "", kindWords...)),
+		Kind:       Kind(r.Choice("kind", string(d.Kind), "", kinds.Names()...)),
 		Cooling:    plate.Choice("cooling", p.Cooling, "own-fan", "own-fan", "blown", "closed"),
 		Thermal:    r.Choice("thermalSwitch", d.ThermalSwitch, "unknown", "unknown", "none", "wired", "left-out"),
 		Protector:  plate.Choice("protector", p.Protector, "", "none", "self-reset", "by-hand"),

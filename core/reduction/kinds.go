@@ -1,6 +1,10 @@
 package reduction
 
-import "strings"
+import (
+	"strings"
+
+	"jiriki/core/table"
+)
 
 // Profile is what is known of a kind of stage before any of it is measured [common practice]. It is the one
 // place a kind is described in.
@@ -18,8 +22,8 @@ type Profile struct {
 	wheel, belt string // as they are sold, a section in place of the dot
 }
 
-// profiles in the order they are offered.
-var profiles = []Profile{
+// kinds in the order they are offered.
+var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	{
 		Kind: VBelt, Name: "V belt", Efficiency: 0.95, Slip: 0.015, Belted: true, Section: "A",
 		one: "belt", many: "belts", wheel: "pulley", belt: "· belt",
@@ -53,28 +57,15 @@ var profiles = []Profile{
 		one: "worm and wheel", many: "worms and wheels", wheel: "worm wheel",
 	},
 	{Kind: Direct, Name: "Coupled straight", Efficiency: 1},
-}
+}...)
 
 // Profiles returns the kinds in the order they are offered.
-func Profiles() []Profile { return append([]Profile(nil), profiles...) }
-
-var profileOf = func() map[Kind]*Profile {
-	m := map[Kind]*Profile{}
-	for i := range profiles {
-		m[profiles[i].Kind] = &profiles[i]
-	}
-	return m
-}()
-
-// unknown is what is known of what is no kind.
-var unknown Profile
+func Profiles() []Profile { return kinds.All() }
 
 // Profile returns what is known of the kind, which may not be changed; the zero Profile for no kind.
 func (k Kind) Profile() *Profile {
-	if p, ok := profileOf[k]; ok {
-		return p
-	}
-	return &unknown
+	p, _ := kinds.Of(k)
+	return p
 }
 
 // Toothed reports whether the stage's wheels are counted in teeth.
@@ -91,11 +82,3 @@ func (s *Stage) SoldAs() (wheel, belt string) {
 	p := s.Kind.Profile()
 	return p.wheel, strings.Replace(p.belt, "·", s.Section, 1)
 }
-
-var kindWords = func() []string {
-	words := make([]string, len(profiles))
-	for i, p := range profiles {
-		words[i] = string(p.Kind)
-	}
-	return words
-}()

@@ -121,7 +121,7 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 }
 
 func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missing string) {
-	s.Kind = Kind(r.Choice("kind", string(d.Kind), string(VBelt), kindWords...))
+	s.Kind = Kind(r.Choice("kind", string(d.Kind), string(VBelt), kinds.Names()...))
 	s.Efficiency, s.Slip = s.Kind.Profile().Efficiency, s.Kind.Profile().Slip
 	s.ScrewOn, s.Guarded, s.Bypass = d.ScrewOn, d.Guarded, d.Bypass && s.Kind == Spur
 	s.Direction = r.Read("direction", d.Direction, q.Angle, q.Range{Min: -2 * math.Pi, Max: 2 * math.Pi}).Or(0)
