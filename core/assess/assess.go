@@ -79,9 +79,9 @@ func Assess(in plan.Input) (Assessment, error) {
 	}
 	a.ShelfTried = h.ShelfTried
 	a.MayPower = verdict.MayPower(t, a.Findings)
-	a.Headline = headline(a, t)
-	a.Next = next(a)
-	a.Stations = summaries(t, in, a)
+	a.Headline = headline(&a, t)
+	a.Next = next(&a)
+	a.Stations = summaries(t, &in, &a)
 	a.SpeedPlate = t.SpeedPlate(results)
 	sheet := settings.For(t, in.Units)
 	a.Settings = sheet.Settings

@@ -10,7 +10,7 @@ import (
 )
 
 // headline is the verdict in a line: what it does, then what stands in the way.
-func headline(a Assessment, t *line.Model) string {
+func headline(a *Assessment, t *line.Model) string {
 	if len(a.Jobs) == 0 {
 		return "What must it do?"
 	}
@@ -62,10 +62,10 @@ func headline(a Assessment, t *line.Model) string {
 }
 
 // notJudged is the headline of a plan that has too little in it.
-func notJudged(a Assessment) string { return "Not enough known yet to judge it." + unusable(a) }
+func notJudged(a *Assessment) string { return "Not enough known yet to judge it." + unusable(a) }
 
 // unusable says how many entries cannot be used, if there are any.
-func unusable(a Assessment) string {
+func unusable(a *Assessment) string {
 	n := 0
 	for _, one := range a.Findings {
 		if one.Entry {
@@ -82,7 +82,7 @@ func unusable(a Assessment) string {
 }
 
 // advice is the one thing to do about it.
-func advice(a Assessment) string {
+func advice(a *Assessment) string {
 	if !a.MayPower {
 		return " Do not power it yet."
 	}
@@ -105,7 +105,7 @@ func advice(a Assessment) string {
 }
 
 // next finds the next question, working back from the work to the wall.
-func next(a Assessment) Next {
+func next(a *Assessment) Next {
 	// What is missing is already in that order.
 	for _, one := range a.Findings {
 		if one.Level == f.Missing {

@@ -52,9 +52,10 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 	if job.Shape != work.SameTorque {
 		points = 16
 	}
+	r.RPM, r.Needed = make([]float64, points), make([]float64, points)
 	for k := range points {
 		omega := job.Low * math.Pow(job.High/job.Low, float64(k)/float64(points-1))
-		r.RPM, r.Needed = append(r.RPM, q.Rounded(omega/q.RPM)), append(r.Needed, q.Rounded(job.TorqueAt(omega)))
+		r.RPM[k], r.Needed[k] = q.Rounded(omega/q.RPM), q.Rounded(job.TorqueAt(omega))
 	}
 	return r
 }

@@ -33,7 +33,7 @@ type Figure struct {
 	Working working.ID `json:"working" doc:"ID of the working, or empty"`
 }
 
-func summaries(t *line.Model, in plan.Input, a Assessment) []Station {
+func summaries(t *line.Model, in *plan.Input, a *Assessment) []Station {
 	marks := map[f.Station]f.Level{}
 	for i := len(a.Findings) - 1; i >= 0; i-- {
 		if !a.Findings[i].Always {
@@ -62,7 +62,7 @@ func unjudged(jobs []JobResult) bool {
 	return slices.ContainsFunc(jobs, func(j JobResult) bool { return j.Outcome == line.CannotTell })
 }
 
-func supplyStation(t *line.Model, in plan.Input) Station {
+func supplyStation(t *line.Model, in *plan.Input) Station {
 	s := Station{Station: f.Supply, Title: words.Named(in.Plan.Supply.Name, "Supply")}
 	if t.Supply.Volts > 0 {
 		s.Figures = append(s.Figures, Figure{Text: q.Show(t.Supply.Volts, q.Voltage, in.Units)})
@@ -76,7 +76,7 @@ func supplyStation(t *line.Model, in plan.Input) Station {
 	return s
 }
 
-func controlStation(t *line.Model, in plan.Input) Station {
+func controlStation(t *line.Model, in *plan.Input) Station {
 	c := t.Control
 	s := Station{Station: f.Control, Title: words.Named(in.Plan.Control.Name, words.Named(c.Kind.Profile().Name,
 		"Control"))}
@@ -109,7 +109,7 @@ func controlStation(t *line.Model, in plan.Input) Station {
 	return s
 }
 
-func motorStation(t *line.Model, in plan.Input) Station {
+func motorStation(t *line.Model, in *plan.Input) Station {
 	m := t.Motor
 	s := Station{Station: f.Motor, Title: words.Named(in.Plan.Motor.Name, words.Named(m.Kind.Profile().Name, "Motor"))}
 	geared := m.Gear.Sort != "none" && m.Torque.OK() && m.Speed.OK()
@@ -140,7 +140,7 @@ func motorStation(t *line.Model, in plan.Input) Station {
 	return s
 }
 
-func reductionStation(t *line.Model, in plan.Input) Station {
+func reductionStation(t *line.Model, in *plan.Input) Station {
 	s := Station{Station: f.Reduction, Title: words.Named(in.Plan.Reduction.Name, t.Reduction.Title())}
 	if len(t.Reduction.Positions) == 0 {
 		return s
@@ -161,7 +161,7 @@ func reductionStation(t *line.Model, in plan.Input) Station {
 	return s
 }
 
-func workStation(t *line.Model, in plan.Input, a Assessment) Station {
+func workStation(t *line.Model, in *plan.Input, a *Assessment) Station {
 	s := Station{Station: f.Work, Title: words.Named(in.Machine.Name, "Machine")}
 	if t.Runs && len(t.Reduction.Positions) > 0 {
 		low, high, most := math.Inf(1), 0.0, 0.0

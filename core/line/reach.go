@@ -66,29 +66,46 @@ func (t *Model) Reach() Reach {
 	points := min(reachPoints, reachPointsAll/max(len(t.Reduction.Positions), 1))
 	r.Positions = make([]PositionReach, len(t.Reduction.Positions))
 	room := make([]float32, curves*points*len(r.Positions))
+	// A ratio only moves speeds and torques, so that what the motor gives is worked out once for every position.
+	gives := t.gives(points)
 	for i := range r.Positions {
-		r.Positions[i] = t.emptyReach(&t.Reduction.Positions[i], points, room[curves*points*i:])
+		p := &t.Reduction.Positions[i]
+		r.Positions[i] = t.emptyReach(p, points, room[curves*points*i:])
+		r.Positions[i].fill(p, gives)
+		if r.Positions[i].Fixed {
+			t.runUp(p, &r.Positions[i])
+		}
 	}
-	// Speeds of the motor's output, each as many times the one before. A ratio only moves them, so that what the
-	// motor gives there is the same for every position.
+	return r
+}
+
+// given is what the motor gives at a speed of its output (rad/s): torques (N·m), and what binds there, the same
+// for all speeds on end at which the same binds.
+type given struct {
+	omega                          float64
+	continuous, intermittent, peak float64
+	by                             *Binding
+}
+
+// gives is what the motor gives at so many speeds of its output, each as many times the one before.
+func (t *Model) gives(points int) []given {
+	out := make([]given, points)
 	step := math.Pow(t.fast/t.slow, 1/float64(points-1))
 	omega := t.slow
-	for k := range points {
+	by := &Binding{}
+	for k := range out {
 		if k == points-1 {
 			omega = t.fast
 		}
 		continuous, intermittent, peak := t.Powered.Limits(omega, UsualBurst)
-		for i := range r.Positions {
-			r.Positions[i].reaches(k, &t.Reduction.Positions[i], omega, continuous, intermittent, peak)
+		if by.differs(continuous.By, intermittent.By, peak.By) {
+			by = &Binding{Continuous: continuous.By, Intermittent: intermittent.By, Peak: peak.By}
 		}
+		out[k] = given{omega: omega, continuous: continuous.Torque, intermittent: intermittent.Torque,
+			peak: peak.Torque, by: by}
 		omega *= step
 	}
-	for i := range r.Positions {
-		if r.Positions[i].Fixed {
-			t.runUp(&t.Reduction.Positions[i], &r.Positions[i])
-		}
-	}
-	return r
+	return out
 }
 
 // curves is how many slices of one length a position's reach has.
@@ -109,26 +126,39 @@ func (t *Model) emptyReach(p *reduction.Position, points int, room []float32) Po
 	}
 }
 
-// reaches sets point k: what reaches the spindle of what the motor gives at a speed of its output (rad/s).
-func (r *PositionReach) reaches(k int, p *reduction.Position, motorOmega float64,
-	continuous, intermittent, peak motor.Limited,
-) {
-	omega := motorOmega / p.Ratio
+// fill sets the curves to what reaches the spindle of what the motor gives.
+func (r *PositionReach) fill(p *reduction.Position, gives []given) {
 	gain := p.Ratio * p.Efficiency
-	continuous.Torque *= gain
-	intermittent.Torque *= gain
-	peak.Torque *= gain
-	// continuous ≤ intermittent, so what bears the one bears the other.
-	if !p.Surely(intermittent.Torque, omega, 1) {
-		continuous, intermittent = borne(p, continuous, omega, 1), borne(p, intermittent, omega, 1)
+	var last *Binding // of the speed before, where belts and shafts bear all the motor gives
+	for k := range gives {
+		m := &gives[k]
+		omega := m.omega / p.Ratio
+		r.RPM[k] = float32(omega / q.RPM)
+		continuous := motor.Limited{Torque: m.continuous * gain, By: m.by.Continuous}
+		intermittent := motor.Limited{Torque: m.intermittent * gain, By: m.by.Intermittent}
+		peak := motor.Limited{Torque: m.peak * gain, By: m.by.Peak}
+		by := m.by
+		// continuous ≤ intermittent, so what bears the one bears the other.
+		if !p.Surely(intermittent.Torque, omega, 1) {
+			continuous, intermittent, by = borne(p, continuous, omega, 1), borne(p, intermittent, omega, 1), nil
+		}
+		if !p.Surely(peak.Torque, omega, reduction.OverloadShare) {
+			peak, by = borne(p, peak, omega, reduction.OverloadShare), nil
+		}
+		r.Continuous[k], r.Intermittent[k], r.Peak[k] = float32(continuous.Torque), float32(intermittent.Torque),
+			float32(peak.Torque)
+		if by == nil || by != last {
+			r.binds(omega, continuous.By, intermittent.By, peak.By)
+		}
+		last = by
 	}
-	peak = borne(p, peak, omega, reduction.OverloadShare)
-	rpm := omega / q.RPM
-	r.RPM[k], r.Continuous[k], r.Intermittent[k], r.Peak[k] = float32(rpm), float32(continuous.Torque),
-		float32(intermittent.Torque), float32(peak.Torque)
-	if n := len(r.Limits); n == 0 || r.Limits[n-1].differs(continuous.By, intermittent.By, peak.By) {
-		r.Limits = append(r.Limits, Binding{FromRPM: q.Rounded(rpm), Continuous: continuous.By,
-			Intermittent: intermittent.By, Peak: peak.By})
+}
+
+// binds notes what binds from a speed of the spindle (rad/s) on, where that is another than before.
+func (r *PositionReach) binds(omega float64, continuous, intermittent, peak motor.Limit) {
+	if n := len(r.Limits); n == 0 || r.Limits[n-1].differs(continuous, intermittent, peak) {
+		r.Limits = append(r.Limits, Binding{FromRPM: q.Rounded(omega / q.RPM), Continuous: continuous,
+			Intermittent: intermittent, Peak: peak})
 	}
 }
 

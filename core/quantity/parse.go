@@ -28,11 +28,33 @@ var (
 	ErrTooLong   = errors.New("too long")
 )
 
-var vulgar = strings.NewReplacer(
+// vulgarMarks are marks a person or a document writes, each with what is read in its place.
+var vulgarMarks = []string{
 	"½", " 1/2", "¼", " 1/4", "¾", " 3/4", "⅓", " 1/3", "⅔", " 2/3", "⅛", " 1/8", "⅜", " 3/8", "⅝", " 5/8", "⅞", " 7/8",
 	"−", "-", "–", "-", "\u2009", " ", "\u00a0", " ", "\u202f", " ", "″", `"`, "”", `"`, "“", `"`, "′", "'", "’", "'",
 	"Ω", "Ω",
-)
+}
+
+var vulgar = strings.NewReplacer(vulgarMarks...)
+
+// vulgarRunes are the marks alone.
+var vulgarRunes = func() string {
+	runes := ""
+	for i := 0; i < len(vulgarMarks); i += 2 {
+		runes += vulgarMarks[i]
+	}
+	return runes
+}()
+
+// holdsVulgar reports whether a text holds any of the marks, which few do.
+func holdsVulgar(s string) bool {
+	for _, r := range s {
+		if r >= utf8.RuneSelf && strings.ContainsRune(vulgarRunes, r) {
+			return true
+		}
+	}
+	return false
+}
 
 var (
 	// A sign, then a whole and a fraction, a fraction, or a plain number with thousands apart or an exponent.
@@ -51,7 +73,7 @@ func Parse(text Text, d Dimension) (float64, error) {
 		return 0, fmt.Errorf("%w: at most %d characters", ErrTooLong, maxText)
 	}
 	s := strings.TrimSpace(string(text))
-	if !isASCII(s) {
+	if holdsVulgar(s) {
 		s = strings.TrimSpace(vulgar.Replace(s))
 	}
 	if s == "" {
@@ -78,15 +100,6 @@ func Parse(text Text, d Dimension) (float64, error) {
 		return 0, fmt.Errorf("%w: too large to work with", ErrNumber)
 	}
 	return v, nil
-}
-
-func isASCII(s string) bool {
-	for i := range len(s) {
-		if s[i] >= utf8.RuneSelf {
-			return false
-		}
-	}
-	return true
 }
 
 // parsePull reads a force at a radius as a torque.
@@ -169,6 +182,11 @@ func unitFactor(spelling string, d Dimension) (float64, error) {
 	table := unitTable[d]
 	if spelling == "" {
 		return table[0].factor, nil
+	}
+	for i := range showTable[d] {
+		if shown := &showTable[d][i]; shown.label == spelling { // as figures are shown is how most are typed
+			return shown.factor, nil
+		}
 	}
 	key := normalise(spelling)
 	if d == Resistance && spelling[0] == 'M' && !strings.HasPrefix(key, "meg") {

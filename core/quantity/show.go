@@ -158,6 +158,9 @@ func appendWhole(out, digits []byte, power int) []byte {
 	if power < 0 {
 		return append(out, '0')
 	}
+	if power < 4 && power < len(digits) {
+		return append(out, digits[:power+1]...)
+	}
 	for i := range power + 1 {
 		if left := power + 1 - i; power >= 4 && i > 0 && left%3 == 0 {
 			out = append(out, ThinSpace...)

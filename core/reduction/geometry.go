@@ -1,10 +1,6 @@
 package reduction
 
-import (
-	"math"
-
-	"jiriki/core/numeric"
-)
+import "math"
 
 // OpenBelt returns the exact pitch length of an open belt over pulleys of diameters d1 and d2
 // on centre distance c, all metres. c must exceed half the difference of the diameters.
@@ -54,12 +50,20 @@ func CentreFor(d1, d2, length float64) (float64, bool) {
 func BeltSpeed(d, omega float64) float64 { return d / 2 * omega }
 
 // DrivenFor returns the diameter of the pulley that takes a belt of pitch length over a pulley of
-// diameter d on centre distance c, all metres; false when none does. The length grows steadily with
-// the diameter, so halving finds it.
+// diameter d on centre distance c, all metres; false when none does. The length grows ever faster with
+// the diameter, so Newton's method from the largest comes down to it.
 func DrivenFor(d, c, length float64) (float64, bool) {
-	low, high := 0.0, 2*c-d
-	if high <= 0 || OpenBelt(d, low, c) > length || OpenBelt(d, high, c) < length {
+	driven := 2*c - d
+	if driven <= 0 || OpenBelt(d, 0, c) > length || OpenBelt(d, driven, c) < length {
 		return 0, false
 	}
-	return numeric.Last(low, high, 0, func(driven float64) bool { return OpenBelt(d, driven, c) < length }), true
+	for range 60 {
+		// dL/dD = π/2 + asin((D − d)/2C)
+		step := (OpenBelt(d, driven, c) - length) / (math.Pi/2 + math.Asin((driven-d)/(2*c)))
+		driven -= step
+		if math.Abs(step) < 1e-12 {
+			break
+		}
+	}
+	return driven, true
 }

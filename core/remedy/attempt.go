@@ -18,6 +18,26 @@ type attempt struct {
 	fastest   float64 // of the motor, rad/s
 }
 
+// attempts are those of one sort of change, made when they are first asked for.
+type attempts struct {
+	made bool
+	list []attempt
+}
+
+// once tries changes the first time and gives what works out of them.
+func (h *Finder) once(of *attempts, changes func() []Remedy) []attempt {
+	if of.made {
+		return of.list
+	}
+	of.made = true
+	for _, r := range changes() {
+		if o, ok := h.try(r); ok {
+			of.list = append(of.list, o)
+		}
+	}
+	return of.list
+}
+
 // topsOut is the fastest the spindle turns in a position, within the machine's limit, rad/s.
 func (h *Finder) topsOut(o *attempt, p *reduction.Position) float64 {
 	return min(o.fastest/p.Ratio, h.now.TopSpeed)
@@ -64,14 +84,14 @@ func bestFor(job int, options []attempt) *attempt {
 	var best *attempt
 	for i := range options {
 		o := &options[i]
-		if best == nil || beatsFor(job, *o, *best) {
+		if best == nil || beatsFor(job, o, best) {
 			best = o
 		}
 	}
 	return best
 }
 
-func beatsFor(job int, a, b attempt) bool {
+func beatsFor(job int, a, b *attempt) bool {
 	aDone, bDone := a.results[job].Outcome.Done(), b.results[job].Outcome.Done()
 	switch {
 	case aDone != bDone:

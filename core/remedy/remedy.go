@@ -4,7 +4,6 @@ package remedy
 
 import (
 	"math"
-	"reflect"
 	"strings"
 
 	"jiriki/core/control"
@@ -14,7 +13,6 @@ import (
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
-	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
 
@@ -44,7 +42,7 @@ type Finder struct {
 
 	model line.Model // scratch: the model of the change being tried
 
-	trims, motors, limited, cooled, choked []attempt
+	trims, motors, limited, cooled, choked attempts
 	belted                                 []attempt // one belt put in where there was none
 
 	changes      bestChanges // of one wheel
@@ -62,7 +60,6 @@ func NewFinder(in plan.Input, now *line.Model, results []line.Result) *Finder {
 // ForJob are the changes worth showing for a job: another ratio, another trim, another motor
 // from the shelf, and whatever lifts the limit that binds.
 func (h *Finder) ForJob(job int) []Remedy {
-	h.tryAll()
 	by := h.results[job].Available.By
 	out := []Remedy{}
 	add := func(options []attempt) {
@@ -77,17 +74,17 @@ func (h *Finder) ForJob(job int) []Remedy {
 	}
 	add(h.ratio(job))
 	add(h.stronger(job))
-	add(h.trims)
+	add(h.once(&h.trims, h.trimRemedies))
 	if by == motor.CurrentLimit {
-		add(h.limited)
+		add(h.once(&h.limited, h.limitRemedies))
 	}
 	if by == motor.FanSlowed {
-		add(h.cooled)
+		add(h.once(&h.cooled, h.coolingRemedies))
 	}
 	if by == motor.MotorHeat || by == motor.FanSlowed {
-		add(h.choked)
+		add(h.once(&h.choked, h.chokeRemedies))
 	}
-	add(h.motors)
+	add(h.once(&h.motors, h.motorRemedies))
 	return out
 }
 
@@ -133,7 +130,6 @@ func (h *Finder) ForFindings(findings []finding.Finding) map[finding.ID][]Remedy
 		case finding.RotorSpeed:
 			options = h.slowerRotor()
 		case finding.CurrentLimit:
-			h.tryAll()
 			options = h.limitFor()
 		case finding.ConeToFit:
 			options = h.turnedCone(f.Fix.Stage)
@@ -227,107 +223,4 @@ func (h *Finder) trimUnderLimit() []attempt {
 		return nil
 	}
 	return []attempt{o}
-}
-
-// tryAll tries everything but the ratios.
-func (h *Finder) tryAll() {
-	if h.ShelfTried {
-		return
-	}
-	h.ShelfTried = true
-	collect := func(list *[]attempt, r Remedy) {
-		if o, ok := h.try(r); ok {
-			*list = append(*list, o)
-		}
-	}
-	for _, r := range h.trimRemedies() {
-		collect(&h.trims, r)
-	}
-	for _, r := range h.motorRemedies() {
-		collect(&h.motors, r)
-	}
-	if amps := min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps); amps > h.now.Feed.LimitAmps {
-		c := h.in.Plan.Control
-		c.LimitAmps = q.Written(amps, "A")
-		collect(&h.limited, Remedy{Kind: "limit", Label: "Current limit to " + string(c.LimitAmps),
-			Detail:  "1.5 × plate amps, as far as the drive allows",
-			Control: &c})
-	}
-	if h.now.Motor.Cooling == "own-fan" {
-		m := h.in.Plan.Motor
-		m.Plate.Cooling = "blown"
-		collect(&h.cooled, Remedy{Kind: "cooling", Label: "Fit a fan with its own supply",
-			Detail: "the motor then keeps its rated torque down to a crawl",
-			Motor:  &m})
-	}
-	if h.now.Feed.FormFactor > 1 && h.now.Control.Kind == control.PhaseAngle && !h.now.Control.Choke {
-		c := h.in.Plan.Control
-		c.Choke = true
-		collect(&h.choked, Remedy{Kind: "choke", Label: "Add a choke",
-			Detail:  "in the armature lead; smoother current heats the motor less",
-			Control: &c})
-	}
-}
-
-// trimRemedies are other top speeds: trims of the plate for a DC drive, top hertz for an inverter.
-func (h *Finder) trimRemedies() []Remedy {
-	var out []Remedy
-	switch c := h.now.Control; {
-	case c.DCDrive():
-		for _, share := range []float64{0.65, 0.8, 1} {
-			if math.Abs(share-c.TopTrim) < 0.005 {
-				continue
-			}
-			changed := h.in.Plan.Control
-			changed.TopTrim = q.Written(share*100, "%")
-			out = append(out, Remedy{Kind: "trim", Label: "Trim to " + string(changed.TopTrim),
-				Detail:  "of plate speed; torque stays, top speed moves",
-				Control: &changed})
-		}
-	case c.Kind == control.Inverter: // one phase out never goes above plate hertz
-		for _, hertz := range []float64{40, 50, 60, 75, 87, 100} {
-			if math.Abs(hertz-h.now.Feed.TopHertz) < 0.5 || hertz < 0.6*h.now.Motor.Hertz.Value {
-				continue
-			}
-			changed := h.in.Plan.Control
-			changed.TopHertz = q.Written(hertz, "Hz")
-			out = append(out, Remedy{Kind: "trim", Label: "Top at " + string(changed.TopHertz), Control: &changed,
-				Detail: "in place of " + q.Show(h.now.Feed.TopHertz, q.Frequency, h.in.Units) +
-					"; above base hertz torque falls off"})
-		}
-	}
-	return out
-}
-
-// motorRemedies are the shelf's motors on the same pulleys, with a set current limit moved to
-// suit each.
-func (h *Finder) motorRemedies() []Remedy {
-	var out []Remedy
-	motors := h.in.Motors
-	if motors == nil {
-		motors = shelf.Motors(h.in.Shelf)
-	}
-	for i := range h.in.Shelf {
-		item := &h.in.Shelf[i]
-		m := &item.Motor
-		if !item.Is(shelf.Motor) || item.State == "for-parts" || m.Name == h.in.Plan.Motor.Name &&
-			reflect.DeepEqual(*m,
-				h.in.Plan.Motor) {
-			continue
-		}
-		resolved := &motors[i]
-		r := Remedy{Kind: "motor", Label: "Use " + item.Called(), Detail: "from the shelf, on the same pulleys",
-			Motor: m, resolved: resolved}
-		amps := resolved.Amps.Value
-		if h.now.Control.LimitAmps > 0 && amps > 0 {
-			c := h.in.Plan.Control
-			c.LimitAmps = q.Written(1.5*amps, "A")
-			r.Control = &c
-		}
-		if drive := h.now.Control.Amps; drive > 0 && drive < amps {
-			r.Detail += "; it would like a " + q.Show(amps, q.Current, h.in.Units) + " drive"
-		}
-		out = append(out, r)
-	}
-	return out
 }

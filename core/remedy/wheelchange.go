@@ -1,6 +1,7 @@
 package remedy
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -162,6 +163,7 @@ func (h *Finder) screenChanges() bestChanges {
 		for k, step := range stage.Steps {
 			touched := h.using(i, k)
 			elsewhere := h.bestWithout(i, k, asItIs)
+			order := hardestFirst(elsewhere)
 			changed := make([]reduction.Position, len(touched))
 			for _, driven := range []bool{false, true} {
 				for _, size := range sizes {
@@ -174,7 +176,7 @@ func (h *Finder) screenChanges() bestChanges {
 						changed[n].Set(stages, touched[n].Steps)
 					}
 					h.now.Look(changed)
-					if jobsDone, ok := h.screen(changed, elsewhere, comesOut, best.jobsDone()); ok {
+					if jobsDone, ok := h.screen(changed, elsewhere, order, comesOut, best.jobsDone()); ok {
 						best.take(wheelChange{stage: i, step: k, driven: driven, size: size}, jobsDone, comesOut)
 					}
 				}
@@ -185,21 +187,41 @@ func (h *Finder) screenChanges() bestChanges {
 	return best
 }
 
-// screen sets how the jobs come out in changed positions, or elsewhere where that is better, and how many are done;
-// false as soon as they are seen to be fewer than so many, with which no job's best is among them.
-func (h *Finder) screen(changed []reduction.Position, elsewhere []line.Result, out []screened, least int) (int, bool) {
+// screen sets how the jobs come out in changed positions, or elsewhere where that is better, and how many are done.
+// It looks at them in an order and gives up, with false, as soon as they are seen to be fewer than least.
+func (h *Finder) screen(changed []reduction.Position, elsewhere []line.Result, order []int, out []screened,
+	least int,
+) (int, bool) {
 	done := 0
-	for n := range out {
+	for looked, n := range order {
 		r := h.now.BestBeside(&elsewhere[n], &h.now.Machine.Jobs[n], changed)
 		out[n].done, out[n].margin = r.Outcome.Done(), r.Margin
 		if out[n].done {
 			done++
 		}
-		if done+len(out)-1-n < least {
+		if left := len(order) - 1 - looked; done+left < least {
 			return 0, false
 		}
 	}
 	return done, true
+}
+
+// hardestFirst is the order of jobs in which it is soonest seen that a change does too few of them.
+func hardestFirst(elsewhere []line.Result) []int {
+	order := make([]int, len(elsewhere))
+	for n := range order {
+		order[n] = n
+	}
+	slices.SortStableFunc(order, func(a, b int) int {
+		if x, y := elsewhere[a].Outcome.Done(), elsewhere[b].Outcome.Done(); x != y {
+			if y {
+				return -1
+			}
+			return 1
+		}
+		return cmp.Compare(elsewhere[a].Margin, elsewhere[b].Margin)
+	})
+	return order
 }
 
 // jobsDone is how many jobs the best so far do.
