@@ -43,11 +43,18 @@ func (h *Finder) topsOut(o *attempt, p *reduction.Position) float64 {
 	return min(o.fastest/p.Ratio, h.now.TopSpeed)
 }
 
+// unchanged is the plan's model in the scratch room, to be changed. Its positions are its own: settling looks at
+// them to the changed motor's speed, which is none of the plan's business.
+func (h *Finder) unchanged() *line.Model {
+	h.model.Stations = h.now.Stations
+	h.model.Reduction.Positions = slices.Clone(h.now.Reduction.Positions)
+	return &h.model
+}
+
 // try works the plan out with the remedy's stations in place of its own. It fails when they cannot be used
 // together or would spin something past what it bears.
 func (h *Finder) try(r Remedy) (attempt, bool) {
-	m, reader := &h.model, q.NewReader("")
-	m.Stations = h.now.Stations
+	m, reader := h.unchanged(), q.NewReader("")
 	if r.Control != nil {
 		m.Control = control.Resolve(*r.Control, reader)
 	}

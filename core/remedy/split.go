@@ -50,11 +50,11 @@ func (h *Finder) splitJob(job int) []attempt {
 		return nil // a part of a part of a part
 	}
 	reader := q.NewReader("machine")
-	h.model.Stations = h.now.Stations
-	if h.model.Machine = work.Resolve(machine, reader); reader.Err() != nil {
+	m := h.unchanged()
+	if m.Machine = work.Resolve(machine, reader); reader.Err() != nil {
 		return nil
 	}
-	h.model.Settle()
+	m.Settle()
 	return []attempt{h.attempted(Remedy{
 		Kind: "split", Label: "Make " + h.now.Machine.Jobs[job].Name + " a job for each position",
 		Detail: strings.Join(says, ", "), Jobs: machine.Jobs,
