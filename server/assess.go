@@ -15,14 +15,14 @@ import (
 type assessOutput struct{ Body assess.Assessment }
 
 func (a *api) assess(h huma.API) {
-	huma.Register(h, huma.Operation{
+	huma.Register(h, inLane(keyed, huma.Operation{
 		OperationID: "assess", Method: http.MethodPost, Path: "/api/assess",
 		Summary: "Work out a plan; nothing is saved",
 		Description: "The answer names every entry that cannot be used; the rest is worked out without them. Without " +
 			"parts of its own the workshop's shelf is tried.",
 		// The core checks every field itself and names it better than a schema does.
 		SkipValidateBody: true,
-	}, func(ctx context.Context, in *struct{ Body plan.Input }) (*assessOutput, error) {
+	}), func(ctx context.Context, in *struct{ Body plan.Input }) (*assessOutput, error) {
 		if err := a.stocked(ctx, &in.Body); err != nil {
 			return nil, a.fail(ctx, err)
 		}
