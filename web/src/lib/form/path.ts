@@ -29,6 +29,18 @@ export function write(root: unknown, path: string, value: unknown): void {
   if (last !== undefined) at[last] = value;
 }
 
+/** What root is with value at path, sharing with it all that stays: root itself is left as it was. */
+export function written<T>(root: T, path: string, value: unknown): T {
+  const at = (node: unknown, left: Key[]): unknown => {
+    const [key, ...rest] = left;
+    if (key === undefined) return value;
+    const copy = (Array.isArray(node) ? [...(node as unknown[])] : { ...(node as object) }) as Record<Key, unknown>;
+    copy[key] = at(copy[key], rest);
+    return copy;
+  };
+  return at(root, keys(path)) as T;
+}
+
 /** A path in words: `plan.motor.plate.nameOf` is "Motor, plate, name of". */
 export function wordsOf(path: string): string {
   const words = keys(path)

@@ -3,7 +3,7 @@ import { Drafts, type Draft } from './draft';
 import { History } from './history.svelte';
 import { openDocs } from './openDocs';
 import { merge, same, type Clash } from './merge';
-import { read, write } from './path';
+import { read, write, written } from './path';
 
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'conflict';
 
@@ -28,6 +28,9 @@ export interface Keeper<T, V> {
   /** Brings what an older version of this program kept up to date. */
   whole?: (doc: T) => T;
 }
+
+/** Whether a value can be kept as it is: it has no parts that could be changed. */
+const isPlain = (value: unknown) => typeof value !== 'object' || value === null;
 
 const SAVE_AFTER = 500;
 const RETRY_AFTER = 2000;
@@ -114,9 +117,11 @@ export class SavedDoc<T extends object, V> {
 
   /** Changes one field; typing on in it is undone as one. */
   set(path: string, value: unknown) {
-    this.#history.remember(this.snapshot(), path);
+    const before = this.snapshot();
+    this.#history.remember(before, path);
     write(this.doc, path, value);
-    this.#changed();
+    // One field of a document changes at every key: the rest of it is not copied again.
+    this.#changed(isPlain(value) ? written(before, path, value) : undefined);
   }
 
   /** Changes a whole group of fields or a list, undone by itself. */
@@ -221,9 +226,10 @@ export class SavedDoc<T extends object, V> {
     this.#changed();
   }
 
-  #changed() {
+  /** now is the document as plain values, where it is at hand. */
+  #changed(now?: T) {
     this.#changes = untrack(() => this.#changes) + 1;
-    this.#plain = undefined;
+    this.#plain = now;
     if (this.state === 'saved' || this.state === 'saving') this.state = 'unsaved';
     this.kept = this.#drafts.keep({ doc: this.snapshot(), base: this.#base, version: this.#version });
     this.#sendIn(SAVE_AFTER);

@@ -8,32 +8,48 @@
   const form = openForm();
   const working = $derived(form.workings.find((w) => w.id === id));
   const shown = $derived(text ?? working?.value ?? '—');
+
+  // A sheet shows scores of these and opens one: the card and what floats it are made when it is opened.
+  let open = $state(false);
+  let button = $state<HTMLButtonElement>();
 </script>
 
 {#if working}
-  <Popover.Root>
-    <Popover.Trigger class="worked {cls}" aria-label="{working.label}: {shown}. Show the working"
-      >{shown}</Popover.Trigger
-    >
-    <Popover.Portal>
-      <Popover.Content
-        role="dialog"
-        class="working"
-        sideOffset={6}
-        collisionPadding={8}
-        aria-label="Working of {working.label}"
-      >
-        <p class="caption">{working.label}</p>
-        <p class="text-lg font-semibold">{working.value}</p>
-        <p class="mt-2 font-medium">{working.formula}</p>
-        <p>{working.substituted}</p>
-        {#each working.assumes as line, i (i)}<p class="mt-1 text-sm text-soft">{line}.</p>{/each}
-        <p class="mt-2 border-t border-rule pt-2 text-sm text-soft">
-          {working.source.title}. <em>{working.source.status}</em>; this figure is {working.standing}.
-        </p>
-      </Popover.Content>
-    </Popover.Portal>
-  </Popover.Root>
+  <button
+    bind:this={button}
+    class="worked {cls}"
+    aria-haspopup="dialog"
+    aria-expanded={open}
+    aria-label="{working.label}: {shown}. Show the working"
+    onclick={() => (open = !open)}>{shown}</button
+  >
+  {#if open && button}
+    <Popover.Root bind:open>
+      <Popover.Portal>
+        <Popover.Content
+          role="dialog"
+          class="working"
+          customAnchor={button}
+          onCloseAutoFocus={(e) => {
+            e.preventDefault();
+            button?.focus();
+          }}
+          sideOffset={6}
+          collisionPadding={8}
+          aria-label="Working of {working.label}"
+        >
+          <p class="caption">{working.label}</p>
+          <p class="text-lg font-semibold">{working.value}</p>
+          <p class="mt-2 font-medium">{working.formula}</p>
+          <p>{working.substituted}</p>
+          {#each working.assumes as line, i (i)}<p class="mt-1 text-sm text-soft">{line}.</p>{/each}
+          <p class="mt-2 border-t border-rule pt-2 text-sm text-soft">
+            {working.source.title}. <em>{working.source.status}</em>; this figure is {working.standing}.
+          </p>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  {/if}
 {:else}
   <span class={cls}>{shown}</span>
 {/if}
