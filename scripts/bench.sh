@@ -4,7 +4,8 @@
 . "$(dirname "$0")/lib.sh"
 cd "$ROOT"
 "$ROOT/scripts/install.sh"
-go test ./core/... -run '^$' -bench . -count 5 | grep -E '^(pkg|cpu|Benchmark)'
+# Garbage is collected at the pace it is as served (GCPercent of the server).
+GOGC=400 go test ./core/... -run '^$' -bench . -count 5 | grep -E '^(pkg|cpu|Benchmark)'
 cluster="bench-$$"
 trap '"$ROOT/scripts/postgres.sh" drop "$cluster"' EXIT
 TEST_DATABASE_URL=$("$ROOT/scripts/postgres.sh" start "$cluster" createdb)
