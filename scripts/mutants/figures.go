@@ -22,12 +22,13 @@ func (c change) String() string {
 }
 
 // unseen are named figures no answer depends on by so little as a tenth: how finely something is drawn or
-// sampled, how many are kept, how much is read, how far is looked.
+// sampled, how many are kept, how much is read, how far is looked, how much room is made beforehand.
 var unseen = []string{
 	"UsualMost", "Deepest", "longestKey", "curvePoints", "twistPoints", "reachPoints", "reachPointsAll", "points",
 	"bandSamples", "anySamples", "mostLookedAt", "coarseRatios", "fineRatios", "placesALevel", "gradeSpacing",
 	"gradeStep", "bestWorth", "maxText", "settled",
-	"mostHenries", "mostLines", "onHandWorth",
+	"mostHenries", "mostLines", "onHandWorth", "curves", "usualBindings", "workingsOfALine", "workingsOfAStep",
+	"workingsOfAJob",
 	"Out", // a mark
 }
 
