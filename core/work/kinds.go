@@ -184,7 +184,7 @@ var kinds = []Kind{
 				"another in " +
 				"its place."},
 		}, Jobs: []Job{
-			job("Full draught", Cut{}, band("900", "1250", "any"), Load{By: ByPower, Shape: string(TorqueWithN)},
+			job("Full draught", Cut{}, band("650", "1350", "any"), Load{By: ByPower, Shape: string(TorqueWithN)},
 				allDay),
 		}},
 	{ID: "indexer", Name: "Indexing or positioning axis", Spindle: "axis", Asks: "spindle", Throws: "chips and coolant",

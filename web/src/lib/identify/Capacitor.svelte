@@ -23,9 +23,9 @@
   const check = () => asked.again();
   $effect(() => () => asked.stop());
   const blanks = [
-    ['marked', 'Marked', '20 µF'],
+    ['marked', 'Marked', '24 µF'],
     ['measured', 'Metered', '18 µF'],
-    ['volts', 'AC volts marked', '440 V'],
+    ['volts', 'AC volts marked', '500 V'],
     ['line', 'Supply', '230 V']
   ] as const;
   const choices = [

@@ -56,7 +56,7 @@
               class="blank"
               autocomplete="off"
               bind:value={row[field]}
-              placeholder={field === 'ohms' ? (i === 0 ? '4.2' : '') : ''}
+              placeholder={field === 'ohms' ? (i === 0 ? '3.8' : '') : ''}
               aria-invalid={errors[`readings[${i}].${field}`] ? 'true' : undefined}
             />
           </div>

@@ -86,8 +86,8 @@
       />
     {/if}
     {#if capacitor}
-      <Field path="{at}.plate.capacitor" label="Capacitor" hint="20 µF" plate />
-      {#if kind === 'psc'}<Field path="{at}.plate.capacitorVolts" label="Marked" hint="440 V" plate />{/if}
+      <Field path="{at}.plate.capacitor" label="Capacitor" hint="24 µF" plate />
+      {#if kind === 'psc'}<Field path="{at}.plate.capacitorVolts" label="Marked" hint="500 V" plate />{/if}
     {/if}
     {#if family !== 'stepper'}
       <Choice

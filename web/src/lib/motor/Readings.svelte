@@ -68,7 +68,7 @@
       words: 'fan on a capacitor',
       families: ['induction'],
       blanks: [
-        ['capacitor', 'Capacitor', '15 µF'],
+        ['capacitor', 'Capacitor', '16 µF'],
         ['speed', 'Speed', '1065 rpm'],
         ['starts', 'Starts', '10 of 10']
       ]
