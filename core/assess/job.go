@@ -12,19 +12,21 @@ import (
 
 // JobResult is how one job comes out, with what would lift it.
 type JobResult struct {
-	ID        string            `json:"id"`
-	Name      string            `json:"name"`
-	Outcome   line.Outcome      `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
-	Margin    float64           `json:"margin" doc:"Least available ÷ needed over the band; 0 when not known"`
-	Wanted    float64           `json:"wanted" doc:"Margin wanted"`
-	WantedBy  string            `json:"wantedBy" doc:"Where the wanted margin comes from"`
-	Short     string            `json:"short" doc:"The outcome in a few words, for the chart"`
-	Position  string            `json:"position" doc:"The position it results best in"`
-	LimitedBy motor.Limit       `json:"limitedBy"`
-	RPM       []float64         `json:"rpm" nullable:"false" doc:"The band, rising"`
-	Needed    []float64         `json:"needed" nullable:"false" doc:"N·m at each rpm"`
-	Baseline  []line.CurvePoint `json:"baseline" nullable:"false" doc:"What the machine's old motor gave in each of its positions, where the job goes by it"`
-	Remedies  []remedy.Remedy   `json:"remedies" nullable:"false"`
+	ID          string            `json:"id"`
+	Name        string            `json:"name"`
+	Outcome     line.Outcome      `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
+	Margin      float64           `json:"margin" doc:"Least available ÷ needed over the band; 0 when not known"`
+	Wanted      float64           `json:"wanted" doc:"Margin wanted"`
+	WantedBy    string            `json:"wantedBy" doc:"Where the wanted margin comes from"`
+	Short       string            `json:"short" doc:"The outcome in a few words, for the chart"`
+	Start       string            `json:"start" doc:"How it starts, in a few words; empty where that cannot be told"`
+	StartMargin float64           `json:"startMargin" doc:"Torque at rest ÷ what it takes to start it; 0 where nothing holds it back or it cannot be told"`
+	Position    string            `json:"position" doc:"The position it results best in"`
+	LimitedBy   motor.Limit       `json:"limitedBy"`
+	RPM         []float64         `json:"rpm" nullable:"false" doc:"The band, rising"`
+	Needed      []float64         `json:"needed" nullable:"false" doc:"N·m at each rpm"`
+	Baseline    []line.CurvePoint `json:"baseline" nullable:"false" doc:"What the machine's old motor gave in each of its positions, where the job goes by it"`
+	Remedies    []remedy.Remedy   `json:"remedies" nullable:"false"`
 }
 
 func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult {
@@ -41,6 +43,9 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 	}
 	if job.Missing != "" {
 		return r
+	}
+	if result.Outcome != line.CannotTell {
+		r.Start, r.StartMargin = result.StartText(), q.Rounded(result.StartMargin)
 	}
 	if job.Method == work.ByReplaced {
 		for _, p := range job.Points {

@@ -23,7 +23,8 @@ type Model struct {
 	Powered  *motor.Model
 	TopSpeed float64 // fastest the spindle may turn, rad/s; +Inf without a limit
 
-	slow, fast float64 // the motor's own span, rad/s at its output
+	slow, fast float64       // the motor's own span, rad/s at its output
+	atRest     motor.Limited // what it gives from standstill, N·m at its output
 }
 
 // New joins a plan's stations into one model. It does not run while the motor, its supply or a control
@@ -52,6 +53,7 @@ func (t *Model) Settle() {
 	t.Feed = feed(s)
 	t.Powered = s.Motor.On(t.Feed)
 	t.slow, t.fast = t.Powered.Span()
+	t.atRest = t.Powered.Breakaway()
 	if t.Runs = t.fast > 0; t.Runs {
 		t.Look(t.Reduction.Positions)
 	}
@@ -121,5 +123,5 @@ func (t *Model) Peak(omega float64, p *reduction.Position) motor.Limited {
 
 // Breakaway is the torque (N·m) at the spindle from standstill.
 func (t *Model) Breakaway(p *reduction.Position) motor.Limited {
-	return through(p, t.Powered.Breakaway(), 0, reduction.OverloadShare)
+	return through(p, t.atRest, 0, reduction.OverloadShare)
 }

@@ -55,8 +55,10 @@ type Result struct {
 	Position  int
 	Low       float64 // part of the band that is reached, rad/s
 	High      float64
-	Starting  bool    // the least is at standstill, against the breakaway pull
-	reached   float64 // fastest over slowest of what is reached of the band; under 1 by how far off it lies
+	Starting  bool // the least is at standstill, against what it takes to start it
+	// StartMargin is what there is at standstill over what it takes; +Inf where nothing holds it back.
+	StartMargin float64
+	reached     float64 // fastest over slowest of what is reached of the band; under 1 by how far off it lies
 }
 
 // SpeedTolerance forgives what no tachometer would show.
@@ -233,10 +235,12 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result, beats flo
 			try(point.Omega)
 		}
 	}
-	if job.Breakaway > 0 {
-		if available := t.Breakaway(p); available.Torque/job.Breakaway < f.Margin {
-			f.Margin, f.Omega, f.Needed, f.Available, f.Starting = available.Torque/job.Breakaway, f.Low, job.Breakaway,
-				available, true
+	f.StartMargin = math.Inf(1)
+	if needed := job.Start.Torque; needed > 0 {
+		available := t.Breakaway(p)
+		f.StartMargin = available.Torque / needed
+		if f.StartMargin < f.Margin {
+			f.Margin, f.Omega, f.Needed, f.Available, f.Starting = f.StartMargin, f.Low, needed, available, true
 		}
 	}
 }
@@ -275,4 +279,15 @@ func (f Result) MarginText() string {
 		return "not slow enough"
 	}
 	return "×" + q.Figures(f.Margin, 3)
+}
+
+// StartText says in a few words how a job's machine starts.
+func (f Result) StartText() string {
+	switch {
+	case math.IsInf(f.StartMargin, 1):
+		return "starts it"
+	case f.StartMargin < 1:
+		return "will not start it, ×" + q.Figures(f.StartMargin, 2)
+	}
+	return "starts it, ×" + q.Figures(f.StartMargin, 2)
 }

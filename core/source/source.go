@@ -77,7 +77,10 @@ var (
 	DrivePeak    = entry("drive-peak", "A drive gives 150 % of its rating for 60 s", Common)
 	CurrentLimit = entry("current-limit", "Current limit set to 1.5 × the motor's plate amps", Common)
 	Demagnetise  = entry("demagnetise", "Permanent magnets are kept under 3 × rated current", Common)
-	Heating      = entry("heating",
+	StartsLoaded = entry("starts-loaded",
+		"A load is started against its own torque; what grows with speed squared, and an idle machine nobody has "+
+			"weighed, against 15 % of it", Common)
+	Heating = entry("heating",
 		"First-order heating with current squared; 30 minutes taken as the winding's time constant in a small "+
 			"motor", Common)
 	TrimPractice = entry("trim-practice",

@@ -8,6 +8,7 @@ import (
 	f "jiriki/core/finding"
 	"jiriki/core/line"
 	q "jiriki/core/quantity"
+	"jiriki/core/words"
 	"jiriki/core/work"
 	"jiriki/core/working"
 )
@@ -25,11 +26,12 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 		title = job.Name
 		detail = v.show(available.Torque, q.Torque) + " to be had " + v.where(job, result) + ", " +
 			v.show(result.Needed, q.Torque) + " wanted: ×" + q.Figures(result.Margin, 3) + ", held by " +
-			string(available.By) + "."
+			string(available.By) + ". " + words.Capital(result.StartText()) + "."
 	case line.JustDoes:
 		level, title = f.Caution, job.Name+": just does it"
 		detail = "×" + q.Figures(result.Margin, 3) + " " + v.where(job, result) + ", ×" + q.Figures(job.Margin, 3) +
-			" was wanted (" + job.MarginBy + "). Held by " + string(available.By) + "."
+			" was wanted (" + job.MarginBy + "). Held by " + string(available.By) + ". " +
+			words.Capital(result.StartText()) + "."
 	case line.FallsShort:
 		level, title = f.Stop, v.shortTitle(job, result)
 		detail = v.show(available.Torque, q.Torque) + " " + v.where(job, result) + ", " +
@@ -59,7 +61,7 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 // where says at which speed, and for how long, the margin was taken.
 func (v *verdict) where(job *work.Need, result line.Result) string {
 	if result.Starting {
-		return "to break it away"
+		return "at rest"
 	}
 	how := "all day at "
 	switch job.Duty.Kind {
@@ -75,7 +77,7 @@ func (v *verdict) where(job *work.Need, result line.Result) string {
 // shortTitle names the speeds over which the torque is not enough.
 func (v *verdict) shortTitle(job *work.Need, result line.Result) string {
 	if result.Starting {
-		return job.Name + ": will not break it away"
+		return job.Name + ": will not start it"
 	}
 	p := &v.Reduction.Positions[result.Position]
 	const tried = 24

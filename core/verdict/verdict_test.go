@@ -371,7 +371,7 @@ func TestBreakawayIsWeighedAgainstStartingTorque(t *testing.T) {
 		Breakaway: []q.Text{"30 kg"}}}
 	f := assesstest.Finding(assesstest.Of(t, in), "work.job.slow")
 	require.NotNil(t, f)
-	assert.Contains(t, f.Title, "break it away")
+	assert.Contains(t, f.Title, "will not start it")
 	assert.Contains(t, f.Detail, string(motor.StartTorque))
 }
 

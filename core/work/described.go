@@ -47,6 +47,7 @@ type Job struct {
 	Cut    Cut       `json:"cut"`
 	Speed  SpeedBand `json:"speed"`
 	Load   Load      `json:"load"`
+	Start  FromRest  `json:"start"`
 	Duty   Duty      `json:"duty"`
 	Margin q.Text    `json:"margin" doc:"Wanted margin; by method when empty"`
 	Reason string    `json:"reason" maxLength:"300" doc:"Why the margin was changed"`

@@ -26,7 +26,11 @@ type Kind struct {
 type Danger struct{ Title, Words string }
 
 func job(name string, cut Cut, speed SpeedBand, load Load, duty Duty) Job {
-	return Job{Name: name, Cut: cut, Speed: speed, Load: load, Duty: duty}
+	j := Job{Name: name, Cut: cut, Speed: speed, Load: load, Duty: duty}
+	if load.By == ByCutting {
+		j.Start.How = "idle" // the tool comes to the work once it turns
+	}
+	return j
 }
 
 func band(from, to, cover string) SpeedBand {

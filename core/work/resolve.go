@@ -74,6 +74,7 @@ type Need struct {
 	Points       []TorqueAtSpeed
 	joined       numeric.Line // through them
 	Breakaway    float64      // N·m to start it; 0 when not weighed
+	Start        Starting
 	Shape        Shape
 	Duty         Duration
 	Margin       float64
@@ -209,6 +210,7 @@ func resolveJob(j Job, r *q.Reader, turning q.Range) Need {
 	}
 	n.readSpeed(j, r.Under("speed"), turning)
 	n.readLoad(j, r.Under("load"))
+	n.readStart(j.Start, r.Under("start"))
 	n.readDuty(j.Duty, r.Under("duty"))
 	if wanted := r.Read("margin", j.Margin, q.Number, q.Range{Min: 1, Max: 10}); wanted.Known {
 		n.Margin, n.MarginBy, n.ByHandMargin = wanted.SI, "set by hand", true

@@ -55,9 +55,9 @@ func (n *Need) Workings(sys q.System) []working.Working {
 	default:
 		d.torque("as entered", d.overBand(), source.Typed)
 	}
-	if n.Breakaway > 0 {
-		d.add(working.JobBreakaway, "torque to start", d.show(n.Breakaway, q.Torque),
-			"T = F·r·sin(angle), the largest pull", "kept apart from the running pulls", source.SpringScale)
+	if n.Start.Torque > 0 {
+		d.add(working.JobBreakaway, "torque to start", d.show(n.Start.Torque, q.Torque), n.Start.formula, n.Start.By,
+			n.Start.ground)
 	}
 	return d.list
 }

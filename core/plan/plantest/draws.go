@@ -91,6 +91,8 @@ func anyJob(t *rapid.T, i int) work.Job {
 				Breakaway: []q.Text{amount(t, name("break"), 1, 300,
 					"N")}},
 		},
+		Start: work.FromRest{How: OneOf(t, name("start"), "", "load", "idle"), Torque: amount(t, name("rest"), 0.1, 50,
+			"N·m")},
 		Duty: work.Duty{Kind: OneOf(t, name("duty"), "", "continuous", "cycle", "seconds"),
 			On: amount(t, name("on"), 1, 1000, "s"), Off: amount(t, name("off"), 1, 1000,
 				"s")},

@@ -614,6 +614,13 @@ export interface components {
             rpm: number[];
             /** @description The outcome in a few words, for the chart */
             short: string;
+            /** @description How it starts, in a few words; empty where that cannot be told */
+            start: string;
+            /**
+             * Format: double
+             * @description Torque at rest ÷ what it takes to start it; 0 where nothing holds it back or it cannot be told
+             */
+            startMargin: number;
             /**
              * Format: double
              * @description Margin wanted
@@ -2186,6 +2193,15 @@ export interface components {
             /** @description Time on in each cycle; bare numbers are seconds */
             on: string;
         };
+        WorkFromRest: {
+            /**
+             * @description load: it starts with its load on, as when empty; idle: the load comes once it turns
+             * @enum {string}
+             */
+            how: "load" | "idle" | "";
+            /** @description Torque that just starts it, where that is known */
+            torque: string;
+        };
         WorkInertiaLoad: {
             /** @description Torque that keeps it turning */
             friction: string;
@@ -2205,6 +2221,7 @@ export interface components {
             /** @description Why the margin was changed */
             reason: string;
             speed: components["schemas"]["WorkSpeedBand"];
+            start: components["schemas"]["WorkFromRest"];
         };
         WorkKind: {
             /** @description The limit to look for first: marked, spindle or diameter */

@@ -37,8 +37,9 @@ interface Version {
 
 export type Panel = '' | 'rank' | 'controls' | 'build';
 
-/** A draft typed in an older version may lack the newer lists. */
+/** A draft typed in an older version may lack the newer lists and groups. */
 const whole = (doc: Doc): Doc => {
+  for (const job of doc.machine.jobs) job.start ??= { how: '', torque: '' };
   doc.plan.checks ??= [];
   doc.plan.prices ??= [];
   return doc;

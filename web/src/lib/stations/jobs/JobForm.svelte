@@ -54,6 +54,20 @@
           ['seconds', 'some seconds']
         ]}
       />
+      <Choice
+        path="{at}.start.how"
+        label="It starts"
+        fallback="load"
+        options={[
+          ['load', 'with its load on'],
+          ['idle', 'idle, then the load comes']
+        ]}
+      />
+      <Field
+        path="{at}.start.torque"
+        label="Torque that just starts it"
+        hint={job.start.how === 'idle' ? '0.6 N·m' : 'its load'}
+      />
       <Field path="{at}.margin" label="Margin wanted" hint={result ? String(result.wanted) : '1.5'} />
       {#if job.duty.kind === 'cycle'}
         <Field path="{at}.duty.on" label="On for" hint="5 min" />
@@ -64,7 +78,7 @@
           Margin wanted ×{result.wanted}: {result.wantedBy}. {#if result.outcome !== 'cannot-tell'}Margin now <Worked
               id="job.margin.{result.id}"
               class="text-ink"
-            />.{/if}
+            />. At rest: {result.start}.{/if}
         </p>{/if}
       {#if workings.length > 0}<div class="col-span-2"><Figures title="What that makes it" {workings} /></div>{/if}
       <button class="link col-span-2" onclick={remove}>remove this job</button>
