@@ -17,7 +17,7 @@ test('a job is weighed with a spring scale, breakaway apart from running', async
   await page.getByLabel('Pulls that just start it, reading 1').fill('150 kg');
   // Nine kilograms at 100 mm is 8.83 N·m; 150 to start it is 147, and the motor starts with 5.83 × 21.9 × 0.93 = 119.
   await expect(page.getByRole('button', { name: /^Thick bar: torque: 8.83/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Thick bar: will not break it away', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Thick bar: will not start it', exact: true })).toBeVisible();
   await page.getByLabel('Pulls that just start it, reading 1').fill('12 kg');
   await expect(headline(page)).toContainText('Does all four jobs.');
   await page.getByLabel('Hooked at radius').fill('1 furlong');

@@ -4,6 +4,8 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+
+	q "jiriki/core/quantity"
 )
 
 // Beliefs of the fit that no single reading shows, each by its number.
@@ -32,4 +34,13 @@ func TestFiguresThatFillAPlate(t *testing.T) {
 	feed.Volts, feed.Hertz = 230, 50
 	_, high := series.On(feed).RotorSpan()
 	assert.InDelta(t, 3, high/series.Speed.Value, 1e-9)
+}
+
+func TestFortyReadingsAreTaken(t *testing.T) {
+	readings := make([]Reading, 40)
+	r := q.NewReader("motor")
+	Resolve(Described{Kind: PermanentMagnetDC, Readings: readings}, r)
+	assert.NoError(t, r.Err())
+	Resolve(Described{Kind: PermanentMagnetDC, Readings: append(readings, Reading{})}, r)
+	assert.ErrorContains(t, r.Err(), "at most 40 readings")
 }

@@ -72,3 +72,10 @@ func TestUsualPitchesAndWidths(t *testing.T) {
 	assert.Equal(t, 15e-3, gears.Width, "ten modules")
 	assert.Equal(t, 1.5e-3, stage(Worm, "1", "40").Pitch)
 }
+
+// Below a twentieth of a metre a second a chain is taken to pull as it does there [common practice].
+func TestASlowChainPullsNoMore(t *testing.T) {
+	pull := chainPull(12.7e-3, 17, 1)
+	assert.Equal(t, pull.Carries(0), pull.Carries(0.05))
+	assert.Less(t, pull.Carries(0.0501), pull.Carries(0.05))
+}
