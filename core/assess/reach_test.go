@@ -79,8 +79,9 @@ func TestDrawingIsToScaleAndSizesWhatIsNotMeasured(t *testing.T) {
 	require.Len(t, d.Stages, 1)
 	assert.Equal(t, 400.0, d.Stages[0].Centre)
 	assert.Equal(t, 80.0, d.Stages[0].Steps[0].Driver)
-	assert.InEpsilon(t, 1750, d.Stages[0].DriverTopRPM, 1e-6)
-	assert.InEpsilon(t, 7.33, d.Stages[0].BeltSpeed, 1e-3, "40 mm × 183.3 rad/s")
+	// Unloaded at 180 V: (180 − 0.418 × 8.36) ÷ 0.8545 rad/s.
+	assert.InEpsilon(t, 1973, d.Stages[0].DriverTopRPM, 1e-3)
+	assert.InEpsilon(t, 8.26, d.Stages[0].BeltSpeed, 1e-3, "40 mm × 206.6 rad/s")
 
 	in.Plan.Motor.Body = motor.Body{Diameter: "102 mm", Length: "215 mm", Shaft: `5/8"`}
 	d = assesstest.Of(t, in).Drawing

@@ -22,6 +22,7 @@ func feed(s *plan.Stations) motor.Feed {
 		Kind: motor.OnTheLine, Volts: c.OutputVolts(volts, s.Supply.Battery), Hertz: s.Supply.Hertz,
 		FormFactor: c.FormFactor,
 		Amps:       math.Inf(1), PeakAmps: math.Inf(1), LimitAmps: math.Inf(1), Slowest: c.Slowest, TopTrim: c.TopTrim,
+		Trimmed: c.Trimmed, HoldsSpeed: c.Tacho,
 		Lost: 1 - AirShare(s),
 	}
 	switch {

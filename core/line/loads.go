@@ -8,7 +8,7 @@ import (
 
 // FastestDriver is the fastest that a stage's driving shaft turns over all positions, rad/s.
 func (t *Model) FastestDriver(stage int) float64 {
-	_, high := t.Powered.Span()
+	high := t.Powered.Top()
 	fastest := 0.0
 	for i := range t.Reduction.Positions {
 		p := &t.Reduction.Positions[i]

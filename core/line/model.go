@@ -23,7 +23,8 @@ type Model struct {
 	Powered  *motor.Model
 	TopSpeed float64 // fastest the spindle may turn, rad/s; +Inf without a limit
 
-	slow, fast float64       // the motor's own span, rad/s at its output
+	slow, fast float64       // the motor's own span under load, rad/s at its output
+	free       float64       // the fastest it can turn unloaded, rad/s at its output
 	atRest     motor.Limited // what it gives from standstill, N·m at its output
 }
 
@@ -53,7 +54,7 @@ func (t *Model) Settle() {
 	t.Feed = feed(s)
 	t.Powered = s.Motor.On(t.Feed)
 	t.slow, t.fast = t.Powered.Span()
-	t.atRest = t.Powered.Breakaway()
+	t.atRest, t.free = t.Powered.Breakaway(), t.Powered.Top()
 	if t.Runs = t.fast > 0; t.Runs {
 		t.Look(t.Reduction.Positions)
 	}
@@ -90,6 +91,10 @@ func (t *Model) stepperMargins() {
 func (t *Model) Span(p *reduction.Position) (low, high float64) {
 	return t.slow / p.Ratio, t.fast / p.Ratio
 }
+
+// Top is the fastest the spindle can turn in a position, rad/s, before the machine's own limit: unloaded, its
+// belts without slip, at the most the control can give as trimmed.
+func (t *Model) Top(p *reduction.Position) float64 { return t.free / p.Unslipped }
 
 // through carries a torque of the motor through a position to the spindle turning at omega, as far as belts
 // and shafts bear it; overload is how far past its rating a belt may pull.

@@ -36,11 +36,11 @@ func (t *Model) Together(job *work.Need) []Stretch {
 func (t *Model) Overspeeds() bool {
 	for i := range t.Reduction.Positions {
 		p := &t.Reduction.Positions[i]
-		if _, high := t.Span(p); high > t.TopSpeed*(1+SpeedTolerance) {
+		if t.Top(p) > t.TopSpeed*(1+SpeedTolerance) {
 			return true
 		}
 	}
-	_, high := t.Powered.RotorSpan()
+	high := t.Powered.RotorTop()
 	return t.Motor.Kind.Family() == motor.InductionFamily && high > RotorAllowance(t.Motor)*t.Motor.Speed.Value*1.005
 }
 

@@ -40,6 +40,15 @@ func (l *dcLaw) span() (low, high float64) {
 	return high * l.f.Slowest, max(high, 0)
 }
 
+func (l *dcLaw) top() float64 {
+	dc := &l.m.DC
+	free := (l.f.topVolts(l.m.Volts.Value) - dc.Friction.Value/dc.Ke.Value*l.ohms()) / dc.Ke.Value
+	if l.f.Trimmed && l.f.HoldsSpeed {
+		free = min(free, l.f.TopTrim*l.m.Speed.Value)
+	}
+	return free
+}
+
 func (l *dcLaw) torque(amps float64) float64 {
 	if math.IsInf(amps, 1) {
 		return amps

@@ -32,6 +32,12 @@ func (l *fanLaw) span() (low, high float64) {
 	return high, high
 }
 
+// top is the fastest it was seen to turn; its load does not come off.
+func (l *fanLaw) top() float64 {
+	_, high := l.span()
+	return high
+}
+
 func (l *fanLaw) at(omega float64) Limited {
 	share := omega / l.m.Speed.Value
 	return Limited{l.m.Torque.Value * share * share, FanLoad}

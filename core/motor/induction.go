@@ -27,6 +27,8 @@ func (l *lineLaw) span() (low, high float64) {
 	return sync * (1 - l.m.Induction.Slip), sync
 }
 
+func (l *lineLaw) top() float64 { return synchronous(l.f.Hertz, l.m.Induction.Poles.Value) }
+
 // flux is the share of rated flux: volts per hertz against the plate's volts per hertz.
 func (l *lineLaw) flux() float64 {
 	return l.f.Volts / l.f.Hertz / (l.m.Volts.Value / l.m.Hertz.Value)
@@ -99,6 +101,8 @@ func (l *inverterLaw) span() (low, high float64) {
 	}
 	return full * l.f.Slowest, high
 }
+
+func (l *inverterLaw) top() float64 { return synchronous(l.f.TopHertz, l.m.Induction.Poles.Value) }
 
 // omegaAt is the loaded speed at so many hertz: the slip in rpm stays as at rated load.
 func (l *inverterLaw) omegaAt(hertz float64) float64 {

@@ -54,6 +54,8 @@ type Feed struct {
 	LimitAmps  float64 // the current limit as set; +Inf when there is none
 	Slowest    float64 // slowest steady speed as a share of full
 	TopTrim    float64 // top speed as a share of plate speed
+	Trimmed    bool    // the trim was set: nothing else keeps the control from giving all it can
+	HoldsSpeed bool    // it steadies the speed itself, by a tachometer or sensors, and not the volts
 }
 
 // Limited is a torque and what binds there.
@@ -67,6 +69,8 @@ type Limited struct {
 type law interface {
 	// span is the slowest and fastest steady speeds; near each other for a fixed speed.
 	span() (low, high float64)
+	// top is the fastest it turns with nothing on the shaft, at the most its control can give as trimmed.
+	top() float64
 	// steady is what limits steady work: the motor's heat, which a rest relieves, and what no rest
 	// relieves, such as the drive's amps.
 	steady(omega float64) (heat, cold Limited)
@@ -132,6 +136,31 @@ func (m *Model) Span() (low, high float64) {
 		low = min(max(low, c.Locks), high)
 	}
 	return low / m.ratio, high / m.ratio
+}
+
+// Top is the fastest the output shaft can turn, rad/s: unloaded, at the most the control can give as trimmed.
+func (m *Model) Top() float64 { return m.RotorTop() / m.ratio }
+
+// RotorTop is the same of the rotor itself.
+func (m *Model) RotorTop() float64 {
+	_, high := m.span()
+	return max(m.top(), high)
+}
+
+// topVolts is the most there can be of volts meant for so many on the plate.
+func (f *Feed) topVolts(plate float64) float64 {
+	if !f.Trimmed {
+		return f.Volts
+	}
+	return min(f.Volts, f.TopTrim*plate)
+}
+
+// TopShare is the most the control gives as a share of the plate: of its volts, or of its speed where it holds that.
+func (f *Feed) TopShare(plateVolts float64) float64 {
+	if f.Trimmed && f.HoldsSpeed {
+		return f.TopTrim
+	}
+	return f.topVolts(plateVolts) / plateVolts
 }
 
 // Steady returns the torque held at output speed omega while the winding heats overload² times

@@ -33,11 +33,25 @@ func (l *seriesLaw) volts() float64 {
 	return l.f.Volts * l.m.PowerFactor.Value
 }
 
-// free is the speed with nothing on the shaft.
-func (l *seriesLaw) free() float64 {
+// free is the speed with nothing on the shaft, on all the volts there are.
+func (l *seriesLaw) free() float64 { return l.freeOn(l.volts()) }
+
+func (l *seriesLaw) freeOn(volts float64) float64 {
 	s := l.m.Series
 	idle := math.Sqrt(max(s.Friction.Value, 1e-9) / s.K.Value)
-	return min((l.volts()/idle-l.ohms())/s.K.Value, runaway*l.m.Speed.Value)
+	return min((volts/idle-l.ohms())/s.K.Value, runaway*l.m.Speed.Value)
+}
+
+// top lets the volts that a trim leaves drive it free: its speed is set by its load, which may be gone.
+func (l *seriesLaw) top() float64 {
+	if l.f.Volts <= 0 {
+		return 0
+	}
+	free := l.freeOn(l.volts() * l.f.topVolts(l.m.Volts.Value) / l.f.Volts)
+	if l.f.Trimmed && l.f.HoldsSpeed {
+		free = min(free, l.f.TopTrim*l.m.Speed.Value)
+	}
+	return free
 }
 
 func (l *seriesLaw) span() (low, high float64) {

@@ -65,6 +65,12 @@ func (l *stepperLaw) pullOut(omega float64) Limited {
 	return Limited{torque, PullOut}
 }
 
+// top is as fast as it follows its pulses.
+func (l *stepperLaw) top() float64 {
+	_, high := l.span()
+	return high
+}
+
 func (l *stepperLaw) steady(omega float64) (heat, cold Limited) {
 	return l.pullOut(omega), l.pullOut(omega)
 }

@@ -16,6 +16,7 @@ type Position struct {
 	Steps      []int   // chosen step of each stage, or Out
 	Ratio      float64 // motor speed over spindle speed
 	Efficiency float64 // of all its stages together
+	Unslipped  float64 // the ratio while nothing slips, as without a load
 
 	links               []link
 	least, leastBriefly float64 // N·m that all of them bear at any speed up to upTo, for ever and for some seconds
@@ -117,11 +118,12 @@ func Positions(stages []Stage) []Position {
 
 // Set makes the position one setting of stages, a step of each or Out; it has no label.
 func (p *Position) Set(stages []Stage, chosen []int) {
-	p.Steps, p.Ratio, p.Efficiency = chosen, 1, 1
+	p.Steps, p.Ratio, p.Efficiency, p.Unslipped = chosen, 1, 1, 1
 	for i := range stages {
 		if chosen[i] != Out {
 			p.Ratio *= stages[i].Steps[chosen[i]].Ratio
 			p.Efficiency *= stages[i].Efficiency
+			p.Unslipped *= stages[i].Steps[chosen[i]].Ratio * (1 - stages[i].Slip)
 		}
 	}
 	p.links, p.least, p.leastBriefly, p.upTo = p.links[:0], 0, 0, 0

@@ -183,7 +183,7 @@ func (h *Finder) limitFor() []attempt {
 // slowerRotor lowers the top hertz to what the rotor was built for. Slip stays, so hertz in
 // proportion lands just under.
 func (h *Finder) slowerRotor() []attempt {
-	_, high := h.now.Powered.RotorSpan()
+	high := h.now.Powered.RotorTop()
 	allowed := line.RotorAllowance(h.now.Motor) * h.now.Motor.Speed.Value
 	c := h.in.Plan.Control
 	c.TopHertz = q.Written(math.Floor(h.now.Feed.TopHertz*allowed/high), "Hz")
@@ -200,17 +200,14 @@ func (h *Finder) slowerRotor() []attempt {
 func (h *Finder) trimUnderLimit() []attempt {
 	fastest := 0.0
 	for i := range h.now.Reduction.Positions {
-		p := &h.now.Reduction.Positions[i]
-		_, high := h.now.Span(p)
-		fastest = max(fastest, high)
+		fastest = max(fastest, h.now.Top(&h.now.Reduction.Positions[i]))
 	}
 	c, share := h.in.Plan.Control, h.now.TopSpeed/fastest
 	r := Remedy{Kind: "trim", Detail: "keeps the spindle under its limit in every position", Control: &c}
 	switch {
 	case h.now.Control.DCDrive():
-		// Against the top speed there is, not the trim: a drive short of volts turns slower than it.
-		_, high := h.now.Powered.RotorSpan()
-		c.TopTrim = q.Written(math.Floor(100*share*high/h.now.Motor.Speed.Value), "%")
+		// Against the most it gives, not the trim: a drive short of volts turns slower than it.
+		c.TopTrim = q.Written(math.Floor(100*share*h.now.Feed.TopShare(h.now.Motor.Volts.Value)), "%")
 		r.Label = "Trim to " + string(c.TopTrim)
 	case h.now.Control.SetsHertz():
 		c.TopHertz = q.Written(math.Floor(10*h.now.Feed.TopHertz*share)/10, "Hz")

@@ -288,7 +288,7 @@ func (h *Finder) bestWithout(stage, step int, each [][]line.Result) []line.Resul
 // wouldOverspeed reports whether positions with their ratios scaled would pass the machine's limit.
 func (h *Finder) wouldOverspeed(positions []reduction.Position, scale float64) bool {
 	for n := range positions {
-		if _, high := h.now.Span(&positions[n]); high/scale > h.now.TopSpeed*(1+line.SpeedTolerance) {
+		if h.now.Top(&positions[n])/scale > h.now.TopSpeed*(1+line.SpeedTolerance) {
 			return true
 		}
 	}

@@ -24,7 +24,7 @@ func (v *verdict) speedFindings() {
 			"Bearings, balance and brushes were judged at plate speed. Ask the maker, or stay at 100 %.")
 	}
 	if v.Feed.Kind == motor.VariableHertz {
-		_, high := v.Powered.RotorSpan()
+		high := v.Powered.RotorTop()
 		allowed := line.RotorAllowance(m)
 		if over := high / m.Speed.Value; over > allowed*1.005 {
 			one := v.add(f.ControlRotorSpeed, f.Stop, "control.topHertz", "Rotor spun past what it was built for",
@@ -55,13 +55,11 @@ func (v *verdict) topSpeedFindings() {
 	}
 	fastest := 0.0
 	for i := range v.Reduction.Positions {
-		p := &v.Reduction.Positions[i]
-		_, high := v.Span(p)
-		fastest = max(fastest, high)
+		fastest = max(fastest, v.Top(&v.Reduction.Positions[i]))
 	}
 	if fastest <= limit*(1+line.SpeedTolerance) {
 		v.add(f.WorkTopSpeedGood, f.Good, field, "Stays under the machine's limit",
-			fmt.Sprintf("Tops out at %s, limit %s.", v.show(fastest, q.Speed),
+			fmt.Sprintf("Tops out at %s with no load, limit %s.", v.show(fastest, q.Speed),
 				v.show(limit, q.Speed))).Working = working.ReachSpeed
 		return
 	}
@@ -78,8 +76,7 @@ func (v *verdict) topSpeedFindings() {
 	}
 	where := "reduction.stages[0].steps[0].driven"
 	if v.Control.DCDrive() || v.Control.SetsHertz() {
-		_, high := v.Powered.RotorSpan()
-		trim := math.Floor(100*high/v.Motor.Speed.Value*limit/fastest) / 100
+		trim := math.Floor(100*v.Feed.TopShare(v.Motor.Volts.Value)*limit/fastest) / 100
 		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(trim)+".", "control.topTrim"
 		if v.Feed.Kind == motor.VariableHertz {
 			fix, where = "Gear it down or lower the top hertz to "+v.show(v.Feed.TopHertz*limit/fastest,
@@ -87,7 +84,7 @@ func (v *verdict) topSpeedFindings() {
 		}
 	}
 	one := v.add(f.WorkTopSpeed, f.Stop, where, "Can turn faster than "+what,
-		fmt.Sprintf("%s against %s. Bursting stress goes with the square of speed. %s", v.show(fastest, q.Speed),
-			v.show(limit, q.Speed), fix))
+		fmt.Sprintf("%s with no load, against %s. Bursting stress goes with the square of speed. %s",
+			v.show(fastest, q.Speed), v.show(limit, q.Speed), fix))
 	one.Working, one.Fix = working.ReachSpeed, f.Fix{Sort: f.TopSpeed}
 }
