@@ -4,6 +4,8 @@
 package line
 
 import (
+	"cmp"
+
 	"jiriki/core/control"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
@@ -94,7 +96,7 @@ func (t *Model) Span(p *reduction.Position) (low, high float64) {
 
 // Top is the fastest the spindle can turn in a position, rad/s, before the machine's own limit: unloaded, its
 // belts without slip, at the most the control can give as trimmed.
-func (t *Model) Top(p *reduction.Position) float64 { return t.free / p.Unslipped }
+func (t *Model) Top(p *reduction.Position) float64 { return t.free / cmp.Or(p.Unslipped, p.Ratio) }
 
 // through carries a torque of the motor through a position to the spindle turning at omega, as far as belts
 // and shafts bear it; overload is how far past its rating a belt may pull.

@@ -131,7 +131,7 @@ func (d *setup) seek(efficiency float64) {
 		}
 	}
 	if !math.IsInf(d.model.TopSpeed, 1) {
-		d.try(high/d.model.TopSpeed, efficiency)
+		d.try(d.model.Powered.Top()/d.model.TopSpeed, efficiency)
 	}
 	centre := d.position.Ratio
 	for k := 1; k <= fineRatios; k++ {
@@ -159,7 +159,7 @@ func (d *setup) try(ratio, efficiency float64) {
 			score = min(score, results[i].Worth(job.Margin))
 		}
 	}
-	if _, high := d.model.Span(&p); high > d.model.TopSpeed*(1+line.SpeedTolerance) {
+	if d.model.Top(&p) > d.model.TopSpeed*(1+line.SpeedTolerance) {
 		score *= 0.5 // held by the trim, if need be
 	}
 	if math.IsInf(score, 1) {

@@ -100,6 +100,8 @@ func TestWormEfficiency(t *testing.T) {
 	friction := math.Atan(wormFriction / math.Cos(wormPressure))
 	assert.InDelta(t, 0.5, WormEfficiency(friction), 0.01)
 	assert.Less(t, WormEfficiency(3*math.Pi/180), 0.5)
+	// By hand with friction 0.07 at 20°: (0.93969 − 0.07 × 0.10033) ÷ (0.93969 + 0.07 ÷ 0.10033).
+	assert.InDelta(t, 0.5696, WormEfficiency(0.1), 1e-4)
 	assert.Greater(t, WormEfficiency(20*math.Pi/180), 0.75)
 	// Shigley, table 13-6 [from memory]: with friction 0.05 at 20° a lead of 10° keeps 0.761, of 30° 0.892... within a
 	// hundredth.

@@ -30,12 +30,15 @@ func TestStrongerCarriesWhatWasAsked(t *testing.T) {
 		{belt(VBelt, "A"), 3.9, "Fit 4 belts side by side", true},
 		{belt(LinkBelt, "Z"), 9, "Fit 4 belts side by side", false},
 		{belt(PolyV, "J"), 1.7, "Fit a belt of 11 ribs", true},
+		{belt(PolyV, "J"), 9, "Fit a belt of 20 ribs", false},
 		{belt(Flat, ""), 2, "Fit a belt 80 mm wide", true},
+		{belt(Flat, ""), 9, "Fit a belt 100 mm wide", false},
 		{wide, 1.5, "Fit a belt 25 mm wide", true},
 		{gears, 1.2, "Fit gears 24 mm wide", true},
 		{gears, 4, "Fit gears 30 mm wide", false},
 		{chain, 1.5, "Fit a chain of 2 strands", true},
 		{chain, 2, "Fit a chain of 3 strands", true},
+		{chain, 9, "Fit a chain of 3 strands", false},
 	} {
 		r := q.NewReader("reduction")
 		before := Resolve(Described{Stages: []DescribedStage{c.stage}}, 0, r)

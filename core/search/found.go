@@ -106,7 +106,7 @@ func (s *presenter) work(d reduction.Described) Found {
 	for i := range t.Reduction.Positions {
 		p := &t.Reduction.Positions[i]
 		low, high := t.Span(p)
-		top = max(top, high)
+		top = max(top, t.Top(p))
 		out.Ratios = append(out.Ratios, q.Ratio(p.Ratio))
 		out.Bands = append(out.Bands, Band{p.Label, q.Rounded(low / q.RPM), q.Rounded(high / q.RPM)})
 	}

@@ -55,7 +55,7 @@ func (l *searcher) gradesOver(least, most, efficiency float64) *grades {
 func (l *searcher) grade(g *grades, i int, positions []reduction.Position) {
 	steps := g.steps[i*g.jobs : (i+1)*g.jobs]
 	for k := range positions {
-		if _, high := l.Span(&positions[k]); high > l.TopSpeed*(1+line.SpeedTolerance) {
+		if l.Top(&positions[k]) > l.TopSpeed*(1+line.SpeedTolerance) {
 			g.trim[i] = true
 		}
 	}

@@ -74,7 +74,7 @@ func Search(in Input, progress Progress) (Result, error) {
 		return out, nil
 	}
 	l := &searcher{Model: t, bounds: bounds, progress: progress}
-	_, l.fastest = t.Powered.Span()
+	l.fastest = t.Powered.Top()
 	front := l.all()
 	if l.stopped {
 		return Result{}, ErrStopped
@@ -167,7 +167,7 @@ type searcher struct {
 	*line.Model
 	bounds
 	progress Progress
-	fastest  float64 // of the motor, rad/s
+	fastest  float64 // of the motor unloaded, rad/s
 	tried    int
 	stopped  bool
 }

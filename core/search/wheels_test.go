@@ -80,3 +80,18 @@ func TestAShelfOfManyPulleysIsSearched(t *testing.T) {
 	require.NoError(t, err)
 	assert.NotEmpty(t, out.Found)
 }
+
+// Wheels keep a finger's breadth apart, and the belt wraps a third of a turn [common practice]; eight answers are
+// as many as are read.
+func TestBoundsOfASearch(t *testing.T) {
+	l := &searcher{}
+	assert.InDelta(t, 0.110, l.leastCentre(0.1, 0.1), 1e-9)
+	assert.InDelta(t, 1.02*0.4, l.leastCentre(0.05, 0.45), 1e-9)
+
+	front := newFront()
+	for i := range 12 {
+		c := candidate{done: 1 << i, stages: [][]*pair{{}}}
+		front.cells[c.cell()] = c
+	}
+	assert.Len(t, front.best(), 8)
+}
