@@ -85,6 +85,7 @@ const (
 	MotorShaftThin          ID = "motor.shaft-thin"
 	MotorOhmsJump           ID = "motor.ohms-jump"
 	MotorMisfit             ID = "motor.misfit"
+	MotorEnergy             ID = "motor.energy"
 	MotorKeAgainstPlate     ID = "motor.ke-against-plate"
 	MotorTorqueAgainstPlate ID = "motor.torque-against-plate"
 	MotorGearLimit          ID = "motor.gear-limit"

@@ -123,7 +123,7 @@ func (m *Resolved) settleDC(fit Fit) {
 	m.DC.PlateR = windingLossShare * loss / (amps * amps)
 	m.DC.PlateKe = (volts - amps*m.DC.PlateR) / omega
 
-	m.DC.Resistance, m.DC.Ke = fit.R.known(), fit.Ke.known()
+	m.DC.Resistance, m.DC.Ke = fit.R.known(), m.firm(fit.Ke)
 	if !m.DC.Resistance.OK() {
 		m.DC.Resistance = Known{m.DC.PlateR, working.Assumed}
 		if left := volts - m.DC.Ke.Value*omega; m.DC.Ke.OK() && left > 0.02*volts && left < 0.5*volts {
@@ -153,5 +153,5 @@ func (m *Resolved) settleDC(fit Fit) {
 		m.need("readings", "No-load amps below the plate's amps",
 			"Running free it cannot draw as much as at full load. Measure it again with nothing on the shaft.")
 	}
-	m.widen(fit.Ke.Spread)
+	m.tighten(fit.Ke)
 }

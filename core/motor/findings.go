@@ -169,6 +169,7 @@ func (v *verdict) benchFindings() {
 			fmt.Sprintf("They are %s times as far apart as meters and hands explain. One of them is wrong: unit, "+
 				"meter range, or volts read while it was still speeding up.", q.Figures(v.Fit.Misfit, 2)))
 	}
+	v.energyFindings()
 	if v.Kind.Family() != DCFamily {
 		return
 	}
@@ -184,6 +185,35 @@ func (v *verdict) benchFindings() {
 		v.add(f.MotorTorqueAgainstPlate, f.Caution, "motor.readings", "Readings give less torque than the plate",
 			fmt.Sprintf("%s at plate amps against %s. The reading is used: look at brushes, bearings and magnets.",
 				v.show(v.Torque.Value, q.Torque), v.show(plate, q.Torque))).Working = working.MotorTorque
+	}
+}
+
+// slack is how far a balance of readings and plate may be out before it is said [common practice].
+const slack = 1.02
+
+// energyFindings name what cannot be true together: heat and shaft power of more than goes in, or more volts made
+// at the plate's speed than there are.
+func (v *verdict) energyFindings() {
+	ohms, inStep := v.DC.Resistance, v.Volts.Value
+	if v.Kind.Family() == SeriesFamily {
+		ohms, inStep = v.Series.Resistance, v.Volts.Value*v.PowerFactor.Value
+	}
+	amps := v.Amps.Value
+	if heat, in := amps*amps*ohms.Value, inStep*amps; ohms.Standing == working.Measured && v.PlatePower.OK() &&
+		heat+v.Power.Value > in*slack {
+		v.add(f.MotorEnergy, f.Caution, "motor.readings", "Resistance and plate cannot both be true",
+			fmt.Sprintf("At plate amps %s burn %s in the winding; with %s at the shaft that is more than the %s going "+
+				"in. Read the ohms again, leads off and brushes seated, and then doubt the plate.",
+				v.show(ohms.Value, q.Resistance), v.show(heat, q.Power), v.show(v.Power.Value, q.Power),
+				v.show(in, q.Power))).Working = working.MotorResistance
+	}
+	ke := v.DC.Ke
+	if made := ke.Value * v.Speed.Value; ke.Standing == working.Measured && v.Speed.Standing == working.Read &&
+		made > v.Volts.Value*slack {
+		v.add(f.MotorEnergy, f.Caution, "motor.readings", "Volts and speed cannot both be true",
+			fmt.Sprintf("By the reading it makes %s of its own at the plate's %s, and is given %s there: it could not "+
+				"turn so fast. Spin it again with another meter, and then doubt the plate.", v.show(made, q.Voltage),
+				v.show(v.Speed.Value, q.Speed), v.show(v.Volts.Value, q.Voltage))).Working = working.MotorKe
 	}
 }
 

@@ -266,6 +266,28 @@ func (m *Resolved) widen(share float64) {
 	}
 }
 
+// plateOff is how far off the constant is that a whole plate gives, for not telling where its losses are
+// [common practice].
+const plateOff = 0.1
+
+// firm is a constant as the readings give it, unless a plate that is whole gives it more surely.
+func (m *Resolved) firm(e Estimate) Known {
+	whole := m.Spread == 0 && m.PlatePower.OK() && m.Speed.Standing == working.Read &&
+		m.Volts.Standing == working.Read && m.Amps.Standing == working.Read
+	if whole && e.Spread > plateOff {
+		return Known{}
+	}
+	return e.known()
+}
+
+// tighten takes off how far the torque may be out what a reading of its constant makes sure. A reading never adds
+// to it: what it does not speak of stays as the plate has it.
+func (m *Resolved) tighten(e Estimate) {
+	if e.Found() && m.Amps.Standing == working.Read && m.PowerMeans == "continuous" {
+		m.Spread = min(m.Spread, e.Spread)
+	}
+}
+
 func read(v q.Value) Known {
 	if !v.Known {
 		return Known{}

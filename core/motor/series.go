@@ -154,7 +154,7 @@ func (m *Resolved) resolveSeries(fit Fit) {
 		loss := max(inStep*amps-m.Power.Value, 0.05*inStep*amps)
 		m.Series.Resistance = Known{windingLossShare * loss / (amps * amps), working.Assumed}
 	}
-	m.Series.K = fit.Ke.known()
+	m.Series.K = m.firm(fit.Ke)
 	if !m.Series.K.OK() {
 		left := inStep/amps - m.Series.Resistance.Value
 		if left <= 0 {
@@ -176,5 +176,5 @@ func (m *Resolved) resolveSeries(fit Fit) {
 			"By its volts, amps and ohms this motor makes no torque at "+q.Show(omega, q.Speed,
 				q.Metric)+". Read the plate again.")
 	}
-	m.widen(fit.Ke.Spread)
+	m.tighten(fit.Ke)
 }

@@ -19,8 +19,8 @@ func (w *workings) show(v float64, d q.Dimension) string { return q.Show(v, d, w
 func (w *workings) add(id working.ID, label string, k Known, d q.Dimension, formula, substituted string,
 	src *source.Source, assumes ...string,
 ) {
-	if !k.OK() {
-		return
+	if !k.OK() || k.Value < 0 {
+		return // nothing that is measured of a motor is under nothing
 	}
 	one := working.Derive(id, label, w.show(k.Value, d), formula, substituted, src, assumes...)
 	one.Standing = k.Standing

@@ -95,3 +95,25 @@ func TestBoundsOfASearch(t *testing.T) {
 	}
 	assert.Len(t, front.best(), 8)
 }
+
+func TestUsualBoundsOfASearch(t *testing.T) {
+	var stock []shelf.Item
+	for mm := 100; mm < 190; mm++ {
+		stock = append(stock, shelf.Item{Sort: "pulley", State: "works",
+			Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%d mm", mm)), Section: "A"}})
+	}
+	model := &line.Model{}
+	b, err := Ask{FromShelf: true}.bounds(model, stock)
+	require.NoError(t, err)
+	assert.InDelta(t, 0.7, b.centreMax, 1e-12)
+	assert.InDelta(t, 0.4, b.largest, 1e-12)
+	assert.Equal(t, 10, b.leftOut, "eighty sizes are gone through")
+	b, err = Ask{FromShelf: true, Cones: true}.bounds(model, stock)
+	require.NoError(t, err)
+	assert.Equal(t, 50, b.leftOut, "forty, with cones in two stages")
+
+	l := &searcher{bounds: bounds{centreMax: 5}}
+	wheel := func(size float64) *shelf.FamilyWheel { return &shelf.FamilyWheel{Size: size} }
+	assert.NotNil(t, l.pair(b.families[0], wheel(0.1), wheel(0.8)))
+	assert.Nil(t, l.pair(b.families[0], wheel(0.1), wheel(0.801)), "one stage reaches eight to one")
+}
