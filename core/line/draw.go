@@ -1,6 +1,7 @@
 package line
 
 import (
+	"cmp"
 	"math"
 
 	"jiriki/core/control"
@@ -29,9 +30,16 @@ func (t *Model) NeedsSupplyUnit() bool {
 	case control.StepperDriver:
 		return !t.Supply.Battery
 	case control.Chopper, control.BrushlessDrive:
-		return !t.Supply.Battery && t.Feed.Volts <= extraLowDirect
+		// A drive whose volts nobody knows may well take the mains, and is judged as if it did.
+		volts := t.DriveVolts()
+		return !t.Supply.Battery && volts > 0 && volts <= extraLowDirect
 	}
 	return false
+}
+
+// DriveVolts is what the drive gives, or is meant for where that is not worked out yet; 0 when nobody knows.
+func (t *Model) DriveVolts() float64 {
+	return cmp.Or(t.Feed.Volts, t.Control.Volts, t.Motor.Volts.Value)
 }
 
 // HasKnob reports whether a potentiometer tells the drive how fast.

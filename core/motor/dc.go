@@ -89,7 +89,7 @@ func (m *Resolved) resolveDC(fit Fit) {
 		}
 		m.Volts = Known{fit.Ke.Value * m.Speed.Value / 0.9, working.Assumed}
 	}
-	m.settlePower(m.Volts.Value)
+	m.settlePower(m.Volts.Value, m.Kind.Profile().best)
 	if !m.Amps.OK() {
 		return
 	}

@@ -53,7 +53,7 @@ func (v *verdict) plateFindings() {
 	if v.CapPower == 0 || !v.PlatePower.OK() {
 		return
 	}
-	claimed, best := v.Power.Value, v.Kind.Profile().best
+	claimed, best := v.Power.Value, v.bestShare
 	going := v.CapPower / best
 	read := v.PlatePower.Value * v.SteadyShare
 	if read > v.CapPower*1.005 {

@@ -197,11 +197,13 @@ func (m *Resolved) resolveInduction(poles Known, t readings) {
 		return
 	}
 	profile := m.Kind.Profile()
+	best := profile.best
 	if !m.PowerFactor.OK() {
-		m.PowerFactor = Known{profile.powerFactor, working.Assumed}
+		m.PowerFactor = Known{m.impliedPowerFactor(), working.Assumed}
+		best = bestOfAll * bestOfAll / m.PowerFactor.Value
 	}
 	m.powerFromBrake(t)
-	m.settlePower(m.Volts.Value * m.PowerFactor.Value * m.rootPhases())
+	m.settlePower(m.Volts.Value*m.PowerFactor.Value*m.rootPhases(), best)
 	if !m.Power.OK() {
 		return
 	}
@@ -209,6 +211,20 @@ func (m *Resolved) resolveInduction(poles Known, t readings) {
 	m.Induction.Breakdown, m.Induction.Start = profile.breakdown, profile.start
 	b := m.Induction.Breakdown
 	m.Induction.BreakdownSlip = min(m.Induction.Slip*(b+math.Sqrt(b*b-1)), 0.95)
+}
+
+// bestOfAll is what neither power factor nor efficiency of a motor passes; a plate that names neither is doubted
+// only past both [common practice].
+const bestOfAll = 0.95
+
+// impliedPowerFactor is what the plate's own watts ask for at the usual efficiency, or the kind's usual one.
+func (m *Resolved) impliedPowerFactor() float64 {
+	profile := m.Kind.Profile()
+	if !m.PlatePower.OK() || !m.Amps.OK() {
+		return profile.powerFactor
+	}
+	implied := m.PlatePower.Value / (m.Volts.Value * m.Amps.Value * m.rootPhases() * profile.usual)
+	return min(max(implied, 0.6), bestOfAll)
 }
 
 // powerFromBrake finds rated power where plate has neither power nor amps: torque goes with slip
@@ -257,5 +273,5 @@ func looksLikeSixtyHertz(omega float64) bool {
 		return false
 	}
 	slip := func(hertz float64) float64 { return 1 - omega/synchronous(hertz, NearestPoles(hertz, omega)) }
-	return slip(60) > 0 && slip(60) < 0.08 && slip(50) > 0.1
+	return slip(60) > 0 && slip(60) < 0.08 && (slip(50) > 0.1 || slip(50) <= 0)
 }

@@ -157,7 +157,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	},
 	{
 		Kind: ThreePhase, Name: "Three-phase induction", Family: InductionFamily, Leads: "three-phase",
-		best: 0.90, usual: 0.78, powerFactor: 0.75, breakdown: 2.5, start: 1.5, mostSlip: 0.13,
+		best: 0.95, usual: 0.78, powerFactor: 0.75, breakdown: 2.5, start: 1.5, mostSlip: 0.13,
 		Supply:   "Just under 120 × hertz ÷ poles.",
 		Starts:   "1.5 to 2.5 × full-load torque on the line.",
 		Loaded:   "Slips a few per cent.",

@@ -51,6 +51,7 @@ type Resolved struct {
 	Torque         Known   // continuous torque at Speed
 	Efficiency     Known
 	CapPower       float64 // the most shaft power volts and amps allow; 0 when either is missing
+	bestShare      float64 // the most of what goes in that such a motor gives at its shaft
 	Spread         float64 // how far off its torque may be, a share; 0 for a plate that can be trusted
 	Guess          string  // what was guessed from, when Spread comes of a guess
 	Frame          string  // as the plate has it
@@ -132,8 +133,20 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		m.need("kind", "What kind of motor is it?", "Go by what can be seen and metered: What is it? asks for one "+
 			"thing after another and names the kind.")
 	}
+	m.torqueOfPlate()
 	m.readClutch(d.Clutch, r.Under("clutch"))
 	return m
+}
+
+// torqueOfPlate is the torque that power and speed alone give, where the rest is not known yet.
+func (m *Resolved) torqueOfPlate() {
+	if m.Torque.OK() || !m.PlatePower.OK() || !m.Speed.OK() || m.Kind == Stepper {
+		return
+	}
+	if !m.Power.OK() {
+		m.Power = Known{m.PlatePower.Value * m.SteadyShare, working.Computed}
+	}
+	m.Torque = Known{m.Power.Value / m.Speed.Value, working.Computed}
 }
 
 // ownFields are plate entries that only some kinds have.
@@ -300,9 +313,10 @@ func (m *Resolved) need(field, title, how string) {
 }
 
 // settlePower fills power and amps from each other and holds power to what volts and amps
-// can carry. inputPerAmp is the watts drawn per ampere.
-func (m *Resolved) settlePower(inputPerAmp float64) {
+// can carry. inputPerAmp is the watts drawn per ampere, best the most of them that comes out at the shaft.
+func (m *Resolved) settlePower(inputPerAmp, best float64) {
 	eff := m.Kind.Profile()
+	m.bestShare = best
 	m.Power = m.PlatePower
 	if m.Power.OK() && m.PowerMeans != "continuous" {
 		m.Power = Known{m.PlatePower.Value * m.SteadyShare, working.Assumed}
@@ -310,7 +324,7 @@ func (m *Resolved) settlePower(inputPerAmp float64) {
 	}
 	switch {
 	case m.Amps.OK():
-		m.CapPower = m.Amps.Value * inputPerAmp * eff.best
+		m.CapPower = m.Amps.Value * inputPerAmp * best
 		if !m.Power.OK() {
 			m.Power = Known{m.Amps.Value * inputPerAmp * eff.usual, working.Assumed}
 			m.widen(0.15)

@@ -139,7 +139,7 @@ func (m *Resolved) resolveSeries(fit Fit) {
 		m.PowerFactor = Known{m.Kind.Profile().powerFactor, working.Assumed}
 	}
 	inStep := m.Volts.Value * m.PowerFactor.Value
-	m.settlePower(inStep)
+	m.settlePower(inStep, m.Kind.Profile().best)
 	if !m.Amps.OK() {
 		return
 	}

@@ -119,7 +119,7 @@ func (m *Resolved) powerWorking(w *workings) {
 			source.PlateEfficient, "No power on the plate; usual efficiency taken")
 	case m.Power.Standing == working.Computed:
 		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P ≤ √phases·V·I·pf·η_best",
-			fmt.Sprintf("%s × %g", m.goingIn(w.sys), eff.best),
+			fmt.Sprintf("%s × %s", m.goingIn(w.sys), q.Figures(m.bestShare, 2)),
 			source.PlateEfficient, "The plate's power is more than its amps can carry")
 	case m.PowerMeans == "intermittent" && m.SteadyShare != peakShare:
 		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P·√(1 − e^(−t/τ)) for S2, P·√share for S3",

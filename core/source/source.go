@@ -49,7 +49,7 @@ var (
 		"Half of the plate's loss taken to be in the winding at rated current", Common)
 	PlateEfficient = entry("plate-efficiency",
 		"Best and usual full-load efficiency of a small motor by kind: permanent-magnet DC 0.85 and 0.75, "+
-			"three-phase 0.90 and 0.78, capacitor-start 0.75 and 0.62, universal 0.65 and 0.55, shaded pole 0.35 and "+
+			"three-phase 0.95 and 0.78, capacitor-start 0.75 and 0.62, universal 0.65 and 0.55, shaded pole 0.35 and "+
 			"0.25", Common)
 	PeakRating = entry("peak-rating",
 		"A peak or hobby-duty rating counts as 0.7 of itself for continuous work", Common)

@@ -1,8 +1,6 @@
 package verdict
 
 import (
-	"fmt"
-
 	"jiriki/core/control"
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
@@ -13,10 +11,13 @@ func (v *verdict) safetyFindings() {
 	c := v.Control
 	mains := v.Supply.Volts > ExtraLowVolts
 	if mains && v.NeedsSupplyUnit() {
+		takes := ""
+		if volts := v.DriveVolts(); volts > 0 {
+			takes = "The drive takes " + v.show(volts, q.Voltage) + ". "
+		}
 		v.add(f.ControlSupplyUnit, f.Caution, "control.volts", "Needs a supply unit between it and the mains",
-			fmt.Sprintf("The drive takes %s. The unit must keep mains and output apart; its mains side is lethal, "+
-				"and its capacitors hold a charge. Local code and a licensed electrician decide.",
-				v.show(v.Feed.Volts, q.Voltage)))
+			takes+"The unit must keep mains and output apart; its mains side is lethal, and its capacitors hold a "+
+				"charge. Local code and a licensed electrician decide.")
 	} else if mains && (c.DCDrive() || c.Direct() && v.Motor.Kind.Brushed()) {
 		where := "leads"
 		if v.Motor.Kind.Brushed() {

@@ -576,3 +576,15 @@ func TestWhatTheWiringLeavesUnsafeIsAStop(t *testing.T) {
 	assert.NotNil(t, assesstest.Finding(a, "control.bare-mains"))
 	assert.Nil(t, assesstest.Finding(a, "control.wiring.fuse"), "said once")
 }
+
+// A motor whose volts nobody has read yet is no reason to leave its drive without a fuse.
+func TestABlankVoltageKeepsTheStopForNoFuse(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Control = control.Described{Kind: control.Chopper, NoVolt: true, ZeroStart: true}
+	in.Plan.Motor.Plate.Volts = ""
+	a := assesstest.Of(t, in)
+	require.NotNil(t, assesstest.Finding(a, "control.bare-mains"))
+	for _, one := range a.Findings {
+		assert.NotContains(t, one.Detail, "takes 0", one.ID)
+	}
+}
