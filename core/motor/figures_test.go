@@ -44,3 +44,35 @@ func TestFortyReadingsAreTaken(t *testing.T) {
 	Resolve(Described{Kind: PermanentMagnetDC, Readings: append(readings, Reading{})}, r)
 	assert.ErrorContains(t, r.Err(), "at most 40 readings")
 }
+
+// A short burst counts three times at most, a line's volts by their square, a worm box keeps 65 % unless told
+// [common practice].
+func TestFiguresOfAMotorOnItsFeed(t *testing.T) {
+	assert.Equal(t, 3.0, Overload(1, 3600))
+	assert.Equal(t, 3.0, Overload(0, 60))
+
+	m := Resolve(conveyor(), q.NewReader("motor"))
+	on := func(volts float64) float64 {
+		model := m.On(Feed{Kind: OnTheLine, Volts: volts, Hertz: 50, FormFactor: 1})
+		_, high := model.Span()
+		return model.Peak(high * 0.99).Torque
+	}
+	assert.InEpsilon(t, 2.5*m.Torque.Value/1.1, on(230), 1e-9)
+	assert.InEpsilon(t, 0.81*on(230), on(207), 1e-9)
+
+	boxed := scrubber()
+	boxed.Gearbox = Gearbox{Sort: "worm", Ratio: "20"}
+	m = Resolve(boxed, q.NewReader("motor"))
+	assert.InDelta(t, 0.65, m.Gear.Efficiency, 1e-12)
+}
+
+// A body with no speed on its plate is guessed at by its class [common practice].
+func TestTheSpeedsOfABodysClass(t *testing.T) {
+	for body, rpm := range map[q.Text]float64{"80 mm": 4000, "94 mm": 4000, "95 mm": 2200, "130 mm": 2200} {
+		d := scrubber()
+		d.Plate.Speed, d.Body.Diameter = "", body
+		m := Resolve(d, q.NewReader("motor"))
+		assert.InEpsilon(t, rpm, m.Speed.Value/q.RPM, 1e-9, body)
+		assert.Equal(t, 0.35, m.Spread, body)
+	}
+}
