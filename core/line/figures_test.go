@@ -94,3 +94,15 @@ func TestAResistorsSpeedsAreWhereTorqueIs(t *testing.T) {
 	assert.InDelta(t, m.Motor.Torque.Value, m.Powered.Peak(full).Torque, 1e-3)
 	assert.Greater(t, light, full)
 }
+
+// A rotor of four poles is passed at twice its plate's speed, and half a hundredth over.
+func TestARotorPastItsAllowanceOverspeeds(t *testing.T) {
+	over := func(hertz q.Text) bool {
+		in := plantest.Inverted()
+		in.Machine.Limits = work.Limits{}
+		in.Plan.Control.TopHertz = hertz
+		return modelOf(t, in).Overspeeds()
+	}
+	assert.False(t, over("93.7 Hz"))
+	assert.True(t, over("94 Hz"), "2820 rpm against 2814")
+}
