@@ -86,6 +86,7 @@ const (
 	MotorOhmsJump           ID = "motor.ohms-jump"
 	MotorMisfit             ID = "motor.misfit"
 	MotorEnergy             ID = "motor.energy"
+	MotorMadeVolts          ID = "motor.made-volts"
 	MotorKeAgainstPlate     ID = "motor.ke-against-plate"
 	MotorTorqueAgainstPlate ID = "motor.torque-against-plate"
 	MotorGearLimit          ID = "motor.gear-limit"

@@ -210,7 +210,7 @@ func (v *verdict) energyFindings() {
 	ke := v.DC.Ke
 	if made := ke.Value * v.Speed.Value; ke.Standing == working.Measured && v.Speed.Standing == working.Read &&
 		made > v.Volts.Value*slack {
-		v.add(f.MotorEnergy, f.Caution, "motor.readings", "Volts and speed cannot both be true",
+		v.add(f.MotorMadeVolts, f.Caution, "motor.readings", "Volts and speed cannot both be true",
 			fmt.Sprintf("By the reading it makes %s of its own at the plate's %s, and is given %s there: it could not "+
 				"turn so fast. Spin it again with another meter, and then doubt the plate.", v.show(made, q.Voltage),
 				v.show(v.Speed.Value, q.Speed), v.show(v.Volts.Value, q.Voltage))).Working = working.MotorKe

@@ -106,7 +106,7 @@ func (m *Resolved) On(f Feed) *Model {
 	case DCFamily:
 		model.law = newDCLaw(m, f)
 	case SeriesFamily:
-		model.law = &seriesLaw{m, f}
+		model.law = newSeriesLaw(m, f)
 	case StepperFamily:
 		model.law = &stepperLaw{m, f}
 	default:

@@ -11,6 +11,7 @@ import (
 type Series struct {
 	K          Known // N·m/A², torque for each ampere squared
 	Resistance Known // Ω, armature and field
+	Reactance  Known // Ω on alternating current
 	Friction   Known // N·m lost inside, taken as constant
 }
 
@@ -18,36 +19,59 @@ type Series struct {
 // on climbing [common practice].
 const runaway = 3
 
-// seriesLaw is the series machine: T = k·I² − T_loss, E = k·I·ω, I = V / (R + k·ω). On
-// alternating current the part of the volts in step with the current counts: V times the power
-// factor.
+// fieldFull is the share of plate amps at which a series motor's field grows no more [common practice].
+const fieldFull = 1.5
+
+// seriesLaw is the series machine: T = k·I·φ − T_loss and E = k·φ·ω with φ the current, up to where the field is
+// full. On alternating volts V² = (E + I·R)² + (I·X)²; direct current meets no reactance.
 type seriesLaw struct {
-	m *Resolved
-	f Feed
+	m    *Resolved
+	f    Feed
+	x    float64 // Ω
+	full float64 // A at which the field grows no more
 }
 
-func (l *seriesLaw) volts() float64 {
-	if l.f.Kind == DirectCurrent {
-		return l.f.Volts
+func newSeriesLaw(m *Resolved, f Feed) *seriesLaw {
+	l := &seriesLaw{m: m, f: f, full: fieldFull * m.Amps.Value}
+	if f.Kind != DirectCurrent {
+		l.x = m.Series.Reactance.Value
 	}
-	return l.f.Volts * l.m.PowerFactor.Value
+	if l.full == 0 {
+		l.full = math.Inf(1)
+	}
+	return l
 }
 
-// free is the speed with nothing on the shaft, on all the volts there are.
-func (l *seriesLaw) free() float64 { return l.freeOn(l.volts()) }
+// ampsAt is the current that volts push at a speed.
+func (l *seriesLaw) ampsAt(omega, volts float64) float64 {
+	k, r := l.m.Series.K.Value, l.ohms()
+	if amps := volts / math.Hypot(k*omega+r, l.x); amps <= l.full {
+		return amps
+	}
+	// Past the full field E is fixed: (R² + X²)·I² + 2·E·R·I + E² − V² = 0.
+	e, z := k*l.full*omega, r*r+l.x*l.x
+	return (math.Sqrt(e*e*r*r+z*(volts*volts-e*e)) - e*r) / z
+}
 
+// freeOn is the speed with nothing on the shaft on so many volts.
 func (l *seriesLaw) freeOn(volts float64) float64 {
+	idle := math.Sqrt(max(l.m.Series.Friction.Value, 1e-9) / l.m.Series.K.Value)
+	return min(l.speedAt(idle, volts), runaway*l.m.Speed.Value)
+}
+
+// speedAt is the speed at which volts push a current short of the full field; 0 where they do not.
+func (l *seriesLaw) speedAt(amps, volts float64) float64 {
 	s := l.m.Series
-	idle := math.Sqrt(max(s.Friction.Value, 1e-9) / s.K.Value)
-	return min((volts/idle-l.ohms())/s.K.Value, runaway*l.m.Speed.Value)
+	inStep := volts*volts/(amps*amps) - l.x*l.x
+	if inStep <= 0 {
+		return 0
+	}
+	return max((math.Sqrt(inStep)-l.ohms())/s.K.Value, 0)
 }
 
 // top lets the volts that a trim leaves drive it free: its speed is set by its load, which may be gone.
 func (l *seriesLaw) top() float64 {
-	if l.f.Volts <= 0 {
-		return 0
-	}
-	free := l.freeOn(l.volts() * l.f.topVolts(l.m.Volts.Value) / l.f.Volts)
+	free := l.freeOn(l.f.topVolts(l.m.Volts.Value))
 	if l.f.Trimmed && l.f.HoldsSpeed {
 		free = min(free, l.f.TopTrim*l.m.Speed.Value)
 	}
@@ -55,12 +79,10 @@ func (l *seriesLaw) top() float64 {
 }
 
 func (l *seriesLaw) span() (low, high float64) {
-	free := max(l.free(), 0)
+	free := l.freeOn(l.f.Volts)
 	if l.f.Kind == OnTheLine {
 		// From where it carries its rated torque, or as near as the volts allow.
-		s := l.m.Series
-		loaded := (l.volts()/l.m.ratedSeriesAmps() - l.ohms()) / s.K.Value
-		return min(max(loaded, 0.2*free), free), free
+		return min(max(l.speedAt(l.m.ratedSeriesAmps(), l.f.Volts), 0.2*free), free), free
 	}
 	high = min(free, l.f.TopTrim*l.m.Speed.Value)
 	return high * l.f.Slowest, high
@@ -78,7 +100,7 @@ func (l *seriesLaw) torque(amps float64) float64 {
 	if amps < 0 {
 		return -l.m.Series.Friction.Value
 	}
-	return l.m.Series.K.Value*amps*amps - l.m.Series.Friction.Value
+	return l.m.Series.K.Value*amps*min(amps, l.full) - l.m.Series.Friction.Value
 }
 
 // most is the torque the volts can push at a speed.
@@ -90,7 +112,7 @@ func (l *seriesLaw) most(omega float64) Limited {
 	if l.f.Ohms > 0 {
 		by = ResistorTakes
 	}
-	return Limited{l.torque(l.volts() / (l.ohms() + l.m.Series.K.Value*omega)), by}
+	return Limited{l.torque(l.ampsAt(omega, l.f.Volts)), by}
 }
 
 func (l *seriesLaw) steady(omega float64) (heat, cold Limited) {
@@ -107,10 +129,14 @@ func (l *seriesLaw) peak(omega float64) Limited {
 func (l *seriesLaw) breakaway() Limited { return l.peak(0) }
 
 func (l *seriesLaw) amps(torque, _ float64) float64 {
-	return math.Sqrt(max(torque+l.m.Series.Friction.Value, 0) / l.m.Series.K.Value)
+	squared := max(torque+l.m.Series.Friction.Value, 0) / l.m.Series.K.Value
+	if squared > l.full*l.full {
+		return squared / l.full
+	}
+	return math.Sqrt(squared)
 }
 
-func (l *seriesLaw) stall() float64 { return l.volts() / l.ohms() }
+func (l *seriesLaw) stall() float64 { return l.ampsAt(0, l.f.Volts) }
 
 // ohms are the winding's and those of a resistor in series.
 func (l *seriesLaw) ohms() float64 { return l.m.Series.Resistance.Value + l.f.Ohms }
@@ -122,11 +148,11 @@ func (l *seriesLaw) runUp(omega float64) float64 {
 	return l.peak(omega).Torque
 }
 
-// LightSpeed is the speed at part of rated torque (a share) on plate volts, rad/s.
+// LightSpeed is the speed at part of rated torque (a share) on plate volts, alternating, rad/s.
 func (m *Resolved) LightSpeed(share float64) float64 {
 	s := m.Series
 	amps := math.Sqrt((share*m.Torque.Value + s.Friction.Value) / s.K.Value)
-	return (m.Volts.Value*m.PowerFactor.Value/amps - s.Resistance.Value) / s.K.Value
+	return newSeriesLaw(m, Feed{Kind: OnTheLine}).speedAt(amps, m.Volts.Value)
 }
 
 func (m *Resolved) resolveSeries(fit Fit) {
@@ -164,6 +190,11 @@ func (m *Resolved) resolveSeries(fit Fit) {
 			return
 		}
 		m.Series.K = Known{left / omega, working.Computed}
+	}
+	pf := min(m.PowerFactor.Value, 1)
+	m.Series.Reactance = Known{m.Volts.Value * math.Sqrt(1-pf*pf) / amps, m.PowerFactor.Standing}
+	if m.Series.Reactance.Standing == working.Read {
+		m.Series.Reactance.Standing = working.Computed
 	}
 	made := m.Series.K.Value * amps * amps
 	m.Series.Friction = fit.Loss.known()

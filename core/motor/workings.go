@@ -146,6 +146,9 @@ func (m *Resolved) seriesWorkings(w *workings) {
 	w.add(working.MotorResistance, "Armature and field resistance", s.Resistance, q.Resistance,
 		"R as measured, or ½·(V·pf·I − P) / I²", "half of the plate's loss where it was not measured"+spread(m.Fit.R),
 		source.LossSplit)
+	w.add(working.MotorReactance, "Reactance on alternating current", s.Reactance, q.Resistance, "X = V·√(1 − pf²) / I",
+		w.show(m.Volts.Value, q.Voltage)+", "+w.show(m.Amps.Value, q.Current)+", power factor "+
+			q.Figures(m.PowerFactor.Value, 2), source.SeriesMotor)
 	w.add(working.MotorFriction, "Torque lost inside", s.Friction, q.Torque, "T_loss = k·I² − P/ω",
 		"at plate load"+spread(m.Fit.Loss), source.SeriesMotor)
 	if !m.Ready() {
@@ -153,8 +156,9 @@ func (m *Resolved) seriesWorkings(w *workings) {
 	}
 	for _, share := range []float64{1, 0.5, 0.25} {
 		w.add(working.MotorSpeedAt.Of(q.Figures(share*100, 3)), "Speed at "+q.Percent(share)+" of its torque",
-			Known{m.LightSpeed(share), working.Computed}, q.Speed, "ω = (V·pf/I − R) / k, I = √((T + T_loss)/k)",
-			"on "+w.show(m.Volts.Value, q.Voltage), source.SeriesMotor)
+			Known{m.LightSpeed(share), working.Computed}, q.Speed,
+			"ω = (√((V/I)² − X²) − R) / k, I = √((T + T_loss)/k)", "on "+w.show(m.Volts.Value, q.Voltage),
+			source.SeriesMotor)
 	}
 }
 

@@ -145,7 +145,7 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 	name := words.Named(c.d.Name, c.d.Kind.Profile().Name)
 	_, why := line.Suits(&s)
 	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []line.JobOutcome{},
-		Form: q.Rounded(t.Feed.FormFactor), Holds: c.d.Kind.Profile().Holds, Uses: c.d,
+		Form: q.Rounded(t.Feed.FormFactor), Holds: holds(t, in.Units), Uses: c.d,
 		Curve: t.Curve(&t.Reduction.Positions[0])}
 	low, high := math.Inf(1), 0.0
 	for i := range t.Reduction.Positions {
@@ -169,4 +169,15 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 		out.Cost, out.Costed = q.Rounded(price.SI), price.Known
 	}
 	return out, true
+}
+
+// holds says how the speed holds under load: as the control does, but a series motor without a tachometer goes by
+// its load whatever feeds it.
+func holds(t *line.Model, sys q.System) string {
+	if t.Motor.Kind.Family() != motor.SeriesFamily || t.Control.Tacho {
+		return t.Control.Kind.Profile().Holds
+	}
+	light := min(t.Motor.LightSpeed(0.1), t.Powered.RotorTop())
+	return "falls from " + q.Show(light, q.Speed, sys) + " lightly loaded to " +
+		q.Show(min(t.Motor.LightSpeed(1), light), q.Speed, sys) + " at full load, as a series motor does"
 }

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/control"
+	"jiriki/core/motor"
 	"jiriki/core/plan/plantest"
 )
 
@@ -40,4 +41,20 @@ func TestControlsSideBySide(t *testing.T) {
 	assert.True(t, slices.ContainsFunc(tried.Tried, func(c ControlTried) bool {
 		return c.Kind == control.Contactor && c.Also
 	}), "straight on, if one must")
+}
+
+// A series motor's speed goes by its load whatever sets its volts; a tachometer holds it.
+func TestASeriesMotorIsNotSaidToHoldItsSpeed(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Motor = motor.Described{Kind: motor.Universal, ThermalSwitch: "none", Plate: motor.Plate{Power: "400 W",
+		Speed: "9000 rpm", Volts: "230 V", Amps: "3.2 A", Hertz: "50 Hz"}}
+	tried, err := Controls(in)
+	require.NoError(t, err)
+	require.NotEmpty(t, tried.Tried)
+	for _, c := range tried.Tried {
+		if c.Uses.Feedback != "tacho" {
+			assert.NotContains(t, c.Holds, "stays", c.Name)
+			assert.Contains(t, c.Holds, "falls from", c.Name)
+		}
+	}
 }

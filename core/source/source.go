@@ -149,8 +149,8 @@ var (
 		"Bending of gear teeth by Lewis's form factor with Barth's factor for cut teeth (Shigley, section 14-1, "+
 			"table 14-2), at a third of what the metal yields at", FromMemory)
 	SeriesMotor = entry("series-motor",
-		"Series machine: T = k·I² − T_loss, E = k·I·ω, I = V / (R + k·ω); on alternating current V counts times "+
-			"the power factor", Common)
+		"Series machine: T = k·I² − T_loss, E = k·I·ω, V² = (E + I·R)² + (I·X)², X by the plate's power factor, none "+
+			"on direct current; the field is full at 1.5 × plate amps", Common)
 	StepperTorque = entry("stepper-torque",
 		"A stepper pulls 0.7 of its holding torque slowly; twice the torque is kept in hand", Common)
 	StepperCorner = entry("stepper-corner",

@@ -41,6 +41,7 @@ const (
 	MotorK           ID = "motor.k"
 	MotorResistance  ID = "motor.resistance"
 	MotorFriction    ID = "motor.friction"
+	MotorReactance   ID = "motor.reactance"
 	MotorSpeedAt     ID = "motor.speed-at"
 	MotorCorner      ID = "motor.corner"
 	MotorFan         ID = "motor.fan"

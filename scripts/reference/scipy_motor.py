@@ -35,6 +35,21 @@ def series_curves():
     return {"k": k, "r": r, "loss": loss, "volts": volts, "points": out}
 
 
+def alternating_curves():
+    """Current and torque of a series motor on alternating volts at a speed, by Brent's method on the phasor
+    sum: what is in step, (E + I·R), and what lags it, I·X. Past a current the field grows no more."""
+    k, r, x, loss, volts, saturates = 0.03, 6.2, 21.0, 0.12, 230.0, 5.0
+    field = lambda i: min(i, saturates)
+    out = []
+    for omega in [0, 50, 200, 500, 900, 1400, 2200]:
+        amps = optimize.brentq(lambda i: math.hypot(k * field(i) * omega + i * r, i * x) - volts, 1e-9, 1000, xtol=1e-14)
+        out.append({"omega": omega, "amps": amps, "torque": k * amps * field(amps) - loss})
+    direct = optimize.brentq(lambda i: i * r - volts, 1e-9, 1000)
+    idle = math.sqrt(loss / k)
+    free = optimize.brentq(lambda w: math.hypot(k * idle * w + idle * r, idle * x) - volts, 0, 1e6)
+    return {"k": k, "r": r, "x": x, "loss": loss, "volts": volts, "saturates": saturates, "points": out, "directStall": direct, "free": free}
+
+
 def fitted(readings, guess):
     """The readings' logarithmic misfits over what instruments are usually off, minimised by
     Levenberg-Marquardt with no prior belief at all."""
@@ -95,5 +110,5 @@ def run_ups():
     return out
 
 
-write("motor", {"series": series_curves(), "fits": fits()})
+write("motor", {"series": series_curves(), "alternating": alternating_curves(), "fits": fits()})
 write("line", {"runUps": run_ups()})
