@@ -44,6 +44,7 @@ func (l *searcher) gradesOver(least, most, efficiency float64) *grades {
 		ratio := math.Exp(g.low + float64(i)*gradeSpacing)
 		for k, p := range l.keptPositions {
 			p.Ratio *= ratio
+			p.Unslipped *= ratio
 			p.Efficiency *= efficiency
 			positions[k] = p
 		}

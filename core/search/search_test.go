@@ -107,6 +107,25 @@ func BenchmarkBruteForceTwelve(b *testing.B) {
 	}
 }
 
+// What keeps the machine's limit by itself is not said to need a trim, and what is said not to does keep it.
+func TestATrimIsAskedForOnlyWhereTheLimitIsPassed(t *testing.T) {
+	in := searching()
+	in.Machine.Limits.Spindle = "2000 rpm"
+	s, err := plan.Resolve(in.Input)
+	require.NoError(t, err)
+	bounds, err := in.Ask.bounds(line.New(s), nil)
+	require.NoError(t, err)
+	l := &searcher{Model: line.New(s), bounds: bounds}
+	g := l.gradesOver(0.5, 8, 0.95)
+	for i, trims := range g.trim {
+		ratio := math.Exp(g.low + float64(i)*gradeSpacing)
+		p := reduction.Position{Ratio: ratio, Efficiency: 0.95}
+		assert.Equal(t, l.Top(&p) > l.TopSpeed*(1+line.SpeedTolerance), trims, "%.2f", ratio)
+	}
+	assert.True(t, g.trim[0])
+	assert.False(t, g.trim[len(g.trim)-1])
+}
+
 // Toothed wheels are bought by their teeth, belts by their length in the units asked for.
 func TestShoppingNamesPartsAsTheyAreSold(t *testing.T) {
 	in := searching()
