@@ -72,7 +72,7 @@ func (l *searcher) oneStage(all *front, pairs []*pair, goesOn func(float64) bool
 		return
 	}
 	least, most := logSpan(pairs)
-	g := l.gradesOver(least, most, pairs[0].family.Blank.Efficiency)
+	g := l.gradesOver(least, most, pairs[0].family)
 	l.tried += len(pairs)
 	for _, p := range pairs {
 		i := g.at(p.log)
@@ -102,7 +102,7 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 		return
 	}
 	least, most := logSpan(first, second)
-	g := l.gradesOver(least, most, first[0].family.Blank.Efficiency*second[0].family.Blank.Efficiency)
+	g := l.gradesOver(least, most, first[0].family, second[0].family)
 	run := newRunBest(g, 6)
 	costs := make([]partCost, len(second))
 	for k, p := range second {
@@ -187,8 +187,7 @@ func (l *searcher) oneCone(all *front, pairs []*pair, goesOn func(float64) bool)
 	if len(pairs) == 0 {
 		return
 	}
-	efficiency := pairs[0].family.Blank.Efficiency
-	g := l.gradesOver(1/mostPairRatio, mostPairRatio*1.05, efficiency)
+	g := l.gradesOver(1/mostPairRatio, mostPairRatio*1.05, pairs[0].family)
 	for n, p := range pairs {
 		if n%16 == 0 && !goesOn(float64(n)/float64(len(pairs))) {
 			return
@@ -225,7 +224,7 @@ func (l *searcher) twoStageCone(all *front, singles []*pair, cones []cone, goesO
 		steps = append(steps, c[0], c[1])
 	}
 	least, most := logSpan(singles, steps)
-	g := l.gradesOver(least, most, singles[0].family.Blank.Efficiency*cones[0][0].family.Blank.Efficiency)
+	g := l.gradesOver(least, most, singles[0].family, cones[0][0].family)
 	run := newRunBest(g, 0)
 	needed := run.needed(all.doneWithoutChange())
 	// What the inner loop asks of each cone: where its two steps lie in the grid, from a whole ratio on.

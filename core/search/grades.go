@@ -6,6 +6,7 @@ import (
 
 	"jiriki/core/line"
 	"jiriki/core/reduction"
+	"jiriki/core/shelf"
 )
 
 // A search meets far more ratios than it can judge one by one, and a ratio a fifth of a per cent
@@ -29,9 +30,14 @@ type grades struct {
 	worst []int8   // the least of them over the jobs reached
 }
 
-// gradesOver judges the jobs on all ratios from least to most before the kept stages, what comes
-// before them keeping so much.
-func (l *searcher) gradesOver(least, most, efficiency float64) *grades {
+// gradesOver judges the jobs on all ratios from least to most before the kept stages, made by a stage of each of
+// some families.
+func (l *searcher) gradesOver(least, most float64, families ...*shelf.Family) *grades {
+	efficiency, grip := 1.0, 1.0
+	for _, f := range families {
+		efficiency *= f.Blank.Efficiency
+		grip *= 1 - f.Blank.Slip
+	}
 	jobs := l.Machine.Jobs
 	// Places are whole multiples of the spacing, so that any two grids agree where they overlap.
 	first := math.Floor(math.Log(least) / gradeSpacing)
@@ -44,7 +50,7 @@ func (l *searcher) gradesOver(least, most, efficiency float64) *grades {
 		ratio := math.Exp(g.low + float64(i)*gradeSpacing)
 		for k, p := range l.keptPositions {
 			p.Ratio *= ratio
-			p.Unslipped *= ratio
+			p.Unslipped *= ratio * grip
 			p.Efficiency *= efficiency
 			positions[k] = p
 		}

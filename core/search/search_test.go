@@ -101,7 +101,7 @@ func BenchmarkBruteForceTwelve(b *testing.B) {
 		b.Fatal(err)
 	}
 	l := &searcher{Model: t, bounds: bounds}
-	_, l.fastest = t.Powered.Span()
+	l.fastest = t.Powered.Top()
 	for b.Loop() {
 		brute(l)
 	}
@@ -116,10 +116,10 @@ func TestATrimIsAskedForOnlyWhereTheLimitIsPassed(t *testing.T) {
 	bounds, err := in.Ask.bounds(line.New(s), nil)
 	require.NoError(t, err)
 	l := &searcher{Model: line.New(s), bounds: bounds}
-	g := l.gradesOver(0.5, 8, 0.95)
+	g := l.gradesOver(0.5, 8, bounds.families[0])
 	for i, trims := range g.trim {
 		ratio := math.Exp(g.low + float64(i)*gradeSpacing)
-		p := reduction.Position{Ratio: ratio, Efficiency: 0.95}
+		p := reduction.Position{Ratio: ratio, Unslipped: ratio * (1 - bounds.families[0].Blank.Slip)}
 		assert.Equal(t, l.Top(&p) > l.TopSpeed*(1+line.SpeedTolerance), trims, "%.2f", ratio)
 	}
 	assert.True(t, g.trim[0])
@@ -187,9 +187,10 @@ func brute(l *searcher) []candidate {
 
 // bruteGrade judges the positions afresh, on the ratios the grid would look them up at.
 func (l *searcher) bruteGrade(stages [][]*pair, logs ...float64) (done uint64, worst int8, trim bool) {
-	keeps := 1.0
+	keeps, grip := 1.0, 1.0
 	for _, s := range stages {
 		keeps *= s[0].family.Blank.Efficiency
+		grip *= 1 - s[0].family.Blank.Slip
 	}
 	g := &grades{jobs: len(l.Machine.Jobs), done: make([]uint64, len(logs)), trim: make([]bool, len(logs)),
 		steps: make([]int8, len(logs)*len(l.Machine.Jobs)), worst: make([]int8,
@@ -200,6 +201,7 @@ func (l *searcher) bruteGrade(stages [][]*pair, logs ...float64) (done uint64, w
 		positions := slices.Clone(l.keptPositions)
 		for k := range positions {
 			positions[k].Ratio *= math.Exp(nearest)
+			positions[k].Unslipped *= math.Exp(nearest) * grip
 			positions[k].Efficiency *= keeps
 		}
 		l.grade(g, i, positions)
@@ -257,7 +259,7 @@ func TestSearchEqualsBruteForce(t *testing.T) {
 		b, err := in.Ask.bounds(tr, in.Shelf)
 		require.NoError(t, err)
 		l := &searcher{Model: tr, bounds: b}
-		_, l.fastest = tr.Powered.Span()
+		l.fastest = tr.Powered.Top()
 		want, got := brute(l), l.all().undominated()
 		// A cone of three steps is looked at only where two leave a job over: not what is compared here.
 		got = slices.DeleteFunc(got, func(c candidate) bool { return c.changes > 1 })
