@@ -69,7 +69,11 @@ func Assess(in plan.Input) (Assessment, error) {
 	for i := range results {
 		result := jobResult(t, i, results[i], in.Units)
 		if settled && !results[i].Outcome.Done() && results[i].Outcome != line.CannotTell {
-			result.Remedies = h.ForJob(i)
+			var noHelp []string
+			result.Remedies, noHelp = h.ForJob(i)
+			if len(result.Remedies) == 0 {
+				result.NoHelp = noHelpText(noHelp)
+			}
 		}
 		a.Jobs = append(a.Jobs, result)
 	}

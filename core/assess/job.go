@@ -7,6 +7,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/remedy"
+	"jiriki/core/words"
 	"jiriki/core/work"
 )
 
@@ -26,6 +27,7 @@ type JobResult struct {
 	RPM         []float64         `json:"rpm" nullable:"false" doc:"The band, rising"`
 	Needed      []float64         `json:"needed" nullable:"false" doc:"N·m at each rpm"`
 	Baseline    []line.CurvePoint `json:"baseline" nullable:"false" doc:"What the machine's old motor gave in each of its positions, where the job goes by it"`
+	NoHelp      string            `json:"noHelp" doc:"Said where nothing that was tried lifts it"`
 	Remedies    []remedy.Remedy   `json:"remedies" nullable:"false"`
 }
 
@@ -63,6 +65,14 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 		r.RPM[k], r.Needed[k] = q.Rounded(omega/q.RPM), q.Rounded(job.TorqueAt(omega))
 	}
 	return r
+}
+
+// noHelpText says in a line that nothing lifts a job, of all that was tried.
+func noHelpText(tried []string) string {
+	if len(tried) == 0 {
+		return "Nothing here can be changed to lift it."
+	}
+	return "Tried " + words.List(tried) + ": none lifts it."
 }
 
 // shortText is what the chart writes beside a job.

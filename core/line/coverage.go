@@ -53,12 +53,12 @@ func (t *Model) Coverage() Coverage {
 		all += math.Log(w.high / w.low)
 		at := w.low
 		for _, r := range merged(reached) {
-			if r.low > at*(1+SpeedTolerance) && r.low < w.high {
+			if r.low > at*(1+ReachTolerance) && r.low < w.high {
 				c.Holes, lost = append(c.Holes, gap(at, r.low)), lost+math.Log(r.low/at)
 			}
 			at = max(at, min(r.high, w.high))
 		}
-		if at < w.high*(1-SpeedTolerance) {
+		if at < w.high*(1-ReachTolerance) {
 			c.Holes, lost = append(c.Holes, gap(at, w.high)), lost+math.Log(w.high/at)
 		}
 	}

@@ -61,8 +61,11 @@ type Result struct {
 	reached     float64 // fastest over slowest of what is reached of the band; under 1 by how far off it lies
 }
 
-// SpeedTolerance forgives what no tachometer would show.
+// SpeedTolerance forgives a limit passed by what no tachometer would show.
 const SpeedTolerance = 0.01
+
+// ReachTolerance is how near a speed that is asked for counts as reached [common practice].
+const ReachTolerance = 0.03
 
 // How many speeds of a band are tried. What is to be had, over what is needed, rises then falls
 // with speed for every motor and load shape here, so the least sits at an end of the band and
@@ -167,14 +170,14 @@ func (t *Model) speedsIn(job *work.Need, p *reduction.Position) Result {
 		if !job.AnySpeed {
 			nearLow, nearHigh = job.High, job.Low
 		}
-		if f.High >= nearLow*(1-SpeedTolerance) && f.Low <= nearHigh*(1+SpeedTolerance) {
+		if f.High >= nearLow*(1-ReachTolerance) && f.Low <= nearHigh*(1+ReachTolerance) {
 			f.Outcome = ""
 		}
 	} else if !job.AnySpeed {
 		switch {
-		case f.High < job.High*(1-SpeedTolerance):
+		case f.High < job.High*(1-ReachTolerance):
 			f.Outcome = TooSlow
-		case f.Low > job.Low*(1+SpeedTolerance):
+		case f.Low > job.Low*(1+ReachTolerance):
 			f.Outcome = TooFast
 		}
 	}

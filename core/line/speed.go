@@ -15,12 +15,12 @@ type Stretch struct {
 // where some of it is left out.
 func (t *Model) Together(job *work.Need) []Stretch {
 	var stretches []Stretch
-	for at := job.Low; at < job.High*(1-SpeedTolerance); {
+	for at := job.Low; at < job.High*(1-ReachTolerance); {
 		furthest, name := at, ""
 		for i := range t.Reduction.Positions {
 			p := &t.Reduction.Positions[i]
 			low, high := t.Span(p)
-			if high = min(high, t.TopSpeed); low <= at*(1+SpeedTolerance) && high > furthest {
+			if high = min(high, t.TopSpeed); low <= at*(1+ReachTolerance) && high > furthest {
 				furthest, name = high, p.Label
 			}
 		}

@@ -57,14 +57,24 @@ func NewFinder(in plan.Input, now *line.Model, results []line.Result) *Finder {
 	return &Finder{in: in, now: now, results: results, triedChanges: map[wheelChange]*attempt{}}
 }
 
-// ForJob are the changes worth showing for a job: another ratio, another trim, another motor
-// from the shelf, and whatever lifts the limit that binds.
-func (h *Finder) ForJob(job int) []Remedy {
+// tried names what was tried, by a remedy's kind.
+var tried = map[string]string{"ratio": "another ratio", "belt": "a stronger belt", "trim": "another top speed",
+	"limit": "a higher current limit", "cooling": "a fan of its own", "choke": "a choke", "motor": "the shelf's motors"}
+
+// ForJob are the changes that help a job: another ratio, another trim, another motor from the shelf, and whatever
+// lifts the limit that binds. What was tried and is no help is only named.
+func (h *Finder) ForJob(job int) (helps []Remedy, noHelp []string) {
 	by := h.results[job].Available.By
 	out := []Remedy{}
 	add := func(options []attempt) {
-		if best := bestFor(job, options); best != nil {
-			out = append(out, h.remedy(job, *best))
+		best := bestFor(job, options)
+		if best == nil {
+			return
+		}
+		if r := h.remedy(job, *best); r.Does || r.Lifts {
+			out = append(out, r)
+		} else {
+			noHelp = append(noHelp, tried[r.Kind])
 		}
 	}
 	if !h.results[job].Outcome.Reached() {
@@ -85,7 +95,7 @@ func (h *Finder) ForJob(job int) []Remedy {
 		add(h.once(&h.choked, h.chokeRemedies))
 	}
 	add(h.once(&h.motors, h.motorRemedies))
-	return out
+	return out, noHelp
 }
 
 // stronger is the belt or chain that holds a job made to carry what it wants.

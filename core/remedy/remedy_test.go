@@ -61,11 +61,12 @@ func TestAShortJobIsOfferedRatioTrimAndMotor(t *testing.T) {
 	for _, r := range a.Jobs[0].Remedies {
 		kinds[r.Kind] = r
 	}
-	for _, kind := range []string{"ratio", "trim", "motor", "cooling"} {
+	for _, kind := range []string{"ratio", "motor", "cooling"} {
 		assert.Contains(t, kinds, kind)
 	}
+	assert.NotContains(t, kinds, "trim", "a trim moves speed, not torque: no help")
+	assert.Empty(t, a.Jobs[0].NoHelp, "others help")
 	assert.Equal(t, "Use Strong", kinds["motor"].Label, "the weak and the unsuited are passed over")
-	assert.False(t, kinds["trim"].Lifts, "a trim moves speed, not torque, and it says so")
 	assert.Empty(t, a.Jobs[1].Remedies, "a job that is done needs none")
 }
 
@@ -210,4 +211,27 @@ func TestAJobHeldByItsBeltIsOfferedMoreOfIt(t *testing.T) {
 		}
 	}
 	t.Error("no stronger belt offered")
+}
+
+// What cannot help is not shown; where nothing does, that is said in a line.
+func TestNothingThatHelpsIsSaidInALine(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine.Jobs[0].Load.Torque = "900 N·m"
+	in.Plan.Motor.Plate.Cooling = "closed"
+	in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Direct}}
+	a := assesstest.Of(t, in)
+	require.Equal(t, line.FallsShort, a.Jobs[0].Outcome)
+	for _, r := range a.Jobs[0].Remedies {
+		assert.True(t, r.Does || r.Lifts, r.Label)
+	}
+	if len(a.Jobs[0].Remedies) == 0 {
+		assert.NotEmpty(t, a.Jobs[0].NoHelp)
+	}
+	for _, one := range append(plantest.Demo(t), plantest.Short()) {
+		for _, j := range assesstest.Of(t, one).Jobs {
+			for _, r := range j.Remedies {
+				assert.True(t, r.Does || r.Lifts, "%s: %s", j.Name, r.Label)
+			}
+		}
+	}
 }

@@ -63,3 +63,12 @@ func Named(name, fallback string) string {
 	}
 	return fallback
 }
+
+// List joins words as one says them: "this, that and another".
+func List(of []string) string {
+	if len(of) < 2 {
+		return strings.Join(of, "")
+	}
+	last := len(of) - 1
+	return strings.Join(of[:last], ", ") + " and " + of[last]
+}

@@ -605,6 +605,8 @@ export interface components {
             name: string;
             /** @description N·m at each rpm */
             needed: number[];
+            /** @description Said where nothing that was tried lifts it */
+            noHelp: string;
             /** @enum {string} */
             outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
             /** @description The position it results best in */

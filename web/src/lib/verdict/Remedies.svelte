@@ -5,16 +5,12 @@
   let { remedies, total }: { remedies: Remedy[]; total: number } = $props();
 
   const sheet = openSheet();
-  // What does the job comes first, then what helps; what was tried and does not is said too.
-  const ordered = $derived(
-    [...remedies].sort(
-      (a, b) => Number(b.does) - Number(a.does) || b.jobsDone - a.jobsDone || Number(b.lifts) - Number(a.lifts)
-    )
-  );
+  // What does the job comes first, then what helps.
+  const ordered = $derived([...remedies].sort((a, b) => Number(b.does) - Number(a.does) || b.jobsDone - a.jobsDone));
   const gives = (r: Remedy) => {
     const jobs = `${r.jobsDone} of ${r.jobs?.length ?? total} jobs`;
     if (!r.margin) return jobs;
-    return `${r.margin}${r.does ? '' : r.lifts ? ', better' : ', no help'}, ${jobs}`;
+    return `${r.margin}${r.does ? '' : ', better'}, ${jobs}`;
   };
 </script>
 

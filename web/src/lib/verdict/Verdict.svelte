@@ -9,6 +9,7 @@
   const a = $derived(sheet.assessment);
   const known = (id: string) => id !== '' && sheet.workings.some((w) => w.id === id);
   const remediesOf = (f: Finding) => a?.jobs.find((j) => j.id === f.job)?.remedies ?? a?.fixes[f.id] ?? [];
+  const noHelpOf = (f: Finding) => (f.level === 'stop' ? (a?.jobs.find((j) => j.id === f.job)?.noHelp ?? '') : '');
 </script>
 
 <section aria-label="Verdict" class="flex flex-col gap-0 p-4">
@@ -42,6 +43,7 @@
             <p class="text-[0.94rem] text-soft">
               {f.detail}{#if known(f.working)}&nbsp;<Worked id={f.working} text="Working" class="text-ink" />{/if}
             </p>
+            {#if noHelpOf(f)}<p class="mt-1 text-sm text-soft">{noHelpOf(f)}</p>{/if}
             {#if remediesOf(f).length > 0}<Remedies remedies={remediesOf(f)} total={a.jobs.length} />{/if}
           </div>
         </li>
