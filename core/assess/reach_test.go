@@ -164,7 +164,7 @@ func TestHotThinAirTakesFromTheReach(t *testing.T) {
 	}
 	air := assesstest.Finding(a, "work.air")
 	require.NotNil(t, air)
-	assert.Contains(t, air.Detail, "87\u202f% of its torque all day, and the drive gives 66\u202f% of its amps")
+	assert.Contains(t, air.Detail, "87\u202f% of its torque all day, and the drive gives 67\u202f% of its amps")
 	assert.Equal(t, working.WorkAir, air.Working)
 	in.Machine.Place = work.Place{Hot: "no", Hottest: "55 °C", Altitude: "900 m"}
 	assert.Equal(t, before, assesstest.Of(t, in).Reach.Positions[0].Continuous,

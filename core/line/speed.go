@@ -1,6 +1,8 @@
 package line
 
 import (
+	"math"
+
 	"jiriki/core/motor"
 	"jiriki/core/work"
 )
@@ -30,6 +32,19 @@ func (t *Model) Together(job *work.Need) []Stretch {
 		at, stretches = furthest, append(stretches, Stretch{name, min(furthest, job.High)})
 	}
 	return stretches
+}
+
+// TrimUnderLimit is the most a control that sets volts may be trimmed to for the spindle to keep the machine's
+// limit in every position, as a share of the plate in whole hundredths; false where nothing need hold it.
+func (t *Model) TrimUnderLimit() (share float64, needed bool) {
+	fastest := 0.0
+	for i := range t.Reduction.Positions {
+		fastest = max(fastest, t.Top(&t.Reduction.Positions[i]))
+	}
+	if !t.Control.DCDrive() || fastest <= t.TopSpeed*(1+SpeedTolerance) {
+		return 0, false
+	}
+	return math.Floor(100*t.Feed.TopShare(t.Motor.Volts.Value)*t.TopSpeed/fastest) / 100, true
 }
 
 // Overspeeds reports whether the plan can pass the machine's limit or what the rotor bears.

@@ -76,3 +76,12 @@ func TestTheSpeedsOfABodysClass(t *testing.T) {
 		assert.Equal(t, 0.35, m.Spread, body)
 	}
 }
+
+// A stepper's power is the most on its own curve, never its torque at rest at its fastest.
+func TestAStepperIsAsStrongAsItsCurve(t *testing.T) {
+	d := Described{Kind: Stepper, Plate: Plate{HoldingTorque: "2 N·m", Amps: "3 A", Volts: "36 V"}, Readings: []Reading{
+		{Sort: "pull-out", Speed: "60 rpm", Torque: "1.5 N·m"}, {Sort: "pull-out", Speed: "300 rpm", Torque: "1 N·m"},
+		{Sort: "pull-out", Speed: "900 rpm", Torque: "0.2 N·m"}}}
+	m := Resolve(d, q.NewReader("motor"))
+	assert.InEpsilon(t, 1*300*q.RPM, m.Power.Value, 1e-9)
+}

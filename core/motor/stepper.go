@@ -118,6 +118,19 @@ func (m *Resolved) resolveStepper(t readings) {
 	if !m.Volts.OK() {
 		m.Volts = Known{24, working.Assumed}
 	}
-	m.Power = Known{m.Torque.Value * m.Speed.Value, working.Computed}
+	m.Power = Known{m.mostStepperPower(), working.Computed}
 	m.Efficiency = Known{m.Kind.Profile().usual, working.Assumed}
+}
+
+// mostStepperPower is the largest torque times speed on the motor's own curve, W. Without one its torque falls as
+// its speed grows past the corner, so that it is what it is there.
+func (m *Resolved) mostStepperPower() float64 {
+	most := 0.0
+	for _, p := range m.Steps.Curve {
+		most = max(most, p.Torque*p.Omega)
+	}
+	if most > 0 {
+		return most
+	}
+	return m.Torque.Value * (&stepperLaw{m, Feed{Volts: m.Volts.Value}}).corner()
 }

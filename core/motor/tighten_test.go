@@ -87,3 +87,14 @@ func TestWhatCannotBeTrueTogetherIsNamed(t *testing.T) {
 	assert.Contains(t, fast.Detail, "192", "0.110 × 1750 V")
 	assert.Nil(t, finds(read370(Reading{Sort: "open", Volts: "96 V", Speed: "1000 rpm"}), f.MotorMadeVolts))
 }
+
+// A reading gives way to a whole plate where it is off by more than a tenth.
+func TestAReadingLooserThanAPlateGivesWay(t *testing.T) {
+	whole := read370()
+	for spread, used := range map[float64]bool{0.099: true, 0.101: false} {
+		assert.Equal(t, used, whole.firm(Estimate{Value: 0.9, Spread: spread}).OK(), spread)
+	}
+	partly := whole
+	partly.Spread = 0.15
+	assert.True(t, partly.firm(Estimate{Value: 0.9, Spread: 0.2}).OK())
+}

@@ -1,6 +1,7 @@
 package quantity
 
 import (
+	"fmt"
 	"math"
 	"strconv"
 	"strings"
@@ -74,19 +75,30 @@ func TestFiguresReadBackRounded(t *testing.T) {
 	})
 }
 
-// Just at, above and under the half between two figures it is rounded as the number's own digits say.
-func TestFiguresAreRoundedAsTheDigitsSay(t *testing.T) {
+// A half is rounded up, whatever binary makes of it; what is truly under a half goes down.
+func TestAHalfIsRoundedUp(t *testing.T) {
 	for figures := 1; figures <= 5; figures++ {
-		for i := range 3000 {
-			half := (float64(i*7) + 0.5) / math.Pow10(i%6)
-			for _, v := range []float64{math.Nextafter(half, 0), half, math.Nextafter(half, 1e9)} {
-				want, err := strconv.ParseFloat(strconv.FormatFloat(v, 'e', figures-1, 64), 64)
+		for n := range 3000 {
+			whole := int(math.Pow10(figures-1)) + n%int(9*math.Pow10(figures-1))
+			for power := -2; power <= 4; power++ {
+				half, err := strconv.ParseFloat(fmt.Sprintf("%d.5e%d", whole, power-figures+1), 64)
 				require.NoError(t, err)
-				digits, power := significant(nil, v, figures)
-				got, err := strconv.ParseFloat(string(digits)+"e"+strconv.Itoa(power-len(digits)+1), 64)
+				up, err := strconv.ParseFloat(fmt.Sprintf("%de%d", whole+1, power-figures+1), 64)
 				require.NoError(t, err)
-				require.Equal(t, want, got, "%v to %d figures", v, figures)
+				down, err := strconv.ParseFloat(fmt.Sprintf("%de%d", whole, power-figures+1), 64)
+				require.NoError(t, err)
+				if half < 1e-3 || half >= 1e6 {
+					continue
+				}
+				for v, want := range map[float64]float64{half: up, half * (1 - 1e-7): down, half * (1 + 1e-7): up} {
+					digits, at := significant(nil, v, figures)
+					got, err := strconv.ParseFloat(string(digits)+"e"+strconv.Itoa(at-len(digits)+1), 64)
+					require.NoError(t, err)
+					require.InEpsilon(t, want, got, 1e-12, "%v to %d figures", v, figures)
+				}
 			}
 		}
 	}
+	assert.Equal(t, "3.18"+ThinSpace+"mm", Show(inch/8, Length, Metric))
+	assert.Equal(t, "2.68", Figures(2.675, 3))
 }

@@ -121,8 +121,11 @@ var tens = [...]float64{1e-3, 1e-2, 1e-1, 1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6}
 // leastTen is the power of the first of tens.
 const leastTen = -3
 
-// scaled is the quick way for most figures shown: v as a whole number of so many digits, by one multiplication. It
-// is not sure where v is out of the ordinary, or so near the half between two that rounding might tell wrong.
+// noise is more than a binary number is off from the decimal one it stands for, with five digits before its point.
+const noise = 1e-9
+
+// scaled is how most figures are shown: v as a whole number of so many digits, a half rounded up as a person does,
+// so that 3.175 mm is 3.18 though no binary number is quite 3.175. It is not sure where v is out of the ordinary.
 func scaled(v float64, figures int) (whole uint64, power int, sure bool) {
 	if figures > 5 || v < tens[0] || v >= tens[len(tens)-1] {
 		return 0, 0, false
@@ -137,15 +140,7 @@ func scaled(v float64, figures int) (whole uint64, power int, sure bool) {
 	} else {
 		v /= math.Pow10(-up)
 	}
-	floor := math.Floor(v)
-	over := v - floor
-	if math.Abs(over-0.5) < 1e-6 {
-		return 0, 0, false
-	}
-	whole = uint64(floor)
-	if over > 0.5 {
-		whole++
-	}
+	whole = uint64(v + 0.5 + noise)
 	if whole == uint64(math.Pow10(figures)) {
 		whole, power = whole/10, power+1
 	}

@@ -79,3 +79,15 @@ func TestASlowChainPullsNoMore(t *testing.T) {
 	assert.Equal(t, pull.Carries(0), pull.Carries(0.05))
 	assert.Less(t, pull.Carries(0.0501), pull.Carries(0.05))
 }
+
+// A shaft that is turned down is as strong as it is then, and so is its key.
+func TestATurnedDownShaftIsItsNewSize(t *testing.T) {
+	down, thin := Fit{Shaft: 30e-3, Bore: 16e-3, Held: "key", Hub: 40e-3}, Fit{Shaft: 16e-3, Bore: 16e-3, Held: "key",
+		Hub: 40e-3}
+	assert.Equal(t, thin.Bears(), down.Bears())
+	making := down.ToMake(q.Metric)
+	if assert.Len(t, making, 2) {
+		assert.Contains(t, making[1].What, "5", "the key of 16 mm, not the 8 × 7 of 30 mm")
+		assert.Contains(t, making[1].Why, "16")
+	}
+}

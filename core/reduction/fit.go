@@ -21,6 +21,14 @@ const (
 	mostBoreGrew = 1.6
 )
 
+// made is the diameter (m) of the shaft where it carries the wheel: the bore's, where it is turned down to it.
+func (f Fit) made() float64 {
+	if f.Bore > 0 && f.Shaft > f.Bore*mostBoreGrew {
+		return f.Bore
+	}
+	return f.Shaft
+}
+
 // ToMake returns what to machine so that the wheel goes on the shaft: nothing when either is not
 // known or they already fit.
 func (f Fit) ToMake(sys q.System) []Making {
@@ -47,10 +55,10 @@ func (f Fit) ToMake(sys q.System) []Making {
 			"boring that far leaves no hub"})
 	}
 	// What fits as it is has its keyway already.
-	if key, ok := shaft.KeyFor(f.Shaft); ok && f.Held == "key" && len(out) > 0 {
+	if key, ok := shaft.KeyFor(f.made()); ok && f.Held == "key" && len(out) > 0 {
 		out = append(out, Making{fmt.Sprintf("Keyway for a %s × %s key", q.Show(key.Width, q.Length, sys),
 			q.Show(key.Height, q.Length, sys)), "the usual key for a shaft of " +
-			size})
+			q.Show(f.made(), q.Length, sys)})
 	}
 	return out
 }

@@ -15,11 +15,15 @@ func (f Fit) Bears() float64 {
 	if f.Shaft == 0 {
 		return 0
 	}
+	f.Shaft = f.made()
 	return min(f.shaftBears(), f.keyBears())
 }
 
 // KeyBinds reports whether the key, not the shaft, is what Bears tells of.
-func (f Fit) KeyBinds() bool { return f.keyBears() < f.shaftBears() }
+func (f Fit) KeyBinds() bool {
+	f.Shaft = f.made()
+	return f.keyBears() < f.shaftBears()
+}
 
 func (f Fit) shaftBears() float64 {
 	if f.Held == "key" {

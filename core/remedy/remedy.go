@@ -216,8 +216,8 @@ func (h *Finder) trimUnderLimit() []attempt {
 	r := Remedy{Kind: "trim", Detail: "keeps the spindle under its limit in every position", Control: &c}
 	switch {
 	case h.now.Control.DCDrive():
-		// Against the most it gives, not the trim: a drive short of volts turns slower than it.
-		c.TopTrim = q.Written(math.Floor(100*share*h.now.Feed.TopShare(h.now.Motor.Volts.Value)), "%")
+		trim, _ := h.now.TrimUnderLimit()
+		c.TopTrim = q.Written(100*trim, "%")
 		r.Label = "Trim to " + string(c.TopTrim)
 	case h.now.Control.SetsHertz():
 		c.TopHertz = q.Written(math.Floor(10*h.now.Feed.TopHertz*share)/10, "Hz")

@@ -199,8 +199,8 @@ func (s *Sheet) capacitors() {
 	s.add(dial{
 		id:          working.SettingCapacitorVolts,
 		name:        "Run capacitor, marked for",
-		value:       s.show(max(2*s.Supply.Volts, 250), q.Voltage) + " AC or more",
-		formula:     "≥ 2·V_line",
+		value:       s.show(max(2*s.Supply.Volts, 250, s.Motor.CapacitorAC), q.Voltage) + " AC or more",
+		formula:     "≥ 2·V_line, and the one it had",
 		substituted: s.show(s.Supply.Volts, q.Voltage),
 		watch:       "Film or oil, never the electrolytic of a start capacitor.",
 		from:        source.FanLaws,

@@ -81,6 +81,9 @@ type trimChoice struct {
 // topTrim is the trim as set, or the full plate, with what the other school would do.
 func (s *Sheet) topTrim() trimChoice {
 	forHours := "65 % of plate speed for a motor that works for hours: heat and commutator wear climb above it."
+	if share, needed := s.TrimUnderLimit(); needed {
+		return trimChoice{share, "No more: unloaded it would pass the machine's limit."}
+	}
 	if s.Control.Trimmed {
 		if s.Control.TopTrim > 0.7 {
 			return trimChoice{s.Control.TopTrim, forHours}

@@ -2,7 +2,6 @@ package verdict
 
 import (
 	"fmt"
-	"math"
 
 	"jiriki/core/control"
 	f "jiriki/core/finding"
@@ -76,7 +75,7 @@ func (v *verdict) topSpeedFindings() {
 	}
 	where := "reduction.stages[0].steps[0].driven"
 	if v.Control.DCDrive() || v.Control.SetsHertz() {
-		trim := math.Floor(100*v.Feed.TopShare(v.Motor.Volts.Value)*limit/fastest) / 100
+		trim, _ := v.TrimUnderLimit()
 		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(trim)+".", "control.topTrim"
 		if v.Feed.Kind == motor.VariableHertz {
 			fix, where = "Gear it down or lower the top hertz to "+v.show(v.Feed.TopHertz*limit/fastest,
