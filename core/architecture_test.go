@@ -40,7 +40,7 @@ var rooms = map[string]string{
 	"search":    "drawing line motor plan quantity reduction shelf words work",
 	"rank":      "control line motor plan quantity reduction shelf words",
 	"settings":  "control line motor quantity source work working",
-	"assess": "air control drawing finding line motor plan quantity reduction remedy settings source supply " +
+	"assess": "air control drawing finding line motor numeric plan quantity reduction remedy settings source supply " +
 		"verdict words work working",
 	"build": "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
 	// What tests share.

@@ -9,6 +9,7 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/line"
 	"jiriki/core/motor"
+	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/source"
@@ -330,16 +331,40 @@ func (d *derivations) job(job *work.Need, result line.Result) {
 	d.jobOnThisPlan(job, result)
 }
 
+// largest is how far the input of a cut that may grow can grow, m; 0 where not even the least does. A drill at one
+// surface speed turns slower the larger it is, so that it is tried, from the smallest of the job on; the torque of
+// every other cut grows evenly.
+func (d *derivations) largest(job *work.Need, result line.Result) float64 {
+	c := job.Cutting
+	if !c.Sizes || !c.Squared {
+		return c.Largest(result.Margin / job.Margin)
+	}
+	does := func(times float64) bool {
+		larger := job.WithDrill(times * c.GrowsFrom)
+		r := d.Best(&larger, d.Model.Reduction.Positions)
+		return r.Outcome.Reached() && r.Margin >= job.Margin
+	}
+	smallest := job.Low / job.High
+	if !does(smallest) {
+		return 0
+	}
+	const most, within = 10, 1e-6 // shares of the drill there is
+	return c.GrowsFrom * numeric.Last(smallest, most, within, does)
+}
+
 // jobOnThisPlan is what this plan's reach makes of the job's own sums: the largest cut it would
 // carry, the time it takes to speed.
 func (d *derivations) jobOnThisPlan(job *work.Need, result line.Result) {
 	switch {
 	case job.Method == work.ByCutting && !result.Starting && result.Margin > 0 && !math.IsInf(result.Margin, 0):
-		c := job.Cutting
+		c, largest := job.Cutting, d.largest(job, result)
+		if largest == 0 {
+			break
+		}
 		d.add(working.JobLargest.Of(job.ID), job.Name+": largest "+c.Grows+" this plan carries",
-			d.show(c.Largest(result.Margin/job.Margin), q.Length),
-			c.Grows+" × margin / margin wanted", d.show(c.GrowsFrom, q.Length)+" × "+q.Figures(result.Margin, 3)+
-				" ÷ "+q.Figures(job.Margin, 3)+", the rest of the cut as it is",
+			q.ShowDown(largest, q.Length, d.sys),
+			c.Grows+" at which the margin is as wanted", "from "+d.show(c.GrowsFrom, q.Length)+" at ×"+
+				q.Figures(result.Margin, 3)+" to ×"+q.Figures(job.Margin, 3)+", the rest of the cut as it is",
 			source.Kienzle)
 	case job.Method == work.ByInertia:
 		p := &d.Model.Reduction.Positions[result.Position]

@@ -80,6 +80,7 @@ func TestAUniversalMotorAtItsPlate(t *testing.T) {
 	assert.InEpsilon(t, 3.2, law.ampsAt(m.Speed.Value, 230), 1e-6)
 	assert.InEpsilon(t, 230*math.Sqrt(1-0.92*0.92)/3.2, m.Series.Reactance.Value, 1e-6)
 	assert.Less(t, law.stall(), 3.2/math.Sqrt(1-0.92*0.92))
+	assert.InDelta(t, 4.8, law.full, 1e-9, "half as much again as the plate's fills the field")
 	feed.Kind = DirectCurrent
 	assert.Greater(t, newSeriesLaw(&m, feed).most(m.Speed.Value).Torque, law.most(m.Speed.Value).Torque,
 		"direct current pulls harder")

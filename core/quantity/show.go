@@ -14,6 +14,18 @@ const ThinSpace = "\u202f"
 // feet, a long time in minutes or hours. A value that is not finite is shown as a dash.
 func Show(v float64, d Dimension, s System) string { return ShowFigures(v, d, s, 3) }
 
+// ShowDown writes a quantity to three figures rounded towards nothing, for a most that must hold when it is typed
+// back in.
+func ShowDown(v float64, d Dimension, s System) string {
+	_, si := Unit(d, s)
+	x := math.Abs(v) / si
+	if x == 0 || math.IsInf(x, 0) || math.IsNaN(x) {
+		return Show(v, d, s)
+	}
+	scale := math.Pow10(2 - int(math.Floor(math.Log10(x))))
+	return Show(math.Copysign(math.Floor(x*scale+noise)/scale*si, v), d, s)
+}
+
 // ShowFigures is [Show] with a chosen number of significant figures (1 to 12).
 func ShowFigures(v float64, d Dimension, s System, figures int) string {
 	label, si := Unit(d, s)

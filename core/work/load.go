@@ -115,6 +115,17 @@ func (n *Need) fromCutting(j Job, r *q.Reader) {
 	}
 }
 
+// WithDrill is a drilling job by surface speed with another largest drill (m): its band reaches as slow as that asks.
+func (n *Need) WithDrill(diameter float64) Need {
+	out := *n
+	times := diameter / n.Cutting.GrowsFrom
+	out.Low = n.Low / times
+	out.Torque = n.Torque * times * times
+	out.Start.Torque = n.Start.Torque * times * times
+	out.join(drillSizes(out.Torque, out.Low, n.High))
+	return out
+}
+
 // drillSizes is the torque of drills from the largest, at low, to the smallest, at high, at one
 // surface speed: with diameter squared, so with speed squared the other way.
 func drillSizes(torque, low, high float64) []TorqueAtSpeed {

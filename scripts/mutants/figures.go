@@ -28,7 +28,7 @@ var unseen = []string{
 	"bandSamples", "anySamples", "mostLookedAt", "coarseRatios", "fineRatios", "placesALevel", "gradeSpacing",
 	"gradeStep", "bestWorth", "maxText", "settled",
 	"mostHenries", "mostLines", "onHandWorth", "curves", "usualBindings", "workingsOfALine", "workingsOfAStep",
-	"workingsOfAJob",
+	"workingsOfAJob", "noise",
 	"Out", "notReached", // marks
 }
 
