@@ -1,0 +1,32 @@
+package work
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	q "jiriki/core/quantity"
+)
+
+// The motor it had gave torque at the speeds it ran at and at no others: a job is held against it only there.
+func TestTheOldMotorGaveNothingOutsideItsSpeeds(t *testing.T) {
+	need := func(from, to q.Text) Need {
+		r := q.NewReader("machine")
+		m := Resolve(Machine{Jobs: []Job{{ID: "a", Speed: SpeedBand{From: from, To: to}, Load: Load{By: ByReplaced,
+			Replaced: Replaced{Power: "400 W", Speed: "1400 rpm", Positions: []ReplacedPair{
+				{Driver: "80 mm", Driven: "240 mm"}, {Driver: "120 mm", Driven: "200 mm"}}}}}}}, r)
+		require.NoError(t, r.Err())
+		return m.Jobs[0]
+	}
+	within := need("500 rpm", "800 rpm")
+	assert.InEpsilon(t, 500*q.RPM, within.Low, 1e-9)
+	assert.InEpsilon(t, 800*q.RPM, within.High, 1e-9)
+	wider := need("100 rpm", "2000 rpm")
+	assert.InEpsilon(t, 1400*q.RPM/3, wider.Low, 1e-9)
+	assert.InEpsilon(t, 840*q.RPM, wider.High, 1e-9)
+	above := need("900 rpm", "2000 rpm")
+	assert.NotEmpty(t, above.Missing, "it cannot be judged by what the old motor never did")
+	require.Len(t, above.Doubts, 1)
+	assert.Contains(t, above.Doubts[0].Words, "840")
+}
