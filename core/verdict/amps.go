@@ -36,10 +36,14 @@ func (v *verdict) ampsFindings() {
 					v.show(rated, q.Current), v.show(amps, q.Current),
 					q.Percent(rated/amps))).Fix = f.Fix{Sort: f.CurrentLimit}
 		} else {
-			v.add(f.ControlAmpsShort, f.Stop, "control.amps", "Drive too small and no limit set",
-				fmt.Sprintf("%s drive, %s motor, nothing to hold the current back. Set the current limit within the "+
-					"drive, or use a larger one.", v.show(rated, q.Current),
-					v.show(amps, q.Current))).Fix = f.Fix{Sort: f.CurrentLimit}
+			title, held := "Drive too small and no limit set", "nothing to hold the current back"
+			if c.LimitAmps > 0 {
+				title = "Drive too small and its limit set past it"
+				held = "a limit of " + v.show(c.LimitAmps, q.Current)
+			}
+			v.add(f.ControlAmpsShort, f.Stop, "control.amps", title,
+				fmt.Sprintf("%s drive, %s motor, %s. Set the current limit within the drive, or use a larger one.",
+					v.show(rated, q.Current), v.show(amps, q.Current), held)).Fix = f.Fix{Sort: f.CurrentLimit}
 		}
 	}
 	switch limit := c.LimitAmps; {
@@ -49,8 +53,9 @@ func (v *verdict) ampsFindings() {
 			fmt.Sprintf("Set the drive's current limit to %s or less.", v.show(1.5*amps, q.Current)))
 		one.Working, one.Fix = working.MotorStall, f.Fix{Sort: f.CurrentLimit}
 	case limit > 3*amps && m.Kind.Magnets():
-		v.add(f.ControlLimitHigh, f.Caution, "control.limitAmps", "Current limit can weaken the magnets",
-			fmt.Sprintf("%s is over 3 × plate amps. Set %s.", v.show(limit, q.Current),
+		v.add(f.ControlLimitHigh, f.Stop, "control.limitAmps", "Current limit can weaken the magnets",
+			fmt.Sprintf("%s is over 3 × plate amps. A jam at that weakens them for good, and a motor with weak "+
+				"magnets overspeeds. Set %s.", v.show(limit, q.Current),
 				v.show(1.5*amps, q.Current))).Fix = f.Fix{Sort: f.CurrentLimit}
 	case limit > 0 && limit < amps:
 		v.add(f.ControlLimitLow, f.Caution, "control.limitAmps", "Current limit under plate amps",

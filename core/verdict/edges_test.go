@@ -67,7 +67,7 @@ func TestFindingsBeginWhereTheyShould(t *testing.T) {
 		level       finding.Level
 	}{
 		"limit, 3 × plate amps": {"control.limit-high", set(plantest.Sound(), limit), "8.3 A", "8.5 A",
-			finding.Caution},
+			finding.Stop},
 		"limit, plate amps": {"control.limit-low", set(plantest.Sound(), limit), "2.81 A", "2.79 A",
 			finding.Caution},
 		"drive, plate amps": {"control.amps-short", set(unlimited,

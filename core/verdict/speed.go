@@ -28,7 +28,7 @@ func (v *verdict) speedFindings() {
 		if over := high / m.Speed.Value; over > allowed*1.005 {
 			one := v.add(f.ControlRotorSpeed, f.Stop, "control.topHertz", "Rotor spun past what it was built for",
 				fmt.Sprintf("%s is %s × plate speed. Bearings, balance and rotor bars set %g × for this motor unless "+
-					"its maker allows more.", v.show(high, q.Speed), q.Figures(over, 2), allowed))
+					"its maker allows more.", v.show(high, q.Speed), q.Figures(over, 3), allowed))
 			one.Working, one.Fix = working.ControlTop, f.Fix{Sort: f.RotorSpeed}
 		}
 	}

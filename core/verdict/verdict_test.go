@@ -57,6 +57,10 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 		{"control.amps-short", plantest.Sound(), func(in *plan.Input) {
 			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", ""
 		}},
+		{"control.amps-short", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", "4 A"
+		}},
+		{"control.limit-high", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "9 A" }},
 		{"control.rotor-speed", plantest.Inverted(), func(in *plan.Input) {
 			in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", ""
 		}},
@@ -206,7 +210,6 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 		change func(*plan.Input)
 	}{
 		{"control.no-limit", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "" }},
-		{"control.limit-high", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "9 A" }},
 		{"control.limit-low", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "2 A" }},
 		{"control.form-factor", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Choke = false }},
 		{"control.zero-start", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.ZeroStart = false }},
