@@ -110,6 +110,7 @@ func TestBuildAndControlsAnswer(t *testing.T) {
 	require.Equal(t, 200, s.do("POST", "/api/controls", text(t, in), &tried))
 	assert.NotEmpty(t, tried.Tried)
 	in.Plan.Control.Ohms, in.Plan.Control.Kind = "much", "resistor"
+	in.Machine.Limits.Spindle = "2000 rpm" // nothing trims it
 	require.Equal(t, 200, s.do("POST", "/api/build", text(t, in), &build))
 	assert.False(t, build.MayPower)
 	assert.Contains(t, build.Blocked, "“much” cannot be used")

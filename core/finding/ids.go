@@ -17,6 +17,7 @@ const (
 	SupplyVolts       ID = "supply.volts"
 	SupplyHertz       ID = "supply.hertz"
 	SupplyEarth       ID = "supply.earth"
+	SupplyBatteryFuse ID = "supply.battery-fuse"
 	SupplySag         ID = "supply.sag"
 	SupplyBreaker     ID = "supply.breaker"
 	SupplyOverload    ID = "supply.overload"

@@ -183,7 +183,8 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 		Reverses: "Swap the start winding's ends against the run's, at standstill.",
 		Wears:    "The start switch.",
 		Donors:   "Washing machines in some regions, bench grinders, small saws.",
-		needs:    inductionNeeds + " Without the full line it does not get past its start switch, and its start winding burns.",
+		needs: inductionNeeds + " Without the full line it does not get past its start switch, and its start " +
+			"winding burns.",
 		Controls: []Match{
 			{Control: "contactor", Why: onlySwitched("it starts on its second winding and runs at one speed")},
 		},

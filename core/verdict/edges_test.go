@@ -98,7 +98,7 @@ func TestFindingsBeginWhereTheyShould(t *testing.T) {
 			finding.Caution},
 		"set screw, 5 N·m": {"reduction.screw.driving.0", set(screwed, limit), "6.2 A", "6.4 A", finding.Caution},
 		"bearing in grease, 250 000 mm·rpm": {"work.bearing", set(geared,
-			func(in *plan.Input) *q.Text { return &in.Machine.Limits.Bearing }), "141 mm", "146 mm", finding.Caution},
+			func(in *plan.Input) *q.Text { return &in.Machine.Limits.Bearing }), "126 mm", "128 mm", finding.Caution},
 		"touch, 50 V [IEC 61140, from memory]": {"supply.earth", set(low,
 			func(in *plan.Input) *q.Text { return &in.Plan.Supply.Volts }), "50 V", "51 V", finding.Stop},
 		"cable, 5 % at full load":  {"supply.drop", set(thin, cable), "125 m", "130 m", finding.Caution},

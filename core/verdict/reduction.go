@@ -59,7 +59,7 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 			"Measure centre to centre, or put in the belt's length; wrap follows from it.")
 	}
 	if !s.Guarded {
-		v.add(f.ReductionGuard.At(i), f.Caution, stageField(i, "guarded"), "Guard the moving parts"+nth,
+		v.add(f.ReductionGuard.At(i), f.Stop, stageField(i, "guarded"), "Guard the moving parts"+nth,
 			"Belts, pulleys and chains take fingers, sleeves and hair. Close them in before it turns under power.")
 	}
 	if !s.Belted() {

@@ -5,6 +5,7 @@ import (
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/work"
 )
 
 func (v *verdict) safetyFindings() {
@@ -50,11 +51,37 @@ func (v *verdict) safetyFindings() {
 			"Without a zero-start interlock it comes on wherever the knob was left. Keep the interlock; people "+
 				"resent it until the day it matters.")
 	}
+	cutter := work.FindKind(v.Machine.Kind).Cutter
 	if mains && !c.NoVolt {
-		v.add(f.ControlNoVolt, f.Caution, "control.noVolt", "Restarts by itself after a power cut",
+		level := f.Caution
+		if cutter {
+			level = f.Stop
+		}
+		v.add(f.ControlNoVolt, level, "control.noVolt", "Restarts by itself after a power cut",
 			"Fit a no-volt release, and a stop within reach of where you stand.")
 	}
+	if v.Supply.Battery && !c.Fused {
+		v.add(f.SupplyBatteryFuse, f.Stop, "control.fused", "Battery with no fuse noted",
+			"A battery drives hundreds of amps into a short: wires glow before anyone finds a switch. Put a fuse at "+
+				"the battery, rated for direct current.")
+	}
 	v.reverseFindings()
+}
+
+// protectorFinding makes a stop of a protector that resets by itself where a cutter would start with it: a no-volt
+// release never sees it open.
+func (v *verdict) protectorFinding() {
+	if !work.FindKind(v.Machine.Kind).Cutter {
+		return
+	}
+	for i := range v.list {
+		if one := &v.list[i]; one.ID == f.MotorProtector {
+			one.Level = f.Stop
+			one.Detail = "When it has cooled the cutter starts again on its own, and a no-volt release does not " +
+				"catch it: the protector opens inside the motor. Fit one that is reset by hand, or lead it into " +
+				"the release."
+		}
+	}
 }
 
 func (v *verdict) reverseFindings() {

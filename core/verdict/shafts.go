@@ -39,10 +39,17 @@ func (v *verdict) shaftFindings() {
 	}
 }
 
+// screwShears is how many times what a set screw is trusted with makes it fly rather than slip [common practice].
+const screwShears = 3
+
 // fitFinding weighs what reaches a wheel's shaft against the shaft, its key or its set screw.
 func (v *verdict) fitFinding(end string, stage int, field, what string, fit reduction.Fit, torque float64) {
 	if fit.Held == "screw" && torque > reduction.ScrewHolds {
-		v.add(f.ReductionScrew.Of(end).At(stage), f.Caution, field+".held", what+": a set screw alone will not hold",
+		level := f.Caution
+		if torque > screwShears*reduction.ScrewHolds {
+			level = f.Stop
+		}
+		v.add(f.ReductionScrew.Of(end).At(stage), level, field+".held", what+": a set screw alone will not hold",
 			fmt.Sprintf("%s can reach it. Over about %s a set screw slips and chews the shaft: file a flat, or cut a "+
 				"keyway.", v.show(torque, q.Torque), v.show(reduction.ScrewHolds, q.Torque)))
 	}
@@ -51,7 +58,7 @@ func (v *verdict) fitFinding(end string, stage int, field, what string, fit redu
 		if fit.KeyBinds() {
 			part = "its key"
 		}
-		v.add(f.ReductionTwist.Of(end).At(stage), f.Caution, field+".shaft", what+" is the weak link",
+		v.add(f.ReductionTwist.Of(end).At(stage), f.Stop, field+".shaft", what+" is the weak link",
 			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt "+
 				"slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
 	}
@@ -65,8 +72,7 @@ func (v *verdict) bearingFinding() {
 	}
 	fastest := 0.0
 	for i := range v.Reduction.Positions {
-		_, high := v.Span(&v.Reduction.Positions[i])
-		fastest = max(fastest, min(high, v.TopSpeed)/q.RPM)
+		fastest = max(fastest, min(v.Top(&v.Reduction.Positions[i]), v.TopSpeed)/q.RPM)
 	}
 	if d*fastest > greaseLimit {
 		v.add(f.WorkBearing, f.Caution, "machine.limits.bearing", "Spindle bearings fast for grease",

@@ -18,6 +18,7 @@ func Findings(m *line.Model, results []line.Result, loads []line.BeltLoad, sys q
 	v.supplyFindings()
 	v.controlFindings()
 	v.list = append(v.list, m.Motor.Findings(sys)...)
+	v.protectorFinding()
 	v.reductionFindings()
 	v.ratingFindings(loads)
 	v.workFindings()

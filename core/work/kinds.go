@@ -19,6 +19,7 @@ type Kind struct {
 	Throws  string   `json:"-"`        // what it throws at a drive and motor
 	Dangers []Danger `json:"-"`        // its own, besides those of every machine
 	Dusty   bool     `json:"-"`        // round it a sparking commutator can set dust alight
+	Cutter  bool     `json:"-"`        // a blade, wheel or tool turns in it within reach of hands
 	Turning float64  `json:"usualMax"` // fastest such a spindle usually turns, rpm; 0 without a usual one
 }
 
@@ -50,6 +51,7 @@ var kicks = Danger{"The work can be snatched", "Clamp it; a hand does not hold w
 // kinds in the order they are offered. Speeds, cuts and duties are usual ones [common practice].
 var kinds = []Kind{
 	{ID: "lathe", Name: "Lathe", Spindle: "spindle", Asks: "marked", Throws: "chips and coolant", Turning: 2500,
+		Cutter:  true,
 		Dangers: []Danger{entangles},
 		Jobs: []Job{
 			job("Facing steel, large", Cut{"turning", "plain-steel", "hss"},
@@ -61,6 +63,7 @@ var kinds = []Kind{
 			job("Threading", Cut{}, band("40", "80", "any"), Load{By: ByTorque}, inTurns),
 		}},
 	{ID: "mill", Name: "Milling machine", Spindle: "spindle", Asks: "spindle", Throws: "chips and coolant",
+		Cutter:  true,
 		Turning: 3000, Dangers: []Danger{entangles, kicks},
 		Jobs: []Job{
 			job("End mill in steel", Cut{"milling", "plain-steel", "hss"},
@@ -72,6 +75,7 @@ var kinds = []Kind{
 				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.15 mm"}}, inTurns),
 		}},
 	{ID: "drill", Name: "Drill press", Spindle: "spindle", Asks: "spindle", Throws: "chips and coolant", Turning: 3000,
+		Cutter:  true,
 		Dangers: []Danger{entangles, kicks},
 		Jobs: []Job{
 			job("Steel, largest drill", Cut{"drilling", "plain-steel", "hss"},
@@ -82,6 +86,7 @@ var kinds = []Kind{
 				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.1 mm"}}, inTurns),
 		}},
 	{ID: "bandsaw", Name: "Bandsaw", Spindle: "wheel shaft", Asks: "diameter", Throws: "chips and dust",
+		Cutter: true,
 		Dangers: []Danger{
 			{"A band can leave its wheels", "Both wheels covered, guides close to the work, and never slow it with a " +
 				"hand or stick."},
@@ -92,6 +97,7 @@ var kinds = []Kind{
 					Length: "40 mm"}}, allDay),
 		}},
 	{ID: "hacksaw", Name: "Power hacksaw", Spindle: "crank", Asks: "spindle", Throws: "chips and coolant", Turning: 150,
+		Cutter: true,
 		Dangers: []Danger{
 			{"The frame comes back on its own", "It weighs on the cut: prop it before hands go under, and let it " +
 				"stop by " +
@@ -102,6 +108,7 @@ var kinds = []Kind{
 				allDay),
 		}},
 	{ID: "belt-sander", Name: "Belt sander or grinder", Spindle: "drive wheel", Asks: "diameter", Dusty: true,
+		Cutter: true,
 		Throws: "grinding dust",
 		Dangers: []Danger{
 			{"Sparks and dust burn",
@@ -113,6 +120,7 @@ var kinds = []Kind{
 				allDay),
 		}},
 	{ID: "disc-sander", Name: "Disc sander", Spindle: "disc shaft", Asks: "marked", Dusty: true, Throws: "dust",
+		Cutter: true,
 		Dangers: []Danger{
 			{"Use the downward side only", "The upward side throws the work in your face."},
 		}, Jobs: []Job{
@@ -121,6 +129,7 @@ var kinds = []Kind{
 				allDay),
 		}},
 	{ID: "grinder", Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Dusty: true, Throws: "grinding dust",
+		Cutter: true,
 		Dangers: []Danger{
 			{"Wheels burst", "Ring-test a wheel before it goes on, run it a minute with nobody in its plane, " +
 				"rest set close, guard closed."},
@@ -130,6 +139,7 @@ var kinds = []Kind{
 				inTurns),
 		}},
 	{ID: "shaper", Name: "Shaper", Spindle: "bull gear", Asks: "spindle", Throws: "chips", Turning: 120,
+		Cutter: true,
 		Dangers: []Danger{
 			{"The ram comes out both ends",
 				"Keep the way clear before and behind; it does not stop in a hand's breadth."},

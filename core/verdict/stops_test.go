@@ -1,0 +1,358 @@
+package verdict_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/assess/assesstest"
+	"jiriki/core/control"
+	"jiriki/core/finding"
+	"jiriki/core/motor"
+	"jiriki/core/plan"
+	"jiriki/core/plan/plantest"
+	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
+	"jiriki/core/supply"
+	"jiriki/core/work"
+)
+
+func TestDangerousPlansAreStopped(t *testing.T) {
+	for _, c := range []struct {
+		id     finding.ID
+		from   plan.Input
+		change func(*plan.Input)
+	}{
+		{"supply.earth", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Earthed = false }},
+		{"supply.overload", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Breaker = "2 A" }},
+		{"control.suits", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Contactor }},
+		{"control.suits", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Inverter }},
+		{"control.suits", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Kind = control.Chopper }},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.Inverter }},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.PhaseAngle }},
+		{"control.suits", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Phases = "dc" }},
+		{"control.phases", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Kind = control.Contactor }},
+		{"control.bare-mains", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
+		{"control.bare-mains", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
+		{"control.amps-short", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", ""
+		}},
+		{"control.amps-short", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", "4 A"
+		}},
+		{"control.limit-high", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "9 A" }},
+		{"control.rotor-speed", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", ""
+		}},
+		{"control.reverse-screwed", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Reverse, in.Machine.Limits.ScrewedOn = "switch", true
+		}},
+		{"control.reverse-screwed", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Reverse, in.Plan.Reduction.Stages[0].ScrewOn = "drive", true
+		}},
+		{"reduction.guard.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Guarded = false }},
+		{"reduction.twist.driven.0", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Shaft: "8 mm", Held: "key"}
+		}},
+		{"control.no-volt", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Kind, in.Machine.Limits.Marked, in.Plan.Control.NoVolt = "bandsaw", "600 rpm", false
+		}},
+		{"motor.protector", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Kind, in.Machine.Limits.Marked = "grinder", "600 rpm"
+			in.Plan.Motor.Plate.Protector = "self-reset"
+		}},
+		{"supply.battery-fuse", onABattery(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
+		{"motor.thermal-left-out", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "left-out" }},
+		{"work.top-speed", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.Marked = "200 rpm" }},
+		{"work.top-speed", plantest.Switched(), func(in *plan.Input) { in.Machine.Limits.Spindle = "350 rpm" }},
+		{"supply.line-volts", plantest.Switched(), func(in *plan.Input) { in.Plan.Supply.Volts = "400 V" }},
+		{"work.no-marking", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "grinder" }},
+		{"motor.capacitor-volts", plantest.Switched(), func(in *plan.Input) {
+			in.Plan.Motor.Kind, in.Plan.Motor.Plate.CapacitorVolts = motor.PermanentSplit, "250 V"
+		}},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Motor.Kind = motor.Brushless }},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.CapacitorSet }},
+		{"reduction.belt-speed.0", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Limits.Spindle = ""
+			in.Plan.Reduction.Stages[0].Steps = []reduction.DescribedStep{{Driver: "500 mm", Driven: "250 mm"}}
+		}},
+		{"supply.cable", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "1 mm²", "16 A"
+		}},
+		{"supply.cable", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Breaker, in.Plan.Supply.Code = "14 AWG", "20 A", "nec"
+		}},
+		{"control.start-switch", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.LowHertz = "" }},
+		{"control.start-switch", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.LowHertz = "20 Hz" }},
+		{"control.over-plate-hertz", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.TopHertz = "60 Hz" }},
+		{"control.amps-short", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Control.Fed, in.Plan.Control.LimitAmps = "3", ""
+		}},
+		{"control.resistor-burns", plantest.Resisted(), func(in *plan.Input) { in.Plan.Control.Watts = "50 W" }},
+		{"control.bare-mains", plantest.Resisted(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
+		{"control.bare-mains", plantest.Transformed(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
+		{"control.suits", plantest.Transformed(), func(in *plan.Input) {
+			in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "48 V"
+		}},
+		{"control.suits", plantest.OneOut(), func(in *plan.Input) { in.Plan.Motor.Kind = motor.SplitPhase }},
+		{"control.suits", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Kind = control.SeriesResistor }},
+	} {
+		in := c.from
+		before := assesstest.Of(t, in)
+		if f := assesstest.Finding(before, c.id); f != nil {
+			require.NotEqual(t, finding.Stop, f.Level, "%s must not be there before", c.id)
+		}
+		c.change(&in)
+		a := assesstest.Of(t, in)
+		f := assesstest.Finding(a, c.id)
+		require.NotNil(t, f, c.id)
+		assert.Equal(t, finding.Stop, f.Level, c.id)
+		assert.NotEmpty(t, f.Field, c.id)
+		assert.False(t, a.MayPower, c.id)
+		assert.Equal(t, finding.Stop, a.Findings[0].Level, "stops come first")
+	}
+}
+
+func TestSoundPlansAreNotStopped(t *testing.T) {
+	plans := map[string]plan.Input{"sound": plantest.Sound(), "inverted": plantest.Inverted(),
+		"switched": plantest.Switched(), "one phase out": plantest.OneOut(), "resisted": plantest.Resisted(),
+		"transformed": plantest.Transformed()}
+	with := func(name string, in plan.Input, change func(*plan.Input)) {
+		change(&in)
+		plans[name] = in
+	}
+	with("a thinner cable on a smaller breaker", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "10 m"
+	})
+	with("a long thin cable", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1.5 mm²", "60 m"
+	})
+	with("NEC", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Supply.Volts, in.Plan.Supply.Hertz, in.Plan.Supply.Breaker, in.Plan.Supply.Wire = "240 V", "60 Hz",
+			"15 A", "14 AWG"
+	})
+	with("trimmed", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.TopTrim = "65 %" })
+	with("without a choke", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Choke = false })
+	with("chopper", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Kind = control.Chopper })
+	with("no limit set", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "" })
+	with("armature inductance known", plantest.Sound(),
+		func(in *plan.Input) { in.Plan.Motor.Plate.Inductance = "40 mH" })
+	with("reversing at standstill", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" })
+	with("keyed shafts", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Motor.Body.Shaft = "16 mm"
+		in.Plan.Reduction.Stages[0].OnDriving.Held, in.Plan.Reduction.Stages[0].OnDriven = "key",
+			reduction.DescribedFit{Shaft: "20 mm", Held: "key",
+				Hub: "30 mm"}
+	})
+	with("two belts", plantest.Sound(), func(in *plan.Input) {
+		in.Machine.Limits.Spindle = ""
+		in.Plan.Reduction.Stages = append(in.Plan.Reduction.Stages, reduction.DescribedStage{Kind: reduction.PolyV,
+			Steps: []reduction.DescribedStep{{Driver: "60 mm", Driven: "120 mm"}}, Centre: "200 mm",
+			Guarded: true})
+		in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60", To: "120"}
+	})
+	for _, stage := range []reduction.DescribedStage{
+		{Kind: reduction.LinkBelt, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}},
+			Centre: "400 mm"},
+		{Kind: reduction.Flat, Steps: []reduction.DescribedStep{{Driver: "80 mm", Driven: "280 mm"}}, Centre: "500 mm",
+			Width: "40 mm"},
+		{Kind: reduction.Toothed, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}, Centre: "200 mm",
+			Width: "15 mm"},
+		{Kind: reduction.Chain, Steps: []reduction.DescribedStep{{Driver: "15", Driven: "54"}}, Centre: "300 mm"},
+		{Kind: reduction.Spur, Steps: []reduction.DescribedStep{{Driver: "20", Driven: "72"}}},
+		{Kind: reduction.Worm, Steps: []reduction.DescribedStep{{Driver: "2", Driven: "20"}}},
+	} {
+		stage.Guarded = true
+		with("by "+string(stage.Kind), plantest.Sound(),
+			func(in *plan.Input) { in.Plan.Reduction.Stages = []reduction.DescribedStage{stage} })
+	}
+	with("three phases in and out", plantest.Inverted(), func(in *plan.Input) {
+		in.Plan.Supply.Phases, in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "3", "5 A"
+	})
+	with("three phases in, fed by one, twice the size", plantest.Inverted(),
+		func(in *plan.Input) {
+			in.Plan.Control.Fed, in.Plan.Control.Amps = "3", "8 A"
+		})
+	with("vector", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Mode = "vector" })
+	with("straight on three phases", plantest.Inverted(), func(in *plan.Input) {
+		in.Plan.Supply.Phases, in.Plan.Control.Kind, in.Machine.Jobs[0].Speed = "3", control.Contactor,
+			work.SpeedBand{From: "300", To: "500",
+				Cover: "any"}
+	})
+	with("battery", plantest.Sound(), func(in *plan.Input) {
+		in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc", Breaker: "30 A", Cable: "1 m", Wire: "6 mm²"}
+		in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "30 A", LimitAmps: "15 A",
+			Fused: true, ZeroStart: true}
+		in.Plan.Motor.Plate = motor.Plate{Power: "180 W", Speed: "2600 rpm", Volts: "24 V", Amps: "10 A"}
+		in.Machine.Limits.Spindle = ""
+	})
+	require.GreaterOrEqual(t, len(plans), 24)
+	for name, in := range plans {
+		for _, f := range assesstest.Of(t, in).Findings {
+			assert.False(t, f.Level == finding.Stop && !f.Short, "%s: %s %s", name, f.Title, f.Detail)
+		}
+	}
+}
+
+func TestCautionsStandWhereTheyBelong(t *testing.T) {
+	for _, c := range []struct {
+		id     finding.ID
+		from   plan.Input
+		change func(*plan.Input)
+	}{
+		{"control.no-limit", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "" }},
+		{"control.limit-low", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "2 A" }},
+		{"control.form-factor", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Choke = false }},
+		{"control.zero-start", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.ZeroStart = false }},
+		{"control.no-volt", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.NoVolt = false }},
+		{"control.volts-low", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Volts = "90 V" }},
+		{"control.volts-low", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "400 V", "1.9 A"
+		}},
+		{"control.over-plate", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.TopTrim = "110 %" }},
+		{"control.reverse", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" }},
+		{"control.reverse-wanted", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.NeedsReversed = true }},
+		{"supply.near-breaker", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Breaker = "3.5 A" }},
+		{"supply.line-hertz", plantest.Switched(), func(in *plan.Input) { in.Plan.Supply.Hertz = "60 Hz" }},
+		{"motor.thermal-unknown", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "" }},
+		{"reduction.wrap.0.0", plantest.Sound(),
+			func(in *plan.Input) { in.Plan.Reduction.Stages[0].Centre = "185 mm" }},
+		{"reduction.bend.0.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Section = "B" }},
+		{"reduction.rating.0", plantest.Sound(), func(in *plan.Input) { in.Machine.Jobs[0].Load.Torque = "40 N·m" }},
+		{"reduction.worm.0", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Stages[0] = reduction.DescribedStage{Kind: reduction.Worm, Lead: "4°", Guarded: true,
+				Steps: []reduction.DescribedStep{{Driver: "1",
+					Driven: "10"}}}
+			in.Machine.Limits.Spindle = ""
+		}},
+		{"reduction.rated.0", plantest.Sound(), func(in *plan.Input) { in.Plan.Reduction.Stages[0].Rated = "3 N·m" }},
+		{"reduction.screw.driven.0", plantest.Sound(),
+			func(in *plan.Input) { in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Held: "screw"} }},
+		{"reduction.measured", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Speeds = reduction.MeasuredSpeeds{Motor: "1500", Spindle: "380"}
+		}},
+		{"work.bearing", plantest.Sound(), func(in *plan.Input) { in.Machine.Limits.Bearing = "800 mm" }},
+		{"motor.frame", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Limits.Frame, in.Plan.Motor.Plate.Frame = "80", "71"
+		}},
+		{"supply.drop", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "120 m"
+		}},
+		{"supply.drop", plantest.Switched(), func(in *plan.Input) {
+			in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "80 m"
+		}},
+		{"control.one-phase-in", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fed = "3" }},
+		{"control.reverse", plantest.OneOut(), func(in *plan.Input) { in.Plan.Control.Reverse = "drive" }},
+		{"reduction.cone.0", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Reduction.Stages[0].Steps = append(in.Plan.Reduction.Stages[0].Steps,
+				reduction.DescribedStep{Driver: "80 mm",
+					Driven: "140 mm"})
+			in.Machine.Limits.Spindle = ""
+		}},
+		{"work.no-marking", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "lathe" }},
+		{"work.wet", plantest.Sound(), func(in *plan.Input) { in.Machine.Place.Wet = "yes" }},
+		{"work.dust", plantest.Sound(), func(in *plan.Input) { in.Machine.Place.Dust = "yes" }},
+		{"work.air", plantest.Sound(), func(in *plan.Input) { in.Machine.Place.Hot = "yes" }},
+		{"work.doubt.slow.0", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{Torque: "10 N·m", Power: "10 W"}
+			in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60"}
+		}},
+		{"work.stacked.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load.From, in.Machine.Jobs[0].Margin = "comparable", "1.5"
+		}},
+		{"work.feed.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm",
+				Feed: true}}
+		}},
+		{"work.feed-geared.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true,
+				Geared: true}}
+		}},
+		{"work.guess.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Motor.Plate.Speed, in.Plan.Motor.Body.Diameter, in.Machine.Jobs[0].Load.Torque = "", "102 mm",
+				"2.1 N·m"
+			in.Plan.Control.LimitAmps = ""
+		}},
+		{"motor.cannot-reverse", plantest.Switched(), func(in *plan.Input) {
+			in.Plan.Motor.Kind, in.Machine.Limits.NeedsReversed = motor.ShadedPole, true
+		}},
+		{"work.danger.0", plantest.Sound(), func(in *plan.Input) { in.Machine.Kind = "drill" }},
+		{"work.tangent.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm", Angle: "50°",
+				Running: []q.Text{"2 kg"}}}
+		}},
+		{"control.supply-unit", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Control.Kind, in.Plan.Control.Volts = control.Chopper, "24 V"
+		}},
+		{"control.battery-start", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Supply = supply.Described{Volts: "180 V", Phases: "dc", Breaker: "20 A"}
+			in.Plan.Control = control.Described{Kind: control.Contactor, Fused: true}
+		}},
+		{"work.spread.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "scale", Scale: work.ScalePull{Radius: "100 mm",
+				Running: []q.Text{"1 kg",
+					"2 kg"}}}
+		}},
+	} {
+		require.Nil(t, assesstest.Finding(assesstest.Of(t, c.from), c.id), "%s must not be there before", c.id)
+		in := c.from
+		c.change(&in)
+		f := assesstest.Finding(assesstest.Of(t, in), c.id)
+		require.NotNil(t, f, c.id)
+		assert.Equal(t, finding.Caution, f.Level, c.id)
+	}
+}
+
+func TestABlankVoltageKeepsTheStopForNoFuse(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Control = control.Described{Kind: control.Chopper, NoVolt: true, ZeroStart: true}
+	in.Plan.Motor.Plate.Volts = ""
+	a := assesstest.Of(t, in)
+	require.NotNil(t, assesstest.Finding(a, "control.bare-mains"))
+	for _, one := range a.Findings {
+		assert.NotContains(t, one.Detail, "takes 0", one.ID)
+	}
+}
+
+func onABattery() plan.Input {
+	in := plantest.Sound()
+	in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc"}
+	in.Plan.Control = control.Described{Kind: control.Chopper, Amps: "20 A", LimitAmps: "15 A", Fused: true,
+		Enclosed: true, ZeroStart: true, NoVolt: true}
+	in.Plan.Motor = motor.Described{Kind: motor.PermanentMagnetDC, ThermalSwitch: "none", Plate: motor.Plate{
+		Power: "180 W", Speed: "2600 rpm", Volts: "24 V", Amps: "10 A"}}
+	in.Machine.Limits.Spindle = "900 rpm"
+	return in
+}
+
+func TestWhatTurnsACautionIntoAStop(t *testing.T) {
+	level := func(id finding.ID, change func(*plan.Input)) finding.Level {
+		in := plantest.Sound()
+		change(&in)
+		one := assesstest.Finding(assesstest.Of(t, in), id)
+		require.NotNil(t, one, id)
+		return one.Level
+	}
+	screwed := func(amps q.Text) finding.Level {
+		return level("reduction.screw.driven.0", func(in *plan.Input) {
+			in.Plan.Control.LimitAmps = amps
+			in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Shaft: "25 mm", Held: "screw"}
+		})
+	}
+	assert.Equal(t, finding.Caution, screwed("5.5 A"), "14.7 N·m")
+	assert.Equal(t, finding.Stop, screwed("5.7 A"), "15.3 N·m")
+	for _, kind := range []string{"lathe", "mill", "drill", "bandsaw", "hacksaw", "belt-sander", "disc-sander",
+		"grinder", "shaper", "mixer", "fan", "conveyor"} {
+		want := finding.Stop
+		if kind == "mixer" || kind == "fan" || kind == "conveyor" {
+			want = finding.Caution
+		}
+		assert.Equal(t, want, level("control.no-volt", func(in *plan.Input) {
+			in.Machine.Kind, in.Plan.Control.NoVolt = kind, false
+		}), kind)
+		assert.Equal(t, want, level("motor.protector", func(in *plan.Input) {
+			in.Machine.Kind, in.Plan.Motor.Plate.Protector = kind, "self-reset"
+		}), kind)
+	}
+}
