@@ -52,6 +52,7 @@ func TestEveryKindRunsOnEveryControlThatSuitsIt(t *testing.T) {
 			}
 			if p.Family == motor.DCFamily {
 				in.Plan.Supply = supply.Described{Volts: "54 V", Hertz: "50 Hz", Breaker: "20 A", Earthed: true}
+				in.Plan.Control.Volts = "48 V"
 			}
 			if p.Kind == motor.Stepper {
 				in.Plan.Control.Volts = "36 V"

@@ -38,6 +38,10 @@ func (v *verdict) controlFindings() {
 	v.safetyFindings()
 }
 
+// flashesOver is how many times its plate's volts a commutator does not stand where nothing holds them down
+// [common practice].
+const flashesOver = 1.5
+
 func (v *verdict) voltsFindings() {
 	c, m, have := v.Control, v.Motor, v.Feed.Volts
 	share := have / m.Volts.Value
@@ -53,7 +57,11 @@ func (v *verdict) voltsFindings() {
 			if !c.DCDrive() {
 				field = "control.kind"
 			}
-			v.add(f.ControlVoltsHigh, f.Caution, field, "Drive can give more than the motor's volts",
+			level := f.Caution
+			if share > flashesOver {
+				level = f.Stop
+			}
+			v.add(f.ControlVoltsHigh, level, field, "Drive can give more than the motor's volts",
 				fmt.Sprintf("%s out for a %s motor. %s", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage),
 					v.keepsVoltsDown())).Working = working.ControlVolts
 		}
@@ -63,6 +71,13 @@ func (v *verdict) voltsFindings() {
 				fmt.Sprintf("%s out for %s windings: torque weakens from %s up. If the plate shows two voltages, set "+
 					"the links for the lower one.", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage),
 					v.show(v.Feed.BaseHertz, q.Frequency))).Working = working.ControlVolts
+		}
+		if most := max(m.Volts.Value, m.OtherVolts); v.Feed.BaseVolts > 1.1*most {
+			v.add(f.ControlVoltsHigh, f.Stop, "control.baseHertz", "More volts than the windings are for",
+				fmt.Sprintf("%s at base hertz on windings for %s: whatever the hertz, their insulation was made for "+
+					"what the plate says. Lower the base hertz, or set the links for more if the plate shows two "+
+					"voltages.",
+					v.show(v.Feed.BaseVolts, q.Voltage), v.show(most, q.Voltage))).Working = working.ControlBase
 		}
 		if rated := m.Volts.Value / m.Hertz.Value; c.BaseHertz > 0 && v.Feed.Volts/c.BaseHertz > 1.1*rated &&
 			c.BaseHertz < 0.9*m.Hertz.Value*share {

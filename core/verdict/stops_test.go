@@ -41,6 +41,12 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 		{"control.amps-short", plantest.Sound(), func(in *plan.Input) {
 			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "1 A", "4 A"
 		}},
+		{"control.volts-high", plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "90 V", "5 A"
+		}},
+		{"control.volts-high", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Supply.Volts, in.Plan.Control.Volts, in.Plan.Control.BaseHertz = "400 V", "400 V", "87 Hz"
+		}},
 		{"control.limit-high", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "9 A" }},
 		{"control.rotor-speed", plantest.Inverted(), func(in *plan.Input) {
 			in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", ""
@@ -354,5 +360,27 @@ func TestWhatTurnsACautionIntoAStop(t *testing.T) {
 		assert.Equal(t, want, level("motor.protector", func(in *plan.Input) {
 			in.Machine.Kind, in.Plan.Motor.Plate.Protector = kind, "self-reset"
 		}), kind)
+	}
+}
+
+// Windings that the plate shows for more volts bear them; a trim keeps a drive's volts down.
+func TestVoltsThatAreProvidedForAreNoStop(t *testing.T) {
+	for name, c := range map[string]struct {
+		in     plan.Input
+		change func(*plan.Input)
+	}{
+		"two voltages on the plate": {plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Supply.Volts, in.Plan.Control.Volts, in.Plan.Control.BaseHertz = "400 V", "400 V", "87 Hz"
+			in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "230/400 V", "3.3/1.9 A"
+		}},
+		"trimmed": {plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "90 V", "5 A"
+			in.Plan.Control.TopTrim = "100 %"
+		}},
+		"a little more": {plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.Plate.Volts = "125 V" }},
+	} {
+		c.change(&c.in)
+		one := assesstest.Finding(assesstest.Of(t, c.in), "control.volts-high")
+		assert.True(t, one == nil || one.Level == finding.Caution, "%s: %v", name, one)
 	}
 }
