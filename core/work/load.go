@@ -36,8 +36,13 @@ func (n *Need) readLoad(j Job, r *q.Reader) {
 		t, missing := straightPull(l.Pull, r.Under("pull"))
 		n.takeTorque(t, missing, "load.pull.", "worked out from the pull")
 	case ByScrew:
-		t, feed, missing := screw(l.Screw, r.Under("screw"))
+		t, feed, missing := screw(l.Screw, n.Lead, r.Under("screw"))
 		n.Feed = feed
+		if n.Lead > 0 && feed.Lead > 0 && math.Abs(feed.Lead/n.Lead-1) > 0.005 {
+			n.Doubts = append(n.Doubts, Doubt{"load.screw.lead", "Two leads for one screw",
+				"Its speed is found with a lead of " + q.Show(n.Lead, q.Length, q.Metric) + ", its load with one of " +
+					q.Show(feed.Lead, q.Length, q.Metric) + ". One turn goes one way only: put the same in both."})
+		}
 		n.takeTorque(t, missing, "load.screw.", "worked out from the screw")
 	default:
 		if n.Shape == PointsJoin {

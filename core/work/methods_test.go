@@ -197,7 +197,7 @@ func TestScrewConservesPower(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		keeps := rapid.Float64Range(0.1, 1).Draw(t, "keeps")
 		torque, feed, _ := screw(Screw{Force: "800 N", Lead: "5 mm", Efficiency: q.Text(q.Figures(keeps, 12))},
-			q.NewReader(""))
+			0, q.NewReader(""))
 		omega := 37.0
 		assert.InEpsilon(t, 800*feed.PerTurn(omega, 2*math.Pi), torque*omega*keeps, 1e-9)
 	})

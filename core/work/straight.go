@@ -36,10 +36,14 @@ func straightPull(p StraightPull, r *q.Reader) (torque float64, missing string) 
 	return force.SI * diameter.SI / 2, ""
 }
 
-// screw is T = F·lead / (2π·η).
-func screw(s Screw, r *q.Reader) (torque float64, f Feed, missing string) {
+// screw is T = F·lead / (2π·η); turning is the lead the speed was found with (m), 0 for none, which stands where
+// none is put in here.
+func screw(s Screw, turning float64, r *q.Reader) (torque float64, f Feed, missing string) {
 	force := r.Read("force", s.Force, q.Force, q.Range{Min: 0.01, Max: 1e6})
 	lead := r.Read("lead", s.Lead, q.Length, q.Range{Min: 1e-5, Max: 1})
+	if !lead.Known && turning > 0 {
+		lead = q.Value{SI: turning, Known: true}
+	}
 	f = Feed{Lead: lead.Or(0), Beside: s.Feed, Geared: s.Geared, Efficiency: r.Read("keeps", s.Efficiency, q.Number,
 		q.Range{Min: 0.05, Max: 1}).Or(plainThread)}
 	if len(s.Mains) > maxPositions {

@@ -30,3 +30,22 @@ func TestTheOldMotorGaveNothingOutsideItsSpeeds(t *testing.T) {
 	require.Len(t, above.Doubts, 1)
 	assert.Contains(t, above.Doubts[0].Words, "840")
 }
+
+// A job has one screw: its lead is put in once, and two that differ are said.
+func TestAJobHasOneLead(t *testing.T) {
+	need := func(speed, load q.Text) Need {
+		r := q.NewReader("machine")
+		m := Resolve(Machine{Jobs: []Job{{ID: "a",
+			Speed: SpeedBand{By: "travel", TravelFrom: "20 mm/min", TravelTo: "100 mm/min", Lead: speed},
+			Load:  Load{By: ByScrew, Screw: Screw{Force: "400 N", Lead: load}}}}}, r)
+		require.NoError(t, r.Err())
+		return m.Jobs[0]
+	}
+	once, twice := need("4 mm", ""), need("4 mm", "4 mm")
+	assert.Empty(t, once.Missing)
+	assert.Equal(t, twice.Torque, once.Torque)
+	assert.Empty(t, twice.Doubts)
+	apart := need("4 mm", "5 mm")
+	require.Len(t, apart.Doubts, 1)
+	assert.Contains(t, apart.Doubts[0].Title, "Two leads")
+}
