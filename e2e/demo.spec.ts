@@ -43,6 +43,9 @@ test('findings lead to their field and remedies lift the job', async ({ page, wo
   await page.getByRole('button', { name: "Can turn faster than the spindle's limit", exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'or', exact: true })).toBeFocused();
   await page.keyboard.type('79 %');
+  await page.getByRole('button', { name: 'Guard the moving parts', exact: true }).click();
+  await expect(page.getByRole('checkbox', { name: 'Guarded' })).toBeFocused();
+  await page.keyboard.press('Space');
   await expect(headline(page)).not.toContainText('Do not power it yet');
   await page.getByRole('button', { name: 'Add a choke' }).click();
   await station(page, 'Control');

@@ -169,24 +169,24 @@ func (n *Need) fromReplaced(d Replaced, r *q.Reader) {
 		// Its own positions are the band.
 		n.Missing, n.Low, n.High = "", points[0].Omega, points[len(points)-1].Omega
 	}
-	n.withinItsSpeeds(points[0].Omega, points[len(points)-1].Omega)
+	n.withinItsSpeeds(points[len(points)-1].Omega)
 	n.Torque = n.TorqueAt(n.Low)
 }
 
-// withinItsSpeeds keeps a band to the speeds the old motor ran at: outside them it gave nothing, and is no measure.
-func (n *Need) withinItsSpeeds(slowest, fastest float64) {
-	if n.Missing != "" || n.Low >= slowest*(1-1e-9) && n.High <= fastest*(1+1e-9) {
+// withinItsSpeeds keeps a band to what the old motor reached: above its fastest position it gave nothing, and is no
+// measure. Slower it would have been geared, to no less torque.
+func (n *Need) withinItsSpeeds(fastest float64) {
+	if n.Missing != "" || n.High <= fastest {
 		return
 	}
-	if n.Low > fastest || n.High < slowest {
+	if n.Low > fastest {
 		n.Missing = "load.replaced.positions[0].driver"
-		n.Doubts = append(n.Doubts, Doubt{"load.replaced.positions[0].driver", "The old motor never turned it so",
-			"Through its own pulleys it ran from " + q.Show(slowest, q.Speed, q.Metric) + " to " +
-				q.Show(fastest, q.Speed, q.Metric) + ", and gave nothing at the speeds this job asks for: find its " +
-				"load another way."})
+		n.Doubts = append(n.Doubts, Doubt{n.Missing, "The old motor never turned it so fast",
+			"Through its own pulleys it reached " + q.Show(fastest, q.Speed, q.Metric) + ", and gave nothing at the " +
+				"speeds this job asks for: find its load another way."})
 		return
 	}
-	n.Low, n.High = max(n.Low, slowest), min(n.High, fastest)
+	n.High = fastest
 }
 
 func (n *Need) fromInertia(l InertiaLoad, r *q.Reader) {
