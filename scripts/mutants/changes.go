@@ -34,7 +34,7 @@ var changes = []change{
 	{"core/settings/volts.go", "1.25*s.Motor.Amps.Value", "1.5*s.Motor.Amps.Value"},
 	{"core/settings/settings.go", "min(1.5*amps, s.Feed.PeakAmps)", "min(1.7*amps, s.Feed.PeakAmps)"},
 	{"core/settings/hertz.go", "case energy > 2000:", "case energy > 4000:"},
-	{"core/settings/hertz.go", "max(2*s.Supply.Volts, 250)", "max(1.5*s.Supply.Volts, 250)"},
+	{"core/settings/hertz.go", "max(2*s.Supply.Volts, 250,", "max(1.5*s.Supply.Volts, 250,"},
 	{"core/remedy/remedy.go", "min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps), \"A\"",
 		"min(1.8*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps), \"A\""},
 	{"core/verdict/amps.go", "rated < amps*0.995", "rated < amps*0.8"},
