@@ -83,6 +83,9 @@ func shortText(job *work.Need, result line.Result) string {
 	case line.JustDoes:
 		return "just, ×" + q.Figures(result.Margin, 3)
 	case line.FallsShort:
+		if result.Starting {
+			return "will not start it"
+		}
 		return "short by " + q.Percent(1-result.Margin)
 	case line.TooSlow:
 		return "not fast enough"
