@@ -182,22 +182,20 @@ func wrapFactorV(spread float64) float64 {
 	return wrapFactors.At(spread)
 }
 
-// lengthSteps is K_2 by the belt's length in inches, up to and with each; 1.15 past the last for A, 1.2 for B
-// [Shigley, table 17-14, from memory].
-var lengthSteps = map[string][]struct{ upTo, factor float64 }{
-	"A": {{35, 0.85}, {46, 0.90}, {55, 0.95}, {75, 1.00}, {90, 1.05}, {112, 1.10}, {math.Inf(1), 1.15}},
-	"B": {{46, 0.85}, {60, 0.90}, {75, 0.95}, {97, 1.00}, {120, 1.05}, {144, 1.10}, {180, 1.15}, {math.Inf(1), 1.20}},
+// lengthFactors is K_2 by the belt's length in inches: level over the lengths each row of the table holds, straight
+// from one row to the next [Shigley, table 17-14, from memory].
+var lengthFactors = map[string]numeric.Line{
+	"A": numeric.Through([]float64{35, 38, 46, 48, 55, 60, 75, 78, 90, 96, 112, 120},
+		[]float64{0.85, 0.90, 0.90, 0.95, 0.95, 1.00, 1.00, 1.05, 1.05, 1.10, 1.10, 1.15}, math.Max),
+	"B": numeric.Through([]float64{46, 48, 60, 62, 75, 78, 97, 105, 120, 128, 144, 158, 180, 195},
+		[]float64{0.85, 0.90, 0.90, 0.95, 0.95, 1.00, 1.00, 1.05, 1.05, 1.10, 1.10, 1.15, 1.15, 1.20}, math.Max),
 }
 
 // lengthFactor is K_2; 1 when the length is not known.
 func lengthFactor(name string, length float64) float64 {
-	if length == 0 {
+	factors, ok := lengthFactors[name]
+	if length == 0 || !ok {
 		return 1
 	}
-	for _, s := range lengthSteps[name] {
-		if length/inch <= s.upTo {
-			return s.factor
-		}
-	}
-	return 1
+	return factors.At(length / inch)
 }

@@ -129,3 +129,21 @@ func TestGearToothAgainstTheWorkedExample(t *testing.T) {
 	assert.InEpsilon(t, 365*poundForce, force, 3e-3)
 	assert.InEpsilon(t, 6.95*horsepower, force*v, 3e-3)
 }
+
+// Source: Shigley, table 17-14, from memory. Between its rows the factor goes over evenly: a shaft moved by less
+// than half a millimetre never changes what a belt carries by a hundredth.
+func TestLengthFactors(t *testing.T) {
+	for section, rows := range map[string]map[float64]float64{
+		"A": {30: 0.85, 42: 0.90, 52: 0.95, 68: 1, 85: 1.05, 105: 1.10, 140: 1.15},
+		"B": {40: 0.85, 55: 0.90, 70: 0.95, 90: 1, 112: 1.05, 136: 1.10, 170: 1.15, 240: 1.20},
+	} {
+		for inches, factor := range rows {
+			assert.InDelta(t, factor, lengthFactor(section, inches*inch), 1e-12, "%s %v", section, inches)
+		}
+		for length := 0.5; length < 6; length += 0.0008 {
+			assert.InEpsilon(t, lengthFactor(section, length), lengthFactor(section, length+0.0008), 0.003)
+		}
+	}
+	assert.Equal(t, 1.0, lengthFactor("Z", 1))
+	assert.Equal(t, 1.0, lengthFactor("A", 0))
+}
