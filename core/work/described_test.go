@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	q "jiriki/core/quantity"
+	"jiriki/core/working"
 )
 
 // The motor it had gave nothing above the speeds it ran at: a job is held against it only up to there.
@@ -48,4 +49,26 @@ func TestAJobHasOneLead(t *testing.T) {
 	apart := need("4 mm", "5 mm")
 	require.Len(t, apart.Doubts, 1)
 	assert.Contains(t, apart.Doubts[0].Title, "Two leads")
+}
+
+// Beside its torque a job shows its power, bare and with its margin, in both families of units.
+func TestAJobShowsItsPower(t *testing.T) {
+	for shape, watts := range map[Shape]float64{SameTorque: 12.5664, SamePower: 6.2832, TorqueWithN: 12.5664} {
+		r := q.NewReader("machine")
+		m := Resolve(Machine{Jobs: []Job{{ID: "a", Margin: "2", Speed: SpeedBand{From: "60 rpm", To: "120 rpm"},
+			Load: Load{Torque: "1 N·m", Shape: string(shape)}}}}, r)
+		require.NoError(t, r.Err())
+		got, _ := m.Jobs[0].MostPower()
+		assert.InEpsilon(t, watts, got, 1e-4, shape)
+		found := false
+		for _, w := range m.Jobs[0].Workings(q.Inch) {
+			if w.ID == working.JobWatts.Of("a") {
+				found = true
+				assert.Contains(t, w.Value, "W")
+				assert.Contains(t, w.Value, "hp")
+				assert.Contains(t, w.Assumes[0], q.Show(2*watts, q.Power, q.Metric))
+			}
+		}
+		assert.True(t, found, shape)
+	}
 }

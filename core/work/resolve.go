@@ -128,6 +128,27 @@ func (n *Need) TorqueAt(omega float64) float64 {
 	return n.Torque
 }
 
+// MostPower is the most the job takes over its band, W, and the speed it takes it at, rad/s; 0 while something is
+// missing. Every shape of load takes it at an end of the band or at one of the points it joins.
+func (n *Need) MostPower() (watts, omega float64) {
+	if n.Missing != "" {
+		return 0, 0
+	}
+	look := func(at float64) {
+		if p := n.TorqueAt(at) * at; p > watts {
+			watts, omega = p, at
+		}
+	}
+	look(n.Low)
+	look(n.High)
+	for _, p := range n.Points {
+		if n.Shape == PointsJoin && p.Omega > n.Low && p.Omega < n.High {
+			look(p.Omega)
+		}
+	}
+	return watts, omega
+}
+
 // Stacked reports whether a margin was set on a figure that has one in it already.
 func (n *Need) Stacked() bool {
 	inIt := marginIn(n.Method) || n.Found == working.Read && n.comparable

@@ -55,11 +55,24 @@ func (n *Need) Workings(sys q.System) []working.Working {
 	default:
 		d.torque("as entered", d.overBand(), source.Typed)
 	}
+	d.power()
 	if n.Start.Torque > 0 {
 		d.add(working.JobBreakaway, "torque to start", d.show(n.Start.Torque, q.Torque), n.Start.formula, n.Start.By,
 			n.Start.ground)
 	}
 	return d.list
+}
+
+// power derives what the job takes at the spindle, bare and with its margin, in watts and horsepower.
+func (d *derivation) power() {
+	watts, at := d.MostPower()
+	if watts == 0 {
+		return
+	}
+	both := func(v float64) string { return q.Show(v, q.Power, q.Metric) + ", " + q.Show(v, q.Power, q.Inch) }
+	d.add(working.JobWatts, "power at the spindle", both(watts), "P = T·ω, the most over the band",
+		d.show(d.TorqueAt(at), q.Torque)+" at "+d.show(at, q.Speed), source.Mechanics,
+		"With the margin of ×"+q.Figures(d.Margin, 3)+" it is "+both(watts*d.Margin))
 }
 
 func (d *derivation) overBand() string {

@@ -76,6 +76,7 @@ const (
 	JobSpeed     ID = "job.speed"
 	JobSpecific  ID = "job.specific"
 	JobPower     ID = "job.power"
+	JobWatts     ID = "job.watts"
 	JobRemoval   ID = "job.removal"
 	JobInertia   ID = "job.inertia"
 	JobFeed      ID = "job.feed"
