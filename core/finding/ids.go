@@ -53,6 +53,7 @@ const (
 	ControlZeroStart      ID = "control.zero-start"
 	ControlNoVolt         ID = "control.no-volt"
 	ControlReverseScrewed ID = "control.reverse-screwed"
+	ControlBrakeScrewed   ID = "control.brake-screwed"
 	ControlReverse        ID = "control.reverse"
 	ControlReverseWanted  ID = "control.reverse-wanted"
 	ControlFanTrials      ID = "control.fan-trials"

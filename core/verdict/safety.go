@@ -93,6 +93,11 @@ func (v *verdict) reverseFindings() {
 		}
 	}
 	reverses := v.Control.Reverse != "none"
+	if v.Control.BrakeOhms > 0 && screwed {
+		v.add(f.ControlBrakeScrewed, f.Stop, field, "Brake with a screwed-on chuck or pulley",
+			"A brake resistor stops the spindle faster than what is screwed to it, which spins off and flies. Pin or "+
+				"clamp it, or let the spindle coast.")
+	}
 	switch {
 	case reverses && screwed:
 		v.add(f.ControlReverseScrewed, f.Stop, field, "Reverse with a screwed-on chuck or pulley",

@@ -47,6 +47,9 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 		{"control.volts-high", plantest.Inverted(), func(in *plan.Input) {
 			in.Plan.Supply.Volts, in.Plan.Control.Volts, in.Plan.Control.BaseHertz = "400 V", "400 V", "87 Hz"
 		}},
+		{"control.brake-screwed", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Control.BrakeOhms, in.Machine.Limits.ScrewedOn = "100 Ω", true
+		}},
 		{"control.limit-high", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.LimitAmps = "9 A" }},
 		{"control.rotor-speed", plantest.Inverted(), func(in *plan.Input) {
 			in.Plan.Control.TopHertz, in.Machine.Limits.Spindle = "400 Hz", ""
