@@ -35,7 +35,7 @@ var rooms = map[string]string{
 	"openfile":  "bounds plan quantity shelf work",
 	"line":      "air control motor numeric plan quantity reduction source supply wiring work",
 	"drawing":   "control line quantity reduction",
-	"verdict":   "air control finding line motor plan quantity reduction wiring words work working",
+	"verdict":   "air control finding line motor plan quantity reduction supply wiring words work working",
 	"remedy":    "control finding line motor plan quantity reduction shelf work",
 	"search":    "drawing line motor plan quantity reduction shelf words work",
 	"rank":      "control line motor plan quantity reduction shelf words",

@@ -387,3 +387,22 @@ func TestVoltsThatAreProvidedForAreNoStop(t *testing.T) {
 		assert.True(t, one == nil || one.Level == finding.Caution, "%s: %v", name, one)
 	}
 }
+
+// The breaker and wire that are advised for a motor's own circuit are no stop on it; a larger breaker is.
+func TestItsOwnAdviceIsNoStop(t *testing.T) {
+	in := plantest.Switched()
+	in.Plan.Supply = supply.Described{Volts: "120 V", Hertz: "60 Hz", Code: "nec", Earthed: true, Wire: "14 AWG",
+		Cable: "6 m"}
+	in.Plan.Motor.Plate = motor.Plate{Power: "1/2 hp", Speed: "1725 rpm", Volts: "115 V", Amps: "8.6 A", Hertz: "60 Hz"}
+	level := func(breaker q.Text) finding.Level {
+		in.Plan.Supply.Breaker = breaker
+		one := assesstest.Finding(assesstest.Of(t, in), "supply.cable")
+		if one == nil {
+			return ""
+		}
+		return one.Level
+	}
+	assert.Empty(t, level("15 A"))
+	assert.Equal(t, finding.Caution, level("20 A"), "within 2.5 × what it draws, on 14 AWG that carries 1.25 ×")
+	assert.Equal(t, finding.Stop, level("60 A"))
+}

@@ -7,6 +7,7 @@ import (
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/supply"
 	"jiriki/core/working"
 )
 
@@ -16,6 +17,16 @@ const (
 	mostDrop      = 0.05
 	mostStartDrop = 0.15
 )
+
+// ownCircuit reports whether breaker and wire are no more and no less than the NEC's starting values for a motor's own
+// circuit, whose breaker may pass more than its wire carries for ever [NEC 430.52, 240.4(G), from memory].
+func (v *verdict) ownCircuit() bool {
+	if v.Supply.Code != supply.NEC || !v.Runs || v.Supply.Battery {
+		return false
+	}
+	c := v.Circuit()
+	return c.Fits && v.Supply.Breaker <= c.Breaker && v.Supply.Wire.Area >= 0.97*c.Wire.Area
+}
 
 // circuitFindings weigh the cable against the breaker before it, and its drop against the volts.
 func (v *verdict) circuitFindings() {
@@ -28,6 +39,13 @@ func (v *verdict) circuitFindings() {
 		v.add(f.SupplyCable, f.Stop, "supply.wire", "Cable too thin for any circuit",
 			s.Wire.Name+" is thinner than the thinnest that is laid for power. A licensed electrician fits what the "+
 				"breaker asks for.").Working = working.SupplyConductor
+	} else if s.Breaker > carries && v.ownCircuit() {
+		v.add(f.SupplyCable, f.Caution, "supply.wire", "Only on a circuit of its own",
+			fmt.Sprintf("%s carries %s and the breaker lets %s through. A motor's own circuit may be so (NEC "+
+				"240.4(G)), as its overload guards the wire; one with sockets on it never. A licensed electrician "+
+				"decides.",
+				s.Wire.Name, v.show(carries, q.Current),
+				v.show(s.Breaker, q.Current))).Working = working.SupplyConductor
 	} else if s.Breaker > carries {
 		v.add(f.SupplyCable, f.Stop, "supply.wire", "The breaker does not protect this cable",
 			fmt.Sprintf("%s carries %s, the breaker lets %s through: the cable burns first. A smaller breaker, or a "+
