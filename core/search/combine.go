@@ -79,12 +79,19 @@ func (l *searcher) oneStage(all *front, pairs []*pair, goesOn func(float64) bool
 		if g.done[i] == 0 {
 			continue
 		}
-		c := candidate{stages: [][]*pair{{p}}, done: g.done[i], trim: g.trim[i], worst: g.worst[i],
-			buy:  partsOf([][]*pair{{p}}),
-			size: p.centre}
-		if kept := all.cells[c.cell()]; outranks(c.worst, c.size, &kept) && l.carriedBy(c.done, c.stages) {
-			all.offer(c)
-		}
+		bound := candidate{stages: [][]*pair{{p}}, done: g.done[i], trim: g.trim[i], worst: g.most[i],
+			buy: partsOf([][]*pair{{p}}), size: p.centre}
+		l.offerIfBest(all, bound)
+	}
+}
+
+// offerIfBest judges stages of which a bound is known, where they might be the best of their sort.
+func (l *searcher) offerIfBest(all *front, bound candidate) {
+	if kept := all.cells[bound.cell()]; !outranks(bound.worst, bound.size, &kept) {
+		return
+	}
+	if c, ok := l.judged(bound.stages); ok {
+		all.offer(c)
 	}
 }
 
@@ -104,6 +111,14 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 	least, most := logSpan(first, second)
 	g := l.gradesOver(least, most, first[0].family, second[0].family)
 	run := newRunBest(g, 6)
+	carriedFirst, carriedLast := l.firstCaps(first, second[0].family.Blank.Efficiency), l.lastCaps(second)
+	lastOf := make([]int16, len(run.sets)*len(second))
+	for class, set := range run.sets {
+		for k := range second {
+			lastOf[class*len(second)+k] = carriedLast.of(k, set.done)
+		}
+	}
+	firstOf, doneSteps := make([]int16, len(run.sets)), l.doneSteps()
 	costs := make([]partCost, len(second))
 	for k, p := range second {
 		costs[k] = partCost{p.log, p.centre, partsOf([][]*pair{{p}})}
@@ -115,6 +130,9 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 		}
 		buy := partsOf([][]*pair{{p}})
 		base := p.log*scale + shift
+		for class, set := range run.sets {
+			firstOf[class] = carriedFirst.of(n, set.done)
+		}
 		l.tried += len(second)
 		for k := range costs {
 			c := &costs[k]
@@ -124,19 +142,43 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 				continue
 			}
 			kept := run.at(class, buy+c.buy)
-			worst, size := g.worst[i], p.centre+c.centre
-			if kept.stages != nil && (worst < kept.worst || worst == kept.worst && size >= kept.size-1e-9) {
+			bound, size := g.most[i], p.centre+c.centre
+			if kept.stages != nil && (bound < kept.worst || bound == kept.worst && size >= kept.size-1e-9) {
 				continue
 			}
-			stages := [][]*pair{{p}, {second[k]}}
-			together := partsOf(stages)
-			if kept = run.at(class, together); !outranks(worst, size, kept) {
+			bound = min(bound, lastOf[int(class)*len(second)+k], raised(firstOf[class], c.log))
+			if !outranks(bound, size, kept) {
 				continue
 			}
 			set := run.sets[class]
-			if l.carriedBy(set.done, stages) {
-				*kept = candidate{stages: stages, done: set.done, trim: set.trim, worst: worst, buy: together,
-					size: size}
+			stages := l.room.two(p, second[k])
+			together := partsOf(stages)
+			if kept = run.at(class, together); !outranks(bound, size, kept) {
+				continue
+			}
+			// What a belt cannot carry is not done, and without it another may have been better already.
+			possible := set.done &^ (carriedLast.cannot(k, 0, doneSteps) | carriedFirst.cannot(n, c.log, doneSteps))
+			if possible == 0 {
+				continue
+			}
+			if possible != set.done {
+				l.offerIfBest(all, candidate{
+					stages: [][]*pair{{p}, {second[k]}}, done: possible, trim: set.trim,
+					worst: bound, buy: together, size: size,
+				})
+				continue
+			}
+			judged, ok := l.judged(stages)
+			switch {
+			case !ok:
+			case judged.done == set.done && judged.trim == set.trim:
+				if outranks(judged.worst, judged.size, kept) {
+					*kept = judged
+					kept.stages = [][]*pair{{p}, {second[k]}}
+				}
+			default:
+				judged.stages = [][]*pair{{p}, {second[k]}}
+				all.offer(judged)
 			}
 		}
 	}
@@ -282,7 +324,5 @@ func (l *searcher) offerSteps(all *front, g *grades, stages [][]*pair, places []
 	for _, steps := range stages {
 		c.size += steps[0].centre
 	}
-	if kept := all.cells[c.cell()]; outranks(c.worst, c.size, &kept) && l.carriedBy(done, c.stages) {
-		all.offer(c)
-	}
+	l.offerIfBest(all, c)
 }

@@ -9,7 +9,7 @@ import (
 type candidate struct {
 	stages  [][]*pair // per stage, per step
 	done    uint64    // jobs done, a bit each
-	worst   int8      // the least margin against the one wanted, in steps
+	worst   int16     // the least margin against the one wanted, in steps
 	trim    bool      // the top speed must be trimmed to keep the machine's limit
 	buy     int       // parts not on hand
 	changes int       // belts to move from job to job
@@ -34,7 +34,7 @@ func (c candidate) cell() cell {
 
 // outranks reports whether a candidate of the same cell is better: by its worst margin, then by taking
 // less room.
-func outranks(worst int8, size float64, than *candidate) bool {
+func outranks(worst int16, size float64, than *candidate) bool {
 	return than.stages == nil || worst > than.worst || worst == than.worst && size < than.size-1e-9
 }
 

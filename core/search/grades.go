@@ -3,21 +3,21 @@ package search
 import (
 	"math"
 	"math/bits"
+	"slices"
 
 	"jiriki/core/line"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
 )
 
-// A search meets far more ratios than it can judge one by one, and a ratio a fifth of a per cent
-// off is beyond what any belt holds. So jobs are judged once on a fine grid of ratios, and every
-// reduction found is looked up in it by the nearest.
+// A search meets far more ratios than it can judge one by one. So jobs are judged once on a fine
+// grid of ratios, and what stands there by the nearest only says how good a reduction could be at
+// most; one that might be the best is judged as it truly comes out.
 
 const (
 	gradeSpacing = 0.004 // of the natural logarithm of the ratio
-	gradeStep    = 0.05  // margins are ranked in steps of so much
-	bestWorth    = 2.0   // over twice the margin wanted more is no better
-	notReached   = int8(-100)
+	gradeStep    = 0.01  // of the natural logarithm of a margin: what is less apart counts as the same
+	notReached   = int16(-30000)
 )
 
 // grades tells for each ratio how every job comes out.
@@ -26,8 +26,9 @@ type grades struct {
 	jobs  int
 	done  []uint64 // jobs done, a bit each; 0 where the spindle would overspeed and nothing can trim it
 	trim  []bool   // where the top speed must be trimmed to keep the machine's limit
-	steps []int8   // grid × jobs: margin against the one wanted, in steps; notReached
-	worst []int8   // the least of them over the jobs reached
+	steps []int16  // grid × jobs: margin against the one wanted, in steps; notReached
+	worst []int16  // the least of them over the jobs reached
+	most  []int16  // the most that may be between the places beside it
 }
 
 // gradesOver judges the jobs on all ratios from least to most before the kept stages, made by a stage of each of
@@ -43,7 +44,7 @@ func (l *searcher) gradesOver(least, most float64, families ...*shelf.Family) *g
 	first := math.Floor(math.Log(least) / gradeSpacing)
 	n := int(math.Ceil(math.Log(most)/gradeSpacing)-first) + 1
 	g := &grades{low: first * gradeSpacing, jobs: len(jobs), done: make([]uint64, n), trim: make([]bool, n),
-		steps: make([]int8, n*len(jobs)), worst: make([]int8,
+		steps: make([]int16, n*len(jobs)), worst: make([]int16,
 			n)}
 	positions := make([]reduction.Position, len(l.keptPositions))
 	for i := range n {
@@ -55,6 +56,11 @@ func (l *searcher) gradesOver(least, most float64, families ...*shelf.Family) *g
 			positions[k] = p
 		}
 		l.grade(g, i, positions)
+	}
+	// Near the top of its speeds a motor's torque falls steeply: between two places it may be what it is at either.
+	g.most = slices.Clone(g.worst)
+	for i := range g.most {
+		g.most[i] = max(g.worst[max(i-1, 0)], g.worst[i], g.worst[min(i+1, n-1)])
 	}
 	return g
 }
@@ -84,16 +90,17 @@ func (l *searcher) grade(g *grades, i int, positions []reduction.Position) {
 }
 
 // worthStep puts a margin against the one wanted into steps, 0 where it is just as wanted.
-func worthStep(worth float64) int8 {
+func worthStep(worth float64) int16 {
 	if !(worth > 0) {
 		return notReached + 1
 	}
-	return int8(max(math.Floor(math.Log(min(worth, bestWorth))/gradeStep+1e-9), float64(notReached)+1))
+	step := math.Floor(math.Log(worth)/gradeStep + 1e-9)
+	return int16(min(max(step, float64(notReached)+1), -float64(notReached)))
 }
 
 // least is the smallest of the steps reached.
-func least(steps []int8) int8 {
-	worst := int8(math.MaxInt8)
+func least(steps []int16) int16 {
+	worst := int16(math.MaxInt16)
 	for _, s := range steps {
 		if s > notReached && s < worst {
 			worst = s
@@ -111,9 +118,10 @@ func (g *grades) at(log float64) int {
 	return i
 }
 
-// joined is how the jobs come out with a choice of positions, each at its place in the grid.
-func (g *grades) joined(places []int) (done uint64, worst int8, trim bool) {
-	worst = math.MaxInt8
+// joined is how the jobs come out with a choice of positions, each at its place in the grid: which are done, and the
+// most that the least margin may be.
+func (g *grades) joined(places []int) (done uint64, worst int16, trim bool) {
+	worst = math.MaxInt16
 	for _, i := range places {
 		done |= g.done[i]
 		trim = trim || g.trim[i]
@@ -121,7 +129,9 @@ func (g *grades) joined(places []int) (done uint64, worst int8, trim bool) {
 	for j := range g.jobs {
 		best := notReached
 		for _, i := range places {
-			best = max(best, g.steps[i*g.jobs+j])
+			for n := max(i-1, 0); n <= min(i+1, len(g.done)-1); n++ {
+				best = max(best, g.steps[n*g.jobs+j])
+			}
 		}
 		if best > notReached {
 			worst = min(worst, best)

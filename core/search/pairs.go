@@ -5,6 +5,7 @@ import (
 	"math"
 	"slices"
 
+	"jiriki/core/line"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -147,17 +148,48 @@ func described(steps []*pair) reduction.DescribedStage {
 	return d
 }
 
+// room is where reductions are put together to be judged, one after the other.
+type room struct {
+	stages   []reduction.Stage
+	position [1]reduction.Position
+	first    [8]int // the only step of each stage
+	pairs    [2]*pair
+	pairings [2][]*pair
+}
+
+// two is two stages of a pair each, in the room for them: for looking at, not for keeping.
+func (r *room) two(first, second *pair) [][]*pair {
+	r.pairs = [2]*pair{first, second}
+	r.pairings = [2][]*pair{r.pairs[0:1], r.pairs[1:2]}
+	return r.pairings[:]
+}
+
+// positionsOf are the positions of stages; of those without a choice the one there is, made in the room for it.
+func (l *searcher) positionsOf(resolved []reduction.Stage, stages [][]*pair) []reduction.Position {
+	l.room.stages = resolved
+	for _, steps := range stages {
+		if len(steps) > 1 {
+			return reduction.Positions(resolved)
+		}
+	}
+	if len(l.kept) > 0 || len(resolved) > len(l.room.first) {
+		return reduction.Positions(resolved)
+	}
+	l.room.position[0].Set(resolved, l.room.first[:len(resolved)])
+	return l.room.position[:]
+}
+
 // fastBelt is the belt speed past which a search does not go [common practice].
 const fastBelt = reduction.FastBelt
 
-// carriedBy reports whether stages together carry every job done, at its wanted margin, or what the
-// motor gives where that is less, whether no belt runs too fast, and whether all wheels are on hand
-// where they must be.
-func (l *searcher) carriedBy(done uint64, stages [][]*pair) bool {
+// judged is a reduction as it truly comes out, belts and shafts and all: the very margins the verdict shows. It is
+// false where a belt runs too fast, a part that must be on hand is not, nothing is done, or a motor at a fixed speed
+// passes the machine's limit.
+func (l *searcher) judged(stages [][]*pair) (candidate, bool) {
 	if l.fromShelf && !onHandOnly(stages) {
-		return false
+		return candidate{}, false
 	}
-	resolved := make([]reduction.Stage, 0, len(stages)+len(l.kept))
+	resolved := l.room.stages[:0]
 	omega := l.fastest
 	for _, steps := range stages {
 		s := *steps[0].resolved()
@@ -167,7 +199,7 @@ func (l *searcher) carriedBy(done uint64, stages [][]*pair) bool {
 		slowest := math.Inf(1)
 		for _, step := range s.Steps {
 			if reduction.BeltSpeed(step.Driver, omega) > fastBelt {
-				return false
+				return candidate{}, false
 			}
 			slowest = min(slowest, step.Ratio)
 		}
@@ -175,23 +207,28 @@ func (l *searcher) carriedBy(done uint64, stages [][]*pair) bool {
 		resolved = append(resolved, s)
 	}
 	resolved = append(resolved, l.kept...)
-	positions := reduction.Positions(resolved)
+	positions := l.positionsOf(resolved, stages)
+	l.Look(positions)
+	c := candidate{stages: stages, buy: partsOf(stages), worst: math.MaxInt16}
+	for _, steps := range stages {
+		c.size += steps[0].centre
+		c.changes = max(c.changes, len(steps)-1)
+	}
+	for i := range positions {
+		c.trim = c.trim || l.Top(&positions[i]) > l.TopSpeed*(1+line.SpeedTolerance)
+	}
+	if c.trim && l.Powered.FixedSpeed() {
+		return candidate{}, false
+	}
 	for j := range l.Machine.Jobs {
-		if done&(1<<j) == 0 {
-			continue
-		}
 		job := &l.Machine.Jobs[j]
 		f := l.Best(job, positions)
-		if f.Margin >= job.Margin {
-			continue
+		if f.Outcome.Done() {
+			c.done |= 1 << j
 		}
-		bare := make([]reduction.Position, len(positions))
-		for i, p := range positions {
-			bare[i] = reduction.Position{Ratio: p.Ratio, Efficiency: p.Efficiency}
-		}
-		if f.Margin < l.Best(job, bare).Margin*(1-1e-9) {
-			return false
+		if f.Outcome != line.CannotTell && f.Outcome.Reached() {
+			c.worst = min(c.worst, worthStep(f.Margin/job.Margin))
 		}
 	}
-	return true
+	return c, c.done != 0
 }

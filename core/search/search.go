@@ -167,6 +167,7 @@ type searcher struct {
 	*line.Model
 	bounds
 	progress Progress
+	room     room
 	fastest  float64 // of the motor unloaded, rad/s
 	tried    int
 	stopped  bool

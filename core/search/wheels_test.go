@@ -53,7 +53,7 @@ func TestTheFrontKeepsWhatNothingBeats(t *testing.T) {
 	f.offer(candidate{stages: two, done: 0b111, worst: 9, buy: 6, trim: true, size: 0.1})
 	best := f.best()
 	require.Len(t, best, 3)
-	assert.Equal(t, int8(9), best[0].worst)
+	assert.Equal(t, int16(9), best[0].worst)
 	assert.False(t, best[0].trim)
 	assert.Equal(t, 0.5, best[1].size)
 	assert.Len(t, best[2].stages, 1)
