@@ -80,6 +80,7 @@ func TestDCAtRestAndRunningFree(t *testing.T) {
 	feed.Volts = 180
 	model := m.On(feed)
 	assert.Equal(t, Magnets, model.Peak(0).By, "volts would push 21 A; the magnets allow 8.4 A")
+	assert.InEpsilon(t, m.DC.Ke.Value*3*2.8-m.DC.Friction.Value, model.Peak(0).Torque, 1e-12)
 	feed.LimitAmps = 4.2
 	assert.Equal(t, CurrentLimit, m.On(feed).Peak(0).By)
 	assert.InEpsilon(t, m.DC.Ke.Value*4.2-m.DC.Friction.Value, m.On(feed).Peak(0).Torque, 1e-12)
@@ -130,6 +131,7 @@ func TestInverterWeakensFieldAboveBase(t *testing.T) {
 func TestCoolingFallsOnlyForItsOwnFan(t *testing.T) {
 	assert.Equal(t, 0.45, Cooling("own-fan", 0))
 	assert.InEpsilon(t, 0.725, Cooling("own-fan", 0.25), 1e-12)
+	assert.InEpsilon(t, 0.945, Cooling("own-fan", 0.45), 1e-12)
 	assert.Equal(t, 1.0, Cooling("own-fan", 0.5))
 	assert.Equal(t, 1.0, Cooling("blown", 0))
 	assert.Equal(t, 1.0, Cooling("closed", 0.1))

@@ -75,6 +75,9 @@ func TestFindingsBeginWhereTheyShould(t *testing.T) {
 		"volts, 1.15 × the plate's": {"control.volts-high", set(changed(plantest.Sound(), func(in *plan.Input) {
 			in.Plan.Supply.Volts = "240 V"
 		}), func(in *plan.Input) *q.Text { return &in.Plan.Control.Volts }), "206 V", "208 V", finding.Caution},
+		"volts, 1.5 × the plate's": {"control.volts-high", set(changed(plantest.Sound(), func(in *plan.Input) {
+			in.Plan.Supply.Volts = "320 V"
+		}), func(in *plan.Input) *q.Text { return &in.Plan.Control.Volts }), "269 V", "271 V", finding.Stop},
 		"volts, 0.97 of the plate's": {"control.volts-low", set(plantest.Sound(),
 			func(in *plan.Input) *q.Text { return &in.Plan.Control.Volts }), "175 V", "174 V", finding.Caution},
 		"base hertz, 0.9 of the plate's": {"control.overflux", set(plantest.Inverted(),

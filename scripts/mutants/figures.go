@@ -26,7 +26,7 @@ func (c change) String() string {
 var unseen = []string{
 	"UsualMost", "Deepest", "longestKey", "curvePoints", "twistPoints", "reachPoints", "reachPointsAll", "points",
 	"bandSamples", "anySamples", "mostLookedAt", "coarseRatios", "fineRatios", "placesALevel", "gradeSpacing",
-	"gradeStep", "bestWorth", "maxText", "settled",
+	"gradeStep", "capSlack", "maxText", "settled",
 	"mostHenries", "mostLines", "onHandWorth", "curves", "usualBindings", "workingsOfALine", "workingsOfAStep",
 	"workingsOfAJob", "noise",
 	"Out", "notReached", // marks
