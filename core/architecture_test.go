@@ -44,7 +44,7 @@ var rooms = map[string]string{
 		"verdict words work working",
 	"build": "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
 	// What tests share.
-	"plan/plantest":     "control motor plan quantity reduction shelf supply work",
+	"plan/plantest":     "control finding motor plan quantity reduction shelf supply work",
 	"assess/assesstest": "assess finding plan settings working",
 }
 

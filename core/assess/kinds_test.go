@@ -57,7 +57,7 @@ func TestEveryKindRunsOnEveryControlThatSuitsIt(t *testing.T) {
 			if p.Kind == motor.Stepper {
 				in.Plan.Control.Volts = "36 V"
 			}
-			in.Machine.Limits.Spindle, in.Machine.Kind = "", "fan"
+			in.Machine.Limits.Spindle, in.Machine.Limits.Covered, in.Machine.Kind = "", true, "fan"
 			in.Machine.Limits.Marked = "60000"
 			if p.Family == motor.SeriesFamily {
 				in.Plan.Reduction = reduction.Described{} // too fast for a belt of this size

@@ -29,34 +29,37 @@ const (
 
 // Described is a control as a person entered it.
 type Described struct {
-	Name      string `json:"name" maxLength:"120"`
-	Origin    string `json:"origin" maxLength:"200"`
-	Kind      Kind   `json:"kind" enum:"phase-angle,pwm,inverter,bldc,stepper,capacitors,inverter-1,variac,resistor,contactor,"`
-	Volts     q.Text `json:"volts" doc:"Most volts it is rated to put out"`
-	Amps      q.Text `json:"amps" doc:"Output amps it can give for ever"`
-	LimitAmps q.Text `json:"limitAmps" doc:"Current limit as set"`
-	Feedback  string `json:"feedback" enum:"none,armature,tacho," doc:"What the drive steadies the speed by; for a brushless drive none means sensorless, tacho means Hall sensors or encoder"`
-	Choke     bool   `json:"choke" doc:"A choke smooths the armature current"`
-	TopTrim   q.Text `json:"topTrim" doc:"Top speed as a part of plate speed, such as 65 %"`
-	BaseHertz q.Text `json:"baseHertz" doc:"Inverter: hertz at which full volts are reached"`
-	TopHertz  q.Text `json:"topHertz" doc:"Inverter: highest hertz allowed"`
-	LowHertz  q.Text `json:"lowHertz" doc:"Inverter: lowest hertz allowed"`
-	Fed       string `json:"fed" enum:"1,3," doc:"Three-phase inverter: made for one phase in, or for three"`
-	Ohms      q.Text `json:"ohms" doc:"Series resistor as set"`
-	Watts     q.Text `json:"watts" doc:"Series resistor: what it is rated to shed"`
-	Henries   q.Text `json:"henries" doc:"Inductance of the choke"`
-	Mode      string `json:"mode" enum:"vf,vector," doc:"Inverter: volts per hertz or sensorless vector"`
-	Accel     q.Text `json:"accel" doc:"Time from rest to full speed"`
-	Knob      string `json:"knob" enum:"pot,0-5,0-10,4-20,pwm,panel," doc:"What tells the drive how fast: a potentiometer when empty; volts, milliamps or pulses from elsewhere; its own panel"`
-	Command   string `json:"command" enum:"latching,momentary," doc:"Start and stop by one switch that stays, or by two buttons that spring back"`
-	Lamp      bool   `json:"lamp" doc:"A lamp shows that it is on"`
-	Fan       bool   `json:"fan" doc:"A fan with its own supply cools box or motor"`
-	BrakeOhms q.Text `json:"brakeOhms" doc:"Brake resistor, where one is fitted"`
-	Fused     bool   `json:"fused" doc:"Fuse on the line and, for DC, on the armature"`
-	Enclosed  bool   `json:"enclosed" doc:"In an earthed, closed box with strain relief"`
-	ZeroStart bool   `json:"zeroStart" doc:"Will not start unless the knob is at zero"`
-	NoVolt    bool   `json:"noVolt" doc:"No-volt release: stays off when power comes back"`
-	Reverse   string `json:"reverse" enum:"none,switch,drive," doc:"How it is reversed, if it is"`
+	Name        string `json:"name" maxLength:"120"`
+	Origin      string `json:"origin" maxLength:"200"`
+	Kind        Kind   `json:"kind" enum:"phase-angle,pwm,inverter,bldc,stepper,capacitors,inverter-1,variac,resistor,contactor,"`
+	Volts       q.Text `json:"volts" doc:"Most volts it is rated to put out"`
+	Amps        q.Text `json:"amps" doc:"Output amps it can give for ever"`
+	LimitAmps   q.Text `json:"limitAmps" doc:"Current limit as set"`
+	Feedback    string `json:"feedback" enum:"none,armature,tacho," doc:"What the drive steadies the speed by; for a brushless drive none means sensorless, tacho means Hall sensors or encoder"`
+	Choke       bool   `json:"choke" doc:"A choke smooths the armature current"`
+	TopTrim     q.Text `json:"topTrim" doc:"Top speed as a part of plate speed, such as 65 %"`
+	BaseHertz   q.Text `json:"baseHertz" doc:"Inverter: hertz at which full volts are reached"`
+	TopHertz    q.Text `json:"topHertz" doc:"Inverter: highest hertz allowed"`
+	LowHertz    q.Text `json:"lowHertz" doc:"Inverter: lowest hertz allowed"`
+	Fed         string `json:"fed" enum:"1,3," doc:"Three-phase inverter: made for one phase in, or for three"`
+	Ohms        q.Text `json:"ohms" doc:"Series resistor as set"`
+	Watts       q.Text `json:"watts" doc:"Series resistor: what it is rated to shed"`
+	Henries     q.Text `json:"henries" doc:"Inductance of the choke"`
+	Mode        string `json:"mode" enum:"vf,vector," doc:"Inverter: volts per hertz or sensorless vector"`
+	Accel       q.Text `json:"accel" doc:"Time from rest to full speed"`
+	Knob        string `json:"knob" enum:"pot,0-5,0-10,4-20,pwm,panel," doc:"What tells the drive how fast: a potentiometer when empty; volts, milliamps or pulses from elsewhere; its own panel"`
+	Command     string `json:"command" enum:"latching,momentary," doc:"Start and stop by one switch that stays, or by two buttons that spring back"`
+	Lamp        bool   `json:"lamp" doc:"A lamp shows that it is on"`
+	Fan         bool   `json:"fan" doc:"A fan with its own supply cools box or motor"`
+	BrakeOhms   q.Text `json:"brakeOhms" doc:"Brake resistor, where one is fitted"`
+	Fused       bool   `json:"fused" doc:"Fuse on the line and, for DC, on the armature"`
+	Enclosed    bool   `json:"enclosed" doc:"In an earthed, closed box with strain relief"`
+	ZeroStart   bool   `json:"zeroStart" doc:"Will not start unless the knob is at zero"`
+	NoVolt      bool   `json:"noVolt" doc:"No-volt release: stays off when power comes back"`
+	Isolated    bool   `json:"isolated" doc:"What comes to it from elsewhere is kept apart from the mains: an isolator for signals, an isolating transformer for power"`
+	SwitchAfter bool   `json:"switchAfter" doc:"A switch or contactor stands between it and the motor"`
+	Shared      bool   `json:"shared" doc:"A second motor runs from it"`
+	Reverse     string `json:"reverse" enum:"none,switch,drive," doc:"How it is reversed, if it is"`
 }
 
 // Resolved is a control with defaults filled in. SI; zero where not known.
@@ -88,6 +91,9 @@ type Resolved struct {
 	Enclosed      bool
 	ZeroStart     bool
 	NoVolt        bool
+	Isolated      bool
+	SwitchAfter   bool
+	Shared        bool
 	Reverse       string
 }
 
@@ -104,6 +110,9 @@ func (c *Resolved) DCDrive() bool { return c.Kind.Profile().SetsVolts }
 // Direct reports whether the control feeds a brushed motor direct current by any means, so that the
 // motor's leads are live with rectified mains.
 func (c *Resolved) Direct() bool { return c.Kind.Profile().Direct }
+
+// FromElsewhere reports whether its speed is told by a signal that comes from other equipment.
+func (c *Resolved) FromElsewhere() bool { return c.Knob != "pot" && c.Knob != "panel" }
 
 // SetsHertz reports whether the control is an inverter.
 func (c *Resolved) SetsHertz() bool { return c.Kind.Profile().SetsHertz }
@@ -128,6 +137,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 			"momentary") == "momentary",
 		Lamp: d.Lamp, Fan: d.Fan,
 		Choke: d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
+		Isolated: d.Isolated, SwitchAfter: d.SwitchAfter, Shared: d.Shared,
 	}
 	// Only what such a control has is read: the rest is kept but not shown.
 	if c.Limits() || c.Kind == VariableTransformer {

@@ -11,9 +11,9 @@ func (t *Model) Wiring() (wiring.Spec, bool) {
 	c, m := t.Control, t.Motor
 	s := wiring.Spec{
 		Phases: wiring.OnePhase, Fused: c.Fused, NoVolt: c.NoVolt, Thermal: m.Thermal == "wired",
-		Momentary:     c.Momentary,
-		Knob:          t.HasKnob(),
-		ReverseSwitch: c.Reverse == "switch", ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(),
+		Momentary:    c.Momentary,
+		Knob:         t.HasKnob(),
+		ReverseInput: c.Reverse == "drive", Capacitor: m.Kind.HasCapacitor(),
 		Choke: c.Choke && c.Kind == control.PhaseAngle,
 		Unit:  t.NeedsSupplyUnit(), Overload: t.HasOverloadRelay(), BrakeResistor: c.BrakeOhms > 0, Tachometer: c.Tacho,
 		Lamp: c.Lamp, Fan: c.Fan,
@@ -26,6 +26,7 @@ func (t *Model) Wiring() (wiring.Spec, bool) {
 		s.Phases = wiring.ThreePhase
 	}
 	s.Control, s.Motor = wiring.Control(c.Kind.Profile().Terminals), wiring.Motor(m.Kind.Profile().Leads)
+	s.ReverseSwitch = c.Reverse == "switch" && s.Motor.TurnedBySwitch()
 	if s.Control == "" || s.Motor == "" {
 		return s, false
 	}

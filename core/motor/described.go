@@ -44,6 +44,7 @@ type Plate struct {
 	Rotation       string `json:"rotation" enum:"either,clockwise,anticlockwise," doc:"Facing the shaft"`
 	Protector      string `json:"protector" enum:"none,self-reset,by-hand," doc:"Thermal protector built in, and how it resets"`
 	Capacitor      q.Text `json:"capacitor" doc:"Microfarads of its capacitor"`
+	CapacitorSort  string `json:"capacitorSort" enum:"film,electrolytic," doc:"What its running capacitor is: film or oil, or an electrolytic"`
 	CapacitorVolts q.Text `json:"capacitorVolts" doc:"AC volts marked on it"`
 	SecondSpeed    q.Text `json:"secondSpeed" doc:"Two-speed motor: the slower of its speeds"`
 	RunsOn         string `json:"runsOn" enum:"fast,slow," doc:"Two-speed motor: which winding is used; fast when empty"`

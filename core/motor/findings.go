@@ -112,14 +112,49 @@ func (v *verdict) inductionFindings() {
 		v.add(f.MotorHertz, f.Missing, "motor.plate.hertz", "Hertz not on the plate",
 			v.show(hertz, q.Frequency)+" is assumed from the speed. It sets speed and volts, so read it if you can.")
 	}
-	if v.Kind == PermanentSplit {
+	if v.Kind.HasRunCapacitor() {
 		v.capacitorFindings()
 	}
+}
+
+// How far a run capacitor's own reactive power may be from the shaft's, VAr a watt [common practice]: small fans are at
+// the top, good motors at the bottom, and there is no more than this between them.
+const (
+	leastReactive = 0.15
+	mostReactive  = 5.0
+)
+
+// capacitorSizeFinding stops a run capacitor that cannot be this motor's: too many microfarads burn the second winding,
+// too few do not start it.
+func (v *verdict) capacitorSizeFinding() {
+	if v.Capacitor == 0 || v.Power.Value == 0 {
+		return
+	}
+	perFarad := 2 * math.Pi * v.Hertz.Value * v.Volts.Value * v.Volts.Value
+	share := v.Capacitor * perFarad / v.Power.Value
+	if share >= leastReactive && share <= mostReactive {
+		return
+	}
+	what := "Too many burn the second winding"
+	if share < leastReactive {
+		what = "Too few do not start it, and standing still it burns"
+	}
+	v.add(f.MotorCapacitorFar, f.Stop, "motor.plate.capacitor", "Capacitor far off for this motor",
+		fmt.Sprintf("%s on %s: such motors have between %s and %s. %s. Go by the old one's marking or the plate.",
+			v.show(v.Capacitor, q.Capacitance), v.show(v.Power.Value, q.Power),
+			v.show(leastReactive*v.Power.Value/perFarad, q.Capacitance),
+			v.show(mostReactive*v.Power.Value/perFarad, q.Capacitance), what))
 }
 
 // capacitorFindings look at a run capacitor's rating and a fan's trials: it sees about twice the
 // line's volts, 250 V marked for 120 and 440 V for 240 [common practice].
 func (v *verdict) capacitorFindings() {
+	v.capacitorSizeFinding()
+	if v.CapacitorSort == "electrolytic" {
+		v.add(f.MotorCapacitorSort, f.Stop, "motor.plate.capacitorSort", "An electrolytic cannot stay in circuit",
+			"It is made for the second or two of a start: left in, it heats and bursts. Fit a film or oil capacitor "+
+				"marked for alternating current.")
+	}
 	if least := 1.8 * v.Volts.Value; v.CapacitorAC > 0 && v.CapacitorAC < least {
 		v.add(f.MotorCapacitorVolts, f.Stop, "motor.plate.capacitorVolts", "Capacitor marked for too few volts",
 			fmt.Sprintf("It sees about twice the line: on %s fit one marked %s AC or more, film or oil, never an "+
@@ -226,7 +261,7 @@ func (v *verdict) builtOnFindings() {
 				"plate or go by the torque its old machine asked for.", q.Ratio(g.Ratio),
 				v.show(v.Torque.Value*g.Ratio*g.Efficiency, q.Torque)))
 	}
-	if g.Sort == "worm" && g.Efficiency < 0.5 {
+	if g.HoldsItself() {
 		v.add(f.MotorWormHolds, f.Caution, "motor.gearbox.sort", "A worm that loses this much holds its load",
 			"It cannot be driven backwards: a heavy wheel behind it cannot coast, and stopping at once can strip it.")
 	}

@@ -15,6 +15,9 @@ type Gear struct {
 	Output     bool    // the plate's speed is the output's
 }
 
+// HoldsItself reports whether a worm keeps less than half, so that its output cannot drive it back.
+func (g *Gear) HoldsItself() bool { return g.Sort == "worm" && g.Efficiency < 0.5 }
+
 // gearEfficiency is what a gearbox of a sort usually keeps [common practice].
 var gearEfficiency = map[string]float64{"none": 1, "spur": 0.9, "planetary": 0.85, "worm": 0.65}
 

@@ -45,6 +45,7 @@ type Profile struct {
 	Magnets     bool   `json:"magnets" doc:"Too many amps can weaken permanent magnets in it"`
 	StartSwitch bool   `json:"startSwitch" doc:"A switch inside takes a start winding out near 75 % of speed"`
 	Capacitor   bool   `json:"capacitor" doc:"Its plate or can names a capacitor"`
+	Running     bool   `json:"runCapacitor" doc:"A capacitor stays in circuit while it runs"`
 
 	best        float64 // most efficiency a small one reaches
 	usual       float64
@@ -210,7 +211,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	},
 	{
 		Kind: CapacitorRun, Name: "Capacitor-start, capacitor-run", Family: InductionFamily, Leads: "two-windings",
-		StartSwitch: true, Capacitor: true,
+		StartSwitch: true, Capacitor: true, Running: true,
 		best: 0.80, usual: 0.68, powerFactor: 0.90, breakdown: 2.2, start: 3, mostSlip: 0.13,
 		Supply:   "Just under synchronous.",
 		Starts:   "3 to 4.5 × full-load torque; the large capacitor is switched out near 75 % of speed.",
@@ -228,8 +229,8 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	},
 	{
 		Kind: PermanentSplit, Name: "Permanent split capacitor", Family: InductionFamily, Leads: "two-windings",
-		Capacitor: true,
-		best:      0.70, usual: 0.60, powerFactor: 0.90, breakdown: 1.8, start: 0.3, mostSlip: 0.3,
+		Capacitor: true, Running: true,
+		best: 0.70, usual: 0.60, powerFactor: 0.90, breakdown: 1.8, start: 0.3, mostSlip: 0.3,
 		Supply:   "Just under synchronous.",
 		Starts:   "Weakly: 0.3 to 1 × full-load torque.",
 		Loaded:   "Slips more than others as it is loaded.",
@@ -351,6 +352,9 @@ func (k Kind) HasStartSwitch() bool { return k.Profile().StartSwitch }
 
 // HasCapacitor reports whether such a motor's plate or can names a capacitor.
 func (k Kind) HasCapacitor() bool { return k.Profile().Capacitor }
+
+// HasRunCapacitor reports whether a capacitor stays in circuit while such a motor runs.
+func (k Kind) HasRunCapacitor() bool { return k.Profile().Running }
 
 // Takes reports whether a kind of control, named as package control names it, works with the motor, and says why
 // or what it needs instead. No kind takes a control that is not in its table, and what is no kind takes none.

@@ -58,6 +58,9 @@ type Resolved struct {
 	Insulation     string  // class on the plate: A, E, B, F or H; B unless marked [common practice]
 	Body           Size
 	typedKilowatts bool    // the plate's power was typed in kW
+	Enclosure      string  // as its plate has it
+	Capacitor      float64 // F, as its plate has it; 0 when not known
+	CapacitorSort  string  // "film", "electrolytic" or ""
 	CapacitorAC    float64 // AC volts marked on a run capacitor; 0 when not known
 	OtherVolts     float64 // the other of a pair on the plate
 	Gear           Gear
@@ -198,11 +201,13 @@ func (m *Resolved) readPlate(p Plate, r *q.Reader) ownFields {
 	if m.Kind == TwoSpeed {
 		own.second = r.Read("secondSpeed", p.SecondSpeed, q.Speed, speeds)
 	}
-	if m.Kind == PermanentSplit {
+	m.Enclosure = strings.TrimSpace(p.Enclosure)
+	if m.Kind.HasRunCapacitor() {
+		m.CapacitorSort = r.Choice("capacitorSort", p.CapacitorSort, "", "film", "electrolytic")
 		m.CapacitorAC = r.Read("capacitorVolts", p.CapacitorVolts, q.Voltage, q.Range{Min: 10, Max: 2000}).Or(0)
 	}
 	if m.Kind.HasCapacitor() {
-		r.Read("capacitor", p.Capacitor, q.Capacitance, q.Range{Min: 1e-7, Max: 0.01})
+		m.Capacitor = r.Read("capacitor", p.Capacitor, q.Capacitance, q.Range{Min: 1e-7, Max: 0.01}).Or(0)
 	}
 	return own
 }

@@ -9,17 +9,20 @@ import (
 
 // Described is a supply as a person entered it.
 type Described struct {
-	Name    string `json:"name" maxLength:"120"`
-	Volts   q.Text `json:"volts" doc:"Volts at the socket; between lines for three-phase"`
-	Hertz   q.Text `json:"hertz"`
-	Phases  string `json:"phases" enum:"1,3,dc," doc:"1 or 3 phases, or dc for a battery"`
-	Breaker q.Text `json:"breaker" doc:"Breaker or fuse of the circuit"`
-	Earthed bool   `json:"earthed" doc:"The machine's frame is earthed"`
-	Cable   q.Text `json:"cable" doc:"Length of cable from the board or battery to the machine, one way"`
-	Wire    string `json:"wire" maxLength:"20" doc:"Conductor of that cable, such as 2.5 mm² or 14 AWG"`
-	Code    Code   `json:"code" enum:"iec,nec," doc:"Whose starting values for conductor and fuse are shown; by the hertz when empty"`
-	Inside  q.Text `json:"inside" doc:"Battery: its resistance inside, with leads, such as 40 mΩ"`
-	Holds   q.Text `json:"holds" doc:"Battery: energy when full, such as 400 Wh"`
+	Name      string `json:"name" maxLength:"120"`
+	Volts     q.Text `json:"volts" doc:"Volts at the socket; between lines for three-phase"`
+	Hertz     q.Text `json:"hertz"`
+	Phases    string `json:"phases" enum:"1,3,dc," doc:"1 or 3 phases, or dc for a battery"`
+	Breaker   q.Text `json:"breaker" doc:"Breaker or fuse of the circuit"`
+	Earthed   bool   `json:"earthed" doc:"The machine's frame is earthed"`
+	Residual  string `json:"residual" enum:"none,ac,a,b,unknown," doc:"Residual-current device ahead of it: none, type AC, A or F, B, or one whose type nobody read"`
+	Extension bool   `json:"extension" doc:"Fed through an extension lead"`
+	Cable     q.Text `json:"cable" doc:"Length of cable from the board or battery to the machine, one way"`
+	Wire      string `json:"wire" maxLength:"20" doc:"Conductor of that cable, such as 2.5 mm² or 14 AWG"`
+	Code      Code   `json:"code" enum:"iec,nec," doc:"Whose starting values for conductor and fuse are shown; by the hertz when empty"`
+	Inside    q.Text `json:"inside" doc:"Battery: its resistance inside, with leads, such as 40 mΩ"`
+	Holds     q.Text `json:"holds" doc:"Battery: energy when full, such as 400 Wh"`
+	Cells     string `json:"cells" enum:"lead,lithium," doc:"Battery: what it is made of"`
 }
 
 // Resolved is a supply in SI; Breaker 0 when not known.
@@ -30,6 +33,9 @@ type Resolved struct {
 	Battery      bool // direct current; Hertz then means nothing
 	Breaker      float64
 	Earthed      bool
+	Residual     string // of the device ahead of it; "" where nobody looked
+	Extension    bool
+	Lithium      bool
 	AssumedHertz bool
 	Cable        float64 // m one way; 0 when not known
 	Wire         Wire    // of zero area when not known
@@ -44,7 +50,9 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	s := Resolved{
 		Volts:   r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 5, Max: 1000}).Or(0),
 		Breaker: r.Read("breaker", d.Breaker, q.Current, q.Range{Min: 0.5, Max: 400}).Or(0),
-		Earthed: d.Earthed,
+		Earthed: d.Earthed, Extension: d.Extension,
+		Residual: r.Choice("residual", d.Residual, "", "none", "ac", "a", "b", "unknown"),
+		Lithium:  r.Choice("cells", d.Cells, "", "lead", "lithium") == "lithium",
 	}
 	phases := r.Choice("phases", d.Phases, "1", "1", "3", "dc")
 	s.Three, s.Battery = phases == "3", phases == "dc"

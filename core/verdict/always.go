@@ -20,6 +20,18 @@ func (v *verdict) alwaysFindings() {
 	say(f.WorkHands, "machine.kind", "Hands, hair and sleeves",
 		"No gloves and nothing loose near what turns. Guards on before the belt goes on, and a stop within reach of "+
 			"where you stand.")
+	if work.FindKind(v.Machine.Kind).Cutter {
+		say(f.WorkEyes, "machine.kind", "Eyes, ears and breath",
+			"Goggles always, ears covered when it is loud, and a mask or extraction for dust and fume.")
+	}
+	say(f.WorkOthers, "machine.kind", "Who else is there",
+		"Children and lookers-on well back, and never in the plane it turns in. Plug out, or locked off, when you "+
+			"leave it.")
+	if v.Control.Converts() && v.Supply.Volts > ExtraLowVolts && !v.Supply.Battery {
+		say(f.ControlMeters, "control.enclosed", "Meters near the drive",
+			"Only one made for mains, of true rms, its leads whole. The clip of a scope on the mains' earth is a "+
+				"short circuit across the drive: never measure so.")
+	}
 	for i, d := range work.FindKind(v.Machine.Kind).Dangers {
 		say(f.WorkDanger.At(i), "machine.kind", d.Title, d.Words)
 	}

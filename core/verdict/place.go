@@ -15,6 +15,7 @@ import (
 func (v *verdict) placeFindings() {
 	place, open := v.Machine.Place, v.Motor.Cooling == "own-fan"
 	if place.Wet == "yes" {
+		v.wetFindings()
 		v.add(f.WorkWet, f.Caution, "machine.place.wet", "It gets wet here",
 			"Motor, drive and switch need enclosures made for splashing, a residual-current device ahead of them, "+
 				"and cable entries from below. Local code and a licensed electrician decide.")
@@ -29,6 +30,28 @@ func (v *verdict) placeFindings() {
 		v.add(f.WorkDust, f.Caution, "machine.place.dust", "Dust round the motor", detail)
 	}
 	v.airFinding()
+}
+
+// wetFindings stop open motors, and circuits no residual-current device watches, where it gets wet.
+func (v *verdict) wetFindings() {
+	if v.Supply.Volts <= ExtraLowVolts || v.Supply.Battery {
+		return
+	}
+	if r := v.Supply.Residual; r == "" || r == "none" {
+		v.add(f.SupplyResidual, f.Stop, "supply.residual", "Wet, and no residual-current device noted",
+			"Water carries the mains to whoever stands in it. Have one fitted ahead of the machine, press its test "+
+				"button, and put it in here. Local code and a licensed electrician decide which.")
+	}
+	if v.Motor.Splashed() {
+		return
+	}
+	said := "its plate has no degree of protection"
+	if v.Motor.Enclosure != "" {
+		said = "its plate says " + v.Motor.Enclosure
+	}
+	v.add(f.MotorEnclosure, f.Stop, "motor.plate.enclosure", "Wet, and the motor is not known to keep water out",
+		"It gets wet here, and "+said+". IP with a second figure of 4 or more bears splashes. Use such a motor, or "+
+			"house this one and write \"enclosed\" there.")
 }
 
 // airFinding says what hot or thin air takes, which the reach has already given up.

@@ -5,6 +5,7 @@ import (
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/wiring"
 	"jiriki/core/work"
 )
 
@@ -36,6 +37,11 @@ func (v *verdict) safetyFindings() {
 				"Fuse both the line and the armature; put the drive in an earthed, closed box with strain relief.")
 		}
 	}
+	if mains && !c.Enclosed && !(c.DCDrive() || c.Direct()) {
+		v.add(f.ControlOpenBox, f.Stop, "control.enclosed", "No enclosure noted",
+			"Its terminals are live while it is plugged in. Put it in an earthed, closed box with strain relief.")
+	}
+	v.isolationFinding()
 	if c.SetsHertz() && mains {
 		v.add(f.ControlStoredCharge, f.Caution, "control.enclosed", "Drive stays live after unplugging",
 			"Its capacitors hold a lethal charge. Unplug, wait the time on its label, and measure before touching. "+
@@ -65,7 +71,48 @@ func (v *verdict) safetyFindings() {
 			"A battery drives hundreds of amps into a short: wires glow before anyone finds a switch. Put a fuse at "+
 				"the battery, rated for direct current.")
 	}
+	v.afterFindings()
 	v.reverseFindings()
+}
+
+// afterFindings are of what hangs on a drive besides its motor.
+func (v *verdict) afterFindings() {
+	c := v.Control
+	if c.SwitchAfter && c.Converts() {
+		detail := "Opened while it runs it can destroy the drive. Lead a contact of it through the enable, so that " +
+			"the drive is off before it opens."
+		if c.DCDrive() || c.Direct() {
+			detail = "A contact made for alternating current holds an arc on direct current and burns: use one " +
+				"rated for these direct volts, and lead a contact of it through the enable, so that the drive is " +
+				"off before it opens."
+		}
+		v.add(f.ControlSwitchAfter, f.Caution, "control.switchAfter", "A switch between drive and motor", detail)
+	}
+	if c.Shared && c.Converts() {
+		v.add(f.ControlShared, f.Caution, "control.shared", "Two motors on one drive",
+			"Its current limit guards the sum and neither of them: each needs an overload relay of its own, and "+
+				"neither may be switched in while the drive runs. The figures here are for this motor alone.")
+	}
+}
+
+// isolationFinding stops what comes into touch with the mains through a control: signals from elsewhere on a drive
+// whose common is live, and a motor for a few volts on a transformer with one winding.
+func (v *verdict) isolationFinding() {
+	c := v.Control
+	if v.Supply.Volts <= ExtraLowVolts || c.Isolated || v.Supply.Battery || v.NeedsSupplyUnit() {
+		return
+	}
+	if c.DCDrive() && c.FromElsewhere() {
+		v.add(f.ControlNotIsolated, f.Stop, "control.isolated", "Its signal side is live",
+			"Such a drive's common is joined to the mains: what is wired to it, a computer and the hand on it, is "+
+				"too. Put an isolator made for it between, and tick that it is there.")
+	}
+	if volts := v.Motor.Volts.Value; c.Kind == control.VariableTransformer && volts > 0 && volts <= ExtraLowVolts {
+		v.add(f.ControlNotIsolated, f.Stop, "control.isolated", "A motor for a few volts, joined to the mains",
+			"A variable transformer has one winding: turned down to "+v.show(volts, q.Voltage)+" its leads still "+
+				"stand at mains volts against earth, and such a motor's insulation was not made for that. Put an "+
+				"isolating transformer before it, or use another supply.")
+	}
 }
 
 // protectorFinding makes a stop of a protector that resets by itself where a cutter would start with it: a no-volt
@@ -102,6 +149,10 @@ func (v *verdict) reverseFindings() {
 	case reverses && screwed:
 		v.add(f.ControlReverseScrewed, f.Stop, field, "Reverse with a screwed-on chuck or pulley",
 			"Reversing, or braking hard, unscrews it at speed. Pin or clamp it, or take the reverse out.")
+	case v.Control.Reverse == "switch" && !wiring.Motor(v.Motor.Kind.Profile().Leads).TurnedBySwitch():
+		v.add(f.ControlReverseDead, f.Stop, "control.reverse", "A switch in its leads does not reverse this motor",
+			v.Motor.Kind.Profile().Reverses+" Crossed over, its leads only stall or burn it. Choose another way, or "+
+				"none.")
 	case reverses:
 		v.add(f.ControlReverse, f.Caution, "control.reverse", "Reverse only at standstill",
 			"Drive off, shaft still, then the switch. Reversed while turning it draws about twice its stall current.")

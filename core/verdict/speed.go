@@ -47,15 +47,21 @@ func (v *verdict) worksSlowly() bool {
 	return false
 }
 
+// fastest is how fast the spindle can turn with no load, in whichever position, rad/s.
+func (v *verdict) fastest() float64 {
+	fastest := 0.0
+	for i := range v.Reduction.Positions {
+		fastest = max(fastest, v.Top(&v.Reduction.Positions[i]))
+	}
+	return fastest
+}
+
 func (v *verdict) topSpeedFindings() {
 	limit, field := v.Machine.TopSpeed()
 	if field == "" || !v.Runs {
 		return
 	}
-	fastest := 0.0
-	for i := range v.Reduction.Positions {
-		fastest = max(fastest, v.Top(&v.Reduction.Positions[i]))
-	}
+	fastest := v.fastest()
 	if fastest <= limit*(1+line.SpeedTolerance) {
 		v.add(f.WorkTopSpeedGood, f.Good, field, "Stays under the machine's limit",
 			fmt.Sprintf("Tops out at %s with no load, limit %s.", v.show(fastest, q.Speed),

@@ -101,6 +101,10 @@ func TestDangerousPlansAreStopped(t *testing.T) {
 		{"control.resistor-burns", plantest.Resisted(), func(in *plan.Input) { in.Plan.Control.Watts = "50 W" }},
 		{"control.bare-mains", plantest.Resisted(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
 		{"control.bare-mains", plantest.Transformed(), func(in *plan.Input) { in.Plan.Control.Enclosed = false }},
+		{"work.feed-geared.slow", plantest.Sound(), func(in *plan.Input) {
+			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true,
+				Geared: true}}
+		}},
 		{"control.suits", plantest.Transformed(), func(in *plan.Input) {
 			in.Plan.Supply.Phases, in.Plan.Supply.Volts = "dc", "48 V"
 		}},
@@ -274,10 +278,15 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm",
 				Feed: true}}
 		}},
-		{"work.feed-geared.slow", plantest.Sound(), func(in *plan.Input) {
-			in.Machine.Jobs[0].Load = work.Load{By: "screw", Screw: work.Screw{Force: "500 N", Lead: "3 mm", Feed: true,
-				Geared: true}}
+		{"supply.extension", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Extension = true }},
+		{"supply.residual", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Residual = "ac" }},
+		{"supply.residual", plantest.Sound(), func(in *plan.Input) { in.Plan.Supply.Residual = "unknown" }},
+		{"supply.residual", plantest.Inverted(), func(in *plan.Input) {
+			in.Plan.Supply.Phases, in.Plan.Supply.Residual = "3", "a"
 		}},
+		{"control.switch-after", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.SwitchAfter = true }},
+		{"control.switch-after", plantest.Sound(), func(in *plan.Input) { in.Plan.Control.SwitchAfter = true }},
+		{"control.shared", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Shared = true }},
 		{"work.guess.slow", plantest.Sound(), func(in *plan.Input) {
 			in.Plan.Motor.Plate.Speed, in.Plan.Motor.Body.Diameter, in.Machine.Jobs[0].Load.Torque = "", "102 mm",
 				"2.1 N·m"

@@ -94,6 +94,15 @@ func (v *verdict) supplyFindings() {
 			"Earth the machine's frame, the motor and the drive box before power goes near it. Local code and a "+
 				"licensed electrician decide how.")
 	}
+	v.leakageFinding()
+	if s.Extension {
+		v.add(f.SupplyExtension, f.Caution, "supply.extension", "Fed through an extension lead",
+			"Unreel it whole, keep it short, thick and dry, and put its length and conductor in as the cable: a motor "+
+				"that starves starts slowly and burns.")
+	}
+	if s.Battery {
+		v.batteryFinding()
+	}
 	if !v.Runs {
 		return
 	}
@@ -129,6 +138,41 @@ func (v *verdict) supplyFindings() {
 				"breaker of the same rating is meant for motors; a licensed electrician fits it.",
 				v.show(inrush, q.Current))).Working = working.SupplyInrush
 	}
+}
+
+// leakageFinding looks whether the residual-current device ahead can see what a drive leaks: one of type AC is blinded
+// by direct current, and of a drive on three phases only type B sees all [IEC 60755, from memory].
+func (v *verdict) leakageFinding() {
+	r, drive := v.Supply.Residual, v.Control.Converts() && v.Supply.Volts > ExtraLowVolts && !v.Supply.Battery
+	if !drive {
+		return
+	}
+	switch threeIn := v.Supply.Three; {
+	case r == "ac" && !threeIn:
+		v.add(f.SupplyResidual, f.Caution, "supply.residual", "Its residual-current device can be blinded",
+			"What a drive leaks is not a clean wave: a device of type AC may not see it, and then not trip for "+
+				"anybody else on it either. Type A or F is for drives on one phase. A licensed electrician fits it.")
+	case (r == "ac" || r == "a") && threeIn:
+		v.add(f.SupplyResidual, f.Caution, "supply.residual", "Its residual-current device can be blinded",
+			"A drive on three phases can leak plain direct current, which only a device of type B sees. A licensed "+
+				"electrician fits it.")
+	case r == "unknown":
+		v.add(f.SupplyResidual, f.Caution, "supply.residual", "Which type is the residual-current device?",
+			"Read the letters or the little wave on it: with a drive behind it type AC may not trip. Drives leak a "+
+				"little by nature, so two on one device may trip it.")
+	}
+}
+
+// batteryFinding is what a battery can do by itself.
+func (v *verdict) batteryFinding() {
+	detail := "Cover its terminals and take rings and watch off: a spanner across them welds. Charge it where there " +
+		"is air, with its own charger, and nothing that sparks near: it gives off gas that burns."
+	if v.Supply.Lithium {
+		detail = "Cover its terminals and take rings and watch off: a spanner across them welds. Charge it with its " +
+			"own charger and guard circuit, above freezing, outside where you sleep, and never once it is dented or " +
+			"swollen."
+	}
+	v.add(f.SupplyBattery, f.Caution, "supply.cells", "A battery is never switched off", detail).Always = true
 }
 
 func (v *verdict) lineVoltsFindings(share float64) {

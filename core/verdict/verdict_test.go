@@ -285,7 +285,9 @@ func TestWhatTheWiringLeavesUnsafeIsAStop(t *testing.T) {
 	}{
 		{"control.wiring.fuse", plantest.Inverted(), func(in *plan.Input) { in.Plan.Control.Fused = false }},
 		{"control.wiring.thermal", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.NoVolt = false }},
-		{"control.wiring.reverse", plantest.Switched(), func(in *plan.Input) { in.Plan.Control.Reverse = "switch" }},
+		{"control.wiring.reverse", plantest.Switched(), func(in *plan.Input) {
+			in.Plan.Control.Reverse, in.Plan.Control.NoVolt, in.Plan.Motor.ThermalSwitch = "switch", false, "none"
+		}},
 	} {
 		require.True(t, assesstest.Of(t, c.from).MayPower, c.id)
 		c.change(&c.from)

@@ -1,8 +1,11 @@
 package verdict
 
 import (
+	"fmt"
+
 	f "jiriki/core/finding"
 	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
 	"jiriki/core/words"
 	"jiriki/core/work"
 	"jiriki/core/working"
@@ -42,6 +45,9 @@ func (v *verdict) workFindings() {
 		v.jobCautions(i, &v.Machine.Jobs[i])
 	}
 	v.markedFindings()
+	v.rimFinding()
+	v.coverFinding()
+	v.hangingFinding()
 	v.placeFindings()
 	v.topSpeedFindings()
 }
@@ -66,11 +72,64 @@ func (v *verdict) jobCautions(i int, job *work.Need) {
 		"A motor of its own keeps pushing into a stopped tool. Feed it through a contact of the spindle's drive, and "+
 			"show a lamp while it is on.")
 	if job.Feed.Geared {
-		v.add(f.WorkFeedGeared.Of(job.ID), f.Caution, jobField(i, "load.screw.geared"),
+		v.add(f.WorkFeedGeared.Of(job.ID), f.Stop, jobField(i, "load.screw.geared"),
 			job.Name+": take the gearbox out of mesh",
 			"Driven backwards from the screw's end a geared box can break its teeth or throw its handles. Disengage "+
-				"it before the feed motor ever turns.")
+				"it before the feed motor ever turns, and then take this tick out.")
 	}
+}
+
+// rimFinding weighs the largest that turns against what cast iron bears, where nothing is marked on it.
+func (v *verdict) rimFinding() {
+	m := v.Machine
+	cast := m.Rim == "cast" || m.Rim == "" && work.FindKind(m.Kind).Cast
+	if !v.Runs || m.Diameter == 0 || m.Marked > 0 || !cast {
+		return
+	}
+	rim := reduction.BeltSpeed(m.Diameter, v.fastest())
+	if rim <= reduction.BurstingBelt {
+		return
+	}
+	taken := ""
+	if m.Rim == "" {
+		taken = " It is taken as cast iron; say so if it is turned from solid."
+	}
+	v.add(f.WorkRim, f.Stop, "machine.limits.rim", "Rim faster than cast iron bears",
+		fmt.Sprintf("%s at ⌀ %s with no load; cast iron can burst over %s.%s Gear it down, or put in the speed its "+
+			"maker marked on it.", v.show(rim, q.SurfaceSpeed), v.show(m.Diameter, q.Length),
+			v.show(reduction.BurstingBelt, q.SurfaceSpeed), taken)).Working = working.ReachSpeed
+}
+
+// coverFinding asks for the guard of fan blades and grinding wheels.
+func (v *verdict) coverFinding() {
+	what := work.FindKind(v.Machine.Kind).Covers
+	if what == "" || v.Machine.Covered {
+		return
+	}
+	detail := "Close them in on both sides, so that no finger or sleeve gets through, before it turns."
+	if what == "wheel" {
+		detail = "A wheel that bursts is held by its guard alone. Close it over all but the working part, with the " +
+			"rest set close."
+	}
+	v.add(f.WorkUncovered, f.Stop, "machine.limits.covered", "No guard noted on the "+what, detail)
+}
+
+// hangingFinding asks what holds a load that hangs when the motor lets go.
+func (v *verdict) hangingFinding() {
+	if !v.Machine.Hangs || v.Machine.Held {
+		return
+	}
+	if v.Motor.Gear.HoldsItself() {
+		return
+	}
+	for _, s := range v.Reduction.Stages {
+		if s.HoldsItself() {
+			return
+		}
+	}
+	v.add(f.WorkHangs, f.Stop, "machine.limits.held", "Nothing holds the load when the motor lets go",
+		"Power off, a belt off or a drive tripped, and it comes down. Fit a brake that grips without power, or a worm "+
+			"that cannot be driven back, and never stand under it.")
 }
 
 // markedFindings ask for the speed marked on what can burst.

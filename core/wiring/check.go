@@ -183,6 +183,15 @@ func (d Diagram) fed() Verdict {
 			dead = append(dead, "M1:"+name)
 		}
 	}
+	second := map[Motor][][2]string{TwoWindings: {{"M1:U1", "M1:Z1"}, {"M1:Z2", "M1:U2"}}}[d.spec.Motor]
+	if d.spec.Motor == Series && d.spec.ReverseSwitch {
+		second = [][2]string{{"M1:3", "M1:4"}, {"M1:5", "M1:6"}}
+	}
+	for _, ends := range second {
+		if !c.reaches(ends[0], ends[1]) {
+			dead = append(dead, ends[1])
+		}
+	}
 	return verdict("fed", "Every lead of the motor fed", len(dead) == 0, "Each from its own end.",
 		"Not fed: "+strings.Join(dead, ", ")+".")
 }
@@ -318,10 +327,12 @@ func (d Diagram) coilNeeds(device string) bool {
 }
 
 func (d Diagram) interlocked() Verdict {
-	ok := d.spec.electronic() && d.needs("A1:COM", "A1:EN", "S4:7")
+	ok := d.spec.electronic() && d.needs("A1:COM", "A1:EN", "S4:7") || !d.spec.electronic() && d.has("K1") &&
+		d.coilNeeds("S4:7")
 	return verdict("reverse", "Reverse interlocked", ok,
-		"In its middle place the switch opens the enable: the drive is off before the leads change over.",
-		"The leads can change over while it is driven. Use a drive with an enable, or take the reverse out.")
+		"In its middle place the switch stops the motor before the leads change over.",
+		"The leads can change over while it is driven. Lead the switch's third pole through the enable of a drive or "+
+			"the coil of a no-volt release, or take the reverse out.")
 }
 
 func (d Diagram) knob() Verdict {

@@ -109,6 +109,9 @@ func (d *Diagram) release(lines []string) {
 		// With no drive to read it the thermal switch lets the contactor go.
 		ends = append(ends, "M1:T1", "M1:T2")
 	}
+	if d.spec.ReverseSwitch && !d.spec.electronic() {
+		ends = append(ends, "S4:7", "S4:8") // in its middle place it lets the contactor go
+	}
 	d.chain(Loop, Release, append(ends, lines[len(lines)-1])...)
 }
 
@@ -271,7 +274,14 @@ func (d *Diagram) motor(leads []string) {
 	}
 	d.add("M1", "Motor", kind, MainLine, terminals...)
 	if d.spec.ReverseSwitch {
-		leads = d.reversing(leads)
+		d.reversingSwitch()
+		switch d.spec.Motor {
+		case TwoWindings: // turned about in its second winding
+		case Series:
+			d.brushes()
+		default:
+			leads = append(d.crossed(leads[0], leads[1]), leads[2:]...)
+		}
 	}
 	for i, name := range names {
 		d.wire(Output, MainLine, leads[i], "M1:"+name, "")
@@ -312,20 +322,44 @@ func (d *Diagram) secondWinding() {
 		d.wire(Output, MainLine, from, "C1:1", "")
 		from = "C1:2"
 	}
+	if d.spec.ReverseSwitch {
+		// Both windings turned about turn the same way: only the second is crossed over.
+		ends := d.crossed(from, "M1:U2")
+		d.wire(Output, Reverse, ends[0], "M1:Z1", "through the motor's own start switch, where it has one")
+		d.wire(Output, Reverse, "M1:Z2", ends[1], "")
+		return
+	}
 	d.wire(Output, MainLine, from, "M1:Z1", "through the motor's own start switch, where it has one")
 	d.wire(Output, MainLine, "M1:Z2", "M1:U2", "swap Z1 and Z2 to reverse")
 }
 
-// reversing is a switch with a middle place that is off: two poles crossed over, and a third that
-// opens the enable while it stands in the middle.
-func (d *Diagram) reversing(leads []string) []string {
+// brushes brings a series motor's brush leads out between the halves of its field: with field and brushes both
+// turned about it would turn the same way.
+func (d *Diagram) brushes() {
+	d.extend("M1", Terminal{Name: "3", Says: "field"}, Terminal{Name: "4", Says: "brush"},
+		Terminal{Name: "5", Says: "brush"}, Terminal{Name: "6", Says: "field, or a joint"})
+	for _, c := range [][2]string{{"1", "3"}, {"4", "5"}, {"6", "2"}} {
+		d.passes("M1", c[0], c[1])
+	}
+	ends := d.crossed("M1:3", "M1:6")
+	d.wire(Output, Reverse, ends[0], "M1:4", "")
+	d.wire(Output, Reverse, "M1:5", ends[1], "")
+}
+
+// reversingSwitch has a middle place that is off: two poles crossed over, and a third that opens the enable, or
+// lets the contactor go, while it stands in the middle.
+func (d *Diagram) reversingSwitch() {
 	d.add("S4", "Reversing switch, centre off", "reverse", MainLine, t("1", "2", "3", "4", "5", "6", "7", "8")...)
-	d.wire(Output, Reverse, leads[0], "S4:1", "")
-	d.wire(Output, Reverse, leads[1], "S4:4", "")
-	d.wire(Output, Reverse, "S4:1", "S4:6", "crossed over")
-	d.wire(Output, Reverse, "S4:4", "S4:3", "crossed over")
 	for _, c := range [][2]string{{"1", "2"}, {"4", "5"}, {"7", "8"}} {
 		d.passes("S4", c[0], c[1])
 	}
-	return append([]string{"S4:2", "S4:5"}, leads[2:]...)
+}
+
+// crossed leads two ends through the reversing switch and returns where they come out.
+func (d *Diagram) crossed(one, other string) []string {
+	d.wire(Output, Reverse, one, "S4:1", "")
+	d.wire(Output, Reverse, other, "S4:4", "")
+	d.wire(Output, Reverse, "S4:1", "S4:6", "crossed over")
+	d.wire(Output, Reverse, "S4:4", "S4:3", "crossed over")
+	return []string{"S4:2", "S4:5"}
 }

@@ -44,6 +44,15 @@ const (
 	StepperMotor Motor = "stepper"
 )
 
+// TurnedBySwitch reports whether a switch in its leads can make the motor turn the other way.
+func (m Motor) TurnedBySwitch() bool {
+	switch m {
+	case OneWinding, TwoSpeeds, HallMotor, StepperMotor:
+		return false
+	}
+	return true
+}
+
 // Spec is what is to be wired.
 type Spec struct {
 	Phases        Phases

@@ -38,8 +38,8 @@ func drawSpec(t *rapid.T) Spec {
 		flag("unit"))
 	s.Overload = s.Control == Switch && s.NoVolt && flag("overload")
 	s.ReverseInput = s.Control == Inverter && flag("reverse input")
-	s.ReverseSwitch = s.Control == DCDrive && flag("reverse switch")
-	if s.Thermal && !s.electronic() {
+	s.ReverseSwitch = s.Motor.TurnedBySwitch() && flag("reverse switch")
+	if (s.Thermal || s.ReverseSwitch) && !s.electronic() {
 		s.NoVolt = true
 	}
 	return s

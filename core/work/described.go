@@ -26,6 +26,10 @@ type Limits struct {
 	Diameter      q.Text `json:"diameter" doc:"Largest diameter that turns: wheel head, drum, chuck"`
 	Bearing       q.Text `json:"bearing" doc:"Mean diameter of the spindle's bearings, where they run in grease"`
 	Frame         string `json:"frame" maxLength:"60" doc:"Motor frame its bracket is drilled for, such as 80 or NEMA 56"`
+	Rim           string `json:"rim" enum:"cast,turned," doc:"What the largest that turns is made of: cast iron, or turned from solid steel or aluminium; by the kind of machine when empty"`
+	Hangs         bool   `json:"hangs" doc:"Its load hangs, and comes down by itself when the motor lets go"`
+	Held          bool   `json:"held" doc:"A brake holds a hanging load without power"`
+	Covered       bool   `json:"covered" doc:"Fan blades or a grinding wheel are guarded"`
 	ScrewedOn     bool   `json:"screwedOn" doc:"Chuck, wheel or pulley held by a thread that reversing would undo"`
 	NeedsReversed bool   `json:"needsReversed" doc:"The machine must run both ways"`
 }

@@ -20,6 +20,8 @@ type Kind struct {
 	Dangers []Danger `json:"-"`        // its own, besides those of every machine
 	Dusty   bool     `json:"-"`        // round it a sparking commutator can set dust alight
 	Cutter  bool     `json:"-"`        // a blade, wheel or tool turns in it within reach of hands
+	Cast    bool     `json:"-"`        // what turns in it is cast iron unless known otherwise
+	Covers  string   `json:"covers"`   // what in it must be covered before it turns; empty where nothing is
 	Turning float64  `json:"usualMax"` // fastest such a spindle usually turns, rpm; 0 without a usual one
 }
 
@@ -51,7 +53,7 @@ var kicks = Danger{"The work can be snatched", "Clamp it; a hand does not hold w
 // kinds in the order they are offered. Speeds, cuts and duties are usual ones [common practice].
 var kinds = []Kind{
 	{ID: "lathe", Name: "Lathe", Spindle: "spindle", Asks: "marked", Throws: "chips and coolant", Turning: 2500,
-		Cutter:  true,
+		Cutter: true, Cast: true,
 		Dangers: []Danger{entangles},
 		Jobs: []Job{
 			job("Facing steel, large", Cut{"turning", "plain-steel", "hss"},
@@ -86,7 +88,7 @@ var kinds = []Kind{
 				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.1 mm"}}, inTurns),
 		}},
 	{ID: "bandsaw", Name: "Bandsaw", Spindle: "wheel shaft", Asks: "diameter", Throws: "chips and dust",
-		Cutter: true,
+		Cutter: true, Cast: true,
 		Dangers: []Danger{
 			{"A band can leave its wheels", "Both wheels covered, guides close to the work, and never slow it with a " +
 				"hand or stick."},
@@ -129,7 +131,7 @@ var kinds = []Kind{
 				allDay),
 		}},
 	{ID: "grinder", Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Dusty: true, Throws: "grinding dust",
-		Cutter: true,
+		Cutter: true, Covers: "wheel",
 		Dangers: []Danger{
 			{"Wheels burst", "Ring-test a wheel before it goes on, run it a minute with nobody in its plane, " +
 				"rest set close, guard closed."},
@@ -193,6 +195,7 @@ var kinds = []Kind{
 				allDay),
 		}},
 	{ID: "fan", Name: "Fan or blower", Spindle: "fan shaft", Asks: "marked", Throws: "whatever it moves",
+		Covers: "blades",
 		Dangers: []Danger{
 			{"Never leave a fan open", "Guard both sides. A fan that cools the motor is not taken off without " +
 				"another in " +

@@ -47,6 +47,10 @@ type Resolved struct {
 	Place     Place
 	Air       float64 // K, the hottest round the motor; 40 °C unless told
 	Altitude  float64 // m above the sea; 0 when not told
+	Rim       string  // "cast", "turned" or ""
+	Hangs     bool    // the load comes down by itself
+	Held      bool    // and a brake holds it
+	Covered   bool
 	ScrewedOn bool
 	Reversed  bool
 	Jobs      []Need
@@ -181,6 +185,8 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		Diameter: limits.Read("diameter", d.Limits.Diameter, q.Length, q.Range{Min: 1e-3, Max: 20}).Or(0),
 		Bearing:  limits.Read("bearing", d.Limits.Bearing, q.Length, q.Range{Min: 3e-3, Max: 1}).Or(0),
 		Frame:    d.Limits.Frame,
+		Rim:      limits.Choice("rim", d.Limits.Rim, "", "cast", "turned"),
+		Hangs:    d.Limits.Hangs, Held: d.Limits.Held, Covered: d.Limits.Covered,
 	}
 	m.readAir(d.Place, r.Under("place"))
 	if len(d.Jobs) > MaxJobs {

@@ -833,6 +833,8 @@ export interface components {
             fused: boolean;
             /** @description Inductance of the choke */
             henries: string;
+            /** @description What comes to it from elsewhere is kept apart from the mains: an isolator for signals, an isolating transformer for power */
+            isolated: boolean;
             /** @enum {string} */
             kind: "phase-angle" | "pwm" | "inverter" | "bldc" | "stepper" | "capacitors" | "inverter-1" | "variac" | "resistor" | "contactor" | "";
             /**
@@ -862,6 +864,10 @@ export interface components {
              * @enum {string}
              */
             reverse: "none" | "switch" | "drive" | "";
+            /** @description A second motor runs from it */
+            shared: boolean;
+            /** @description A switch or contactor stands between it and the motor */
+            switchAfter: boolean;
             /** @description Inverter: highest hertz allowed */
             topHertz: string;
             /** @description Top speed as a part of plate speed, such as 65 % */
@@ -1394,6 +1400,11 @@ export interface components {
             amps: string;
             /** @description Microfarads of its capacitor */
             capacitor: string;
+            /**
+             * @description What its running capacitor is: film or oil, or an electrolytic
+             * @enum {string}
+             */
+            capacitorSort: "film" | "electrolytic" | "";
             /** @description AC volts marked on it */
             capacitorVolts: string;
             /**
@@ -1478,6 +1489,8 @@ export interface components {
             magnets: boolean;
             name: string;
             reverses: string;
+            /** @description A capacitor stays in circuit while it runs */
+            runCapacitor: boolean;
             /** @description A switch inside takes a start winding out near 75 % of speed */
             startSwitch: boolean;
             starts: string;
@@ -2090,12 +2103,19 @@ export interface components {
             /** @description Length of cable from the board or battery to the machine, one way */
             cable: string;
             /**
+             * @description Battery: what it is made of
+             * @enum {string}
+             */
+            cells: "lead" | "lithium" | "";
+            /**
              * @description Whose starting values for conductor and fuse are shown; by the hertz when empty
              * @enum {string}
              */
             code: "iec" | "nec" | "";
             /** @description The machine's frame is earthed */
             earthed: boolean;
+            /** @description Fed through an extension lead */
+            extension: boolean;
             hertz: string;
             /** @description Battery: energy when full, such as 400 Wh */
             holds: string;
@@ -2107,6 +2127,11 @@ export interface components {
              * @enum {string}
              */
             phases: "1" | "3" | "dc" | "";
+            /**
+             * @description Residual-current device ahead of it: none, type AC, A or F, B, or one whose type nobody read
+             * @enum {string}
+             */
+            residual: "none" | "ac" | "a" | "b" | "unknown" | "";
             /** @description Volts at the socket; between lines for three-phase */
             volts: string;
             /** @description Conductor of that cable, such as 2.5 mm² or 14 AWG */
@@ -2228,6 +2253,7 @@ export interface components {
         WorkKind: {
             /** @description The limit to look for first: marked, spindle or diameter */
             asks: string;
+            covers: string;
             id: string;
             /** @description The jobs such a machine usually has */
             jobs: components["schemas"]["WorkJob"][];
@@ -2248,14 +2274,25 @@ export interface components {
         WorkLimits: {
             /** @description Mean diameter of the spindle's bearings, where they run in grease */
             bearing: string;
+            /** @description Fan blades or a grinding wheel are guarded */
+            covered: boolean;
             /** @description Largest diameter that turns: wheel head, drum, chuck */
             diameter: string;
             /** @description Motor frame its bracket is drilled for, such as 80 or NEMA 56 */
             frame: string;
+            /** @description Its load hangs, and comes down by itself when the motor lets go */
+            hangs: boolean;
+            /** @description A brake holds a hanging load without power */
+            held: boolean;
             /** @description Speed marked on the wheel, chuck or disc */
             marked: string;
             /** @description The machine must run both ways */
             needsReversed: boolean;
+            /**
+             * @description What the largest that turns is made of: cast iron, or turned from solid steel or aluminium; by the kind of machine when empty
+             * @enum {string}
+             */
+            rim: "cast" | "turned" | "";
             /** @description Chuck, wheel or pulley held by a thread that reversing would undo */
             screwedOn: boolean;
             /** @description Fastest the spindle or its bearings may turn */

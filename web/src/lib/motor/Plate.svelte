@@ -16,7 +16,13 @@
   const paired = $derived(
     [form.text(`${at}.plate.volts`), form.text(`${at}.plate.hertz`)].map((t) => /\d\s*\/\s*\d/.test(t))
   );
+  const running = $derived(profile?.runCapacitor ?? false);
   let more = $state(false);
+  // A finding may ask for what stands in the rest of the plate.
+  const rest = ['serviceFactor', 'insulation', 'enclosure', 'frame', 'rotation', 'protector'];
+  $effect(() => {
+    if (rest.some((name) => form.wanted === `${at}.plate.${name}`)) more = true;
+  });
 </script>
 
 <div class="plate">
@@ -86,8 +92,24 @@
       />
     {/if}
     {#if capacitor}
-      <Field path="{at}.plate.capacitor" label="Capacitor" hint="24 µF" plate />
-      {#if kind === 'psc'}<Field path="{at}.plate.capacitorVolts" label="Marked" hint="500 V" plate />{/if}
+      <Field
+        path="{at}.plate.capacitor"
+        label={running ? 'Run capacitor' : 'Capacitor'}
+        hint={running ? '24 µF' : '130 µF'}
+        plate
+      />
+      {#if running}
+        <Field path="{at}.plate.capacitorVolts" label="Marked" hint="500 V" plate />
+        <Choice
+          path="{at}.plate.capacitorSort"
+          label="Its sort"
+          options={[
+            ['film', 'film or oil'],
+            ['electrolytic', 'electrolytic']
+          ]}
+          plate
+        />
+      {/if}
     {/if}
     {#if family !== 'stepper'}
       <Choice

@@ -22,6 +22,8 @@
     [...catalogue.controls].sort((a, b) => rank(b.kind) - rank(a.kind)).map((c) => [c.kind, c.choice] as const)
   );
   const workings = $derived(sheet.workings.filter((w) => w.station === 'control' && !w.id.startsWith('setting.')));
+  const converts = $derived(profile?.converts ?? false);
+  const elsewhere = $derived(dc && !['', 'pot', 'panel'].includes(sheet.text('control.knob')));
   const trim = $derived(sheet.text('control.topTrim'));
   const words = (kinds: readonly string[]) =>
     catalogue.controls
@@ -153,6 +155,12 @@
       {/if}
     {/if}
     <Tick path="control.noVolt" label="No-volt release: stays off when power comes back" />
+    {#if elsewhere}<Tick path="control.isolated" label="An isolator keeps its signals apart from the mains" />{/if}
+    {#if kind === 'variac'}<Tick path="control.isolated" label="An isolating transformer stands before it" />{/if}
+    {#if converts}
+      <Tick path="control.switchAfter" label="A switch stands between it and the motor" />
+      <Tick path="control.shared" label="A second motor runs from it" />
+    {/if}
     <Tick path="control.lamp" label="A lamp shows that it is on" />
     <Tick path="control.fan" label="A fan in the box, with its own supply" />
   </div>

@@ -34,6 +34,14 @@
   {#if battery}
     <Field path="supply.inside" label="Ohms inside, with leads" hint="40 mΩ" />
     <Field path="supply.holds" label="Holds when full" hint="400 Wh" />
+    <Choice
+      path="supply.cells"
+      label="Made of"
+      options={[
+        ['lead', 'lead and acid'],
+        ['lithium', 'lithium']
+      ]}
+    />
   {/if}
   <Field path="supply.breaker" label="Breaker or fuse" hint="10 A" />
   <Field path="supply.cable" label="Cable, one way" hint="12 m" />
@@ -48,9 +56,23 @@
         ['nec', 'NEC']
       ]}
     />
+    <Choice
+      path="supply.residual"
+      label="Residual-current device"
+      options={[
+        ['none', 'none'],
+        ['ac', 'type AC'],
+        ['a', 'type A or F'],
+        ['b', 'type B'],
+        ['unknown', 'one is there, type not read']
+      ]}
+    />
   {/if}
 </div>
-<div class="mt-3"><Tick path="supply.earthed" label="The machine's frame, motor and drive box are earthed" /></div>
+<div class="mt-3">
+  <Tick path="supply.earthed" label="The machine's frame, motor and drive box are earthed" />
+  {#if !battery}<Tick path="supply.extension" label="Fed through an extension lead" />{/if}
+</div>
 <Figures title="What the plan draws" {workings} />
 <p class="mt-4 text-sm text-soft">
   Starting values. Local code and a licensed electrician decide, above all for fixed wiring.

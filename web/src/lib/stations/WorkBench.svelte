@@ -63,12 +63,27 @@
       hint="2850 rpm"
     />{/if}
   <Field path="machine.limits.diameter" label="Largest that turns" hint="340 mm" />
+  {#if sheet.text('machine.limits.diameter')}
+    <Choice
+      path="machine.limits.rim"
+      label="Made of"
+      options={[
+        ['cast', 'cast iron'],
+        ['turned', 'turned from solid']
+      ]}
+    />
+  {/if}
   <Field path="machine.limits.bearing" label="Bearings, mean diameter" hint="35 mm" />
   <Field path="machine.limits.frame" label="Bracket drilled for frame" hint="80" words />
 </div>
 <div class="mt-1">
   <Tick path="machine.limits.screwedOn" label="Chuck or wheel is screwed on" />
   <Tick path="machine.limits.needsReversed" label="Must run both ways" />
+  {#if kind?.covers}<Tick path="machine.limits.covered" label="Its {kind.covers} guarded" />{/if}
+  <Tick path="machine.limits.hangs" label="Its load hangs" />
+  {#if sheet.value('machine.limits.hangs')}
+    <Tick path="machine.limits.held" label="A brake grips it when the power is off" />
+  {/if}
 </div>
 <div class="mt-2 grid grid-cols-3 gap-3">
   <Choice path="machine.place.wet" label="Gets wet?" options={yesNo} />
