@@ -58,12 +58,12 @@ func TestAnyPlanIsBuilt(t *testing.T) {
 // The table's plans are judged alike by the sheet and by what is built from it.
 func TestBuildAllowsPowerWhereTheVerdictDoes(t *testing.T) {
 	for _, one := range plantest.Sounds() {
-		b, err := Plan(one.Input)
+		b, err := build.Plan(one.Input)
 		require.NoError(t, err, one.What)
 		assert.True(t, b.MayPower, "%s: %s", one.What, b.Blocked)
 	}
 	for _, one := range plantest.Dangers() {
-		b, err := Plan(one.Input)
+		b, err := build.Plan(one.Input)
 		require.NoError(t, err, one.What)
 		assert.False(t, b.MayPower, one.What)
 		assert.NotEmpty(t, b.Blocked, one.What)
