@@ -151,20 +151,22 @@ func (d *derivations) formFactor() {
 	figures := d.show(d.Motor.Torque.Value, q.Torque) + " ÷ " + q.Figures(d.Feed.FormFactor, 3) + " is " +
 		d.show(d.Motor.Torque.Value/d.Feed.FormFactor, q.Torque)
 	src, assumes := source.FormFactor, []string{}
-	if _, ok := line.ArmatureWave(&d.Stations, d.Feed); ok {
-		m := d.Motor
-		emf := line.WaveEMF(m)
-		alpha, wave, _ := control.FiringFor(m.Amps.Value, d.Model.Supply.Volts, d.Model.Supply.Hertz, emf,
-			m.DC.Resistance.Value, m.DC.Henries+d.Model.Control.Henries)
+	if d.Feed.Rough != nil {
 		src = source.BridgeWave
-		flows := "stops between firings"
-		if wave.Continuous {
-			flows = "never stops"
+		for _, share := range []float64{0.25, 1} {
+			a, _ := line.ArmatureAt(&d.Stations, share)
+			alpha, wave := a.Wave()
+			flows := "stops between firings"
+			if wave.Continuous {
+				flows = "never stops"
+			}
+			assumes = append(assumes, fmt.Sprintf("At %s of plate speed %s: fired at %s against %s of back-EMF, "+
+				"through %s and %s, it averages %s and %s; the current "+
+				"%s", q.Percent(share), q.Figures(wave.FormFactor, 3),
+				d.show(alpha, q.Angle), d.show(a.EMF, q.Voltage), d.show(a.Ohms, q.Resistance),
+				d.show(a.Henries, q.Inductance), d.show(a.EMF+wave.Average*a.Ohms, q.Voltage),
+				d.show(wave.Average, q.Current), flows))
 		}
-		assumes = append(assumes, fmt.Sprintf("Fired at %s against %s of back-EMF, through %s and %s, where the "+
-			"bridge averages %s; the current %s", d.show(alpha, q.Angle), d.show(emf, q.Voltage),
-			d.show(m.DC.Resistance.Value, q.Resistance), d.show(m.DC.Henries+d.Model.Control.Henries, q.Inductance),
-			d.show(control.HalfControlledAverage(d.Model.Supply.Volts, alpha), q.Voltage), flows))
 	}
 	d.add(working.ControlFormFactor, "Form factor", q.Figures(d.Feed.FormFactor, 3),
 		"I_rms / I_average; continuous torque ÷ form factor", figures, src, assumes...)

@@ -82,6 +82,7 @@ type Resolved struct {
 	Vector        bool
 	Choke         bool
 	Accel         float64
+	Blind         bool // nothing is fed back: neither speed nor armature volts
 	Tacho         bool // a tachometer, or a brushless motor's sensors
 	Knob          string
 	Momentary     bool
@@ -168,11 +169,11 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	c.TopTrim, c.Trimmed = trim.Or(1), trim.Known
 	feedback := r.Choice("feedback", d.Feedback, "armature", "none", "armature", "tacho")
-	c.Tacho = feedback == "tacho"
+	c.Tacho, c.Blind = feedback == "tacho", feedback == "none"
 	c.FormFactor, c.Slowest = 1, 1
 	switch c.Kind {
 	case PhaseAngle:
-		c.FormFactor = 1.4
+		c.FormFactor = roughForm
 		if c.Choke {
 			c.FormFactor = ChokedForm
 		}
@@ -188,9 +189,9 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	case SinglePhaseInverter:
 		c.Slowest = 0.5 // a start switch asks for more, which the line knows
 	case VariableTransformer:
-		c.FormFactor, c.Slowest = rectifiedForm, slowestDC("none")
+		c.FormFactor, c.Slowest = roughForm, slowestDC("none")
 	case SeriesResistor:
-		c.FormFactor, c.Slowest = rectifiedForm, slowestDC("none")
+		c.FormFactor, c.Slowest = roughForm, slowestDC("none")
 	case BrushlessDrive:
 		c.Slowest = 1.0 / 50
 		if feedback != "tacho" {
@@ -204,8 +205,9 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	return c
 }
 
-// rectifiedForm is the form factor of a whole rectified sine, π/(2√2).
-const rectifiedForm = math.Pi / (2 * math.Sqrt2)
+// roughForm is the form factor of rectified current into an armature without a choke, where nothing more is known
+// [common practice].
+const roughForm = 1.4
 
 // slowestDC is the slowest steady speed of a DC drive as a share of full [common practice].
 func slowestDC(feedback string) float64 {

@@ -26,8 +26,9 @@ func HalfControlledAverage(line, alpha float64) float64 {
 // and inductance l (H ≥ 0), from a line of so many volts rms and hertz.
 //
 // While a thyristor conducts L·di/dt + R·i = V̂·sin θ − E; past the crossing the current freewheels,
-// L·di/dt + R·i = −E, until it ends or the next firing. Both are solved exactly; only the mean
-// square is summed, by Simpson's rule.
+// L·di/dt + R·i = −E, until it ends or the next firing. Both, and their mean and mean square, are in
+// closed form. Over a whole half cycle the inductance takes nothing, so R times the average is what the
+// bridge averages less the back-EMF.
 func Bridge(line, hertz, alpha, emf, r, l float64) Wave {
 	b := bridge{peak: math.Sqrt2 * line, w: 2 * math.Pi * hertz, emf: emf, r: r}
 	b.tau = max(l, 1e-7*r) / r
@@ -49,96 +50,100 @@ type bridge struct {
 	from, start                  float64 // angle from which it is fed, and the current there
 }
 
-// decay is what is left of a current after an angle.
-func (b *bridge) decay(angle float64) float64 { return math.Exp(-angle / (b.w * b.tau)) }
-
-// forced is the current the volts alone would drive at an angle.
-func (b *bridge) forced(theta float64) float64 {
-	return b.peak/b.z*math.Sin(theta-b.phi) - b.emf/b.r
+// current is how it goes from one angle on: sine·sin(θ − φ) + level + dying·e^(−(θ − from)/k).
+type current struct {
+	sine, phi, level, dying, k, from float64
 }
 
-// fed is the current at an angle from firing to the crossing.
-func (b *bridge) fed(theta float64) float64 {
-	return b.forced(theta) + (b.start-b.forced(b.from))*b.decay(theta-b.from)
+func (i *current) at(theta float64) float64 {
+	return i.sine*math.Sin(theta-i.phi) + i.level + i.dying*math.Exp((i.from-theta)/i.k)
 }
 
-// free is the current at an angle past the crossing, having been so much there.
-func (b *bridge) free(theta, atCrossing float64) float64 {
-	return (atCrossing+b.emf/b.r)*b.decay(theta-math.Pi) - b.emf/b.r
+// sums are the integrals of the current and of its square from where it begins to an angle, term by term.
+func (i *current) sums(to float64) (sum, square float64) {
+	length := to - i.from
+	cosines := math.Cos(i.from-i.phi) - math.Cos(to-i.phi)
+	left := math.Exp(-length / i.k)
+	sum = i.sine*cosines + i.level*length + i.dying*i.k*(1-left)
+	slope := func(theta float64) float64 { return math.Sin(theta-i.phi)/i.k + math.Cos(theta-i.phi) }
+	both := (slope(i.from) - left*slope(to)) / (1 + 1/(i.k*i.k)) // ∫ sin · e^…
+	square = i.sine*i.sine*(length/2-(math.Sin(2*(to-i.phi))-math.Sin(2*(i.from-i.phi)))/4) +
+		i.level*i.level*length + i.dying*i.dying*i.k/2*(1-left*left) +
+		2*(i.sine*i.level*cosines+i.level*i.dying*i.k*(1-left)+i.sine*i.dying*both)
+	return sum, square
+}
+
+// fed is the current from firing to the crossing.
+func (b *bridge) fed() current {
+	c := current{sine: b.peak / b.z, phi: b.phi, level: -b.emf / b.r, k: b.w * b.tau, from: b.from}
+	c.dying = b.start - c.sine*math.Sin(b.from-b.phi) - c.level
+	return c
+}
+
+// free is the current past the crossing, having been so much there.
+func (b *bridge) free(atCrossing float64) current {
+	return current{level: -b.emf / b.r, dying: atCrossing + b.emf/b.r, k: b.w * b.tau, from: math.Pi}
 }
 
 // neverEnds finds the current at firing when it never stops, and reports whether it does not. What is
 // left when the next firing comes goes linearly with what there was, so the steady start follows at
 // once.
 func (b *bridge) neverEnds() bool {
-	b.start = b.free(b.from+math.Pi, b.fed(math.Pi)) / (1 - b.decay(math.Pi))
+	b.start = 0
+	fed := b.fed()
+	free := b.free(fed.at(math.Pi))
+	b.start = free.at(b.from+math.Pi) / (1 - math.Exp(-math.Pi/(b.w*b.tau)))
 	above := math.Asin(min(max(b.emf, 0)/b.peak, 1))
-	return b.start > 0 && b.fed(math.Pi) > 0 && b.fed(max(above, b.from)) > 0
+	fed = b.fed()
+	return b.start > 0 && fed.at(math.Pi) > 0 && fed.at(max(above, b.from)) > 0
 }
 
 // wave sums the current over a half cycle.
 func (b *bridge) wave(continuous bool) Wave {
-	next := b.from + math.Pi
-	crossing := math.Pi
-	if b.fed(math.Pi) <= 0 {
-		crossing = b.end(b.fed, max(b.from+1e-9, math.Pi-math.Asin(min(b.emf/b.peak, 1))), math.Pi)
+	fed, crossing := b.fed(), math.Pi
+	if fed.at(math.Pi) <= 0 {
+		falls := max(b.from+1e-9, math.Pi-math.Asin(min(b.emf/b.peak, 1)))
+		crossing = numeric.Last(falls, math.Pi, 1e-9, func(angle float64) bool { return fed.at(angle) > 0 })
 	}
-	at := max(b.fed(crossing), 0)
-	stop := next
-	freely := func(theta float64) float64 { return b.free(theta, at) }
-	switch {
-	case crossing < math.Pi:
-		stop = crossing
-	case !continuous:
-		stop = b.end(freely, math.Pi, next)
+	sum, square := fed.sums(crossing)
+	if crossing == math.Pi {
+		free, stop := b.free(fed.at(math.Pi)), b.from+math.Pi
+		if !continuous && b.emf > 0 {
+			stop = min(stop, math.Pi+free.k*math.Log(-free.dying/free.level))
+		}
+		freeSum, freeSquare := free.sums(stop)
+		sum, square = sum+freeSum, square+freeSquare
 	}
-	fed1, fed2 := sums(b.fed, b.from, crossing)
-	free1, free2 := 0.0, 0.0
-	if stop > crossing {
-		free1, free2 = sums(freely, crossing, stop)
-	}
-	w := Wave{Average: (fed1 + free1) / math.Pi, RMS: math.Sqrt((fed2 + free2) / math.Pi), FormFactor: 1,
+	w := Wave{Average: max(sum, 0) / math.Pi, RMS: math.Sqrt(max(square, 0) / math.Pi), FormFactor: 1,
 		Continuous: continuous}
 	if w.Average > 0 {
-		w.FormFactor = w.RMS / w.Average
+		w.FormFactor = max(w.RMS/w.Average, 1)
 	}
 	return w
 }
 
-// end is where a falling current reaches zero between two angles.
-func (b *bridge) end(current func(float64) float64, low, high float64) float64 {
-	return numeric.Last(low, high, 1e-12, func(angle float64) bool { return current(angle) > 0 })
-}
-
-// sums are the integrals of a current and of its square over an angle.
-func sums(current func(float64) float64, from, to float64) (sum, square float64) {
-	positive := func(angle float64) float64 { return max(current(angle), 0) }
-	return numeric.Integral(from, to, positive),
-		numeric.Integral(from, to, func(angle float64) float64 { return positive(angle) * positive(angle) })
-}
-
-// FiringFor returns the firing angle (rad) at which the bridge's current averages so many amps, and
-// its wave; false when even fired at once it gives less. The average falls steadily with the angle.
-func FiringFor(amps, line, hertz, emf, r, l float64) (alpha float64, w Wave, ok bool) {
-	if w = Bridge(line, hertz, 0, emf, r, l); w.Average < amps {
-		return 0, w, false
+// HeatingWave returns the wave whose rms, which is what heats, is so many amps, and its firing angle (rad); that of the
+// bridge fired at once where even that is less. The rms falls steadily with the angle.
+func HeatingWave(amps, line, hertz, emf, r, l float64) (alpha float64, w Wave) {
+	if w = Bridge(line, hertz, 0, emf, r, l); w.RMS <= amps {
+		return 0, w
 	}
-	alpha = numeric.Last(0, math.Pi, 1e-11, func(alpha float64) bool {
-		return Bridge(line, hertz, alpha, emf, r, l).Average > amps
+	alpha = numeric.Last(0, math.Pi, 1e-6, func(alpha float64) bool {
+		return Bridge(line, hertz, alpha, emf, r, l).RMS > amps
 	})
-	return alpha, Bridge(line, hertz, alpha, emf, r, l), true
+	return alpha, Bridge(line, hertz, alpha, emf, r, l)
 }
 
 // mostHenries bounds what InductanceFor looks at: far past any choke one could lift.
 const mostHenries = 20
 
 // InductanceFor returns the least inductance (H, armature and choke together) that keeps the form
-// factor of so many amps from a bridge at or under the one given (over 1); false when even a huge choke
+// factor of so many amps rms from a bridge at or under the one given (over 1); false when even a huge choke
 // does not, or the bridge cannot give the amps. The form factor falls steadily as inductance grows.
 func InductanceFor(formFactor, amps, line, hertz, emf, r float64) (henries float64, ok bool) {
 	smooth := func(l float64) bool {
-		_, w, gives := FiringFor(amps, line, hertz, emf, r, l)
-		return gives && w.FormFactor <= formFactor
+		_, w := HeatingWave(amps, line, hertz, emf, r, l)
+		return w.RMS > 0.999*amps && w.FormFactor <= formFactor
 	}
 	if !smooth(mostHenries) {
 		return 0, false

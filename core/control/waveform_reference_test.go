@@ -64,14 +64,42 @@ func TestFiringIsMonotone(t *testing.T) {
 		assert.GreaterOrEqual(t, early.Average*(1+1e-6)+1e-9, late.Average)
 		assert.GreaterOrEqual(t, early.FormFactor, 1-1e-6)
 		assert.False(t, math.IsNaN(early.RMS) || math.IsInf(early.RMS, 0))
-		if wanted := early.Average / 2; wanted > 1e-3 {
-			_, w, ok := FiringFor(wanted, line, 50, emf, r, l)
-			assert.True(t, ok)
-			assert.InEpsilon(t, wanted, w.Average, 1e-3)
+		assert.GreaterOrEqual(t, early.RMS*(1+1e-6)+1e-9, late.RMS)
+		if wanted := early.RMS / 2; wanted > 1e-2 {
+			_, w := HeatingWave(wanted, line, 50, emf, r, l)
+			assert.InEpsilon(t, wanted, w.RMS, 0.01)
 		}
 	})
-	_, _, ok := FiringFor(100, 230, 50, 200, 10, 0.01)
-	assert.False(t, ok, "more than it gives fired at once")
+	alpha, w := HeatingWave(100, 230, 50, 200, 10, 0.01)
+	assert.Zero(t, alpha, "more than it gives fired at once")
+	assert.Less(t, w.RMS, 100.0)
+}
+
+// Over a whole half cycle the inductance takes nothing: ohms times the average current is what the bridge averages,
+// counting the back-EMF where no current flows, less the back-EMF. Summed here from the wave itself, step by step.
+func TestTheBridgeAveragesWhatItsCurrentNeeds(t *testing.T) {
+	for _, c := range []struct{ alpha, emf, r, l float64 }{
+		{0.6, 60, 8, 0.03}, {1.9, 60, 8, 0.03}, {1.2, 170, 7, 0.012}, {0, 190, 7, 0.004}, {0.3, 20, 5, 0.2},
+	} {
+		const n = 400000
+		step := math.Pi / n / (2 * math.Pi * 50)
+		i, sum, square := 0.0, 0.0, 0.0
+		for range 40 { // until it repeats
+			sum, square = 0, 0
+			for k := range n / 40 {
+				theta := c.alpha + math.Pi*(float64(k)+0.5)/(n/40)
+				volts := 0.0
+				if theta < math.Pi {
+					volts = 230 * math.Sqrt2 * math.Sin(theta)
+				}
+				i = max(i+(volts-c.emf-c.r*i)/c.l*step*40, 0)
+				sum, square = sum+i, square+i*i
+			}
+		}
+		w := Bridge(230, 50, c.alpha, c.emf, c.r, c.l)
+		assert.InEpsilon(t, sum/(n/40), w.Average, 0.01, "%+v", c)
+		assert.InEpsilon(t, math.Sqrt(square/(n/40)), w.RMS, 0.01, "%+v", c)
+	}
 }
 
 // The least inductance found for a form factor gives just that one, and a tenth less gives more.
@@ -85,10 +113,10 @@ func TestInductanceForAFormFactor(t *testing.T) {
 		if !ok {
 			t.Fatalf("%g A against %g V through %g Ω", amps, emf, r)
 		}
-		if _, w, _ := FiringFor(amps, 230, 50, emf, r, l); l > 1e-3 && math.Abs(w.FormFactor-wanted) > 2e-3 {
+		if _, w := HeatingWave(amps, 230, 50, emf, r, l); l > 1e-3 && math.Abs(w.FormFactor-wanted) > 2e-3 {
 			t.Fatalf("%g H gives %g, wanted %g", l, w.FormFactor, wanted)
 		}
-		if _, w, gives := FiringFor(amps, 230, 50, emf, r, 0.9*l); l > 1e-3 && gives && w.FormFactor <= wanted {
+		if _, w := HeatingWave(amps, 230, 50, emf, r, 0.9*l); l > 1e-3 && w.FormFactor <= wanted {
 			t.Fatalf("%g H would do where %g H was asked for", 0.9*l, l)
 		}
 	})

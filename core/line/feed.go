@@ -41,6 +41,9 @@ func feed(s *plan.Stations) motor.Feed {
 		f.Volts, f.Slowest, f.FormFactor = volts, 1, 1
 	default:
 		f.Kind = motor.DirectCurrent
+		if !s.Supply.Battery {
+			f.Rectified = s.Supply.Volts
+		}
 	}
 	f.Ohms = c.Ohms
 	if family == motor.SeriesFamily {
@@ -74,8 +77,11 @@ func feed(s *plan.Stations) motor.Feed {
 		return f
 	case c.DCDrive():
 		f.Kind = motor.DirectCurrent
-		if wave, ok := ArmatureWave(s, f); ok {
-			f.FormFactor = max(wave.FormFactor, 1)
+		if rough, ok := roughness(s); ok {
+			f.Rough, f.FormFactor = rough, rough[waveAt]
+		}
+		if c.Kind == control.PhaseAngle && c.Blind {
+			f.Rectified, f.Cut = s.Supply.Volts, true
 		}
 		if family == motor.SeriesFamily {
 			f.Slowest = c.SeriesSlowest

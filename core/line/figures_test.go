@@ -66,8 +66,6 @@ func TestSpeedsAreReachedWithinThreeHundredths(t *testing.T) {
 func TestFiguresOfTheLine(t *testing.T) {
 	assert.Equal(t, 0.93, UsualEfficiency)
 	assert.Equal(t, 0.8, StartSwitchFloor)
-	m := modelOf(t, plantest.Sound())
-	assert.InDelta(t, m.Motor.DC.Ke.Value*m.Motor.Speed.Value/4, WaveEMF(m.Motor), 1e-9, "at a quarter of plate speed")
 	assert.Equal(t, 2.0, RotorAllowance(modelOf(t, plantest.Inverted()).Motor), "four poles")
 	two := plantest.Inverted()
 	two.Plan.Motor.Plate.Speed = "2850 rpm"

@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"jiriki/core/motor"
+	"jiriki/core/numeric"
 	"jiriki/core/work"
 )
 
@@ -44,7 +45,22 @@ func (t *Model) TrimUnderLimit() (share float64, needed bool) {
 	if !t.Control.DCDrive() || fastest <= t.TopSpeed*(1+SpeedTolerance) {
 		return 0, false
 	}
-	return math.Floor(100*t.Feed.TopShare(t.Motor.Volts.Value)*t.TopSpeed/fastest) / 100, true
+	share = t.Feed.TopShare(t.Motor.Volts.Value) * t.TopSpeed / fastest
+	if t.Feed.Rectified > 0 {
+		share = t.trimWatchingNothing(share, fastest)
+	}
+	return math.Floor(100*share) / 100, true
+}
+
+// trimWatchingNothing is the trim under a limit of a drive that holds neither speed nor volts: what an armature climbs
+// to without its load hardly falls until the firing angle is past the crest.
+func (t *Model) trimWatchingNothing(most, fastest float64) float64 {
+	allowed := t.Powered.RotorTop() * t.TopSpeed / fastest
+	return numeric.Last(0, most, 1e-3, func(share float64) bool {
+		feed := t.Feed
+		feed.TopTrim, feed.Trimmed = share, true
+		return t.Motor.On(feed).RotorTop() <= allowed
+	})
 }
 
 // Overspeeds reports whether the plan can pass the machine's limit or what the rotor bears.

@@ -41,8 +41,12 @@ func (l *dcLaw) span() (low, high float64) {
 }
 
 func (l *dcLaw) top() float64 {
-	dc := &l.m.DC
-	free := (l.f.topVolts(l.m.Volts.Value) - dc.Friction.Value/dc.Ke.Value*l.ohms()) / dc.Ke.Value
+	dc, volts := &l.m.DC, l.f.topVolts(l.m.Volts.Value)
+	amps := dc.Friction.Value / dc.Ke.Value
+	free := (volts - amps*l.ohms()) / dc.Ke.Value
+	if l.f.Rectified > 0 {
+		free = max(free, climbsTo(l.f.crest(volts), amps, l.ohms())/dc.Ke.Value)
+	}
 	if l.f.Trimmed && l.f.HoldsSpeed {
 		free = min(free, l.f.TopTrim*l.m.Speed.Value)
 	}

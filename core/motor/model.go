@@ -47,6 +47,9 @@ type Feed struct {
 	BaseVolts  float64 // inverter: volts at BaseHertz
 	TopHertz   float64 // inverter
 	FormFactor float64 // ≥ 1; heating goes with its square
+	Rough      *Rough  // the form factor by speed, where it is known; nil where the one above stands throughout
+	Rectified  float64 // V rms of the line, where it is rectified and nothing watches what comes of it; else 0
+	Cut        bool    // and it is cut by a firing angle, not turned down by a transformer
 	Lost       float64 // share of the torque held for ever that hot or thin air takes; 0 in rated air
 	Ohms       float64 // of a resistor in series with the motor; 0 for none
 	Amps       float64 // the control may give for ever; +Inf on a plain switch
@@ -250,7 +253,7 @@ func (m *Resolved) heat(omega float64, f *Feed, flux float64) Limited {
 	if cooling < 1 {
 		by = FanSlowed
 	}
-	return Limited{m.Torque.Value * cooling * (1 - f.Lost) / f.FormFactor * min(flux, 1), by}
+	return Limited{m.Torque.Value * cooling * (1 - f.Lost) / f.formAt(omega/m.Speed.Value) * min(flux, 1), by}
 }
 
 // peakAmps is the least of what the drive gives for some seconds and its limit as set.

@@ -79,7 +79,7 @@ func OneOut() plan.Input {
 // Resisted is sound on a series resistor.
 func Resisted() plan.Input {
 	in := Sound()
-	in.Machine.Limits.Spindle = "700 rpm" // nothing trims it
+	in.Machine.Limits.Spindle = "1000 rpm" // nothing trims it, nor watches what it climbs to
 	in.Plan.Control = control.Described{Kind: control.SeriesResistor, Ohms: "20 Ω", Watts: "300 W", Fused: true,
 		Enclosed: true, NoVolt: true}
 	return in
@@ -88,7 +88,7 @@ func Resisted() plan.Input {
 // Transformed is sound on a variable transformer with a bridge.
 func Transformed() plan.Input {
 	in := Sound()
-	in.Machine.Limits.Spindle = "700 rpm" // nothing trims it
+	in.Machine.Limits.Spindle = "1000 rpm" // nothing trims it, nor watches what it climbs to
 	in.Plan.Control = control.Described{Kind: control.VariableTransformer, Amps: "6 A", Fused: true, Enclosed: true,
 		NoVolt: true}
 	return in

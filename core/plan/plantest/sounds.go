@@ -168,9 +168,9 @@ func soundDirect() []Named {
 			wound,
 			belted("80 mm", "360 mm"),
 		),
-		of("½ hp on a series resistor", limited(machine("potters-wheel", "250", "280", "any", "1 N·m"), "800 rpm"),
+		of("½ hp on a series resistor", limited(machine("potters-wheel", "250", "280", "any", "1 N·m"), "1000 rpm"),
 			socket230(), resistor, half, belted("80 mm", "280 mm")),
-		of("½ hp on a variable transformer", limited(machine("mixer", "200", "400", "any", "2 N·m"), "800 rpm"),
+		of("½ hp on a variable transformer", limited(machine("mixer", "200", "400", "any", "2 N·m"), "1000 rpm"),
 			socket230(), transformer, half, belted("80 mm", "280 mm")),
 		of("series motor with a tachometer on a mixer", machine("mixer", "600", "900", "any", "1 N·m"), socket230(),
 			func() control.Described {
