@@ -66,7 +66,11 @@ func TestAStrongerMotorNeverLowersAMargin(t *testing.T) {
 			}
 			return a
 		}
-		assert.GreaterOrEqual(t, with(more).Jobs[0].Margin, with(1).Jobs[0].Margin*(1-1e-4))
+		forgiven := 1e-4
+		if in.Plan.Control.Kind == control.Contactor {
+			forgiven = 2e-3 // on the line it turns a hair faster, where a belt carries a hair less
+		}
+		assert.GreaterOrEqual(t, with(more).Jobs[0].Margin, with(1).Jobs[0].Margin*(1-forgiven))
 	})
 }
 

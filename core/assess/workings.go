@@ -128,7 +128,9 @@ func (d *derivations) control() {
 			"f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
 			d.show(d.Feed.BaseHertz, q.Frequency)+" at "+d.show(d.Feed.BaseVolts, q.Voltage)+" on a "+
 				d.show(d.Motor.Volts.Value, q.Voltage)+" motor",
-			source.VoltsPerHertz)
+			source.VoltsPerHertz,
+			fmt.Sprintf("For each hertz the plate has %s V, and %s V are set",
+				q.Figures(d.Motor.Volts.Value/d.Motor.Hertz.Value, 3), q.Figures(d.Feed.BaseVolts/d.Feed.BaseHertz, 3)))
 	}
 	if !c.DCDrive() && !c.SetsHertz() {
 		return
@@ -139,10 +141,20 @@ func (d *derivations) control() {
 	d.add(working.ControlTop, "Top motor speed", d.show(high, q.Speed),
 		"least of trim · n_plate, volts ÷ K_e, or top hertz", q.Percent(high/d.Motor.Speed.Value)+" of "+
 			d.show(d.Motor.Speed.Value, q.Speed),
-		source.TrimPractice)
+		source.TrimPractice, d.topAssumes(high)...)
 	if d.Feed.FormFactor > 1 {
 		d.formFactor()
 	}
+}
+
+// topAssumes says how far an inverter's top speed lies under the field's.
+func (d *derivations) topAssumes(loaded float64) []string {
+	if !d.Model.Control.SetsHertz() {
+		return nil
+	}
+	field := d.Powered.RotorTop()
+	return []string{fmt.Sprintf("Synchronous %s at %s; loaded it slips %s", d.show(field, q.Speed),
+		d.show(d.Feed.TopHertz, q.Frequency), d.show(field-loaded, q.Speed))}
 }
 
 // formFactor derives how much more the rough current heats: from the firing angle where the

@@ -25,6 +25,10 @@ func feed(s *plan.Stations) motor.Feed {
 		Trimmed: c.Trimmed, HoldsSpeed: c.Tacho,
 		Lost: 1 - AirShare(s),
 	}
+	if cable := s.Supply; cable.Wire.Area > 0 && cable.Cable > 0 && !cable.Battery {
+		start := motor.StartAmps(&s.Motor)
+		f.Sag = min(cable.Wire.Drop(start, cable.Cable, cable.Three)/cable.Volts, 1)
+	}
 	switch {
 	case c.Kind == control.Contactor && s.Supply.Battery:
 		f.Kind = motor.DirectCurrent
@@ -88,7 +92,7 @@ func feed(s *plan.Stations) motor.Feed {
 		}
 		return f
 	}
-	f.Kind = motor.VariableHertz
+	f.Kind, f.Vector = motor.VariableHertz, c.Vector
 	f.BaseHertz, f.BaseVolts, f.TopHertz = inverterHertz(s, f.Volts)
 	f.Slowest = max(f.Slowest, c.LowHertz/f.BaseHertz)
 	if c.Kind == control.SinglePhaseInverter && s.Motor.Kind.HasStartSwitch() {

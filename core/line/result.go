@@ -154,6 +154,9 @@ func bySpeeds(a, b *Result) (byMargin, better bool) {
 // speedsIn is what a position reaches of a job's speeds; without an outcome where the torque decides.
 func (t *Model) speedsIn(job *work.Need, p *reduction.Position) Result {
 	low, high := t.Span(p)
+	if t.Powered.FixedSpeed() {
+		low, high = t.runningAt(job, p, low)
+	}
 	// The machine's own limit is the person's to keep, by the trim; what may be used ends there.
 	high = min(high, t.TopSpeed)
 	f := Result{Low: max(job.Low, low), High: min(job.High, high)}
@@ -182,6 +185,18 @@ func (t *Model) speedsIn(job *work.Need, p *reduction.Position) Result {
 		}
 	}
 	return f
+}
+
+// runningAt is the one speed at which a motor on the line carries a job in a position, twice: where its own curve
+// meets the load. One that would carry it only past its rated load is shown at that: torque decides there.
+func (t *Model) runningAt(job *work.Need, p *reduction.Position, rated float64) (low, high float64) {
+	omega, ok := t.Powered.RunsAt(func(omega float64) float64 {
+		return job.TorqueAt(min(max(omega/p.Ratio, job.Low), job.High)) / (p.Ratio * p.Efficiency)
+	})
+	if omega /= p.Ratio; !ok || omega < rated {
+		omega = rated
+	}
+	return omega, omega
 }
 
 func grade(margin, wanted float64) Outcome {

@@ -85,6 +85,8 @@ func (l *dcLaw) stall() float64 { return l.f.Volts / l.ohms() }
 
 func (l *dcLaw) runUp(float64) float64 { return 0 }
 
+func (l *dcLaw) strongest() float64 { return 0 }
+
 func (m *Resolved) resolveDC(fit Fit) {
 	if !m.Volts.OK() {
 		if !fit.Ke.Found() || !m.Speed.OK() {

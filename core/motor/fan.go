@@ -51,6 +51,7 @@ func (l *fanLaw) breakaway() Limited {
 func (l *fanLaw) amps(torque, omega float64) float64 { return l.m.inductionAmps(torque, 1) }
 func (l *fanLaw) stall() float64                     { return inrush * l.m.Amps.Value }
 func (l *fanLaw) runUp(float64) float64              { return 0 }
+func (l *fanLaw) strongest() float64                 { return 0 }
 
 // SpeedOn returns the fan's speed on a capacitor (farads) between those tried, rad/s, by a
 // monotone cubic through the trials; false outside them or with fewer than two.

@@ -24,7 +24,8 @@ type lineLaw struct {
 
 func (l *lineLaw) span() (low, high float64) {
 	sync := synchronous(l.f.Hertz, l.m.Induction.Poles.Value)
-	return sync * (1 - l.m.Induction.Slip), sync
+	flux := l.flux()
+	return sync * (1 - min(l.m.Induction.Slip/(flux*flux), l.m.Induction.BreakdownSlip)), sync
 }
 
 func (l *lineLaw) top() float64 { return synchronous(l.f.Hertz, l.m.Induction.Poles.Value) }
@@ -44,16 +45,22 @@ func (l *lineLaw) peak(omega float64) Limited {
 		return Limited{l.runUp(omega), StartTorque}
 	}
 	flux := l.flux()
-	return Limited{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / 1.1, BreakdownHeld}
+	return Limited{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux * l.sagged() / 1.1, BreakdownHeld}
 }
 
-func (l *lineLaw) breakaway() Limited { return Limited{l.runUp(0), StartTorque} }
+// sagged is what is left of the torque at starting amps: it falls with the square of the volts lost on the way.
+func (l *lineLaw) sagged() float64 { return (1 - l.f.Sag) * (1 - l.f.Sag) }
+
+func (l *lineLaw) breakaway() Limited { return Limited{l.runUp(0) * l.sagged(), StartTorque} }
 
 func (l *lineLaw) amps(torque, _ float64) float64 {
 	return l.m.inductionAmps(torque, l.flux())
 }
 
-func (l *lineLaw) stall() float64 { return inrush * l.m.Amps.Value }
+func (l *lineLaw) stall() float64 { return StartAmps(l.m) }
+
+// StartAmps is what an induction motor draws on the line at rest, A.
+func StartAmps(m *Resolved) float64 { return inrush * m.Amps.Value }
 
 // runUp is the torque on the line at any speed from standstill to synchronous: Kloss's relation,
 // lifted between breakdown and standstill to meet the starting torque.
@@ -67,6 +74,10 @@ func (l *lineLaw) runUp(omega float64) float64 {
 	}
 	flux := l.flux()
 	return torque * l.m.Torque.Value * flux * flux
+}
+
+func (l *lineLaw) strongest() float64 {
+	return synchronous(l.f.Hertz, l.m.Induction.Poles.Value) * (1 - l.m.Induction.BreakdownSlip)
 }
 
 // inrush is what an induction motor draws at rest against its plate amps [common practice].
@@ -104,16 +115,40 @@ func (l *inverterLaw) span() (low, high float64) {
 
 func (l *inverterLaw) top() float64 { return synchronous(l.f.TopHertz, l.m.Induction.Poles.Value) }
 
-// omegaAt is the loaded speed at so many hertz: the slip in rpm stays as at rated load.
+// omegaAt is the loaded speed at so many hertz: up to base the slip in rpm stays as at rated load, above it grows with
+// the hertz, as the weaker field asks for more slip at the same amps.
 func (l *inverterLaw) omegaAt(hertz float64) float64 {
 	p := l.m.Induction
-	return synchronous(hertz, p.Poles.Value) - p.Slip*l.m.Synchronous()
+	return synchronous(hertz, p.Poles.Value) - p.Slip*l.m.Synchronous()*max(1, hertz/l.f.BaseHertz)
+}
+
+// hertzAt is [inverterLaw.omegaAt] the other way about.
+func (l *inverterLaw) hertzAt(omega float64) float64 {
+	ind := l.m.Induction
+	slip := ind.Slip * l.m.Synchronous()
+	if hertz := (omega + slip) * ind.Poles.Value / (4 * math.Pi); hertz <= l.f.BaseHertz {
+		return hertz
+	}
+	return omega / (synchronous(1, ind.Poles.Value) - slip/l.f.BaseHertz)
+}
+
+// eaten is the share of the plate's volts that the winding's ohms take at rated amps, less what the usual boost of
+// plain volts per hertz gives back [common practice]; a vector drive gives back all but a little.
+const eaten = 0.03
+
+// pullOutFlux is the flux breakdown goes by: at the slow end the winding's ohms eat a growing part of the volts.
+func (l *inverterLaw) pullOutFlux(omega float64) float64 {
+	flux := l.flux(omega)
+	if l.f.Vector {
+		return flux
+	}
+	volts := l.hertzAt(omega) / l.m.Hertz.Value // as a share of the plate's
+	return flux * max(1-eaten/max(volts, eaten), 0)
 }
 
 // flux is the share of rated flux at a speed: volts per hertz against the plate's.
 func (l *inverterLaw) flux(omega float64) float64 {
-	ind := l.m.Induction
-	hertz := (omega + ind.Slip*l.m.Synchronous()) * ind.Poles.Value / (4 * math.Pi)
+	hertz := l.hertzAt(omega)
 	volts := min(l.f.Volts, l.f.BaseVolts*min(1, hertz/l.f.BaseHertz))
 	return min(volts/hertz/(l.m.Volts.Value/l.m.Hertz.Value), 1)
 }
@@ -126,24 +161,25 @@ func (l *inverterLaw) torque(amps, flux float64) float64 {
 	return l.m.Torque.Value * flux * amps / l.m.Amps.Value
 }
 
-// breakdown is the pull-out torque at a flux less a reserve; it goes with flux squared.
-func (l *inverterLaw) breakdown(flux, reserve float64) Limited {
+// breakdown is the pull-out torque at a speed less a reserve; it goes with flux squared.
+func (l *inverterLaw) breakdown(omega, reserve float64) Limited {
 	by := BreakdownHeld
-	if flux < 0.98 {
+	if l.flux(omega) < 0.98 {
 		by = WeakField
 	}
+	flux := l.pullOutFlux(omega)
 	return Limited{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / reserve, by}
 }
 
 func (l *inverterLaw) steady(omega float64) (heat, cold Limited) {
 	flux := l.flux(omega)
-	return l.m.heat(omega, &l.f, flux), least(Limited{l.torque(l.f.Amps, flux), DriveAmps}, l.breakdown(flux, 1.3))
+	return l.m.heat(omega, &l.f, flux), least(Limited{l.torque(l.f.Amps, flux), DriveAmps}, l.breakdown(omega, 1.3))
 }
 
 func (l *inverterLaw) peak(omega float64) Limited {
 	amps, by := l.f.peakAmps()
 	flux := l.flux(omega)
-	return least(Limited{l.torque(amps, flux), by}, l.breakdown(flux, 1.1))
+	return least(Limited{l.torque(amps, flux), by}, l.breakdown(omega, 1.1))
 }
 
 func (l *inverterLaw) breakaway() Limited {
@@ -158,6 +194,8 @@ func (l *inverterLaw) amps(torque, omega float64) float64 {
 func (l *inverterLaw) stall() float64 { return inrush * l.m.Amps.Value }
 
 func (l *inverterLaw) runUp(float64) float64 { return 0 }
+
+func (l *inverterLaw) strongest() float64 { return 0 }
 
 func (m *Resolved) resolveInduction(poles Known, t readings) {
 	if !m.Hertz.OK() {

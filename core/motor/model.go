@@ -1,6 +1,10 @@
 package motor
 
-import "math"
+import (
+	"math"
+
+	"jiriki/core/numeric"
+)
 
 // Limit names what holds a torque down.
 type Limit string
@@ -51,6 +55,8 @@ type Feed struct {
 	Rectified  float64 // V rms of the line, where it is rectified and nothing watches what comes of it; else 0
 	Cut        bool    // and it is cut by a firing angle, not turned down by a transformer
 	Lost       float64 // share of the torque held for ever that hot or thin air takes; 0 in rated air
+	Sag        float64 // share of the line's volts that cable and cord lose at starting amps
+	Vector     bool    // inverter: it makes up for what the winding's ohms eat at the slow end
 	Ohms       float64 // of a resistor in series with the motor; 0 for none
 	Amps       float64 // the control may give for ever; +Inf on a plain switch
 	PeakAmps   float64 // for some seconds
@@ -87,6 +93,9 @@ type law interface {
 	stall() float64
 	// runUp is the torque on the line from rest to its top speed; 0 for what is not on the line.
 	runUp(omega float64) float64
+	// strongest is the speed of the most torque on the line, past which it falls with speed; 0 for what is not on
+	// the line.
+	strongest() float64
 }
 
 // Model is a motor on a feed with whatever is built onto it, asked for torque at the speed of
@@ -208,6 +217,17 @@ func (m *Model) RunUp(omega float64) float64 {
 	return m.out(floorZero(Limited{m.runUp(rotor), NoLimit}), rotor).Torque
 }
 
+// RunsAt is the output speed at which the motor on the line carries a torque at its output that goes with speed: where
+// its own curve meets it, between its strongest and the unloaded; false where it cannot carry it at all.
+func (m *Model) RunsAt(torque func(omega float64) float64) (omega float64, ok bool) {
+	low, high := m.strongest()/m.ratio, m.Top()
+	carries := func(omega float64) bool { return m.RunUp(omega) > torque(omega) }
+	if !m.fixed || !carries(low) {
+		return 0, false
+	}
+	return numeric.Last(low, high, 1e-5*high, carries), true
+}
+
 // AmpsFor returns the motor amps that torque (N·m) takes at speed omega, both at the output.
 func (m *Model) AmpsFor(torque, omega float64) float64 {
 	return m.amps(torque/m.gain, omega*m.ratio)
@@ -253,7 +273,20 @@ func (m *Resolved) heat(omega float64, f *Feed, flux float64) Limited {
 	if cooling < 1 {
 		by = FanSlowed
 	}
-	return Limited{m.Torque.Value * cooling * (1 - f.Lost) / f.formAt(omega/m.Speed.Value) * min(flux, 1), by}
+	held := m.Torque.Value * cooling * (1 - f.Lost) / f.formAt(omega/m.Speed.Value)
+	return Limited{held * min(flux, 1) * saturated(flux), by}
+}
+
+// full is the share of rated flux up to which iron takes more without much heat [common practice].
+const full = 1.05
+
+// saturated is the share of its torque a motor holds all day with more flux than rated: the current that makes the
+// field grows steeply, and heats [common practice: with the square].
+func saturated(flux float64) float64 {
+	if flux <= full {
+		return 1
+	}
+	return full * full / (flux * flux)
 }
 
 // peakAmps is the least of what the drive gives for some seconds and its limit as set.

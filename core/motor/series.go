@@ -148,6 +148,8 @@ func (l *seriesLaw) runUp(omega float64) float64 {
 	return l.peak(omega).Torque
 }
 
+func (l *seriesLaw) strongest() float64 { return 0 }
+
 // LightSpeed is the speed at part of rated torque (a share) on plate volts, alternating, rad/s.
 func (m *Resolved) LightSpeed(share float64) float64 {
 	s := m.Series

@@ -82,6 +82,7 @@ func (l *stepperLaw) breakaway() Limited {
 func (l *stepperLaw) amps(_, _ float64) float64 { return l.m.Amps.Value }
 func (l *stepperLaw) stall() float64            { return l.m.Amps.Value }
 func (l *stepperLaw) runUp(float64) float64     { return 0 }
+func (l *stepperLaw) strongest() float64        { return 0 }
 
 func (m *Resolved) resolveStepper(t readings) {
 	s := &m.Steps

@@ -71,6 +71,9 @@ func (v *verdict) where(job *work.Need, result line.Result) string {
 	case "seconds":
 		how = "for some seconds at "
 	}
+	if v.Powered.FixedSpeed() {
+		return how + v.show(result.Omega, q.Speed) + ", where it runs under this load"
+	}
 	return how + v.show(result.Omega, q.Speed)
 }
 
@@ -111,6 +114,15 @@ func (v *verdict) speedShort(job *work.Need, result line.Result) (title, detail 
 		return job.Name + ": one speed cannot cover a band",
 			fmt.Sprintf("On the line this motor gives %s here and nothing between. If one speed in the band will do, "+
 				"say so on the job; else more steps, or a drive.", speed(low))
+	}
+	if v.Powered.FixedSpeed() {
+		way := "Gear it down"
+		if result.Outcome == line.TooSlow {
+			way = "Gear it up"
+		}
+		return job.Name + ": not the speed it wants",
+			fmt.Sprintf("Under this load it runs at %s; %s to %s is wanted. %s.", speed(result.Omega), speed(job.Low),
+				speed(job.High), way)
 	}
 	if stretches := v.Together(job); len(stretches) > 1 {
 		names := make([]string, len(stretches))

@@ -376,11 +376,11 @@ func soundSwitched() []Named {
 			threePhases("400 V", "50 Hz"), contacts(control.Contactor), shop, belted("100 mm", "200 mm")),
 		of("crusher on 208 V, three phases", machine("crusher", "500", "900", "any", "6 N·m"), threePhases("208 V",
 			"60 Hz"), contacts(control.Contactor), mains, belted("100 mm", "220 mm")),
-		of("shop fan on three phases", fan("1200", "1450", "6 N·m"), threePhases("400 V", "50 Hz"),
+		of("shop fan on three phases", fan("1200", "1450", "4 N·m"), threePhases("400 V", "50 Hz"),
 			contacts(control.Contactor), shop, belted("100 mm", "100 mm")),
 		of(
 			"series motor switched, never without its load",
-			machine("mixer", "150", "400", "any", "4 N·m"),
+			machine("mixer", "150", "400", "any", "9 N·m"),
 			socket230(),
 			contacts(control.Contactor),
 			series,
