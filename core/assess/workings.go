@@ -337,11 +337,16 @@ func (d *derivations) job(job *work.Need, result line.Result) {
 	if result.Outcome == line.CannotTell {
 		return
 	}
+	assumes := []string{"×" + q.Figures(job.Margin, 3) + " wanted: " + job.MarginBy,
+		"Held by " + string(result.Available.By)}
+	if result.Own > 0 {
+		assumes = append(assumes, d.show(result.Own, q.Torque)+" of what is needed brings the motor's rotor and the "+
+			"wheels up to speed")
+	}
 	d.add(working.JobMargin.Of(job.ID), job.Name+": margin", result.MarginText(),
 		"margin = least of T_held / T_needed over the band",
 		d.show(result.Available.Torque, q.Torque)+" ÷ "+d.show(result.Needed, q.Torque)+" at "+
-			d.show(result.Omega, q.Speed), source.JobMargins,
-		"×"+q.Figures(job.Margin, 3)+" wanted: "+job.MarginBy, "Held by "+string(result.Available.By))
+			d.show(result.Omega, q.Speed), source.JobMargins, assumes...)
 	d.jobOnThisPlan(job, result)
 }
 
@@ -391,6 +396,7 @@ func (d *derivations) jobOnThisPlan(job *work.Need, result line.Result) {
 		d.add(working.JobRunUp.Of(job.ID), job.Name+": time to "+d.show(top, q.Speed), text,
 			"t = ∫ J·dω / (T_peak(ω) − T_friction)",
 			"over the torque there is for some seconds, "+d.show(job.Spinning.Within, q.Duration)+" wanted",
-			source.Mechanics)
+			source.Mechanics, d.show(d.OwnInertia(p), q.Inertia)+" of it are the motor's rotor and the wheels, at " +
+				"the spindle")
 	}
 }

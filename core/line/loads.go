@@ -45,7 +45,7 @@ func (t *Model) BeltLoads(results []Result) []BeltLoad {
 			continue
 		}
 		p := &t.Reduction.Positions[result.Position]
-		torque, omega := result.Needed, result.Omega
+		torque, omega := result.Needed-result.Own, result.Omega
 		for i := len(t.Reduction.Stages) - 1; i >= 0; i-- {
 			if p.Steps[i] == reduction.Out {
 				continue

@@ -51,6 +51,7 @@ type Result struct {
 	Margin    float64 // least available ÷ needed over the part of the band that is reached
 	Omega     float64 // where it is least, rad/s at the spindle
 	Needed    float64 // N·m there
+	Own       float64 // N·m of that which turns the motor's rotor and the wheels, and passes no belt at the spindle
 	Available motor.Limited
 	Position  int
 	Low       float64 // part of the band that is reached, rad/s
@@ -224,9 +225,10 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result, beats flo
 	if job.AnySpeed {
 		f.Margin = math.Inf(-1)
 	}
+	f.Own = t.ownTorque(job, p)
 	try := func(omega float64) {
 		available := t.AvailableFor(job, omega, overload, p)
-		needed := job.TorqueAt(min(max(omega, job.Low), job.High))
+		needed := job.TorqueAt(min(max(omega, job.Low), job.High)) + f.Own
 		margin := available.Torque / needed
 		if job.AnySpeed && margin > f.Margin || !job.AnySpeed && margin < f.Margin {
 			f.Margin, f.Omega, f.Needed, f.Available = margin, omega, needed, available

@@ -5,13 +5,30 @@ import (
 
 	"jiriki/core/numeric"
 	"jiriki/core/reduction"
+	"jiriki/core/work"
 )
 
-// TimeToSpeed is how long an inertia (kg·m² at the spindle) takes from rest to omega (rad/s)
+// OwnInertia is what turns besides the work in a position, at the spindle, kg·m²: the motor's rotor and the wheels.
+func (t *Model) OwnInertia(p *reduction.Position) float64 {
+	turns := p.Ratio * t.Motor.Gear.Ratio
+	return t.Motor.Rotor.Value*turns*turns + p.Inertia
+}
+
+// ownTorque is the torque (N·m at the spindle) that brings rotor and wheels up to speed together with a job's inertia,
+// in the time the job wants; 0 for jobs of any other sort.
+func (t *Model) ownTorque(job *work.Need, p *reduction.Position) float64 {
+	if job.Method != work.ByInertia || job.Spinning.Within == 0 {
+		return 0
+	}
+	return t.OwnInertia(p) * job.High / job.Spinning.Within
+}
+
+// TimeToSpeed is how long an inertia (kg·m² at the spindle, rotor and wheels besides) takes from rest to omega (rad/s)
 // against friction (N·m) with all the torque there is for some seconds: t = ∫ J dω / (T − T_f),
 // by Gauss–Legendre quadrature. +Inf when the torque does not pass the friction on the way.
 func (t *Model) TimeToSpeed(inertia, friction, omega float64, p *reduction.Position) float64 {
 	stuck := false
+	inertia += t.OwnInertia(p)
 	seconds := numeric.Integral(0, omega, func(w float64) float64 {
 		spare := t.Peak(w, p).Torque - friction
 		if spare <= 0 {

@@ -73,6 +73,7 @@ type Body struct {
 	Diameter q.Text `json:"diameter"`
 	Length   q.Text `json:"length"`
 	Shaft    q.Text `json:"shaft" doc:"Shaft diameter"`
+	Rotor    q.Text `json:"rotor" doc:"Its rotor's moment of inertia where it is known, such as 9 kg·cm²; by the body when empty"`
 }
 
 // Gearbox is a reduction built onto the motor; the plan's own reduction comes after it.

@@ -57,6 +57,7 @@ type Resolved struct {
 	Frame          string  // as the plate has it
 	Insulation     string  // class on the plate: A, E, B, F or H; B unless marked [common practice]
 	Body           Size
+	Rotor          Known   // its moment of inertia, kg·m²
 	typedKilowatts bool    // the plate's power was typed in kW
 	Enclosure      string  // as its plate has it
 	Capacitor      float64 // F, as its plate has it; 0 when not known
@@ -105,6 +106,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Length:   body.Read("length", d.Body.Length, q.Length, q.Range{Min: 0.01, Max: 2}).Or(0),
 		Shaft:    body.Read("shaft", d.Body.Shaft, q.Length, q.Range{Min: 0.002, Max: 0.15}).Or(0),
 	}
+	m.Rotor = read(body.Read("rotor", d.Body.Rotor, q.Inertia, q.Range{Min: 1e-8, Max: 100}))
 	m.Gear = readGear(d.Gearbox, r.Under("gearbox"))
 	if m.Gear.Output && m.Speed.OK() {
 		m.Speed.Value *= m.Gear.Ratio
@@ -137,6 +139,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 			"thing after another and names the kind.")
 	}
 	m.torqueOfPlate()
+	m.guessRotor()
 	m.readClutch(d.Clutch, r.Under("clutch"))
 	return m
 }

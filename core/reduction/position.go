@@ -17,6 +17,7 @@ type Position struct {
 	Ratio      float64 // motor speed over spindle speed
 	Efficiency float64 // of all its stages together
 	Unslipped  float64 // the ratio while nothing slips, as without a load
+	Inertia    float64 // kg·m² of its own wheels, at the spindle
 
 	links               []link
 	least, leastBriefly float64 // N·m that all of them bear at any speed up to upTo, for ever and for some seconds
@@ -128,6 +129,7 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 	}
 	p.links, p.least, p.leastBriefly, p.upTo = p.links[:0], 0, 0, 0
 	speed, gain := 1.0, 1.0
+	p.Inertia = 0
 	for i := len(stages) - 1; i >= 0; i-- {
 		if chosen[i] == Out {
 			continue
@@ -140,7 +142,10 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull,
 				by: s.weak.belt})
 		}
+		face := s.face()
+		p.Inertia += speed * speed * wheelInertia(step.Driven, face)
 		speed *= step.Ratio
+		p.Inertia += speed * speed * wheelInertia(step.Driver, face)
 		gain *= step.Ratio * s.Efficiency
 		p.hold(link{level: s.OnDriving.Bears(), gain: gain, by: s.weak.driving})
 	}

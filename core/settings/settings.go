@@ -117,9 +117,10 @@ func (s *Sheet) leastRamp() (out spinUp) {
 		if took := s.TimeToSpeed(job.Spinning.Inertia, job.Spinning.Friction, top, p); !math.IsInf(took, 0) {
 			out.seconds = max(out.seconds, took)
 		}
-		out.energy = max(out.energy, job.Spinning.Inertia*top*top/2)
+		whole := job.Spinning.Inertia + s.OwnInertia(p)
+		out.energy = max(out.energy, whole*top*top/2)
 		if rubs := job.Spinning.Friction + s.Motor.DC.Friction.Value*p.Ratio; rubs > 0 {
-			out.coast = max(out.coast, job.Spinning.Inertia*top/rubs)
+			out.coast = max(out.coast, whole*top/rubs)
 		}
 	}
 	return out

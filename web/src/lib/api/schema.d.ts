@@ -1326,6 +1326,8 @@ export interface components {
         MotorBody: {
             diameter: string;
             length: string;
+            /** @description Its rotor's moment of inertia where it is known, such as 9 kg·cm²; by the body when empty */
+            rotor: string;
             /** @description Shaft diameter */
             shaft: string;
         };

@@ -12,10 +12,11 @@
 <Readings {at} {bench} />
 <BuiltOn {at} />
 <h3 class="caption mt-4">Body, as measured</h3>
-<div class="mt-1 grid grid-cols-3 gap-3">
+<div class="mt-1 grid grid-cols-2 gap-3">
   <Field path="{at}.body.diameter" label="Diameter" hint="102 mm" />
   <Field path="{at}.body.length" label="Length" hint="215 mm" />
   <Field path="{at}.body.shaft" label="Shaft" hint="5/8 in" />
+  <Field path="{at}.body.rotor" label="Rotor's inertia" hint="9 kg·cm²" />
 </div>
 <div class="mt-4 grid grid-cols-2 gap-3">
   <div class="col-span-2"><Field path="{at}.name" label="Name" hint="½ hp, ex floor scrubber" words /></div>
