@@ -396,7 +396,7 @@ func (d *derivations) jobOnThisPlan(job *work.Need, result line.Result) {
 		d.add(working.JobRunUp.Of(job.ID), job.Name+": time to "+d.show(top, q.Speed), text,
 			"t = ∫ J·dω / (T_peak(ω) − T_friction)",
 			"over the torque there is for some seconds, "+d.show(job.Spinning.Within, q.Duration)+" wanted",
-			source.Mechanics, d.show(d.OwnInertia(p), q.Inertia)+" of it are the motor's rotor and the wheels, at " +
+			source.Mechanics, d.show(d.OwnInertia(p), q.Inertia)+" of it are the motor's rotor and the wheels, at "+
 				"the spindle")
 	}
 }

@@ -19,9 +19,10 @@ func spun(rotor q.Text) plan.Input {
 	in := plantest.Sound()
 	in.Plan.Motor.Body.Rotor = rotor
 	in.Machine.Jobs[0].Speed = work.SpeedBand{From: "60", To: "300"}
-	in.Machine.Jobs[0].Load = work.Load{By: work.ByInertia, Inertia: work.InertiaLoad{Within: "2 s",
-		Friction: "0.5 N·m",
-		Parts:    []work.Part{{Shape: "ring", Diameter: "0.9 m", Inside: "0.8 m", Mass: "1 kg"}}}}
+	ring := work.Part{Shape: "ring", Diameter: "0.9 m", Inside: "0.8 m", Mass: "1 kg"}
+	in.Machine.Jobs[0].Load = work.Load{By: work.ByInertia, Inertia: work.InertiaLoad{
+		Within: "2 s", Friction: "0.5 N·m", Parts: []work.Part{ring},
+	}}
 	return in
 }
 
