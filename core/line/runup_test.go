@@ -27,7 +27,8 @@ func spun(rotor q.Text) plan.Input {
 }
 
 // What turns besides the work: the rotor, as many times as the square of its turns, and the wheels. By hand,
-// half-filled iron discs 16 mm wide: ½·m·r² is 2.32e-4 kg·m² for 80 mm, which turns 3.5 times as fast, and 0.0348 for 280 mm.
+// half-filled iron discs 16 mm wide: ½·m·r² is 2.32e-4 kg·m² for 80 mm, which turns 3.5 times as fast, and 0.0348 for
+// 280 mm.
 func TestRotorAndWheelsTurnToo(t *testing.T) {
 	m := modelOf(t, spun("10 kg·cm²"))
 	p := &m.Reduction.Positions[0]
