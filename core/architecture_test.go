@@ -38,7 +38,7 @@ var rooms = map[string]string{
 	"verdict":   "air control finding line motor plan quantity reduction supply wiring words work working",
 	"remedy":    "control finding line motor plan quantity reduction shelf work",
 	"search":    "drawing line motor plan quantity reduction shelf words work",
-	"rank":      "control line motor plan quantity reduction shelf words",
+	"rank":      "control line motor plan quantity reduction shelf words work",
 	"settings":  "control line motor quantity source work working",
 	"assess": "air control drawing finding line motor numeric plan quantity reduction remedy settings source supply " +
 		"verdict words work working",

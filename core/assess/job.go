@@ -22,6 +22,7 @@ type JobResult struct {
 	Short       string            `json:"short" doc:"The outcome in a few words, for the chart"`
 	Start       string            `json:"start" doc:"How it starts, in a few words; empty where that cannot be told"`
 	StartMargin float64           `json:"startMargin" doc:"Torque at rest ÷ what it takes to start it; 0 where nothing holds it back or it cannot be told"`
+	Fall        float64           `json:"fall" doc:"Share of its unloaded speed the motor loses under it"`
 	Position    string            `json:"position" doc:"The position it results best in"`
 	LimitedBy   motor.Limit       `json:"limitedBy"`
 	RPM         []float64         `json:"rpm" nullable:"false" doc:"The band, rising"`
@@ -47,7 +48,11 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 		return r
 	}
 	if result.Outcome != line.CannotTell {
-		r.Start, r.StartMargin = result.StartText(), q.Rounded(result.StartMargin)
+		r.Start, r.StartMargin, r.Fall = result.StartText(), q.Rounded(
+			result.StartMargin,
+		), q.Rounded(
+			t.Fall(job, &result),
+		)
 	}
 	if job.Method == work.ByReplaced {
 		for _, p := range job.Points {

@@ -347,7 +347,33 @@ func (d *derivations) job(job *work.Need, result line.Result) {
 		"margin = least of T_held / T_needed over the band",
 		d.show(result.Available.Torque, q.Torque)+" ÷ "+d.show(result.Needed, q.Torque)+" at "+
 			d.show(result.Omega, q.Speed), source.JobMargins, assumes...)
+	if result.Outcome.Reached() {
+		d.fall(job, &result)
+	}
 	d.jobOnThisPlan(job, result)
+}
+
+// fall is how far the speed falls from no load to a job.
+func (d *derivations) fall(job *work.Need, result *line.Result) {
+	formula, figures := "n_loaded against n_free, at one setting of the control", ""
+	switch {
+	case d.Feed.Held > 0:
+		figures = "the control watches it"
+	case d.Motor.Kind.Family() == motor.DCFamily:
+		formula, figures = "(I − I_free)·R / (K_e·ω + (I − I_free)·R)", d.show(d.Motor.DC.Resistance.Value+d.Feed.Ohms,
+			q.Resistance)+" and "+d.show(d.Motor.DC.Ke.Value, q.BackEMF)
+	case d.Motor.Kind.Family() == motor.InductionFamily:
+		formula, figures = "slip at this load", q.Percent(d.Motor.Induction.Slip)+" at rated torque"
+	case d.Motor.Kind.Family() == motor.SeriesFamily:
+		figures = "a series motor's speed goes with its load"
+	}
+	allowed := "Any fall is allowed"
+	if job.Fall > 0 {
+		allowed = "At most " + q.Percent(job.Fall) + " is allowed"
+	}
+	d.add(working.JobFall.Of(job.ID), job.Name+": speed falls under "+
+		"it", q.Percent(d.Fall(job, result)), formula, figures,
+		source.SpeedFall, allowed)
 }
 
 // largest is how far the input of a cut that may grow can grow, m; 0 where not even the least does. A drill at one

@@ -205,6 +205,27 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	return c
 }
 
+// How far a speed falls under load where the control watches it [common practice].
+const (
+	fallByTacho  = 0.01
+	fallByVolts  = 0.02
+	fallByVector = 0.01
+)
+
+// Falls is the share a speed falls by under load while the control watches the speed, or what stands for it; 0 where it
+// watches nothing.
+func (c *Resolved) Falls() float64 {
+	switch {
+	case c.Tacho && (c.DCDrive() || c.SetsHertz()):
+		return fallByTacho
+	case c.SetsHertz() && c.Vector:
+		return fallByVector
+	case c.DCDrive() && c.Kind != BrushlessDrive && !c.Blind:
+		return fallByVolts
+	}
+	return 0
+}
+
 // roughForm is the form factor of rectified current into an armature without a choke, where nothing more is known
 // [common practice].
 const roughForm = 1.4

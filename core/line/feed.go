@@ -49,7 +49,10 @@ func feed(s *plan.Stations) motor.Feed {
 			f.Rectified = s.Supply.Volts
 		}
 	}
-	f.Ohms = c.Ohms
+	f.Ohms, f.Held = c.Ohms, c.Falls()
+	if family == motor.SeriesFamily && !c.Tacho {
+		f.Held = 0 // its volts tell nothing of its speed
+	}
 	if family == motor.SeriesFamily {
 		// Its torque goes with amps squared as its heat does, so rough current costs it nothing.
 		f.FormFactor = 1

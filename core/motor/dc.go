@@ -87,6 +87,16 @@ func (l *dcLaw) runUp(float64) float64 { return 0 }
 
 func (l *dcLaw) strongest() float64 { return 0 }
 
+// fall is what the ohms take of the volts, more of them the fewer volts there are.
+func (l *dcLaw) fall(torque, omega float64) float64 {
+	if l.f.Held > 0 {
+		return l.f.Held
+	}
+	idle := l.amps(0, omega)
+	lost := (l.amps(torque, omega) - idle) * l.ohms()
+	return lost / (l.m.DC.Ke.Value*omega + lost)
+}
+
 func (m *Resolved) resolveDC(fit Fit) {
 	if !m.Volts.OK() {
 		if !fit.Ke.Found() || !m.Speed.OK() {

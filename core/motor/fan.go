@@ -52,6 +52,9 @@ func (l *fanLaw) amps(torque, omega float64) float64 { return l.m.inductionAmps(
 func (l *fanLaw) stall() float64                     { return inrush * l.m.Amps.Value }
 func (l *fanLaw) runUp(float64) float64              { return 0 }
 func (l *fanLaw) strongest() float64                 { return 0 }
+func (l *fanLaw) fall(_, omega float64) float64 {
+	return 1 - omega/synchronous(l.f.Hertz, l.m.Induction.Poles.Value)
+}
 
 // SpeedOn returns the fan's speed on a capacitor (farads) between those tried, rad/s, by a
 // monotone cubic through the trials; false outside them or with fewer than two.

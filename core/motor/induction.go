@@ -80,6 +80,10 @@ func (l *lineLaw) strongest() float64 {
 	return synchronous(l.f.Hertz, l.m.Induction.Poles.Value) * (1 - l.m.Induction.BreakdownSlip)
 }
 
+func (l *lineLaw) fall(_, omega float64) float64 {
+	return 1 - omega/synchronous(l.f.Hertz, l.m.Induction.Poles.Value)
+}
+
 // inrush is what an induction motor draws at rest against its plate amps [common practice].
 const inrush = 6
 
@@ -196,6 +200,16 @@ func (l *inverterLaw) stall() float64 { return inrush * l.m.Amps.Value }
 func (l *inverterLaw) runUp(float64) float64 { return 0 }
 
 func (l *inverterLaw) strongest() float64 { return 0 }
+
+// fall is the slip, which grows with the torque and, in rpm, with the square of the field that is missing.
+func (l *inverterLaw) fall(torque, omega float64) float64 {
+	if l.f.Held > 0 {
+		return l.f.Held
+	}
+	flux := max(l.flux(omega), 0.05)
+	slip := l.m.Induction.Slip * l.m.Synchronous() * torque / (l.m.Torque.Value * flux * flux)
+	return slip / (omega + slip)
+}
 
 func (m *Resolved) resolveInduction(poles Known, t readings) {
 	if !m.Hertz.OK() {

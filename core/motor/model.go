@@ -64,6 +64,7 @@ type Feed struct {
 	Slowest    float64 // slowest steady speed as a share of full
 	TopTrim    float64 // top speed as a share of plate speed
 	Trimmed    bool    // the trim was set: nothing else keeps the control from giving all it can
+	Held       float64 // share its speed falls by under load where the control watches it; 0 where nothing does
 	HoldsSpeed bool    // it steadies the speed itself, by a tachometer or sensors, and not the volts
 }
 
@@ -96,6 +97,9 @@ type law interface {
 	// strongest is the speed of the most torque on the line, past which it falls with speed; 0 for what is not on
 	// the line.
 	strongest() float64
+	// fall is the share of its unloaded speed it has lost when it carries a torque turning at omega, its control left
+	// alone.
+	fall(torque, omega float64) float64
 }
 
 // Model is a motor on a feed with whatever is built onto it, asked for torque at the speed of
@@ -226,6 +230,12 @@ func (m *Model) RunsAt(torque func(omega float64) float64) (omega float64, ok bo
 		return 0, false
 	}
 	return numeric.Last(low, high, 1e-5*high, carries), true
+}
+
+// Fall is the share of its unloaded speed the motor has lost when it carries a torque (N·m) turning at omega, both at
+// its output, the control left as it is: 0 to 1.
+func (m *Model) Fall(torque, omega float64) float64 {
+	return min(max(m.fall(max(torque, 0)/m.gain, omega*m.ratio), 0), 1)
 }
 
 // AmpsFor returns the motor amps that torque (N·m) takes at speed omega, both at the output.

@@ -150,6 +150,17 @@ func (l *seriesLaw) runUp(omega float64) float64 {
 
 func (l *seriesLaw) strongest() float64 { return 0 }
 
+// fall is from the free speed on the volts that carry the load.
+func (l *seriesLaw) fall(torque, omega float64) float64 {
+	if l.f.Held > 0 {
+		return l.f.Held
+	}
+	amps := l.amps(torque, omega)
+	made := l.m.Series.K.Value * min(amps, l.full) * omega
+	free := l.freeOn(math.Hypot(made+amps*l.ohms(), amps*l.x))
+	return 1 - omega/max(free, omega)
+}
+
 // LightSpeed is the speed at part of rated torque (a share) on plate volts, alternating, rad/s.
 func (m *Resolved) LightSpeed(share float64) float64 {
 	s := m.Series

@@ -83,6 +83,7 @@ func (l *stepperLaw) amps(_, _ float64) float64 { return l.m.Amps.Value }
 func (l *stepperLaw) stall() float64            { return l.m.Amps.Value }
 func (l *stepperLaw) runUp(float64) float64     { return 0 }
 func (l *stepperLaw) strongest() float64        { return 0 }
+func (l *stepperLaw) fall(_, _ float64) float64 { return 0 }
 
 func (m *Resolved) resolveStepper(t readings) {
 	s := &m.Steps

@@ -26,8 +26,8 @@ func (c *comparison) try(item shelf.Item) Candidate {
 	out := Candidate{
 		ID: item.ID, Name: item.Called(), Kind: m.Kind, KindName: m.Kind.Profile().Name, Motor: item.Motor.Whole(),
 		Spread: line.ShownSpread(m.Spread),
-		Jobs:   []line.JobOutcome{}, Effort: []string{}, Missing: []string{}, SameRatio: []line.CurvePoint{},
-		SameTop: []line.CurvePoint{},
+		Jobs:   []line.JobOutcome{}, Effort: []string{}, Against: []string{}, Missing: []string{},
+		SameRatio: []line.CurvePoint{}, SameTop: []line.CurvePoint{},
 	}
 	if fields, bad := reader.Err().(q.FieldErrors); bad {
 		out.Missing = append(out.Missing, "An entry cannot be used: "+fields[0].Error())
@@ -47,6 +47,7 @@ func (c *comparison) try(item shelf.Item) Candidate {
 	out.take(*best)
 	out.price(item)
 	c.effort(item, m, &out)
+	out.Against = against(out.model, *best)
 	c.curves(&out)
 	return out
 }

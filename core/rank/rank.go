@@ -39,6 +39,7 @@ type Candidate struct {
 	Cost      float64            `json:"cost" doc:"Motor and a control from the shelf, in the money they were typed in"`
 	Costed    bool               `json:"costed" doc:"Both have a cost"`
 	Effort    []string           `json:"effort" nullable:"false" doc:"What must be made, bought or found out"`
+	Against   []string           `json:"against" nullable:"false" doc:"What speaks against it for this machine's duty"`
 	Missing   []string           `json:"missing" nullable:"false" doc:"What must be read or measured before it can be tried"`
 	Uses      *control.Described `json:"uses,omitempty" doc:"The control it was tried on"`
 	Motor     motor.Described    `json:"motor"`
@@ -90,14 +91,16 @@ func Motors(in plan.Input) (Ranking, error) {
 	return r, nil
 }
 
-// beats puts more jobs done first, then the larger worst margin against what is wanted, then the
-// motor that is better known, then the cheaper.
+// beats puts more jobs done first, then what the machine's duty has less against, then the larger worst margin
+// against what is wanted, then the motor that is better known, then the cheaper.
 func (c Candidate) beats(o Candidate) bool {
 	switch {
 	case c.Tried != o.Tried:
 		return c.Tried
 	case c.JobsDone != o.JobsDone:
 		return c.JobsDone > o.JobsDone
+	case len(c.Against) != len(o.Against):
+		return len(c.Against) < len(o.Against)
 	case math.Abs(c.score-o.score) > 0.02*max(c.score, o.score):
 		return c.score > o.score
 	case c.Spread != o.Spread:
@@ -142,6 +145,8 @@ func why(list []Candidate, jobs int) []string {
 	switch {
 	case top.JobsDone > second.JobsDone:
 		out = append(out, fmt.Sprintf("%s, next, does %s.", second.Name, words.Count(second.JobsDone)))
+	case len(top.Against) < len(second.Against):
+		out = append(out, fmt.Sprintf("%s, next, does as many, but %s.", second.Name, words.List(second.Against)))
 	case second.Margin > 0 && top.Margin > second.Margin*1.02:
 		out = append(out, fmt.Sprintf("%s, next, does as many with less to spare: ×%s on %s.", second.Name,
 			q.Figures(second.Margin, 3), second.Worst))

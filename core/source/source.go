@@ -69,6 +69,9 @@ var (
 	SlowestSpeed = entry("slowest-speed",
 		"Slowest steady speed as a part of full: armature feedback 1/30, none 1/15, tachometer 1/100; inverter "+
 			"V/f 1/10, vector 1/40", Common)
+	SpeedFall = entry("speed-fall",
+		"Fall of speed from no load to load: 2 % with armature feedback, 1 % with a tachometer or by vector; what "+
+			"the ohms or the slip take where nothing watches it", Common)
 	PhaseAngle = entry("phase-angle",
 		"Average of a rectified sine, (2√2/π)·V_ac; the half-controlled bridge gives 0.45·V_ac·(1 + cos α)", Derived)
 	Chopper       = entry("chopper", "A capacitor after the bridge charges to the crest, √2·V_ac", Derived)

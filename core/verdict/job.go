@@ -7,6 +7,7 @@ import (
 
 	f "jiriki/core/finding"
 	"jiriki/core/line"
+	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/words"
 	"jiriki/core/work"
@@ -49,6 +50,7 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	}
 	one := v.add(f.WorkJob.Of(job.ID), level, field, title, detail)
 	one.Job, one.Working, one.Short = job.ID, working.JobMargin.Of(job.ID), level == f.Stop
+	v.fallFinding(i, &result)
 	if share := v.Motor.Spread; result.Outcome.Done() && line.ShownSpread(share) > 0 && result.Margin*(1-share) < 1 {
 		one = v.add(f.WorkGuess.Of(job.ID), f.Caution, "motor.readings",
 			job.Name+": only if the motor is what it seems",
@@ -56,6 +58,34 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 				q.Figures(result.Margin*(1-share), 3)+". A bench reading settles it.")
 		one.Job, one.Working = job.ID, working.JobMargin.Of(job.ID)
 	}
+}
+
+// fallFinding says that a job's speed falls by more than it may.
+func (v *verdict) fallFinding(i int, result *line.Result) {
+	job := &v.Machine.Jobs[i]
+	if !v.FallsTooFar(job, result) {
+		return
+	}
+	one := v.add(f.WorkFall.Of(job.ID), f.Caution, jobField(i, "fall"),
+		job.Name+": the speed falls by "+q.Percent(v.Fall(job, result))+" under it",
+		q.Percent(job.Fall)+" is what the job allows. "+v.steadier())
+	one.Job, one.Working = job.ID, working.JobFall.Of(job.ID)
+}
+
+// steadier says what would hold the speed better.
+func (v *verdict) steadier() string {
+	switch c := v.Control; {
+	case v.Motor.Kind.Family() == motor.SeriesFamily:
+		return "A series motor's speed goes with its load: a drive with a tachometer holds it, or take a motor of " +
+			"another sort."
+	case c.DCDrive():
+		return "A drive that watches armature volts holds it within 2 %, one with a tachometer within 1 %."
+	case c.Direct():
+		return "Nothing watches the speed here: a drive does."
+	case c.SetsHertz():
+		return "Vector control makes up for the slip; a larger motor slips less."
+	}
+	return "A larger motor, or one with less slip on its plate, falls less."
 }
 
 // where says at which speed, and for how long, the margin was taken.

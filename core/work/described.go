@@ -53,6 +53,7 @@ type Job struct {
 	Load   Load      `json:"load"`
 	Start  FromRest  `json:"start"`
 	Duty   Duty      `json:"duty"`
+	Fall   q.Text    `json:"fall" doc:"How far its speed may fall from no load to this one, such as 5 %; any when empty"`
 	Margin q.Text    `json:"margin" doc:"Wanted margin; by method when empty"`
 	Reason string    `json:"reason" maxLength:"300" doc:"Why the margin was changed"`
 }

@@ -28,6 +28,12 @@ type Kind struct {
 // Danger is a hurt that goes with a kind of machine [common practice].
 type Danger struct{ Title, Words string }
 
+// steady is a job whose speed may fall by so much and no more.
+func steady(fall string, j Job) Job {
+	j.Fall = q.Text(fall)
+	return j
+}
+
 func job(name string, cut Cut, speed SpeedBand, load Load, duty Duty) Job {
 	j := Job{Name: name, Cut: cut, Speed: speed, Load: load, Duty: duty}
 	if load.By == ByCutting {
@@ -56,12 +62,12 @@ var kinds = []Kind{
 		Cutter: true, Cast: true,
 		Dangers: []Danger{entangles},
 		Jobs: []Job{
-			job("Facing steel, large", Cut{"turning", "plain-steel", "hss"},
+			steady("5 %", job("Facing steel, large", Cut{"turning", "plain-steel", "hss"},
 				SpeedBand{By: "surface", DiameterFrom: "40 mm", DiameterTo: "150 mm", Cover: "all"},
-				Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.12 mm"}}, allDay),
-			job("Turning steel, small", Cut{"turning", "plain-steel", "hss"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.12 mm"}}, allDay)),
+			steady("5 %", job("Turning steel, small", Cut{"turning", "plain-steel", "hss"},
 				SpeedBand{By: "surface", DiameterFrom: "8 mm", DiameterTo: "40 mm", Cover: "all"},
-				Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.1 mm"}}, allDay),
+				Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.1 mm"}}, allDay)),
 			job("Threading", Cut{}, band("40", "80", "any"), Load{By: ByTorque}, inTurns),
 		}},
 	{ID: "mill", Name: "Milling machine", Spindle: "spindle", Asks: "spindle", Throws: "chips and coolant",
@@ -80,12 +86,12 @@ var kinds = []Kind{
 		Cutter:  true,
 		Dangers: []Danger{entangles, kicks},
 		Jobs: []Job{
-			job("Steel, largest drill", Cut{"drilling", "plain-steel", "hss"},
+			steady("15 %", job("Steel, largest drill", Cut{"drilling", "plain-steel", "hss"},
 				SpeedBand{By: "surface", DiameterTo: "13 mm", Cover: "any"},
-				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.2 mm"}}, inTurns),
-			job("Steel, small drills", Cut{"drilling", "plain-steel", "hss"},
+				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.2 mm"}}, inTurns)),
+			steady("15 %", job("Steel, small drills", Cut{"drilling", "plain-steel", "hss"},
 				SpeedBand{By: "surface", DiameterFrom: "3 mm", DiameterTo: "8 mm", Cover: "all"},
-				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.1 mm"}}, inTurns),
+				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.1 mm"}}, inTurns)),
 		}},
 	{ID: "bandsaw", Name: "Bandsaw", Spindle: "wheel shaft", Asks: "diameter", Throws: "chips and dust",
 		Cutter: true, Cast: true,
@@ -93,10 +99,10 @@ var kinds = []Kind{
 			{"A band can leave its wheels", "Both wheels covered, guides close to the work, and never slow it with a " +
 				"hand or stick."},
 		}, Jobs: []Job{
-			job("Sawing steel bar", Cut{"sawing", "plain-steel", "hss"},
+			steady("5 %", job("Sawing steel bar", Cut{"sawing", "plain-steel", "hss"},
 				SpeedBand{By: "surface", DiameterTo: "350 mm", Cover: "any"},
 				Load{By: ByCutting, Cutting: CuttingLoad{Width: "0.9 mm", PerTooth: "0.006 mm", Teeth: "10",
-					Length: "40 mm"}}, allDay),
+					Length: "40 mm"}}, allDay)),
 		}},
 	{ID: "hacksaw", Name: "Power hacksaw", Spindle: "crank", Asks: "spindle", Throws: "chips and coolant", Turning: 150,
 		Cutter: true,

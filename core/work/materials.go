@@ -10,6 +10,7 @@ type Material struct {
 	TurningHSS, TurningCarbide float64 `json:"-"`
 	Sawing, Sanding            float64 `json:"-"`
 	grinding                   float64 // specific grinding energy, J/mm³
+	dust                       bool    // its dust hangs in the air and burns
 }
 
 // materials with specific cutting force [from memory] and usual surface speeds [common practice].
@@ -47,7 +48,8 @@ var materials = []Material{
 		Sanding: 600, grinding: 0,
 	},
 	{
-		ID: "wood", Name: "Wood", Specific: 0, Exponent: 0, TurningHSS: 600, TurningCarbide: 600, Sawing: 800,
+		dust: true,
+		ID:   "wood", Name: "Wood", Specific: 0, Exponent: 0, TurningHSS: 600, TurningCarbide: 600, Sawing: 800,
 		Sanding: 1200, grinding: 0,
 	},
 }

@@ -81,6 +81,7 @@ type Need struct {
 	Start        Starting
 	Shape        Shape
 	Duty         Duration
+	Fall         float64 // share its speed may fall by under load; 0 for any
 	Margin       float64
 	MarginBy     string
 	ByHandMargin bool // the margin was set, not usual
@@ -90,6 +91,7 @@ type Need struct {
 	Tangent      bool    // false when the pull was far from square to the radius
 	Missing      string  // field that must be filled or mended, below the job
 	Refused      bool    // what is missing was typed, but cannot be used
+	Dusty        bool    // what is cut makes dust that burns
 	Doubts       []Doubt // entries whose own numbers show a unit mixed up
 
 	// How the speed was found, where not given at the spindle.
@@ -232,13 +234,15 @@ func resolveJob(j Job, r *q.Reader, turning q.Range) Need {
 	cut := r.Under("cut")
 	cut.Choice("operation", j.Cut.Operation, "", operations...)
 	cut.Choice("tool", j.Cut.Tool, "", "hss", "carbide")
-	if _, ok := findMaterial(j.Cut.Material); j.Cut.Material != "" && !ok {
+	material, ok := findMaterial(j.Cut.Material)
+	if n.Dusty = material.dust; j.Cut.Material != "" && !ok {
 		cut.Refuse("material", j.Cut.Material, "not in the list of materials")
 	}
 	n.readSpeed(j, r.Under("speed"), turning)
 	n.readLoad(j, r.Under("load"))
 	n.readStart(j.Start, r.Under("start"))
 	n.readDuty(j.Duty, r.Under("duty"))
+	n.Fall = r.Read("fall", j.Fall, q.Number, q.Range{Min: 0.001, Max: 1}).Or(0)
 	if wanted := r.Read("margin", j.Margin, q.Number, q.Range{Min: 1, Max: 10}); wanted.Known {
 		n.Margin, n.MarginBy, n.ByHandMargin = wanted.SI, "set by hand", true
 		if j.Reason != "" {

@@ -71,6 +71,7 @@ const (
 	JobMargin    ID = "job.margin"
 	JobLargest   ID = "job.largest"
 	JobRunUp     ID = "job.run-up"
+	JobFall      ID = "job.fall"
 	JobBreakaway ID = "job.breakaway"
 	JobTorque    ID = "job.torque"
 	JobSpeed     ID = "job.speed"

@@ -595,6 +595,11 @@ export interface components {
         AssessJobResult: {
             /** @description What the machine's old motor gave in each of its positions, where the job goes by it */
             baseline: components["schemas"]["LineCurvePoint"][];
+            /**
+             * Format: double
+             * @description Share of its unloaded speed the motor loses under it
+             */
+            fall: number;
             id: string;
             limitedBy: string;
             /**
@@ -1594,6 +1599,8 @@ export interface components {
         };
         RankCandidate: {
             ControlItem: components["schemas"]["ShelfItem"];
+            /** @description What speaks against it for this machine's duty */
+            against: string[];
             control: string;
             /** @description The control in words, and where it comes from */
             controlBy: string;
@@ -2241,6 +2248,8 @@ export interface components {
         WorkJob: {
             cut: components["schemas"]["WorkCut"];
             duty: components["schemas"]["WorkDuty"];
+            /** @description How far its speed may fall from no load to this one, such as 5 %; any when empty */
+            fall: string;
             /** @description Stable within the machine */
             id: string;
             load: components["schemas"]["WorkLoad"];

@@ -101,6 +101,9 @@
                       </li>
                     {/each}
                   </ul>
+                  {#if c.against.length > 0}<p class="mt-1 text-[0.94rem]">
+                      Against it: {c.against.join('; ')}.
+                    </p>{/if}
                   {#if c.effort.length > 0}<p class="mt-1 text-[0.94rem] text-soft">
                       To do: {c.effort.join('; ')}.
                     </p>{/if}

@@ -68,6 +68,7 @@
         label="Torque that just starts it"
         hint={job.start.how === 'idle' ? '0.6 N·m' : 'its load'}
       />
+      <Field path="{at}.fall" label="Its speed may fall by" hint="any" />
       <Field path="{at}.margin" label="Margin wanted" hint={result ? String(result.wanted) : '1.5'} />
       {#if job.duty.kind === 'cycle'}
         <Field path="{at}.duty.on" label="On for" hint="5 min" />
@@ -78,7 +79,7 @@
           Margin wanted ×{result.wanted}: {result.wantedBy}. {#if result.outcome !== 'cannot-tell'}Margin now <Worked
               id="job.margin.{result.id}"
               class="text-ink"
-            />. At rest: {result.start}.{/if}
+            />. At rest: {result.start}. Speed falls under it by <Worked id="job.fall.{result.id}" class="text-ink" />.{/if}
         </p>{/if}
       {#if workings.length > 0}<div class="col-span-2"><Figures title="What that makes it" {workings} /></div>{/if}
       <button class="link col-span-2" onclick={remove}>remove this job</button>
