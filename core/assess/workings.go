@@ -349,8 +349,41 @@ func (d *derivations) job(job *work.Need, result line.Result) {
 			d.show(result.Omega, q.Speed), source.JobMargins, assumes...)
 	if result.Outcome.Reached() {
 		d.fall(job, &result)
+		d.bites(job, &result)
+		d.goesBy(job, &result)
 	}
 	d.jobOnThisPlan(job, result)
+}
+
+// goesBy is how fast the surface of what turns, or is worked, goes by as far as this plan reaches, against the old
+// motor where the job goes by it.
+func (d *derivations) goesBy(job *work.Need, result *line.Result) {
+	if job.Largest == 0 {
+		return
+	}
+	old := []string{}
+	if n := len(job.Points); job.Method == work.ByReplaced && n > 0 {
+		old = append(old, "The old motor drove it at "+work.SpeedsAt(job.Points[0].Omega*job.Largest/2,
+			job.Points[n-1].Omega*job.Largest/2))
+	}
+	d.add(working.JobGoesBy.Of(job.ID), job.Name+": goes by at", work.SpeedsAt(result.Low*job.Largest/2,
+		result.High*job.Smallest/2), "v = π·d·n", d.show(result.Low, q.Speed)+" at ⌀ "+d.show(job.Largest, q.Length)+
+		", "+d.show(result.High, q.Speed)+" at ⌀ "+d.show(job.Smallest, q.Length), source.Mechanics, old...)
+}
+
+// bites are what a cut that comes and goes asks at its most, and what turns gives of it.
+func (d *derivations) bites(job *work.Need, result *line.Result) {
+	if job.Bites.Ratio == 0 {
+		return
+	}
+	p := &d.Model.Reduction.Positions[result.Position]
+	omega := result.Low
+	most := job.TorqueAt(omega) * job.Bites.Ratio
+	d.add(working.JobBites.Of(job.ID), job.Name+": most torque in a bite", d.show(most, q.Torque),
+		"T_most = ratio · T_mean; what turns gives J·ω·Δω over the bite",
+		"×"+q.Figures(job.Bites.Ratio, 3)+" of "+d.show(job.TorqueAt(omega), q.Torque)+", over "+
+			d.show(job.Bites.Angle, q.Angle)+" at a time", source.Mechanics,
+		d.show(d.OwnInertia(p)+d.Model.Machine.Flywheel, q.Inertia)+" of rotor, wheels and flywheel turn with it")
 }
 
 // fall is how far the speed falls from no load to a job.

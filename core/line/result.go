@@ -56,6 +56,7 @@ type Result struct {
 	Position  int
 	Low       float64 // part of the band that is reached, rad/s
 	High      float64
+	Biting    bool // the least is in the bite of a cut that comes and goes, with what turns giving its share
 	Starting  bool // the least is at standstill, against what it takes to start it
 	// StartMargin is what there is at standstill over what it takes; +Inf where nothing holds it back.
 	StartMargin float64
@@ -255,12 +256,34 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result, beats flo
 			try(point.Omega)
 		}
 	}
+	if job.Bites.Ratio > 0 {
+		t.scanBites(job, p, f)
+	}
 	f.StartMargin = math.Inf(1)
 	if needed := job.Start.Torque; needed > 0 {
 		available := t.Breakaway(p)
 		f.StartMargin = available.Torque / needed
 		if f.StartMargin < f.Margin {
 			f.Margin, f.Omega, f.Needed, f.Available, f.Starting = f.StartMargin, f.Low, needed, available, true
+		}
+	}
+}
+
+// givesUp is the share of its speed that what turns may lose in a bite where the job does not say [common practice].
+const givesUp = 0.03
+
+// scanBites holds the most a cut asks in its bites against what there is for some seconds, at the ends of the band.
+func (t *Model) scanBites(job *work.Need, p *reduction.Position, f *Result) {
+	share := job.Fall
+	if share == 0 {
+		share = givesUp
+	}
+	inertia := t.OwnInertia(p) + t.Machine.Flywheel
+	for _, omega := range []float64{f.Low, f.High} {
+		available := t.Peak(omega, p)
+		needed := job.InTheBite(min(max(omega, job.Low), job.High), inertia, share)
+		if margin := available.Torque / needed; margin < f.Margin {
+			f.Margin, f.Omega, f.Needed, f.Available, f.Biting = margin, omega, needed, available, true
 		}
 	}
 }

@@ -87,10 +87,51 @@ func join(above, field string) string {
 
 // Read parses an optional field; an empty one is unknown, not wrong.
 func (r *Reader) Read(field string, t Text, d Dimension, allowed Range) Value {
+	return r.take(field, t, d, allowed, func(t Text) (float64, error) { return Parse(t, d) })
+}
+
+// ReadPerInch is [Reader.Read] of a length that may also be given as so many to an inch: a lead as "8 TPI", a module
+// as "16 DP". The units are those it may then have, in lower case.
+func (r *Reader) ReadPerInch(field string, t Text, allowed Range, units ...string) Value {
+	return r.take(field, t, Length, allowed, func(t Text) (float64, error) { return perInch(t, units) })
+}
+
+// ReadFeed is [Reader.Read] of a length that is gone in one turn, and may be written so: "0.1 mm/rev".
+func (r *Reader) ReadFeed(field string, t Text, allowed Range) Value {
+	return r.take(field, t, Length, allowed, func(t Text) (float64, error) {
+		bare := strings.TrimSpace(string(t))
+		for _, turn := range []string{"/rev", "/turn"} {
+			bare = strings.TrimSuffix(bare, turn)
+		}
+		return Parse(Text(bare), Length)
+	})
+}
+
+// perInch is a length in metres, as one or as so many of a unit to an inch.
+func perInch(t Text, units []string) (float64, error) {
+	lower := strings.ToLower(strings.TrimSpace(string(t)))
+	for _, unit := range units {
+		count, is := strings.CutSuffix(lower, unit)
+		if !is {
+			continue
+		}
+		n, err := Parse(Text(count), Number)
+		if err != nil {
+			return 0, err
+		}
+		if n <= 0 {
+			return 0, fmt.Errorf("%w: “%s” of none to an inch", ErrNumber, t)
+		}
+		return inch / n, nil
+	}
+	return Parse(t, Length)
+}
+
+func (r *Reader) take(field string, t Text, d Dimension, allowed Range, parse func(Text) (float64, error)) Value {
 	if !t.Known() {
 		return Value{}
 	}
-	v, err := Parse(t, d)
+	v, err := parse(t)
 	if err != nil {
 		r.Refuse(field, string(t), err.Error())
 		return Value{}

@@ -194,7 +194,7 @@ const (
 
 // measures reads pitch, count and width, and notes what a rating takes for granted without them.
 func (s *Stage) measures(d DescribedStage, r *q.Reader) {
-	pitch := r.Read("pitch", d.Pitch, q.Length, q.Range{Min: 0.2e-3, Max: 0.1})
+	pitch := s.readPitch(d.Pitch, r)
 	count := r.Read("count", d.Count, q.Number, q.Range{Min: 1, Max: 40})
 	width := r.Read("width", d.Width, q.Length, q.Range{Min: 2e-3, Max: 0.5})
 	s.Count = count.Or(1)

@@ -93,6 +93,9 @@ func (v *verdict) where(job *work.Need, result line.Result) string {
 	if result.Starting {
 		return "at rest"
 	}
+	if result.Biting {
+		return "in the bite at " + v.show(result.Omega, q.Speed)
+	}
 	how := "all day at "
 	switch job.Duty.Kind {
 	case "cycle":
@@ -111,6 +114,9 @@ func (v *verdict) where(job *work.Need, result line.Result) string {
 func (v *verdict) shortTitle(job *work.Need, result line.Result) string {
 	if result.Starting {
 		return job.Name + ": will not start it"
+	}
+	if result.Biting {
+		return job.Name + ": stalls in the bite"
 	}
 	p := &v.Reduction.Positions[result.Position]
 	const tried = 24

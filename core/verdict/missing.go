@@ -12,6 +12,7 @@ var missingHows = []struct{ field, how string }{
 	{"speed.turns", "Turn it by hand as fast as suits the work and count turns against a clock."},
 	{"speed.time", "How long did those turns take?"},
 	{"speed.travel", "How fast must it travel, in mm a minute?"},
+	{"speed.main", "Travel is given for each turn of another spindle: how fast does that turn?"},
 	{"speed.lead", "How far does it go in one turn?"},
 	{"speed.", "How fast must the spindle turn? Count turns against a clock if you can do it by hand."},
 	{"load.power", "What power does it take at the spindle?"},

@@ -20,6 +20,7 @@ type Cutting struct {
 	Grows     string  // the input that grows with torque, for the largest cut
 	GrowsFrom float64 // its value, SI
 	Squared   bool    // torque goes with its square
+	bites     Bites
 	GrowsDim  q.Dimension
 }
 
@@ -34,7 +35,7 @@ type cutFields struct {
 func readCut(c CuttingLoad, r *q.Reader) cutFields {
 	small := q.Range{Min: 1e-7, Max: 0.1}
 	return cutFields{
-		depth: r.Read("depth", c.Depth, q.Length, small), feed: r.Read("feed", c.Feed, q.Length, small),
+		depth: r.Read("depth", c.Depth, q.Length, small), feed: r.ReadFeed("feed", c.Feed, small),
 		diameter: r.Read("diameter", c.Diameter, q.Length, q.Range{Min: 1e-4, Max: 5}),
 		width: r.Read("width", c.Width, q.Length, q.Range{Min: 1e-5,
 			Max: 1}),
@@ -104,6 +105,11 @@ func cutting(j Job, r *q.Reader, low, high, largest float64) (c Cutting, missing
 	if missing == "" {
 		c.work(f, at)
 	}
+	if missing == "" && (c.Operation == "turning" || c.Operation == "") {
+		mean := 1.0
+		c.bites, mean = interrupted(j.Load.Cutting, r)
+		c.Torque, c.Power, c.Removal = c.Torque*mean, c.Power*mean, c.Removal*mean
+	}
 	return c, missing
 }
 
@@ -125,6 +131,7 @@ func (c *Cutting) work(f cutFields, top float64) {
 		c.Grows, c.GrowsFrom, c.Squared = "diameter", f.diameter.SI, true
 	case "milling":
 		engaged := math.Acos(1 - 2*f.width.SI/f.diameter.SI)
+		c.bites = milled(math.Round(f.teeth.SI), engaged, c.Material.Exponent)
 		c.Chip = 2 * f.width.SI / f.diameter.SI * f.perTooth.SI / engaged
 		c.kienzle(f)
 		volume := f.depth.SI * f.width.SI * f.perTooth.SI * f.teeth.SI // in one turn

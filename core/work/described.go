@@ -26,6 +26,7 @@ type Limits struct {
 	Diameter      q.Text `json:"diameter" doc:"Largest diameter that turns: wheel head, drum, chuck"`
 	Bearing       q.Text `json:"bearing" doc:"Mean diameter of the spindle's bearings, where they run in grease"`
 	Frame         string `json:"frame" maxLength:"60" doc:"Motor frame its bracket is drilled for, such as 80 or NEMA 56"`
+	Flywheel      q.Text `json:"flywheel" doc:"Moment of inertia of a flywheel on the spindle, such as 0.4 kg·m²"`
 	Rim           string `json:"rim" enum:"cast,turned," doc:"What the largest that turns is made of: cast iron, or turned from solid steel or aluminium; by the kind of machine when empty"`
 	Hangs         bool   `json:"hangs" doc:"Its load hangs, and comes down by itself when the motor lets go"`
 	Held          bool   `json:"held" doc:"A brake holds a hanging load without power"`
@@ -80,6 +81,7 @@ type SpeedBand struct {
 	FactorTo     q.Text `json:"factorTo" doc:"Fastest wished, as a factor of that"`
 	TravelFrom   q.Text `json:"travelFrom" doc:"Slowest travel, such as 20 mm/min"`
 	TravelTo     q.Text `json:"travelTo"`
+	Main         q.Text `json:"main" doc:"Speed of the spindle that a feed for each of its turns goes by, where the travel is given as 0.1 mm/rev"`
 	Lead         q.Text `json:"lead" doc:"Travel in one turn: a screw's lead, a drum's girth"`
 	Cover        string `json:"cover" enum:"all,any," doc:"all: every speed in the band is wanted; any: one speed somewhere in it will do"`
 }
@@ -127,6 +129,8 @@ type CuttingLoad struct {
 	Teeth    q.Text `json:"teeth" doc:"Teeth of the cutter, or teeth per inch of the saw"`
 	Length   q.Text `json:"length" doc:"How much work the saw is in at once"`
 	Travel   q.Text `json:"travel" doc:"How fast the work passes the grinding wheel"`
+	Bites    q.Text `json:"bites" doc:"Turning: how often in a turn the cut is broken off, as by a keyway or a square; whole when empty"`
+	Contact  q.Text `json:"contact" doc:"Turning: share of the turn that the tool is in the work; half when empty"`
 	Specific q.Text `json:"specific" doc:"Specific cutting force at 1 mm chip, where you know better than the table"`
 }
 

@@ -108,6 +108,7 @@ func (n *Need) fromCutting(j Job, r *q.Reader) {
 	c, missing := cutting(j, r, n.Low, n.High, largest)
 	n.missing(missing != "", missing)
 	n.Cutting, n.Torque, n.Shape = c, c.Torque, SameTorque
+	n.Bites = c.bites
 	switch {
 	case missing != "":
 	case c.Sizes && c.Operation == "drilling":

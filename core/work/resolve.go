@@ -47,6 +47,7 @@ type Resolved struct {
 	Place     Place
 	Air       float64 // K, the hottest round the motor; 40 °C unless told
 	Altitude  float64 // m above the sea; 0 when not told
+	Flywheel  float64 // kg·m² on the spindle; 0 when there is none
 	Rim       string  // "cast", "turned" or ""
 	Hangs     bool    // the load comes down by itself
 	Held      bool    // and a brake holds it
@@ -93,6 +94,9 @@ type Need struct {
 	Refused      bool    // what is missing was typed, but cannot be used
 	Dusty        bool    // what is cut makes dust that burns
 	Doubts       []Doubt // entries whose own numbers show a unit mixed up
+
+	Smallest, Largest float64 // diameters worked, m; 0 when not known
+	Bites             Bites
 
 	// How the speed was found, where not given at the spindle.
 	Surface      float64 // m/s
@@ -187,6 +191,7 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		Diameter: limits.Read("diameter", d.Limits.Diameter, q.Length, q.Range{Min: 1e-3, Max: 20}).Or(0),
 		Bearing:  limits.Read("bearing", d.Limits.Bearing, q.Length, q.Range{Min: 3e-3, Max: 1}).Or(0),
 		Frame:    d.Limits.Frame,
+		Flywheel: limits.Read("flywheel", d.Limits.Flywheel, q.Inertia, q.Range{Min: 1e-6, Max: 1e4}).Or(0),
 		Rim:      limits.Choice("rim", d.Limits.Rim, "", "cast", "turned"),
 		Hangs:    d.Limits.Hangs, Held: d.Limits.Held, Covered: d.Limits.Covered,
 	}
@@ -200,6 +205,9 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		at := r.At("jobs", i)
 		need := resolveJob(j, at, turning)
 		need.doubtRadius(j.Load.Scale, m.Diameter)
+		if need.Largest == 0 {
+			need.Smallest, need.Largest = m.Diameter, m.Diameter
+		}
 		if field, refused := at.Refused(); refused {
 			// Judged without it, the job might be called done on a figure its owner never meant.
 			need.Missing, need.Refused = field, true

@@ -1,6 +1,11 @@
 package work
 
-import q "jiriki/core/quantity"
+import (
+	"math"
+	"strings"
+
+	q "jiriki/core/quantity"
+)
 
 // readSpeed fills the band at the spindle by whichever method was chosen.
 func (n *Need) readSpeed(j Job, r *q.Reader, turning q.Range) {
@@ -51,6 +56,7 @@ func (n *Need) surfaceBand(j Job, r *q.Reader) (low, high q.Value) {
 	}
 	n.missing(!v.Known, "speed.surface")
 	n.missing(!small.Known && !large.Known, "speed.diameterTo")
+	n.Smallest, n.Largest = small.Or(large.SI), large.Or(small.SI)
 	return low, high
 }
 
@@ -73,12 +79,29 @@ func (n *Need) timedBand(s SpeedBand, r *q.Reader) (low, high q.Value) {
 	return q.Value{SI: n.ByHand * first, Known: true}, q.Value{SI: n.ByHand * max(to.Or(first), first), Known: true}
 }
 
+// travels reads how fast it travels: a speed, or so far for each turn of another spindle, whose speed is then asked
+// for.
+func (n *Need) travels(s SpeedBand, r *q.Reader) (from, to q.Value) {
+	travels := q.Range{Min: 1e-7, Max: 50}
+	aTurn := strings.Contains(string(s.TravelFrom)+string(s.TravelTo), "/rev")
+	if !aTurn {
+		return r.Read("travelFrom", s.TravelFrom, q.SurfaceSpeed, travels),
+			r.Read("travelTo", s.TravelTo, q.SurfaceSpeed, travels)
+	}
+	feeds := q.Range{Min: 1e-7, Max: 1}
+	from, to = r.ReadFeed("travelFrom", s.TravelFrom, feeds), r.ReadFeed("travelTo", s.TravelTo, feeds)
+	main := r.Read("main", s.Main, q.Speed, q.Range{Min: 0.01 * q.RPM, Max: 100e3 * q.RPM})
+	n.missing(!main.Known, "speed.main")
+	from.SI *= main.SI / (2 * math.Pi)
+	to.SI *= main.SI / (2 * math.Pi)
+	from.Known, to.Known = from.Known && main.Known, to.Known && main.Known
+	return from, to
+}
+
 // travelBand is travel over lead.
 func (n *Need) travelBand(s SpeedBand, r *q.Reader) (low, high q.Value) {
-	travels := q.Range{Min: 1e-7, Max: 50}
-	from, to := r.Read("travelFrom", s.TravelFrom, q.SurfaceSpeed, travels),
-		r.Read("travelTo", s.TravelTo, q.SurfaceSpeed, travels)
-	lead := r.Read("lead", s.Lead, q.Length, q.Range{Min: 1e-5, Max: 50})
+	from, to := n.travels(s, r)
+	lead := r.ReadPerInch("lead", s.Lead, q.Range{Min: 1e-5, Max: 50}, threads...)
 	if from.Known && to.Known && from.SI > to.SI {
 		r.Refuse("travelTo", string(s.TravelTo), "the band ends below where it starts")
 	}

@@ -7,6 +7,9 @@ import (
 	q "jiriki/core/quantity"
 )
 
+// threads are what a lead may be given as, so many to an inch.
+var threads = []string{"tpi", "threads per inch", "threads/inch", "threads/in"}
+
 // plainThread is what a plain, greased thread keeps of the work put in [common practice].
 const plainThread = 0.3
 
@@ -40,7 +43,7 @@ func straightPull(p StraightPull, r *q.Reader) (torque float64, missing string) 
 // none is put in here.
 func screw(s Screw, turning float64, r *q.Reader) (torque float64, f Feed, missing string) {
 	force := r.Read("force", s.Force, q.Force, q.Range{Min: 0.01, Max: 1e6})
-	lead := r.Read("lead", s.Lead, q.Length, q.Range{Min: 1e-5, Max: 1})
+	lead := r.ReadPerInch("lead", s.Lead, q.Range{Min: 1e-5, Max: 1}, threads...)
 	if !lead.Known && turning > 0 {
 		lead = q.Value{SI: turning, Known: true}
 	}

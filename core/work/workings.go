@@ -56,6 +56,7 @@ func (n *Need) Workings(sys q.System) []working.Working {
 		d.torque("as entered", d.overBand(), source.Typed)
 	}
 	d.power()
+	d.rim()
 	if n.Start.Torque > 0 {
 		d.add(working.JobBreakaway, "torque to start", d.show(n.Start.Torque, q.Torque), n.Start.formula, n.Start.By,
 			n.Start.ground)
@@ -73,6 +74,33 @@ func (d *derivation) power() {
 	d.add(working.JobWatts, "power at the spindle", both(watts), "P = T·ω, the most over the band",
 		d.show(d.TorqueAt(at), q.Torque)+" at "+d.show(at, q.Speed), source.Mechanics,
 		"With the margin of ×"+q.Figures(d.Margin, 3)+" it is "+both(watts*d.Margin))
+}
+
+// rim derives what pulls at the tool and how fast it goes by, where a diameter is known.
+func (d *derivation) rim() {
+	if d.Largest == 0 {
+		return
+	}
+	force := d.TorqueAt(d.Low) / (d.Largest / 2)
+	slow, fast := d.Low*d.Largest/2, d.High*d.Smallest/2
+	if d.Smallest == d.Largest {
+		fast = d.High * d.Largest / 2
+	}
+	d.add(working.JobRim, "force at ⌀ "+d.show(d.Largest, q.Length), q.Show(force, q.Force, q.Metric)+", "+
+		q.Show(force, q.Force, q.Inch), "F = T / r, v = π·d·n",
+		d.show(d.TorqueAt(d.Low), q.Torque)+" ÷ "+d.show(d.Largest/2, q.Length), source.Mechanics,
+		"It goes by at "+SpeedsAt(slow, fast))
+}
+
+// SpeedsAt writes speeds of a surface in metres a second, metres a minute and feet a minute.
+func SpeedsAt(slow, fast float64) string {
+	each := func(times float64, unit string) string {
+		if low, high := q.Figures(slow*times, 3), q.Figures(fast*times, 3); low != high {
+			return low + "–" + high + q.ThinSpace + unit
+		}
+		return q.Figures(fast*times, 3) + q.ThinSpace + unit
+	}
+	return each(1, "m/s") + ", " + each(60, "m/min") + ", " + each(60/0.3048, "ft/min")
 }
 
 func (d *derivation) overBand() string {

@@ -2200,6 +2200,10 @@ export interface components {
             tool: "hss" | "carbide" | "";
         };
         WorkCuttingLoad: {
+            /** @description Turning: how often in a turn the cut is broken off, as by a keyway or a square; whole when empty */
+            bites: string;
+            /** @description Turning: share of the turn that the tool is in the work; half when empty */
+            contact: string;
             /** @description Depth of cut: turning, milling; per pass in grinding */
             depth: string;
             /** @description Work turned, drill, cutter, saw wheel or disc, or a hacksaw's stroke */
@@ -2289,6 +2293,8 @@ export interface components {
             covered: boolean;
             /** @description Largest diameter that turns: wheel head, drum, chuck */
             diameter: string;
+            /** @description Moment of inertia of a flywheel on the spindle, such as 0.4 kg·m² */
+            flywheel: string;
             /** @description Motor frame its bracket is drilled for, such as 80 or NEMA 56 */
             frame: string;
             /** @description Its load hangs, and comes down by itself when the motor lets go */
@@ -2470,6 +2476,8 @@ export interface components {
             from: string;
             /** @description Travel in one turn: a screw's lead, a drum's girth */
             lead: string;
+            /** @description Speed of the spindle that a feed for each of its turns goes by, where the travel is given as 0.1 mm/rev */
+            main: string;
             /** @description Surface speed, such as 30 m/min; the usual one for the cut when empty */
             surface: string;
             /** @description Time they took */

@@ -62,8 +62,8 @@
     {#if toothed}
       <Field
         path="{at}.pitch"
-        label={meshed ? 'Module' : 'Pitch'}
-        hint={meshed ? '1.5 mm' : kind === 'chain' ? '12.7 mm' : '5 mm'}
+        label={meshed ? 'Module, or diametral pitch' : kind === 'chain' ? 'Pitch, or its number' : 'Pitch'}
+        hint={meshed ? '1.5 mm, or 20 DP' : kind === 'chain' ? '12.7 mm, or 35' : '5 mm'}
       />
     {:else if kind !== 'direct'}
       <Choice

@@ -73,6 +73,7 @@
       ]}
     />
   {/if}
+  <Field path="machine.limits.flywheel" label="Flywheel on the spindle" hint="0.4 kg·m²" />
   <Field path="machine.limits.bearing" label="Bearings, mean diameter" hint="35 mm" />
   <Field path="machine.limits.frame" label="Bracket drilled for frame" hint="80" words />
 </div>

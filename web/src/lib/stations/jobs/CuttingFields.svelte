@@ -34,7 +34,9 @@
   ];
   const turned: Blank[] = [
     ['depth', 'Depth of cut', '1 mm'],
-    ['feed', 'Feed a turn', '0.1 mm']
+    ['feed', 'Feed a turn', '0.1 mm'],
+    ['bites', 'Broken off, a turn', 'never'],
+    ['contact', 'Share of it in the work', '50 %']
   ];
   const blanks = $derived.by((): Blank[] => {
     const own = operation === 'grinding' || operation === 'sanding' ? abrasive : (rest[operation] ?? turned);

@@ -79,7 +79,10 @@
           Margin wanted ×{result.wanted}: {result.wantedBy}. {#if result.outcome !== 'cannot-tell'}Margin now <Worked
               id="job.margin.{result.id}"
               class="text-ink"
-            />. At rest: {result.start}. Speed falls under it by <Worked id="job.fall.{result.id}" class="text-ink" />.{/if}
+            />. At rest: {result.start}. Speed falls under it by <Worked
+              id="job.fall.{result.id}"
+              class="text-ink"
+            />.{/if}
         </p>{/if}
       {#if workings.length > 0}<div class="col-span-2"><Figures title="What that makes it" {workings} /></div>{/if}
       <button class="link col-span-2" onclick={remove}>remove this job</button>

@@ -68,7 +68,7 @@
   <Field path="{at}.pull.diameter" label="Drum, sprocket or wheel" hint="120 mm" />
 {:else if by === 'screw'}
   <Field path="{at}.screw.force" label="Push" hint="500 N" />
-  <Field path="{at}.screw.lead" label="Lead" hint="3 mm" />
+  <Field path="{at}.screw.lead" label="Lead" hint="3 mm, or 9 TPI" />
   <div class="col-span-2">
     <Field path="{at}.screw.keeps" label="What the thread keeps" hint="30 %, plain thread" />
   </div>

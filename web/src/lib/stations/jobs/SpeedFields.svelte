@@ -8,6 +8,8 @@
 
   const form = openForm();
   const by = $derived(form.text(`${at}.by`) || 'rpm');
+  // A feed is given for each turn of another spindle, as 0.1 mm/rev.
+  const aTurn = $derived(/\/rev/.test(form.text(`${at}.travelFrom`) + form.text(`${at}.travelTo`)));
 </script>
 
 <Choice
@@ -42,8 +44,9 @@
 {:else if by === 'travel'}
   <Field path="{at}.travelFrom" label="Slowest travel" hint="20 mm/min" />
   <Field path="{at}.travelTo" label="Fastest travel" hint="200 mm/min" />
+  {#if aTurn}<Field path="{at}.main" label="a turn of a spindle at" hint="150 rpm" />{/if}
   <div class="col-span-2">
-    <Field path="{at}.lead" label="Travel in one turn: a screw's lead, a drum's girth" hint="3 mm" />
+    <Field path="{at}.lead" label="Travel in one turn: a screw's lead, a drum's girth" hint="3 mm, or 9 TPI" />
   </div>
 {:else}
   <Field path="{at}.from" label="Slowest" hint="20 rpm" />
