@@ -11,7 +11,6 @@ import (
 	"jiriki/core/motor"
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
-	"jiriki/core/reduction"
 	"jiriki/core/words"
 	"jiriki/core/working"
 )
@@ -150,7 +149,7 @@ func reductionStation(t *line.Model, in *plan.Input) Station {
 		{"keeps " + q.Percent(p.Efficiency), working.ReductionEfficiency}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
-		if len(st.Steps) > 0 && st.Kind != reduction.Direct {
+		if len(st.Steps) > 0 && !st.Kind.Bare() {
 			pairs = append(pairs, fmt.Sprintf("%s → %s", st.Steps[0].Driver, st.Steps[0].Driven))
 		}
 	}

@@ -203,7 +203,7 @@ func (d *derivations) slowEnd() {
 func (d *derivations) reduction() {
 	for i := range d.Model.Reduction.Stages {
 		s := &d.Model.Reduction.Stages[i]
-		if s.Kind == reduction.Direct {
+		if s.Kind.Bare() {
 			continue
 		}
 		for k := range s.Steps {
@@ -214,6 +214,11 @@ func (d *derivations) reduction() {
 	}
 	for i := range d.Model.Reduction.Positions {
 		p := &d.Model.Reduction.Positions[i]
+		if p.Reckoned > 0 {
+			d.add(working.ReductionRatio.At(i), "Ratio, "+p.Label, q.Ratio(p.Ratio), "as measured",
+				"by its wheels "+q.Ratio(p.Reckoned)+": "+d.ratioPut(p), source.BeltSlip)
+			continue
+		}
 		d.add(working.ReductionRatio.At(i), "Ratio, "+p.Label, q.Ratio(p.Ratio), "i = ∏ (driven / driver) / (1 − slip)",
 			d.ratioPut(p), source.BeltSlip)
 	}

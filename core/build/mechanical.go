@@ -19,8 +19,15 @@ func (b *builder) wheels() {
 			return
 		}
 		s := b.Reduction.Stages[i]
-		if s.Kind == reduction.Direct {
+		switch {
+		case s.Kind == reduction.Direct && s.OnDriving.Bore > 0:
+			continue // a wheel straight on the shaft
+		case s.Kind == reduction.Direct:
 			b.need(fmt.Sprintf("coupling.%d", i), "Coupling", "", "flexible: two shafts are never quite in line")
+			continue
+		case s.Kind == reduction.Given:
+			b.need(fmt.Sprintf("ratio.%d", i), "Pulleys, gears or sprockets"+b.OfStage(i), q.Ratio(s.Steps[0].Ratio),
+				"put them in as a stage, and belts and shafts are judged")
 			continue
 		}
 		f := &shelf.Family{Stage: d, Blank: s}

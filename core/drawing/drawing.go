@@ -107,7 +107,11 @@ func motorDrawing(t *line.Model) Motor {
 }
 
 func stageDrawing(t *line.Model, i int, s reduction.Stage) Stage {
-	d := Stage{Kind: s.Kind, Section: s.Section, Steps: []Step{}, Centre: q.Rounded(s.Centre * 1000),
+	kind := s.Kind
+	if s.Kind.Bare() {
+		kind = reduction.Direct // drawn as what couples two shafts
+	}
+	d := Stage{Kind: kind, Section: s.Section, Steps: []Step{}, Centre: q.Rounded(s.Centre * 1000),
 		CentreKnown: s.Centre > 0, Belt: q.Rounded(s.Belt * 1000),
 		Guarded:   s.Guarded,
 		Direction: q.Rounded(s.Direction * 180 / math.Pi), Meshed: s.Meshed(), Bypass: s.Bypass}

@@ -116,6 +116,8 @@ const (
 	MotorProtector          ID = "motor.protector"
 
 	ReductionMissing   ID = "reduction.missing"
+	ReductionBare      ID = "reduction.bare"
+	ReductionFit       ID = "reduction.fit"
 	ReductionDirect    ID = "reduction.direct"
 	ReductionGood      ID = "reduction.good"
 	ReductionCentre    ID = "reduction.centre"

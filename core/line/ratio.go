@@ -19,7 +19,7 @@ func (t *Model) MeasuredRatio() (RatioCheck, bool) {
 		return RatioCheck{}, false
 	}
 	p := &t.Reduction.Positions[m.Position]
-	out := RatioCheck{Measured: m.Motor / m.Spindle / t.Motor.Gear.Ratio, Expected: p.Ratio, WithoutSlip: p.Ratio}
+	out := RatioCheck{Measured: p.Ratio, Expected: p.Reckoned, WithoutSlip: p.Reckoned}
 	for i, s := range t.Reduction.Stages {
 		if p.Steps[i] != reduction.Out {
 			out.WithoutSlip *= 1 - s.Slip

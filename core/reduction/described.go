@@ -11,6 +11,7 @@ type Kind string
 // The stages that can be worked out.
 const (
 	Direct   Kind = "direct"
+	Given    Kind = "ratio" // a ratio that is known or measured, and no wheels yet
 	VBelt    Kind = "v"
 	LinkBelt Kind = "link" // a V belt made of links, opened and closed on the machine
 	PolyV    Kind = "poly-v"
@@ -38,7 +39,7 @@ type MeasuredSpeeds struct {
 // DescribedStage is one pair of shafts. More than one step makes it a cone: the belt is moved
 // from step to step.
 type DescribedStage struct {
-	Kind      Kind            `json:"kind" enum:"direct,v,link,poly-v,flat,toothed,chain,spur,worm,"`
+	Kind      Kind            `json:"kind" enum:"direct,ratio,v,link,poly-v,flat,toothed,chain,spur,worm,"`
 	Section   string          `json:"section" enum:"Z,A,B,J,K,L," doc:"Belt section of a V or link (Z, A, B) or poly-V (J, K, L) stage"`
 	Measured  string          `json:"measured" enum:"pitch,outside," doc:"Which diameter is given"`
 	Steps     []DescribedStep `json:"steps" maxItems:"6" nullable:"false"`
@@ -51,6 +52,7 @@ type DescribedStage struct {
 	Width     q.Text          `json:"width" doc:"Of a flat or toothed belt, or a gear's face"`
 	Material  string          `json:"material" enum:"steel,hardened,iron,bronze,nylon," doc:"Of the weaker of two gears; mild steel when empty"`
 	Lead      q.Text          `json:"lead" doc:"Worm: lead angle"`
+	Keeps     q.Text          `json:"keeps" doc:"A ratio that is known: what it keeps; 93 % when empty"`
 	Rated     q.Text          `json:"rated" doc:"Torque its maker rates it for at the driven shaft"`
 	Bypass    bool            `json:"bypass" doc:"Back gear: can be put out of mesh, together with the stages next to it that can"`
 	ScrewOn   bool            `json:"screwOn" doc:"A pulley of this stage is held by a thread"`
@@ -60,7 +62,7 @@ type DescribedStage struct {
 }
 
 // DescribedStep is one pair of pulleys, sprockets or gears: diameters for belts, teeth otherwise.
-// A worm's driver is its number of starts.
+// A worm's driver is its number of starts. A ratio's are turns, or speeds, of its two shafts.
 type DescribedStep struct {
 	Driver q.Text `json:"driver"`
 	Driven q.Text `json:"driven"`

@@ -29,6 +29,15 @@ func (f Fit) made() float64 {
 	return f.Shaft
 }
 
+// Sits says in figures how the wheel sits on its shaft: bore, shaft, and the usual key where a key holds it.
+func (f Fit) Sits(sys q.System) string {
+	size := fmt.Sprintf("%s bore on a %s shaft", q.Show(f.Bore, q.Length, sys), q.Show(f.Shaft, q.Length, sys))
+	if key, ok := shaft.KeyFor(f.made()); ok && f.Held == "key" {
+		size += fmt.Sprintf(", %s key", q.Show(key.Width, q.Length, sys))
+	}
+	return size
+}
+
 // ToMake returns what to machine so that the wheel goes on the shaft: nothing when either is not
 // known or they already fit.
 func (f Fit) ToMake(sys q.System) []Making {

@@ -56,6 +56,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 		Kind: Worm, Name: "Worm and wheel", Meshed: true, Counted: true,
 		one: "worm and wheel", many: "worms and wheels", wheel: "worm wheel",
 	},
+	{Kind: Given, Name: "A ratio, known or measured", Efficiency: 0.93, one: "ratio", many: "ratios"},
 	{Kind: Direct, Name: "Coupled straight", Efficiency: 1},
 }...)
 
@@ -70,6 +71,9 @@ func (k Kind) Profile() *Profile {
 
 // Toothed reports whether the stage's wheels are counted in teeth.
 func (k Kind) Toothed() bool { return k.Profile().Counted }
+
+// Bare reports whether such a stage has no wheels that are known: it is coupled straight, or a ratio and nothing more.
+func (k Kind) Bare() bool { return k == Direct || k == Given }
 
 // Belted reports whether the stage has a belt that wraps and flexes.
 func (s *Stage) Belted() bool { return s.Kind.Profile().Belted }

@@ -16,6 +16,7 @@ type Position struct {
 	Steps      []int   // chosen step of each stage, or Out
 	Ratio      float64 // motor speed over spindle speed
 	Efficiency float64 // of all its stages together
+	Reckoned   float64 // what its wheels make, where a measured ratio rules; else 0
 	Unslipped  float64 // the ratio while nothing slips, as without a load
 	Inertia    float64 // kg·m² of its own wheels, at the spindle
 

@@ -63,7 +63,7 @@ func TestClassicalBeltRatings(t *testing.T) {
 func TestBeltStageCarriesByTheTable(t *testing.T) {
 	r := q.NewReader("reduction")
 	s := Resolve(Described{Stages: []DescribedStage{{Kind: VBelt, Section: "A", Centre: "12 in", Count: "2",
-		Steps: []DescribedStep{{"3.4 in", "9 in"}}}}}, 0,
+		Steps: []DescribedStep{{"3.4 in", "9 in"}}}}}, 0, 1,
 		r).Stages[0]
 	require.NoError(t, r.Err())
 	assert.InDelta(t, 44, s.Belt/inch, 0.6)

@@ -14,14 +14,14 @@ import (
 func resolved(t *testing.T, stages ...DescribedStage) Resolved {
 	t.Helper()
 	r := q.NewReader("reduction")
-	out := Resolve(Described{Stages: stages}, 0, r)
+	out := Resolve(Described{Stages: stages}, 0, 1, r)
 	require.NoError(t, r.Err())
 	return out
 }
 
 func refusals(stages ...DescribedStage) q.FieldErrors {
 	r := q.NewReader("reduction")
-	Resolve(Described{Stages: stages}, 0, r)
+	Resolve(Described{Stages: stages}, 0, 1, r)
 	errs, _ := r.Err().(q.FieldErrors)
 	return errs
 }

@@ -75,8 +75,8 @@ const (
 
 // Resolve reads a described reduction, refusing on r what cannot be used. No stages at all is a
 // motor coupled straight to the spindle. motorShaft (m, 0 unknown) is the shaft of the first wheel
-// unless it is given.
-func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
+// unless it is given; gear is how often the rotor turns to one of that shaft, which speeds read together are told by.
+func Resolve(d Described, motorShaft, gear float64, r *q.Reader) Resolved {
 	var out Resolved
 	if len(d.Stages) > maxStages {
 		r.Refuse("stages", fmt.Sprint(len(d.Stages)), fmt.Sprintf("at most %d stages", maxStages))
@@ -116,6 +116,9 @@ func Resolve(d Described, motorShaft float64, r *q.Reader) Resolved {
 		speeds.Read("spindle", d.Speeds.Spindle, q.Speed, top)
 	if motor.Known && spindle.Known {
 		out.Measured = Measured{motor.SI, spindle.SI, min(max(d.Speeds.Position, 0), max(len(out.Positions)-1, 0))}
+		if len(out.Positions) > 0 {
+			out.Positions[out.Measured.Position].takeMeasured(motor.SI / spindle.SI / gear)
+		}
 	}
 	return out
 }
@@ -127,8 +130,11 @@ func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missin
 	s.Direction = r.Read("direction", d.Direction, q.Angle, q.Range{Min: -2 * math.Pi, Max: 2 * math.Pi}).Or(0)
 	s.fits(d, shaft, r)
 	if s.Kind == Direct {
-		s.Steps = []Step{{Driver: 0.03, Driven: 0.03, Ratio: 1, Wrap: math.Pi}}
+		s.Steps = []Step{{Driver: coupling, Driven: coupling, Ratio: 1, Wrap: math.Pi}}
 		return s, ""
+	}
+	if s.Kind == Given {
+		return s, s.given(d, r)
 	}
 	s.Section = sectionOf(s.Kind, r.Choice("section", d.Section, "", "Z", "A", "B", "J", "K", "L"))
 	outside := r.Choice("measured", d.Measured, "pitch", "pitch", "outside") == "outside"

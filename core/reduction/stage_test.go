@@ -63,7 +63,7 @@ func TestTheNextShaftIsTheOneBefore(t *testing.T) {
 	d := DescribedStage{Kind: VBelt, Steps: pair("80 mm", "160 mm"), Centre: "300 mm",
 		OnDriven: DescribedFit{Shaft: "25 mm"}}
 	out := Resolve(Described{Stages: []DescribedStage{d, {Kind: VBelt, Steps: pair("80 mm", "160 mm"),
-		Centre: "300 mm"}}}, 14e-3,
+		Centre: "300 mm"}}}, 14e-3, 1,
 		r)
 	require.NoError(t, r.Err())
 	assert.Equal(t, 14e-3, out.Stages[0].OnDriving.Shaft, "the motor's own")
@@ -135,7 +135,7 @@ func TestThePositionIsAsStrongAsItsWeakestPart(t *testing.T) {
 		omega := rapid.Float64Range(0, 200).Draw(t, "omega")
 		carries := func(overload float64, stages ...DescribedStage) float64 {
 			r := q.NewReader("")
-			out := Resolve(Described{Stages: stages}, 0, r)
+			out := Resolve(Described{Stages: stages}, 0, 1, r)
 			require.NoError(t, r.Err())
 			most, _ := out.Positions[0].Carries(omega, overload)
 			return most
@@ -159,7 +159,7 @@ func TestThePositionIsAsStrongAsItsWeakestPart(t *testing.T) {
 func TestABeltPastItsSpeedPullsNothing(t *testing.T) {
 	r := q.NewReader("")
 	s := Resolve(Described{Stages: []DescribedStage{{Kind: VBelt, Section: "A", Steps: pair("84 mm", "375 mm"),
-		Centre: "660 mm"}}}, 0,
+		Centre: "660 mm"}}}, 0, 1,
 		r)
 	require.NoError(t, r.Err())
 	pull := s.Stages[0].Steps[0].Pull
@@ -191,7 +191,7 @@ func TestNothingCarriesMoreWhenFaster(t *testing.T) {
 			stage.Steps = pair(mm(rapid.Float64Range(60, 200).Draw(t, "driver")), "300 mm")
 		}
 		r := q.NewReader("")
-		s := Resolve(Described{Stages: []DescribedStage{stage}}, 0, r)
+		s := Resolve(Described{Stages: []DescribedStage{stage}}, 0, 1, r)
 		require.NoError(t, r.Err())
 		p := &s.Positions[0]
 		before := math.Inf(1)
@@ -216,14 +216,14 @@ func TestMeasuredSpeedsAreReadTogether(t *testing.T) {
 	d := Described{Stages: []DescribedStage{{Kind: VBelt, Steps: pair("80 mm", "160 mm")}},
 		Speeds: MeasuredSpeeds{Motor: "1450", Spindle: "700 rpm",
 			Position: 7}}
-	m := Resolve(d, 0, r).Measured
+	m := Resolve(d, 0, 1, r).Measured
 	require.NoError(t, r.Err())
 	assert.InEpsilon(t, 1450*q.RPM, m.Motor, 1e-9)
 	assert.Zero(t, m.Position, "there is only one")
 	d.Speeds.Spindle = ""
-	assert.Zero(t, Resolve(d, 0, r).Measured, "one speed tells nothing")
+	assert.Zero(t, Resolve(d, 0, 1, r).Measured, "one speed tells nothing")
 	d.Speeds.Spindle = "slow"
-	Resolve(d, 0, r)
+	Resolve(d, 0, 1, r)
 	assert.ErrorContains(t, r.Err(), "reduction.speeds.spindle")
 }
 
@@ -233,7 +233,7 @@ func TestWhatGearTeethCarry(t *testing.T) {
 	carries := func(stage DescribedStage, v float64) float64 {
 		stage.Kind = Spur
 		r := q.NewReader("")
-		s := Resolve(Described{Stages: []DescribedStage{stage}}, 0, r).Stages[0]
+		s := Resolve(Described{Stages: []DescribedStage{stage}}, 0, 1, r).Stages[0]
 		require.NoError(t, r.Err())
 		return s.Steps[0].Pull.Carries(v)
 	}

@@ -41,12 +41,12 @@ func TestStrongerCarriesWhatWasAsked(t *testing.T) {
 		{chain, 9, "Fit a chain of 3 strands", false},
 	} {
 		r := q.NewReader("reduction")
-		before := Resolve(Described{Stages: []DescribedStage{c.stage}}, 0, r)
+		before := Resolve(Described{Stages: []DescribedStage{c.stage}}, 0, 1, r)
 		stages, label, detail, ok := before.Stronger([]DescribedStage{c.stage}, before.Stages[0].weak.belt, c.times)
 		require.True(t, ok, c.label)
 		assert.Equal(t, c.label, label)
 		assert.NotContains(t, detail, "stage", "there is but one")
-		after := Resolve(Described{Stages: stages}, 0, r)
+		after := Resolve(Described{Stages: stages}, 0, 1, r)
 		require.NoError(t, r.Err())
 		got := after.Stages[0].Steps[0].Pull.Carries(2) / before.Stages[0].Steps[0].Pull.Carries(2)
 		assert.Equal(t, c.full, got >= c.times*0.999, "%s: ×%g of ×%g", label, got, c.times)
@@ -59,13 +59,13 @@ func TestNothingStrongerThanUsual(t *testing.T) {
 	stage := DescribedStage{Kind: VBelt, Section: "B", Count: "4", Centre: "500 mm",
 		Steps: []DescribedStep{{"120 mm",
 			"240 mm"}}}
-	resolved := Resolve(Described{Stages: []DescribedStage{stage, stage}}, 0, q.NewReader("reduction"))
+	resolved := Resolve(Described{Stages: []DescribedStage{stage, stage}}, 0, 1, q.NewReader("reduction"))
 	_, _, _, ok := resolved.Stronger([]DescribedStage{stage, stage}, resolved.Stages[1].weak.belt, 2)
 	assert.False(t, ok)
 	_, _, _, ok = resolved.Stronger([]DescribedStage{stage, stage}, resolved.Stages[1].weak.driven, 2)
 	assert.False(t, ok)
 	stage.Count = "1"
-	resolved = Resolve(Described{Stages: []DescribedStage{stage, stage}}, 0, q.NewReader("reduction"))
+	resolved = Resolve(Described{Stages: []DescribedStage{stage, stage}}, 0, 1, q.NewReader("reduction"))
 	given := []DescribedStage{stage, stage}
 	stages, _, detail, ok := resolved.Stronger(given, resolved.Stages[1].weak.belt, 2)
 	require.True(t, ok)

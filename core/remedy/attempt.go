@@ -65,7 +65,7 @@ func (h *Finder) try(r Remedy) (attempt, bool) {
 		m.Motor = motor.Resolve(*r.Motor, reader)
 	}
 	if r.Reduction != nil {
-		m.Reduction = reduction.Resolve(*r.Reduction, m.Motor.Body.Shaft, reader)
+		m.Reduction = reduction.Resolve(*r.Reduction, m.Motor.Body.Shaft, m.Motor.Gear.Ratio, reader)
 	}
 	if reader.Err() != nil {
 		return attempt{}, false

@@ -151,7 +151,7 @@ func (h *Finder) screenChanges() bestChanges {
 	asItIs := h.inEachPosition()
 	for i := range h.now.Reduction.Stages {
 		stage := &h.now.Reduction.Stages[i]
-		if stage.Kind == reduction.Direct || stage.Kind == reduction.Worm {
+		if stage.Kind.Bare() || stage.Kind == reduction.Worm {
 			continue
 		}
 		room := roomOf(stage)
@@ -356,6 +356,7 @@ func (h *Finder) asMeasured(stage int, size float64) q.Text {
 // the old centres, so the centre distance is kept and the belt left to be worked out.
 func (h *Finder) withChange(s wheelChange) reduction.Described {
 	d := h.withStages()
+	d.Speeds = reduction.MeasuredSpeeds{} // read with the wheel that comes off
 	stage, resolved := &d.Stages[s.stage], h.now.Reduction.Stages[s.stage]
 	text := q.Text(fmt.Sprintf("%g", s.size))
 	if !resolved.Steps[s.step].Teeth {

@@ -98,7 +98,7 @@ func (s *presenter) asItIs() Found {
 // work assesses the plan with another reduction.
 func (s *presenter) work(d reduction.Described) Found {
 	st := s.now.Stations
-	st.Reduction = reduction.Resolve(d, st.Motor.Body.Shaft, q.NewReader(""))
+	st.Reduction = reduction.Resolve(d, st.Motor.Body.Shaft, st.Motor.Gear.Ratio, q.NewReader(""))
 	t := line.New(st)
 	out := Found{Plan: d, Ratios: []string{}, Jobs: []line.JobOutcome{}, Buy: []string{}, OnHand: []string{},
 		Bands: []Band{}, Stages: drawing.Of(t).Stages}

@@ -43,6 +43,7 @@ type Result struct {
 	Tried   int     `json:"tried" doc:"How many reductions were looked at"`
 	LeftOut int     `json:"leftOut" doc:"Sizes of wheel that were not tried, being too many: those that lie closest to others"`
 	Wide    Wide    `json:"wide"`
+	Cone    Cone    `json:"cone"`
 	Units   q.Units `json:"units"`
 }
 
@@ -69,7 +70,8 @@ func Search(in Input, progress Progress) (Result, error) {
 	if err != nil {
 		return Result{}, err
 	}
-	out := Result{Found: []Found{}, Units: q.UnitsOf(in.Units), Wide: wide(t)}
+	out := Result{Found: []Found{}, Units: q.UnitsOf(in.Units), Wide: wide(t),
+		Cone: coneOrBelt(t, in.Units)}
 	if !t.Runs || !slices.ContainsFunc(s.Machine.Jobs, func(j work.Need) bool { return j.Missing == "" }) {
 		return out, nil
 	}

@@ -59,7 +59,7 @@ func NewFamily(name string, stock []Item, largest float64, onHandOnly bool) (Fam
 	if !described.Kind.Toothed() {
 		sample.Steps = []reduction.DescribedStep{{Driver: "200 mm", Driven: "200 mm"}}
 	}
-	f.Blank = reduction.Resolve(reduction.Described{Stages: []reduction.DescribedStage{sample}}, 0,
+	f.Blank = reduction.Resolve(reduction.Described{Stages: []reduction.DescribedStage{sample}}, 0, 1,
 		q.NewReader("")).Stages[0]
 	if !onHandOnly {
 		f.standard()

@@ -58,9 +58,10 @@ func (v *verdict) measuredFinding() {
 		return
 	}
 	field, words := v.suspect(m)
-	v.add(f.ReductionMeasured, f.Caution, field, "Measured ratio is "+q.Percent(math.Abs(m.Off))+" off",
-		fmt.Sprintf("%s measured, %s worked out: more than belts slip. %s", q.Ratio(m.Measured), q.Ratio(m.Expected),
-			words)).Working = working.ReductionMeasured
+	one := v.add(f.ReductionMeasured, f.Caution, field, "Measured ratio is "+q.Percent(math.Abs(m.Off))+" off",
+		fmt.Sprintf("%s measured, %s worked out: more than belts slip. What was measured is reckoned with; take it "+
+			"out when a wheel is changed. %s", q.Ratio(m.Measured), q.Ratio(m.Expected), words))
+	one.Working = working.ReductionMeasured
 }
 
 // suspect names the wheel that explains a measured ratio with the least change to its size, or the
@@ -69,7 +70,7 @@ func (v *verdict) suspect(m line.RatioCheck) (field, words string) {
 	p := &v.Reduction.Positions[v.Reduction.Measured.Position]
 	least := math.Inf(1)
 	for i, s := range v.Reduction.Stages {
-		if p.Steps[i] == reduction.Out || s.Kind == reduction.Direct {
+		if p.Steps[i] == reduction.Out || s.Kind.Bare() {
 			continue
 		}
 		step := s.Steps[p.Steps[i]]

@@ -54,7 +54,10 @@ func (v *verdict) stageFindings(i int, s reduction.Stage) {
 	if s.Kind == reduction.Direct {
 		return
 	}
-	if !s.Meshed() && s.Centre == 0 {
+	if s.Kind == reduction.Given {
+		v.add(f.ReductionBare.At(i), f.Missing, stageField(i, "kind"), "What wheels make this ratio?"+nth,
+			"Belts, wrap, rims and shafts are not judged until they are put in.")
+	} else if !s.Meshed() && s.Centre == 0 {
 		v.add(f.ReductionCentre.At(i), f.Missing, stageField(i, "centre"), "Distance between shafts"+nth,
 			"Measure centre to centre, or put in the belt's length; wrap follows from it.")
 	}

@@ -2,11 +2,13 @@ package verdict
 
 import (
 	"fmt"
+	"strings"
 
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/words"
 )
 
 // greaseLimit is the mean diameter times speed a bearing bears in grease, in the middle of 200 000
@@ -26,6 +28,12 @@ func (v *verdict) shaftFindings() {
 		driving, driven := v.Twist(i)
 		v.fitFinding("driving", i, stageField(i, "onDriving"), "Driving shaft"+nth, s.OnDriving, driving)
 		v.fitFinding("driven", i, stageField(i, "onDriven"), "Driven shaft"+nth, s.OnDriven, driven)
+		if s.Kind == reduction.Direct {
+			v.goesOn("driving", i, "Wheel on the motor's shaft", s.OnDriving)
+			continue
+		}
+		v.goesOn("driving", i, "Driving wheel"+nth, s.OnDriving)
+		v.goesOn("driven", i, "Driven wheel"+nth, s.OnDriven)
 		if s.Rated > 0 && driven > s.Rated*1.001 {
 			v.add(f.ReductionRated.At(i), f.Caution, stageField(i, "rated"), "A jam can pass what it is rated for"+nth,
 				fmt.Sprintf("%s reaches it, %s is its maker's rating. Set the current limit lower.",
@@ -62,6 +70,33 @@ func (v *verdict) fitFinding(end string, stage int, field, what string, fit redu
 			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt "+
 				"slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
 	}
+}
+
+// goesOn says whether a wheel goes on its shaft as it is, or what to machine; nothing where bore, shaft or how it is
+// held is not known.
+func (v *verdict) goesOn(end string, stage int, what string, fit reduction.Fit) {
+	if fit.Shaft == 0 || fit.Bore == 0 || fit.Held == "" {
+		return
+	}
+	field := stageField(stage, "onDriving")
+	if end == "driven" {
+		field = stageField(stage, "onDriven")
+	}
+	size := fit.Sits(v.sys)
+	made := fit.ToMake(v.sys)
+	if len(made) == 0 {
+		v.add(f.ReductionFit.Of(end).At(stage), f.Good, field+".bore", what+" goes on as it is", size+".")
+		return
+	}
+	steps := make([]string, len(made))
+	for i, one := range made {
+		steps[i] = words.LowerFirst(one.What)
+		if one.Why != "" && i == 0 {
+			steps[i] += " (" + one.Why + ")"
+		}
+	}
+	v.add(f.ReductionFit.Of(end).At(stage), f.Caution, field+".bore", what+" does not go on as it is",
+		size+": "+strings.Join(steps, "; then ")+".")
 }
 
 // bearingFinding weighs the spindle's bearings in grease against its top speed.

@@ -308,3 +308,51 @@ func TestWhatTheWiringLeavesUnsafeIsAStop(t *testing.T) {
 // onABattery is sound with the low volts of a battery behind a PWM drive.
 // A set screw slips over a few newton metres, and over three times as many it is a stop; so is a machine that starts
 // its cutter by itself, which for one without a cutter is a caution.
+
+// Whether a wheel goes on its shaft is told where both are known, whichever way round, and for a wheel straight on
+// the motor's shaft as well.
+func TestWhetherAWheelGoesOnIsTold(t *testing.T) {
+	in := plantest.Sound()
+	fit := func(bore, shaft q.Text, held string) *finding.Finding {
+		in.Plan.Reduction.Stages[0].OnDriven = reduction.DescribedFit{Shaft: shaft, Bore: bore, Held: held,
+			Hub: "40 mm"}
+		return assesstest.Finding(assesstest.Of(t, in), "reduction.fit.driven.0")
+	}
+	goes := fit("20 mm", "20 mm", "key")
+	require.NotNil(t, goes)
+	assert.Equal(t, finding.Good, goes.Level)
+	assert.Contains(t, goes.Detail, "20\u202fmm bore on a 20\u202fmm shaft, 6\u202fmm key")
+	for _, c := range []struct{ bore, shaft, says q.Text }{
+		{"26 mm", "20 mm", "sleeve"}, {"16 mm", "20 mm", "bore the wheel"}, {"8 mm", "20 mm", "turn the shaft"},
+	} {
+		one := fit(c.bore, c.shaft, "key")
+		require.NotNil(t, one, c.says)
+		assert.Equal(t, finding.Caution, one.Level)
+		assert.Contains(t, one.Detail, string(c.says))
+	}
+	assert.Nil(t, fit("20 mm", "20 mm", ""), "how it is held is not known")
+	assert.Nil(t, fit("", "20 mm", "key"))
+
+	in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Direct,
+		OnDriving: reduction.DescribedFit{Shaft: "14 mm", Bore: "14 mm", Held: "key", Hub: "30 mm"}}}
+	in.Machine.Limits.Spindle = ""
+	a := assesstest.Of(t, in)
+	straight := assesstest.Finding(a, "reduction.fit.driving.0")
+	require.NotNil(t, straight)
+	assert.Equal(t, "Wheel on the motor's shaft goes on as it is", straight.Title)
+}
+
+// A ratio without its wheels asks for them and for a guard, and is judged as far as it can be.
+func TestABareRatioAsksForItsWheels(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Given,
+		Steps: []reduction.DescribedStep{{Driver: "3.5"}}}}
+	a := assesstest.Of(t, in)
+	require.NotNil(t, assesstest.Finding(a, "reduction.bare.0"))
+	assert.Equal(t, finding.Missing, assesstest.Finding(a, "reduction.bare.0").Level)
+	assert.NotNil(t, assesstest.Finding(a, "reduction.guard.0"))
+	assert.Nil(t, assesstest.Finding(a, "reduction.good"), "nothing of it was looked at")
+	assert.True(t, a.Jobs[0].Outcome.Done())
+	in.Plan.Reduction.Stages[0].Guarded = true
+	assert.True(t, assesstest.Of(t, in).MayPower)
+}

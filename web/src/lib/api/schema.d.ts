@@ -1745,8 +1745,10 @@ export interface components {
             direction: string;
             /** @description Belts and pulleys are behind a guard */
             guarded: boolean;
+            /** @description A ratio that is known: what it keeps; 93 % when empty */
+            keeps: string;
             /** @enum {string} */
-            kind: "direct" | "v" | "link" | "poly-v" | "flat" | "toothed" | "chain" | "spur" | "worm" | "";
+            kind: "direct" | "ratio" | "v" | "link" | "poly-v" | "flat" | "toothed" | "chain" | "spur" | "worm" | "";
             /** @description Worm: lead angle */
             lead: string;
             /**
@@ -1871,6 +1873,10 @@ export interface components {
             /** Format: double */
             lowRpm: number;
         };
+        SearchCone: {
+            /** @description The positions there are, then the best single ratio; empty where the plan has but one position */
+            ways: components["schemas"]["SearchWay"][];
+        };
         SearchFound: {
             /** @description Speeds at the spindle per position */
             bands: components["schemas"]["SearchBand"][];
@@ -1928,6 +1934,7 @@ export interface components {
             share: number;
         };
         SearchResult: {
+            cone: components["schemas"]["SearchCone"];
             /** @description Best first; none is worse than another in every respect */
             found: components["schemas"]["SearchFound"][];
             /**
@@ -1948,6 +1955,27 @@ export interface components {
             /** @description Why not simpler */
             why: string;
             wide: components["schemas"]["SearchWide"];
+        };
+        SearchWay: {
+            /** @description What it takes that is not there */
+            buy: string;
+            /**
+             * Format: int64
+             * @description Positions the jobs need besides the first
+             */
+            changes: number;
+            /** @description All-day torque, a curve for each position */
+            curves: (components["schemas"]["LineCurvePoint"][] | null)[];
+            /**
+             * Format: int64
+             * @description Jobs done
+             */
+            jobs: number;
+            name: string;
+            /** @description Torque all day at the slowest speed a job asks for, or as near as it comes */
+            slow: string;
+            /** @description From the slowest to the fastest, whatever is changed over */
+            speeds: string;
         };
         SearchWide: {
             /** @description One ratio, all-day torque */

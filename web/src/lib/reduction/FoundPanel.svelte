@@ -29,7 +29,11 @@
     search.seconds < 1 ? `${figure(search.seconds * 1000)}\u202fms` : `${search.seconds.toFixed(1)}\u202fs`
   );
   const take = (f: Found) => {
-    sheet.change(({ plan }) => (plan.reduction.stages = structuredClone($state.snapshot(f.plan.stages))));
+    sheet.change(({ plan }) => {
+      plan.reduction.stages = structuredClone($state.snapshot(f.plan.stages));
+      // Read with the wheels that come off.
+      plan.reduction.speeds = { ...plan.reduction.speeds, motor: '', spindle: '' };
+    });
     search.looked = undefined;
   };
   // A job not filled in yet is nobody's fault.

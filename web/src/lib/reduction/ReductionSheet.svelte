@@ -6,6 +6,7 @@
   import ReductionDrawing from './ReductionDrawing.svelte';
   import Ruler from './Ruler.svelte';
   import Tray from './Tray.svelte';
+  import ConeOrBelt from './ConeOrBelt.svelte';
   import WideBand from './WideBand.svelte';
 
   /** The middle of the sheet at the reduction: the drawing, and below it what it comes to. */
@@ -47,6 +48,7 @@
     <Reach {a} />
   {:else}
     <WideBand {a} wide={sheet.search.result?.wide} />
+    {#if sheet.search.result?.cone.ways.length}<ConeOrBelt {a} cone={sheet.search.result.cone} />{/if}
   {/if}
 </div>
 

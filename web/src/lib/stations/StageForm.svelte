@@ -34,10 +34,16 @@
     'poly-v': ['Ribs', '6'],
     chain: ['Strands', '1']
   };
-  const ends = [
-    ['onDriving', 'Driving wheel'],
-    ['onDriven', 'Driven wheel']
-  ] as const;
+  const given = $derived(kind === 'ratio');
+  const direct = $derived(kind === 'direct');
+  const ends = $derived(
+    direct
+      ? ([['onDriving', 'Wheel, pulley or tool straight on the motor’s shaft']] as const)
+      : ([
+          ['onDriving', 'Driving wheel'],
+          ['onDriven', 'Driven wheel']
+        ] as const)
+  );
   const addStep = () => sheet.change(({ plan }) => plan.reduction.stages[i]?.steps.push({ driver: '', driven: '' }));
   const dropStep = (k: number) => sheet.change(({ plan }) => plan.reduction.stages[i]?.steps.splice(k, 1));
 </script>
@@ -65,7 +71,9 @@
         label={meshed ? 'Module, or diametral pitch' : kind === 'chain' ? 'Pitch, or its number' : 'Pitch'}
         hint={meshed ? '1.5 mm, or 20 DP' : kind === 'chain' ? '12.7 mm, or 35' : '5 mm'}
       />
-    {:else if kind !== 'direct'}
+    {:else if given}
+      <Field path="{at}.keeps" label="It keeps" hint="93 %" />
+    {:else if !direct}
       <Choice
         path="{at}.measured"
         label="Diameters are"
@@ -98,17 +106,23 @@
     {/if}
     {#if kind === 'worm'}<Field path="{at}.lead" label="Lead angle" hint="5.7°" />{/if}
   </div>
-  {#if kind !== 'direct'}
+  {#if !direct}
     {#each steps.keys() as k (k)}
       <div class="mt-2 grid grid-cols-[1fr_1fr_auto] items-end gap-3">
         <Field
           path="{at}.steps[{k}].driver"
           label="{steps.length > 1 ? `Step ${k + 1}: ` : ''}{kind === 'worm'
             ? 'starts of the worm'
-            : 'on the driving shaft'}"
-          hint={kind === 'worm' ? '1' : toothed ? '17 teeth' : '80 mm'}
+            : given
+              ? 'driving shaft, turns or rpm'
+              : 'on the driving shaft'}"
+          hint={kind === 'worm' ? '1' : given ? '4.8' : toothed ? '17 teeth' : '80 mm'}
         />
-        <Field path="{at}.steps[{k}].driven" label="on the driven" hint={toothed ? '60 teeth' : '236 mm'} />
+        <Field
+          path="{at}.steps[{k}].driven"
+          label={given ? 'driven shaft' : 'on the driven'}
+          hint={given ? '1' : toothed ? '60 teeth' : '236 mm'}
+        />
         {#if steps.length > 1}<button
             class="link pb-2"
             aria-label="Remove step {k + 1} of stage {i + 1}"
@@ -117,7 +131,7 @@
       </div>
     {/each}
     {#if steps.length < 6 && kind !== 'worm'}<button class="link mt-1" onclick={addStep}>add a step (cone)</button>{/if}
-    {#if !meshed}
+    {#if !meshed && !given}
       <div class="mt-2 grid grid-cols-2 gap-3">
         <Field path="{at}.centre" label="Between shafts" hint="280 mm" />
         <Field path="{at}.belt" label={kind === 'chain' ? 'or chain length' : 'or belt length'} hint="1080 mm" />
@@ -130,9 +144,11 @@
           <Tick path="{at}.bypass" label="Back gear: can be put out of mesh" />
         </div>{/if}
     </div>
+  {/if}
+  {#if !given}
     <details class="mt-1">
       <summary class="link min-h-8 cursor-pointer py-1"
-        >Shafts, bores and keys{of > 1 ? ` of stage ${i + 1}` : ''}</summary
+        >{direct ? 'Shaft, bore and key' : 'Shafts, bores and keys'}{of > 1 ? ` of stage ${i + 1}` : ''}</summary
       >
       {#each ends as [end, words] (end)}
         <p class="mt-2 font-semibold">{words}</p>
@@ -156,11 +172,11 @@
           <Field path="{at}.{end}.hub" label="Hub length" hint="30 mm" />
         </div>
       {/each}
-      <div class="mt-2 grid grid-cols-2 gap-3">
-        <Field path="{at}.takeUp" label="Shafts move apart by" hint="20 mm" />
-        <Field path="{at}.rated" label="Rated by its maker" hint="40 N·m" />
-        <Field path="{at}.direction" label="Driven shaft lies" hint="0° is level, 90° above" />
-      </div>
+      {#if !direct}<div class="mt-2 grid grid-cols-2 gap-3">
+          <Field path="{at}.takeUp" label="Shafts move apart by" hint="20 mm" />
+          <Field path="{at}.rated" label="Rated by its maker" hint="40 N·m" />
+          <Field path="{at}.direction" label="Driven shaft lies" hint="0° is level, 90° above" />
+        </div>{/if}
     </details>
   {/if}
 </fieldset>
