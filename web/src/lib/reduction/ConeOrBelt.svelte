@@ -10,7 +10,7 @@
       way.curves.map((points, k) => ({
         name: i === 0 ? `position ${k + 1}` : way.name,
         spread: 0,
-        points
+        points: points ?? []
       }))
     )
   );
