@@ -217,3 +217,31 @@ test('a band that only two steps reach between them is made into two jobs at a c
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Hard apples, step 2', { exact: true })).toHaveCount(0);
 });
+
+test('the cone is set beside one belt', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Power hacksaw', 'A'));
+  await station(page, 'Reduction');
+  await page.getByRole('radio', { name: 'gears or electronics' }).click();
+  const both = page.getByRole('region', { name: 'Keep the cone, or one belt' });
+  await expect(both.getByRole('row', { name: /^Belt changes/ })).toContainText('none');
+  await expect(both.getByRole('columnheader', { name: /^as it is, two positions/ })).toBeVisible();
+  await expect(both.getByRole('columnheader', { name: /^one ratio, / })).toBeVisible();
+});
+
+test('a ratio with no pulleys yet is judged, and a wheel straight on the shaft', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Power hacksaw', 'A'));
+  await station(page, 'Reduction');
+  await page.getByRole('button', { name: 'remove stage 2' }).click();
+  await page.getByRole('button', { name: 'Remove step 2 of stage 1' }).click();
+  await page.getByLabel('Kind', { exact: true }).selectOption('A ratio, known or measured');
+  await page.getByLabel('driving shaft, turns or rpm').fill('1440 rpm');
+  await page.getByLabel('driven shaft', { exact: true }).fill('60 rpm');
+  await expect(page.getByRole('button', { name: /^What wheels make this ratio\?/ })).toBeVisible();
+  await page.getByLabel('Kind', { exact: true }).selectOption('Coupled straight');
+  await page.getByText('Shaft, bore and key').click();
+  await page.getByLabel('Bore as it is').fill('5/8"');
+  await page.getByLabel('Held by').selectOption('Key');
+  await expect(page.getByRole('button', { name: "Wheel on the motor's shaft goes on as it is" })).toBeVisible();
+});

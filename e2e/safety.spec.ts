@@ -296,3 +296,35 @@ test('equal and missing names blank nothing', async ({ page, workshop }) => {
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   }
 });
+
+test('what hurts is stopped, and each stop is cleared at its field', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Supply');
+  const wet = page.getByRole('button', { name: 'Wet, and no residual-current device noted', exact: true });
+  await page.getByLabel('Residual-current device').selectOption('none');
+  await expect(wet).toBeVisible();
+  await page.getByLabel('Residual-current device').selectOption('type A or F');
+  await expect(wet).toHaveCount(0);
+  await station(page, 'Work');
+  await page.getByLabel('Its load hangs').check();
+  const hangs = page.getByRole('button', { name: 'Nothing holds the load when the motor lets go', exact: true });
+  await expect(hangs).toBeVisible();
+  await page.getByLabel('A brake grips it when the power is off').check();
+  await expect(hangs).toHaveCount(0);
+  await station(page, 'Control');
+  await page.getByLabel('Speed told by').selectOption('0–10 V');
+  const live = page.getByRole('button', { name: 'Its signal side is live', exact: true });
+  await expect(live).toBeVisible();
+  await live.click();
+  await expect(page.getByLabel('An isolator keeps its signals apart from the mains')).toBeFocused();
+  await page.getByLabel('An isolator keeps its signals apart from the mains').check();
+  await expect(live).toHaveCount(0);
+  await station(page, 'Motor');
+  await page.getByRole('button', { name: 'more of the plate' }).click();
+  await page.getByLabel('Enclosure').fill('IP 21');
+  await page.getByRole('button', { name: 'less of the plate' }).click();
+  // A finding opens the rest of the plate where its field stands.
+  await page.getByRole('button', { name: 'Wet, and the motor is not known to keep water out', exact: true }).click();
+  await expect(page.getByLabel('Enclosure')).toBeFocused();
+});
