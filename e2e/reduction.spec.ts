@@ -238,10 +238,12 @@ test('a ratio with no pulleys yet is judged, and a wheel straight on the shaft',
   await page.getByLabel('Kind', { exact: true }).selectOption('A ratio, known or measured');
   await page.getByLabel('driving shaft, turns or rpm').fill('1440 rpm');
   await page.getByLabel('driven shaft', { exact: true }).fill('60 rpm');
-  await expect(page.getByRole('button', { name: /^What wheels make this ratio\?/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'What wheels make this ratio?', exact: true })).toBeVisible();
   await page.getByLabel('Kind', { exact: true }).selectOption('Coupled straight');
   await page.getByText('Shaft, bore and key').click();
   await page.getByLabel('Bore as it is').fill('5/8"');
   await page.getByLabel('Held by').selectOption('Key');
-  await expect(page.getByRole('button', { name: "Wheel on the motor's shaft goes on as it is" })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: "Wheel on the motor's shaft goes on as it is", exact: true })
+  ).toBeVisible();
 });
