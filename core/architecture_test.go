@@ -27,7 +27,7 @@ var rooms = map[string]string{
 	"work":    "air numeric quantity source working",
 	"motor":   "finding numeric quantity shaft source table working", "control": "numeric quantity table",
 	"reduction": "numeric quantity shaft table words",
-	"supply":    "quantity",
+	"supply":    "numeric quantity",
 	"shelf":     "control finding motor quantity reduction working",
 	"donor":     "motor",
 	"identify":  "donor finding motor quantity",

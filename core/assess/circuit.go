@@ -15,7 +15,7 @@ import (
 // circuit derives conductor, protection, drop and the heat in the box.
 func (d *derivations) circuit() {
 	s, c := d.Model.Supply, d.Model.Circuit()
-	amps := d.InputAmps()
+	amps, tabled := d.CircuitAmps()
 	src, wireRule, wirePut := line.CircuitSource(c.Code), "I_load ≤ I_breaker ≤ I_cable",
 		d.show(amps, q.Current)+"; cable for "+d.show(c.WireFor, q.Current)
 	if c.Code == supply.NEC {
@@ -23,6 +23,11 @@ func (d *derivations) circuit() {
 			d.show(c.WireFor, q.Current)
 	}
 	starting := "Starting value: local code and a licensed electrician decide"
+	if tabled {
+		src = source.MotorTable
+		starting += "; amps by the code's table for " + q.Show(d.Motor.Power.Value, q.Power, q.Inch) + ", not the " +
+			"plate's"
+	}
 	if !s.Battery {
 		d.add(working.SupplyBreaker, "Breaker, or time-delay fuse", d.show(c.Breaker, q.Current)+", "+d.show(c.Fuse,
 			q.Current), breakerRule(c, d.Model.Control), "from "+d.show(amps, q.Current), src,
@@ -33,6 +38,7 @@ func (d *derivations) circuit() {
 			starting)
 	}
 	if s.Wire.Area > 0 && s.Cable > 0 {
+		amps = d.InputAmps() // what it truly draws
 		drop := s.Wire.Drop(amps, s.Cable, s.Three)
 		root := "2"
 		if s.Three {

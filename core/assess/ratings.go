@@ -46,6 +46,8 @@ func ratingSource(s reduction.Stage) *source.Source {
 		return source.ToothedRating
 	case s.Kind == reduction.Spur:
 		return source.GearRating
+	case s.Kind == reduction.Worm:
+		return source.WormRating
 	case s.Kind == reduction.Flat:
 		return source.FlatRating
 	case s.Section == "A" || s.Section == "B":

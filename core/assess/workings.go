@@ -211,6 +211,9 @@ func (d *derivations) reduction() {
 				d.step(i, k, s, &s.Steps[k])
 			}
 		}
+		if d.Runs {
+			d.aside(i, s)
+		}
 	}
 	for i := range d.Model.Reduction.Positions {
 		p := &d.Model.Reduction.Positions[i]
@@ -234,6 +237,24 @@ func (d *derivations) reduction() {
 		d.add(working.ReductionEfficiency, "What the stages keep", q.Percent(d.Model.Reduction.Positions[0].Efficiency),
 			"η = ∏ η_stage", d.keepsPut(), source.BeltEfficiency)
 	}
+}
+
+// aside is what a stage pulls its two shafts together with at the motor's rated torque, which their bearings bear.
+func (d *derivations) aside(i int, s *reduction.Stage) {
+	torque := d.Motor.Torque.Value * d.Motor.Gear.Ratio * d.Motor.Gear.Efficiency
+	for n := range i {
+		before := &d.Model.Reduction.Stages[n]
+		torque *= before.Steps[0].Ratio * before.Efficiency
+	}
+	pull := s.Aside(s.Steps[0].Driver) * torque
+	bends := []string{}
+	if out := s.OnDriving.Out; out > 0 {
+		bends = append(bends, "Standing out by "+d.show(out, q.Length)+" it bends the driving shaft with "+
+			d.show(pull*out, q.Torque))
+	}
+	d.add(working.ReductionAside.At(i), "Pull on both shafts and their bearings"+d.OfStage(i), d.show(pull, q.Force),
+		"F = k·2T / d, both sides of the belt or the teeth", d.show(torque, q.Torque)+" over ⌀ "+
+			d.show(s.Steps[0].Driver, q.Length), source.ShaftCode, bends...)
 }
 
 func (d *derivations) step(i, k int, s *reduction.Stage, step *reduction.Step) {

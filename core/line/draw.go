@@ -6,13 +6,26 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	q "jiriki/core/quantity"
 	"jiriki/core/source"
 	"jiriki/core/supply"
 )
 
 // Circuit is what the plan's input amps ask of conductor, fuse and breaker.
 func (t *Model) Circuit() supply.Circuit {
-	return supply.On(t.Supply.Code, t.InputAmps(), t.Supply.Breaker, t.Motor.Amps.Value, t.Control.Adjusts())
+	amps, _ := t.CircuitAmps()
+	return supply.On(t.Supply.Code, amps, t.Supply.Breaker, t.Motor.Amps.Value, t.Control.Adjusts())
+}
+
+// CircuitAmps are the amps conductor and breaker go by: the input's, or those the NEC's table has for such a motor on
+// the line, and whether they are the table's.
+func (t *Model) CircuitAmps() (amps float64, tabled bool) {
+	if t.Supply.Code == supply.NEC && t.Powered.FixedSpeed() && t.Motor.Kind.Family() == motor.InductionFamily {
+		if amps, ok := supply.TableAmps(t.Motor.Power.Value/q.Horsepower, t.Motor.Volts.Value, t.Supply.Three); ok {
+			return amps, true
+		}
+	}
+	return t.InputAmps(), false
 }
 
 // CircuitSource is where a code's rules for conductor and breaker come from.

@@ -50,6 +50,7 @@ type DescribedStage struct {
 	Pitch     q.Text          `json:"pitch" doc:"Pitch of a toothed belt or chain, or module of a gear or worm"`
 	Count     q.Text          `json:"count" doc:"V belts side by side, ribs of a poly-V belt, strands of chain"`
 	Width     q.Text          `json:"width" doc:"Of a flat or toothed belt, or a gear's face"`
+	Teeth     string          `json:"teeth" enum:"straight,curved," doc:"Of a toothed belt: straight flanks, or curved ones, which carry more"`
 	Material  string          `json:"material" enum:"steel,hardened,iron,bronze,nylon," doc:"Of the weaker of two gears; mild steel when empty"`
 	Lead      q.Text          `json:"lead" doc:"Worm: lead angle"`
 	Keeps     q.Text          `json:"keeps" doc:"A ratio that is known: what it keeps; 93 % when empty"`
@@ -74,6 +75,7 @@ type DescribedFit struct {
 	Bore  q.Text `json:"bore" doc:"Bore of the wheel as it is now"`
 	Held  string `json:"held" enum:"key,screw,taper,pin," doc:"By a key, a set screw alone, a taper bush or clamp, or a pin or weld"`
 	Hub   q.Text `json:"hub" doc:"Length of the hub on the shaft"`
+	Out   q.Text `json:"out" doc:"How far the wheel's middle stands out from the nearest bearing; its pull then bends the shaft"`
 }
 
 // Blank is a V belt stage with nothing filled in.

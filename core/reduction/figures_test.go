@@ -84,7 +84,7 @@ func TestASlowChainPullsNoMore(t *testing.T) {
 func TestATurnedDownShaftIsItsNewSize(t *testing.T) {
 	down, thin := Fit{Shaft: 30e-3, Bore: 16e-3, Held: "key", Hub: 40e-3}, Fit{Shaft: 16e-3, Bore: 16e-3, Held: "key",
 		Hub: 40e-3}
-	assert.Equal(t, thin.Bears(), down.Bears())
+	assert.Equal(t, thin.Bears(0), down.Bears(0))
 	making := down.ToMake(q.Metric)
 	if assert.Len(t, making, 2) {
 		assert.Contains(t, making[1].What, "5", "the key of 16 mm, not the 8 × 7 of 30 mm")

@@ -137,7 +137,7 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 		}
 		s := &stages[i]
 		step := &s.Steps[chosen[i]]
-		p.hold(link{level: s.OnDriven.Bears(), gain: gain, by: s.weak.driven})
+		p.hold(link{level: s.OnDriven.Bears(s.Aside(step.Driven)), gain: gain, by: s.weak.driven})
 		p.hold(link{level: s.Rated, gain: gain, by: s.weak.rated})
 		if step.Pull.Rated() {
 			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull,
@@ -148,7 +148,7 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 		speed *= step.Ratio
 		p.Inertia += speed * speed * wheelInertia(step.Driver, face)
 		gain *= step.Ratio * s.Efficiency
-		p.hold(link{level: s.OnDriving.Bears(), gain: gain, by: s.weak.driving})
+		p.hold(link{level: s.OnDriving.Bears(s.Aside(step.Driver)), gain: gain, by: s.weak.driving})
 	}
 }
 

@@ -18,6 +18,7 @@ const (
 type Pull struct {
 	form                   pullForm
 	level, square, fatigue float64
+	warm                   float64 // N that heat allows at any speed, of a worm
 	slowest                float64 // m/s: below it the pull is taken as there
 }
 
@@ -28,6 +29,7 @@ const (
 	beltForm           // level − square·v² − fatigue·ln v
 	chainForm          // the lesser of level·v^−0.1, its plates, and square·v^−2.5, its rollers
 	gearForm           // level·square / (square + v)
+	wormForm           // the lesser of level·C_v(square·v), its wear, and fatigue/v + warm, its heat
 )
 
 // Rated reports whether anything is known of it.
@@ -47,6 +49,12 @@ func (p *Pull) Carries(v float64) float64 {
 		return min(p.level*math.Pow(v, -0.1), p.square/(v*v*math.Sqrt(v)))
 	case gearForm:
 		return p.level * p.square / (p.square + v)
+	case wormForm:
+		wear := p.level * wormRubbing(p.square*v)
+		if v == 0 {
+			return wear
+		}
+		return min(wear, p.fatigue/v+p.warm)
 	}
 	return math.Inf(1)
 }
@@ -74,10 +82,15 @@ func (s *Stage) pullOf(step Step) Pull {
 		return Pull{form: beltForm, level: s.Width * flatPull * grip, square: s.Width * flatMass * grip}
 	case Toothed:
 		meshed := min(math.Floor(wrap/(2*math.Pi)*small*math.Pi/s.Pitch)/6, 1)
+		if s.Curved {
+			meshed *= curvedCarries
+		}
 		return Pull{form: beltForm, level: s.Width * toothedPull(s.Pitch) * meshed,
 			square: s.Width * toothedMass(s.Pitch) * meshed}
 	case Chain:
 		return chainPull(s.Pitch, s.teeth(small), strandFactor(s.Count))
+	case Worm:
+		return wormPull(step.Driver, step.Driven, s.Width, step.Ratio, s.Lead, s.Efficiency)
 	case Spur:
 		// The pinion's teeth are the thinner at the root.
 		teeth := min(step.Counts[0], step.Counts[1])
@@ -117,6 +130,10 @@ const (
 	flatPull = 6000.0 // N
 	flatMass = 1.5    // kg/m for a metre of width
 )
+
+// curvedCarries is how many times a straight-flanked toothed belt's pull one with curved flanks carries [common
+// practice: several].
+const curvedCarries = 2.5
 
 // toothedPull is the working pull of a toothed belt, N per metre of width by pitch, taken from the
 // nearest inch pitch not above it [ISO 5295 classes XL, L and H, from memory].

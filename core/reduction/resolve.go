@@ -35,7 +35,9 @@ type Stage struct {
 	Pitch      float64 // of teeth, or module
 	Count      float64 // belts, ribs or strands
 	Width      float64 // of a flat or toothed belt, or a gear's face
+	Curved     bool    // teeth of a toothed belt with curved flanks
 	Material   string  // of gears: steel, hardened, iron, bronze or nylon
+	Lead       float64 // of a worm, rad
 	Efficiency float64 // efficiency
 	Slip       float64 // share of speed lost
 	Rated      float64 // N·m at the driven shaft by its maker; 0 when not known
@@ -63,6 +65,7 @@ type Step struct {
 // Fit is a wheel on its shaft. Lengths in metres, 0 when not known.
 type Fit struct {
 	Shaft, Bore, Hub float64
+	Out              float64 // m from the nearest bearing to the wheel's middle; 0 when not known
 	Held             string
 }
 
@@ -163,7 +166,8 @@ func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missin
 	}
 	if s.Kind == Worm {
 		lead := r.Read("lead", d.Lead, q.Angle, q.Range{Min: math.Pi / 180, Max: math.Pi / 4})
-		s.Efficiency = WormEfficiency(lead.Or(wormLead(s.Steps[0].Counts[0])))
+		s.Lead = lead.Or(wormLead(s.Steps[0].Counts[0]))
+		s.Efficiency = WormEfficiency(s.Lead)
 	}
 	s.place(d, centre, belt, r)
 	return s, ""
@@ -182,6 +186,7 @@ func (s *Stage) fits(d DescribedStage, shaft float64, r *q.Reader) {
 			Shaft: at.Read("shaft", fit.Shaft, q.Length, sizes).Or(shaft),
 			Bore:  at.Read("bore", fit.Bore, q.Length, sizes).Or(0),
 			Hub:   at.Read("hub", fit.Hub, q.Length, sizes).Or(0),
+			Out:   at.Read("out", fit.Out, q.Length, q.Range{Min: 1e-3, Max: 1}).Or(0),
 			Held:  at.Choice("held", fit.Held, "", "key", "screw", "taper", "pin"),
 		}
 	}
@@ -214,6 +219,7 @@ func (s *Stage) measures(d DescribedStage, r *q.Reader) {
 			s.Assumed = "A belt 40 mm wide taken"
 		}
 	case Toothed:
+		s.Curved = r.Choice("teeth", d.Teeth, "straight", "straight", "curved") == "curved"
 		s.Pitch = pitch.Or(usualToothPitch)
 		if s.Width = width.Or(3 * s.Pitch); !width.Known {
 			s.Assumed = "A belt three pitches wide taken"
@@ -244,6 +250,8 @@ func (s *Stage) measures(d DescribedStage, r *q.Reader) {
 		}
 	case Worm:
 		s.Pitch = pitch.Or(usualModule)
+		s.Width = width.Or(faceOfWorm * wormAcross * s.Pitch)
+		s.Assumed = "Hardened steel worm on a bronze wheel, oiled"
 	}
 }
 

@@ -25,7 +25,7 @@ func (s Stage) resolveStep(d DescribedStep, r *q.Reader, outside bool) (Step, st
 		step.Teeth, step.Counts = true, [2]float64{a.SI, b.SI}
 		step.Driver, step.Driven = s.PitchDiameter(a.SI), s.PitchDiameter(b.SI)
 		if s.Kind == Worm {
-			step.Driver = 10 * s.Pitch
+			step.Driver = wormAcross * s.Pitch
 		}
 		step.Ratio = b.SI / a.SI
 		return step, ""

@@ -21,6 +21,17 @@ const inch = 0.0254
 // (Pa): τ = 16T / πd³.
 func Bears(d, stress float64) float64 { return stress * math.Pi * d * d * d / 16 }
 
+// Shock factors on bending and on torque of a shaft that turns under a steady load [ASME code for transmission
+// shafting, from memory].
+const (
+	bendingShock = 1.5
+	torqueShock  = 1.0
+)
+
+// WithBending is how many times a torque weighs on a shaft that it also bends by so many times itself (bending moment
+// over torque, ≥ 0): √((K_m·M)² + (K_t·T)²) / T, the equivalent twisting moment; 1 for a shaft that is not bent.
+func WithBending(moment float64) float64 { return math.Hypot(bendingShock*moment, torqueShock) }
+
 // Key is the key a shaft takes, metres.
 type Key struct{ Width, Height float64 }
 

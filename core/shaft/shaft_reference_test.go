@@ -43,3 +43,11 @@ func TestStressesByHand(t *testing.T) {
 	assert.InDelta(t, 61e6, KeyShear, 1)
 	assert.InDelta(t, 61e6*min(6e-3, 6e-3/(2*0.577))*0.03*0.01, key.Bears(0.02, 0.03, KeyShear), 0.1)
 }
+
+// Source: ASME code for transmission shafting, from memory: √((1.5·M)² + (1.0·T)²). By hand: a shaft bent as much as it
+// is twisted bears 1/1.803 of the torque.
+func TestBendingWithTorsion(t *testing.T) {
+	assert.Equal(t, 1.0, WithBending(0))
+	assert.InEpsilon(t, 1.8028, WithBending(1), 1e-4)
+	assert.InEpsilon(t, 3.1623, WithBending(2), 1e-4)
+}

@@ -151,6 +151,15 @@ var (
 	GearRating = entry("gear-rating",
 		"Bending of gear teeth by Lewis's form factor with Barth's factor for cut teeth (Shigley, section 14-1, "+
 			"table 14-2), at a third of what the metal yields at", FromMemory)
+	WormRating = entry("worm-rating",
+		"Wear of a hardened steel worm on a bronze wheel and the heat its box sheds (AGMA 6034; Shigley, sections "+
+			"13-11 and 15-6)", FromMemory)
+	ShaftCode = entry("shaft-code",
+		"Bending and twisting together, √((1.5·M)² + T²), against 41 MPa keyed and 55 MPa plain (ASME code for "+
+			"transmission shafting); a belt pulls its shafts together by 1.5 times its effective pull, a flat one by "+
+			"2.5", FromMemory)
+	MotorTable = entry("motor-table",
+		"Full-load amps of motors by horsepower (NEC tables 430.248 and 430.250)", FromMemory)
 	SeriesMotor = entry("series-motor",
 		"Series machine: T = k·I² − T_loss, E = k·I·ω, V² = (E + I·R)² + (I·X)², X by the plate's power factor, none "+
 			"on direct current; the field is full at 1.5 × plate amps", Common)

@@ -2,6 +2,7 @@ package verdict
 
 import (
 	"fmt"
+	"math"
 	"strings"
 
 	f "jiriki/core/finding"
@@ -26,8 +27,10 @@ func (v *verdict) shaftFindings() {
 	for i, s := range v.Reduction.Stages {
 		nth := v.OfStage(i)
 		driving, driven := v.Twist(i)
-		v.fitFinding("driving", i, stageField(i, "onDriving"), "Driving shaft"+nth, s.OnDriving, driving)
-		v.fitFinding("driven", i, stageField(i, "onDriven"), "Driven shaft"+nth, s.OnDriven, driven)
+		v.fitFinding("driving", i, stageField(i, "onDriving"), "Driving shaft"+nth, s.OnDriving, driving,
+			s.Aside(smallestWheel(s.Steps, false)))
+		v.fitFinding("driven", i, stageField(i, "onDriven"), "Driven shaft"+nth, s.OnDriven, driven,
+			s.Aside(smallestWheel(s.Steps, true)))
 		if s.Kind == reduction.Direct {
 			v.goesOn("driving", i, "Wheel on the motor's shaft", s.OnDriving)
 			continue
@@ -51,7 +54,7 @@ func (v *verdict) shaftFindings() {
 const screwShears = 3
 
 // fitFinding weighs what reaches a wheel's shaft against the shaft, its key or its set screw.
-func (v *verdict) fitFinding(end string, stage int, field, what string, fit reduction.Fit, torque float64) {
+func (v *verdict) fitFinding(end string, stage int, field, what string, fit reduction.Fit, torque, aside float64) {
 	if fit.Held == "screw" && torque > reduction.ScrewHolds {
 		level := f.Caution
 		if torque > screwShears*reduction.ScrewHolds {
@@ -61,15 +64,31 @@ func (v *verdict) fitFinding(end string, stage int, field, what string, fit redu
 			fmt.Sprintf("%s can reach it. Over about %s a set screw slips and chews the shaft: file a flat, or cut a "+
 				"keyway.", v.show(torque, q.Torque), v.show(reduction.ScrewHolds, q.Torque)))
 	}
-	if bears := fit.Bears(); bears > 0 && torque > bears {
+	if bears := fit.Bears(aside); bears > 0 && torque > bears {
 		part := "the shaft"
-		if fit.KeyBinds() {
+		if fit.Out > 0 {
+			part = "the shaft, bent by the pull as well,"
+		}
+		if fit.KeyBinds(aside) {
 			part = "its key"
 		}
 		v.add(f.ReductionTwist.Of(end).At(stage), f.Stop, field+".shaft", what+" is the weak link",
 			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt "+
 				"slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
 	}
+}
+
+// smallestWheel is the smallest wheel of one end over all steps, which is pulled aside the most; m.
+func smallestWheel(steps []reduction.Step, driven bool) float64 {
+	smallest := math.Inf(1)
+	for _, step := range steps {
+		if driven {
+			smallest = min(smallest, step.Driven)
+		} else {
+			smallest = min(smallest, step.Driver)
+		}
+	}
+	return smallest
 }
 
 // goesOn says whether a wheel goes on its shaft as it is, or what to machine; nothing where bore, shaft or how it is

@@ -1729,6 +1729,8 @@ export interface components {
             held: "key" | "screw" | "taper" | "pin" | "";
             /** @description Length of the hub on the shaft */
             hub: string;
+            /** @description How far the wheel's middle stands out from the nearest bearing; its pull then bends the shaft */
+            out: string;
             /** @description Diameter of the shaft */
             shaft: string;
         };
@@ -1779,6 +1781,11 @@ export interface components {
             steps: components["schemas"]["ReductionDescribedStep"][];
             /** @description How far the shafts can be moved apart to tension and change the belt */
             takeUp: string;
+            /**
+             * @description Of a toothed belt: straight flanks, or curved ones, which carry more
+             * @enum {string}
+             */
+            teeth: "straight" | "curved" | "";
             /** @description Of a flat or toothed belt, or a gear's face */
             width: string;
         };

@@ -89,6 +89,18 @@
         label="Belt width"
         hint={kind === 'flat' ? '40 mm' : '15 mm'}
       />{/if}
+    {#if kind === 'toothed'}
+      <Choice
+        path="{at}.teeth"
+        label="Its teeth"
+        fallback="straight"
+        options={[
+          ['straight', 'straight flanks'],
+          ['curved', 'curved flanks']
+        ]}
+      />
+    {/if}
+    {#if kind === 'worm'}<Field path="{at}.width" label="Face of the wheel" hint="14 mm" />{/if}
     {#if kind === 'spur'}
       <Field path="{at}.width" label="Face width" hint="15 mm" />
       <Choice
@@ -170,6 +182,7 @@
             ]}
           />
           <Field path="{at}.{end}.hub" label="Hub length" hint="30 mm" />
+          <Field path="{at}.{end}.out" label="Out from its bearing" hint="45 mm" />
         </div>
       {/each}
       {#if !direct}<div class="mt-2 grid grid-cols-2 gap-3">
