@@ -21,11 +21,12 @@ import (
 // what asks the model (verdict, remedy, search, rank, settings) none uses another.
 var rooms = map[string]string{
 	"quantity": "", "words": "", "source": "", "air": "", "shaft": "", "bounds": "", "wiring": "", "numeric": "",
+	"thermal": "",
 	"table":   "",
 	"working": "source",
 	"finding": "working",
 	"work":    "air numeric quantity source working",
-	"motor":   "finding numeric quantity shaft source table working", "control": "numeric quantity table",
+	"motor":   "finding numeric quantity shaft source table thermal working", "control": "numeric quantity table",
 	"reduction": "numeric quantity shaft table words",
 	"supply":    "numeric quantity",
 	"shelf":     "control finding motor quantity reduction working",

@@ -118,7 +118,7 @@ test('jobs by their methods: a cut, the old motor, an inertia, and a slip in uni
   await page.getByLabel('at', { exact: true }).fill('1425 rpm');
   await page.getByRole('button', { name: 'add a position' }).click();
   await page.getByLabel('On the motor').fill('60 mm');
-  await page.getByLabel('on the spindle').fill('240 mm');
+  await page.getByLabel('on the spindle', { exact: true }).fill('240 mm');
   // 373 W × 0.95 at 356 rpm is 9.49 N·m.
   await expect(page.getByRole('button', { name: /^Facing steel, large: torque: 9.49/ })).toBeVisible();
   await page.getByLabel('Load found by').first().selectOption('worked out from the cut');

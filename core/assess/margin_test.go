@@ -11,7 +11,6 @@ import (
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/finding"
 	"jiriki/core/line"
-	"jiriki/core/motor"
 	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
@@ -58,7 +57,9 @@ func TestDutyChoosesTheLimit(t *testing.T) {
 		return oneJob(t, plantest.Sound(), work.Job{Speed: steady, Load: work.Load{Torque: "5 N·m"}, Duty: d}).Margin
 	}
 	day := margin(work.Duty{})
-	assert.InEpsilon(t, day*motor.Overload(300, 600), margin(work.Duty{Kind: "cycle"}), 1e-3,
+	s, err := plan.Resolve(plantest.Sound())
+	require.NoError(t, err)
+	assert.InEpsilon(t, day*s.Motor.Overload(300, 600), margin(work.Duty{Kind: "cycle"}), 1e-3,
 		"five in fifteen when no times are given, while the current limit allows")
 	assert.Greater(t, margin(work.Duty{Kind: "cycle", On: "1 min", Off: "10 min"}),
 		margin(work.Duty{Kind: "cycle", On: "10 min",

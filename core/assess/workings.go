@@ -347,10 +347,10 @@ func (d *derivations) reach() {
 	d.add(working.ReachSpeed, "Speeds at the spindle", q.SpeedRange(low, high, d.sys), "n = n_motor / i",
 		q.SpeedRange(low*p.Ratio, high*p.Ratio, d.sys)+" ÷ "+q.Figures(p.Ratio, 3), source.Mechanics,
 		"First position")
-	burst := d.Steady(middle, line.UsualBurst, p)
+	burst := d.Steady(middle, d.Burst(), p)
 	d.add(working.ReachBurst, "Torque for five minutes in fifteen", d.show(burst.Torque, q.Torque),
-		"T·√((1 − e^(−(on+off)/τ)) / (1 − e^(−on/τ)))",
-		"at most ×"+q.Figures(line.UsualBurst, 3)+" of all day at "+d.show(middle, q.Speed),
+		"T ÷ √θ, θ the winding's share of its rated rise at the end of each pull",
+		"at most ×"+q.Figures(d.Burst(), 3)+" of all day at "+d.show(middle, q.Speed),
 		source.Heating, "Held by "+string(burst.By))
 	peak := d.Peak(middle, p)
 	d.add(working.ReachPeak, "Torque for some seconds", d.show(peak.Torque, q.Torque),

@@ -58,7 +58,7 @@ func TestFewSpeedsFindTheLeastMargin(t *testing.T) {
 		f, job, p := tr.Results()[0], &tr.Machine.Jobs[0], &tr.Reduction.Positions[0]
 		for k := range 200 {
 			omega := f.Low * math.Pow(f.High/f.Low, float64(k)/199)
-			margin := tr.AvailableFor(job, omega, DutyOverload(job.Duty),
+			margin := tr.AvailableFor(job, omega, tr.DutyOverload(job.Duty),
 				p).Torque / job.TorqueAt(min(max(omega, job.Low), job.High))
 			if margin < f.Margin*(1-1e-6)-1e-9 {
 				t.Fatalf("%v at %v rad/s is less than the %v found", margin, omega, f.Margin)

@@ -48,8 +48,8 @@ type Binding struct {
 	Peak         motor.Limit `json:"peak"`
 }
 
-// UsualBurst is the overload of five minutes in fifteen.
-var UsualBurst = motor.Overload(5*60, 10*60)
+// Burst is the overload of five minutes in fifteen.
+func (t *Model) Burst() float64 { return t.Motor.Overload(5*60, 10*60) }
 
 // Reach is the envelope of every position; empty while the plan does not run.
 func (t *Model) Reach() Reach {
@@ -92,12 +92,12 @@ func (t *Model) gives(points int) []given {
 	out := make([]given, points)
 	step := math.Pow(t.fast/t.slow, 1/float64(points-1))
 	omega := t.slow
-	by := &Binding{}
+	by, burst := &Binding{}, t.Burst()
 	for k := range out {
 		if k == points-1 {
 			omega = t.fast
 		}
-		continuous, intermittent, peak := t.Powered.Limits(omega, UsualBurst)
+		continuous, intermittent, peak := t.Powered.Limits(omega, burst)
 		if by.differs(continuous.By, intermittent.By, peak.By) {
 			by = &Binding{Continuous: continuous.By, Intermittent: intermittent.By, Peak: peak.By}
 		}

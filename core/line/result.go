@@ -214,7 +214,7 @@ func grade(margin, wanted float64) Outcome {
 // scan finds the least margin over the reached band, or the best single speed when any will do. It looks no
 // further once the margin is seen not to be over beats, what another position has.
 func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result, beats float64) {
-	overload := DutyOverload(job.Duty)
+	overload := t.DutyOverload(job.Duty)
 	samples := bandSamples
 	if job.AnySpeed {
 		samples = anySamples
@@ -297,9 +297,9 @@ func (t *Model) AvailableFor(job *work.Need, omega, overload float64, p *reducti
 }
 
 // DutyOverload is how far above continuous torque a job's on and off times let the motor work.
-func DutyOverload(d work.Duration) float64 {
+func (t *Model) DutyOverload(d work.Duration) float64 {
 	if d.Kind == "cycle" {
-		return motor.Overload(d.On, d.Off)
+		return t.Motor.Overload(d.On, d.Off)
 	}
 	return 1
 }

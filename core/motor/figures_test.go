@@ -48,10 +48,10 @@ func TestFortyReadingsAreTaken(t *testing.T) {
 // A short burst counts three times at most, a line's volts by their square, a worm box keeps 65 % unless told
 // [common practice].
 func TestFiguresOfAMotorOnItsFeed(t *testing.T) {
-	assert.Equal(t, 3.0, Overload(1, 3600))
-	assert.Equal(t, 3.0, Overload(0, 60))
-
 	m := Resolve(conveyor(), q.NewReader("motor"))
+	assert.Equal(t, 3.0, m.Overload(1, 3600))
+	assert.Equal(t, 3.0, m.Overload(0, 60))
+
 	on := func(volts float64) float64 {
 		model := m.On(Feed{Kind: OnTheLine, Volts: volts, Hertz: 50, FormFactor: 1})
 		_, high := model.Span()

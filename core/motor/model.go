@@ -320,18 +320,3 @@ func floorZero(h Limited) Limited {
 	}
 	return h
 }
-
-// HeatingTime is the winding's thermal time constant taken for a small motor, seconds
-// [common practice].
-const HeatingTime = 30 * 60
-
-// Overload returns how far above its continuous torque a motor may work for on seconds out of
-// every on+off, so that the winding ends each turn no hotter than continuous work makes it
-// (first-order heating with torque squared), at most 3.
-func Overload(on, off float64) float64 {
-	if on <= 0 {
-		return 3
-	}
-	share := -math.Expm1(-on/HeatingTime) / -math.Expm1(-(on+off)/HeatingTime)
-	return min(1/math.Sqrt(share), 3)
-}

@@ -138,11 +138,24 @@ func TestCoolingFallsOnlyForItsOwnFan(t *testing.T) {
 }
 
 func TestOverload(t *testing.T) {
-	assert.InEpsilon(t, 1.0, Overload(3600*100, 0), 1e-9, "no rest, no gain")
-	assert.Equal(t, 3.0, Overload(0, 60))
-	assert.InEpsilon(t, 1.601, Overload(300, 600), 0.001, "√(0.3935/0.1535)")
-	assert.Greater(t, Overload(300, 900), Overload(300, 600), "a longer rest allows more")
-	assert.Less(t, Overload(600, 600), Overload(300, 600), "a longer pull allows less")
+	m := resolved(t, scrubber())
+	assert.InEpsilon(t, 1.0, m.Overload(3600*100, 0), 1e-9, "no rest, no gain")
+	assert.Equal(t, 3.0, m.Overload(0, 60))
+	assert.Greater(t, m.Overload(300, 900), m.Overload(300, 600), "a longer rest allows more")
+	assert.Less(t, m.Overload(600, 600), m.Overload(300, 600), "a longer pull allows less")
+	blown := *m
+	blown.Cooling = "blown"
+	assert.Greater(t, blown.Overload(300, 600), m.Overload(300, 600), "a fan of its own cools at rest too")
+	// As winding and case go in turns for ever, the winding at the end of a pull stands at its rated rise.
+	k := m.Overload(300, 600)
+	assert.InEpsilon(t, 1, m.Bodies().Cycle(k*k, 300, 600, 0.45).Winding, 1e-9)
+	// The case of a motor of 750 W warms in half an hour, and with the fourth root of the power.
+	small := resolved(t, Described{Kind: PermanentMagnetDC, Plate: Plate{Power: "46.875 W", Speed: "3000",
+		Volts: "24 V", Amps: "3 A"}})
+	assert.InEpsilon(t, 900, small.Bodies().Case/small.Bodies().Outside*(1+small.Bodies().Winding/small.Bodies().Case),
+		1e-6, "a sixteenth of the power, half the time")
+	assert.Equal(t, 0.45, m.Resting())
+	assert.Equal(t, 1.0, blown.Resting())
 }
 
 func TestAPlateThatLies(t *testing.T) {

@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	q "jiriki/core/quantity"
+	"jiriki/core/thermal"
 )
 
 // pair splits a plate entry of two figures with one unit after them, such as 230/400 V or 3.3/1.9, keeping the
@@ -110,7 +111,7 @@ var (
 )
 
 // steadyShare is how much of its rated power a motor of a duty class gives all day: S2 for a
-// time and S3 for a share of it, by first-order heating; 1 for S1 or words that say nothing.
+// time from cold and S3 for a share of it, as winding and case warm; 1 for S1 or words that say nothing.
 func steadyShare(duty string) float64 {
 	number := func(m []string) float64 {
 		v, _ := strconv.ParseFloat(m[1], 64)
@@ -126,7 +127,8 @@ func steadyShare(duty string) float64 {
 	if m == nil {
 		return 1
 	}
-	return math.Sqrt(-math.Expm1(-max(number(m), 1) * 60 / HeatingTime))
+	cold := thermal.State{}
+	return math.Sqrt(thermal.Of(caseTime).After(cold, 1, 1, max(number(m), 1)*60).Winding)
 }
 
 // bodyClass is what a permanent-magnet motor's body tells of a plate without a speed

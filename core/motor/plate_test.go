@@ -115,11 +115,11 @@ func TestPairsOnAPlate(t *testing.T) {
 	assert.InEpsilon(t, q.Horsepower/2, m.PlatePower.Value, 1e-9)
 }
 
-// First-order heating: S2 30 min gives √(1 − e^−1) of its power all day, S3 40 % √0.4.
+// The two bodies solved by SciPy's expm: after half an hour from cold the winding has 0.678 of its rise, and S2 30 min
+// gives √0.678 of its power all day; S3 40 % √0.4.
 func TestDutyClasses(t *testing.T) {
-	for duty, share := range map[string]float64{"S2 30 min": 0.795, "30 min": 0.795, "S3 40 %": 0.632, "S1": 1,
-		"continuous": 1, "": 1,
-		"S2": 1} {
+	for duty, share := range map[string]float64{"S2 30 min": 0.823, "30 min": 0.823, "S3 40 %": 0.632, "S1": 1,
+		"continuous": 1, "": 1, "S2": 1} {
 		assert.InEpsilon(t, share, steadyShare(duty), 1e-3, duty)
 	}
 	d := scrubber()

@@ -84,8 +84,9 @@ var (
 		"A load is started against its own torque; what grows with speed squared, and an idle machine nobody has "+
 			"weighed, against 15 % of it", Common)
 	Heating = entry("heating",
-		"First-order heating with current squared; 30 minutes taken as the winding's time constant in a small "+
-			"motor", Common)
+		"Winding and case warmed by current squared: the case's time constant half an hour at 750 W and with the "+
+			"fourth root of the power, the winding's an eighth of it; 0.45 of its cooling left where its own fan "+
+			"stands still", Common)
 	TrimPractice = entry("trim-practice",
 		"Top speed for hours of work: 60–70 % of plate speed, or the full plate", Common)
 	RampTimes  = entry("ramp-times", "Ramps of 2–3 s up and down", Common)

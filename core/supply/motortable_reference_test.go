@@ -13,8 +13,8 @@ func TestMotorTables(t *testing.T) {
 		three     bool
 		amps      float64
 	}{
-		{1.0 / 3, 115, false, 7.2}, {0.5, 115, false, 9.8}, {1, 115, false, 16}, {1, 230, false, 8}, {2, 230, false, 12},
-		{5, 230, false, 28}, {0.75, 230, true, 3.2}, {1, 230, true, 4.2}, {3, 460, true, 4.8},
+		{1.0 / 3, 115, false, 7.2}, {0.5, 115, false, 9.8}, {1, 115, false, 16}, {1, 230, false, 8},
+		{2, 230, false, 12}, {5, 230, false, 28}, {0.75, 230, true, 3.2}, {1, 230, true, 4.2}, {3, 460, true, 4.8},
 		{10, 230, true, 28},
 	} {
 		amps, ok := TableAmps(c.hp, c.volts, c.three)

@@ -120,7 +120,7 @@ func (v *verdict) shortTitle(job *work.Need, result line.Result) string {
 	}
 	p := &v.Reduction.Positions[result.Position]
 	const tried = 24
-	overload := line.DutyOverload(job.Duty)
+	overload := v.DutyOverload(job.Duty)
 	from, to := math.Inf(1), 0.0
 	omega, step := result.Low, math.Pow(result.High/result.Low, 1.0/(tried-1))
 	for k := range tried {
