@@ -34,9 +34,9 @@ func (d *derivations) add(id working.ID, label, value, formula, substituted stri
 
 // How many workings there usually are: of a line with its settings, of each step of a stage, of each job.
 const (
-	workingsOfALine = 40
+	workingsOfALine = 48
 	workingsOfAStep = 3
-	workingsOfAJob  = 3
+	workingsOfAJob  = 5
 )
 
 // workings derives every figure the sheet shows, supply to work.
