@@ -1,7 +1,11 @@
 package search
 
 import (
+	"cmp"
+	"iter"
 	"math"
+	"slices"
+	"sort"
 
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -101,6 +105,21 @@ type partCost struct {
 	buy         int
 }
 
+// within yields which of the costs, in order of ratio, some job is done with after a ratio: by the logarithms of
+// ratios between which any is.
+func within(spans []span, costs []partCost, before float64) iter.Seq[int] {
+	return func(yield func(int) bool) {
+		for _, s := range spans {
+			from := sort.Search(len(costs), func(k int) bool { return before+costs[k].log >= s.from })
+			for k := from; k < len(costs) && before+costs[k].log <= s.to; k++ {
+				if !yield(k) {
+					return
+				}
+			}
+		}
+	}
+}
+
 // twoStage looks at every pair of the first list before every pair of the second. A pair of parts on
 // hand that both would use is counted properly only where the two would be the best, which changes
 // nothing: with fewer parts they are beaten already.
@@ -111,6 +130,8 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 	least, most := logSpan(first, second)
 	g := l.gradesOver(least, most, first[0].family, second[0].family)
 	run := newRunBest(g, 6)
+	// In order of ratio, those that bring a first pair to where some job is done stand together.
+	second = slices.SortedStableFunc(slices.Values(second), func(a, b *pair) int { return cmp.Compare(a.log, b.log) })
 	carriedFirst, carriedLast := l.firstCaps(first, second[0].family.Blank.Efficiency), l.lastCaps(second)
 	lastOf := make([]int16, len(run.sets)*len(second))
 	for class, set := range run.sets {
@@ -124,6 +145,7 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 		costs[k] = partCost{p.log, p.centre, partsOf([][]*pair{{p}})}
 	}
 	scale, shift := 1/gradeSpacing, -g.low/gradeSpacing+0.5
+	spans := g.spans()
 	for n, p := range first {
 		if n%64 == 0 && !goesOn(float64(n)/float64(len(first))) {
 			return
@@ -134,7 +156,7 @@ func (l *searcher) twoStage(all *front, first, second []*pair, goesOn func(float
 			firstOf[class] = carriedFirst.of(n, set.done)
 		}
 		l.tried += len(second)
-		for k := range costs {
+		for k := range within(spans, costs, p.log) {
 			c := &costs[k]
 			i := int(base + c.log*scale)
 			class := run.class[i]

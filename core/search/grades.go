@@ -18,6 +18,7 @@ const (
 	gradeSpacing = 0.004 // of the natural logarithm of the ratio
 	gradeStep    = 0.01  // of the natural logarithm of a margin: what is less apart counts as the same
 	notReached   = int16(-30000)
+	spanSlack    = 1e-9 // of the logarithm, for what rounding moves
 )
 
 // grades tells for each ratio how every job comes out.
@@ -116,6 +117,26 @@ func (g *grades) at(log float64) int {
 		return -1
 	}
 	return i
+}
+
+// span is from one logarithm of a ratio to another.
+type span struct{ from, to float64 }
+
+// spans are where some job is done: what is nearest to a place where one is.
+func (g *grades) spans() []span {
+	var out []span
+	for i, done := range g.done {
+		from := g.low + (float64(i)-0.5)*gradeSpacing - spanSlack
+		to := from + gradeSpacing + 2*spanSlack
+		switch {
+		case done == 0:
+		case i > 0 && g.done[i-1] != 0:
+			out[len(out)-1].to = to
+		default:
+			out = append(out, span{from, to})
+		}
+	}
+	return out
 }
 
 // joined is how the jobs come out with a choice of positions, each at its place in the grid: which are done, and the
