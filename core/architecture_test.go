@@ -46,7 +46,7 @@ var rooms = map[string]string{
 	"build": "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
 	// What tests share.
 	"plan/plantest":     "control finding motor plan quantity reduction shelf supply work",
-	"assess/assesstest": "assess finding plan settings working",
+	"assess/assesstest": "assess finding plan remedy settings working",
 }
 
 // The rule: cmd → server → {store, core}; store → core; core → nothing of ours outside core,

@@ -138,3 +138,15 @@ func TestNoJobIsDoneByWhatStandsInForAnEntry(t *testing.T) {
 		}
 	}
 }
+
+// A drive whose lowest hertz are over its top turns at no speed: the entry is named, and the reach is drawn without it.
+func TestLowestHertzOverTheTopAreRefused(t *testing.T) {
+	in := plantest.Inverted()
+	in.Plan.Control.TopHertz, in.Plan.Control.LowHertz = "55 Hz", "56 Hz"
+	a := assesstest.Of(t, in)
+	require.Len(t, a.Entries, 1)
+	assert.Equal(t, "control.lowHertz", a.Entries[0].Field)
+	assesstest.CheckWhole(t, a)
+	in.Plan.Control.LowHertz = "55 Hz"
+	assert.Empty(t, assesstest.Of(t, in).Entries)
+}

@@ -162,6 +162,10 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		c.LowHertz = r.Read("lowHertz", d.LowHertz, q.Frequency, q.Range{Min: 0.1, Max: 400}).Or(0)
 		c.BaseHertz = r.Read("baseHertz", d.BaseHertz, q.Frequency, q.Range{Min: 10, Max: 400}).Or(0)
 		c.TopHertz = r.Read("topHertz", d.TopHertz, q.Frequency, q.Range{Min: 5, Max: 600}).Or(0)
+		if c.TopHertz > 0 && c.LowHertz > c.TopHertz {
+			r.Refuse("lowHertz", string(d.LowHertz), "lowest is above the top; set it lower, or the top higher")
+			c.LowHertz = 0
+		}
 	}
 	trim := q.Value{}
 	if c.DCDrive() {

@@ -95,6 +95,7 @@ const (
 	MotorCapacitorFar       ID = "motor.capacitor-far"
 	MotorCapacitorVolts     ID = "motor.capacitor-volts"
 	MotorFanStarts          ID = "motor.fan-starts"
+	MotorTrialFast          ID = "motor.trial-fast"
 	MotorGuess              ID = "motor.guess"
 	MotorShaftThin          ID = "motor.shaft-thin"
 	MotorOhmsJump           ID = "motor.ohms-jump"

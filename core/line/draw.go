@@ -84,8 +84,23 @@ func (t *Model) FullShare() float64 {
 		return t.Feed.BaseVolts / volts * min(1, t.Feed.TopHertz/t.Feed.BaseHertz)
 	case t.Feed.Kind == motor.DirectCurrent:
 		return min(1, t.Feed.Volts/volts)
+	case t.Powered.FixedSpeed() && t.offPlate():
+		return max(1, t.lineWatts()/t.Motor.Power.Value)
 	}
 	return 1
+}
+
+// offPlate tells whether the line has other volts or hertz than the motor's plate.
+func (t *Model) offPlate() bool {
+	return t.Feed.Volts != t.Motor.Volts.Value || t.Feed.Hertz != t.Motor.Hertz.Value
+}
+
+// lineWatts is what the rotor of a motor on the line gives for ever, turning as fast as it then does.
+func (t *Model) lineWatts() float64 {
+	low, _ := t.Powered.Span()
+	steady := t.Powered.Steady(low, 1).Torque
+	omega, _ := t.Powered.RunsAt(func(float64) float64 { return steady })
+	return steady * omega / t.Motor.Gear.Efficiency
 }
 
 // InputAmps is the supply current at the most the motor gives all day: that, and what it loses at

@@ -109,3 +109,18 @@ func TestARotorPastItsAllowanceOverspeeds(t *testing.T) {
 	assert.False(t, over("93.7 Hz"))
 	assert.True(t, over("94 Hz"), "2820 rpm against 2814")
 }
+
+// A motor on more volts and hertz than its plate gives more, and that comes out of the line: it holds its torque all
+// day at a speed that went up with the hertz.
+func TestWhatTheLineGivesOffThePlate(t *testing.T) {
+	in := plantest.Switched()
+	m := modelOf(t, in)
+	assert.Equal(t, 1.0, m.FullShare())
+	plate := m.InputWatts()
+	in.Plan.Supply.Volts, in.Plan.Supply.Hertz = q.Text(fmt.Sprintf("%g V", m.Motor.Volts.Value*1.2)),
+		q.Text(fmt.Sprintf("%g Hz", m.Motor.Hertz.Value*1.2))
+	m = modelOf(t, in)
+	assert.InDelta(t, 1.2, m.FullShare(), 0.01)
+	efficiency := m.Motor.Efficiency.Value
+	assert.InEpsilon(t, (m.FullShare()+1/efficiency-1)*efficiency, m.InputWatts()/plate, 1e-9)
+}

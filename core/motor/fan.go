@@ -12,7 +12,8 @@ type Trial struct{ Farads, Omega, Starts float64 }
 
 // fanLaw is a permanent split capacitor motor that drives its own fan, slowed by a smaller
 // capacitor. Such a fan's load goes with speed squared, so its torque at a speed is all there is
-// to say: rated torque times (n/n_rated)².
+// to say: rated torque times (n/n_rated)². One that turns faster than the plate says is lighter than the motor is
+// rated for: there it is no more than the motor has, which goes with slip.
 type fanLaw struct {
 	m *Resolved
 	f Feed
@@ -40,7 +41,9 @@ func (l *fanLaw) top() float64 {
 
 func (l *fanLaw) at(omega float64) Limited {
 	share := omega / l.m.Speed.Value
-	return Limited{l.m.Torque.Value * share * share, FanLoad}
+	sync := l.m.Synchronous()
+	left := max(sync-omega, 0) / (sync - l.m.Speed.Value)
+	return Limited{l.m.Torque.Value * min(share*share, left), FanLoad}
 }
 
 func (l *fanLaw) steady(omega float64) (heat, cold Limited) { return l.at(omega), l.at(omega) }
@@ -80,6 +83,19 @@ func FanPower(speedShare float64) float64 { return speedShare * speedShare * spe
 // FanQuieter is how many decibels quieter a fan is at omega than at full, about 50·log10(n2/n1)
 // [common practice].
 func FanQuieter(speedShare float64) float64 { return 50 * math.Log10(speedShare) }
+
+// believable drops trials as fast as the field turns at the plate's hertz (rad/s) or faster, and returns the fastest of
+// those: no induction motor does that.
+func believable(trials []Trial, sync float64) (kept []Trial, dropped float64) {
+	for _, t := range trials {
+		if t.Omega < sync {
+			kept = append(kept, t)
+		} else {
+			dropped = max(dropped, t.Omega)
+		}
+	}
+	return kept, dropped
+}
 
 // sortTrials puts trials in rising order of capacitor, one for each, and drops any that turn
 // slower on a larger capacitor, which is a misreading.

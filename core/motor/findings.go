@@ -161,6 +161,13 @@ func (v *verdict) capacitorFindings() {
 				"electrolytic. One marked for less can burst.", v.show(v.Volts.Value, q.Voltage),
 				v.show(math.Ceil(least/10)*10, q.Voltage)))
 	}
+	if v.OffField > 0 {
+		v.add(f.MotorTrialFast, f.Caution, "motor.readings", "Faster than its field turns",
+			fmt.Sprintf("%s was read on a capacitor, and with %s poles on %s the field turns %s: an induction motor "+
+				"stays under that. The reading is left out. Read the tachometer again; if it ran on another "+
+				"frequency, put that on the plate.", v.show(v.OffField, q.Speed), q.Figures(v.Induction.Poles.Value, 2),
+				v.show(v.Hertz.Value, q.Frequency), v.show(v.Synchronous(), q.Speed)))
+	}
 	for _, t := range v.Trials {
 		if t.Starts < 1 {
 			v.add(f.MotorFanStarts, f.Caution, "motor.readings", "Does not start every time on "+v.show(t.Farads,

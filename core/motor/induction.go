@@ -114,7 +114,7 @@ func (l *inverterLaw) span() (low, high float64) {
 		// Volts too low to reach a base speed above the slip: the top is all there is.
 		full = high
 	}
-	return full * l.f.Slowest, high
+	return min(full*l.f.Slowest, high), high
 }
 
 func (l *inverterLaw) top() float64 { return synchronous(l.f.TopHertz, l.m.Induction.Poles.Value) }
@@ -262,7 +262,12 @@ func (m *Resolved) resolveInduction(poles Known, t readings) {
 	m.Torque = Known{m.Power.Value / m.Speed.Value, working.Computed}
 	m.Induction.Breakdown, m.Induction.Start = profile.breakdown, profile.start
 	b := m.Induction.Breakdown
-	m.Induction.BreakdownSlip = min(m.Induction.Slip*(b+math.Sqrt(b*b-1)), 0.95)
+	m.Induction.BreakdownSlip = m.Induction.Slip * (b + math.Sqrt(b*b-1))
+	if most := 0.95; m.Induction.BreakdownSlip > most {
+		// So soft a motor is strongest near standstill, and by no more than carries the plate's torque at its speed.
+		m.Induction.BreakdownSlip = most
+		m.Induction.Breakdown = (m.Induction.Slip/most + most/m.Induction.Slip) / 2
+	}
 }
 
 // bestOfAll is what neither power factor nor efficiency of a motor passes; a plate that names neither is doubted

@@ -241,3 +241,52 @@ func TestABodyGivesAGuessWithItsDoubt(t *testing.T) {
 	// Source: ASME shafting code, allowed 41 MPa with a keyway, from memory: 16 mm bears 33 N·m.
 	assert.InEpsilon(t, 33, shaft.Bears(0.016, shaft.Keyed), 0.01)
 }
+
+// A fan read faster than its field turns is misread: the reading is named and left out. One that turns faster than its
+// plate says is lighter than rated, by no more than the slip leaves.
+func TestAFanStaysUnderItsField(t *testing.T) {
+	d, _ := specimen(PermanentSplit)
+	d.Plate.Speed, d.Plate.Hertz = "1350 rpm", "50 Hz"
+	read := func(speed q.Text) *Resolved {
+		d.Readings = []Reading{{Sort: "capacitor", Capacitor: "4 µF", Speed: "1040"},
+			{Sort: "capacitor", Capacitor: "9 µF", Speed: speed}}
+		return resolved(t, d)
+	}
+	m := read("1520 rpm")
+	assert.True(t, has(m, "motor.trial-fast", f.Caution))
+	assert.Len(t, m.Trials, 1)
+	m = read("1440 rpm")
+	assert.False(t, has(m, "motor.trial-fast", f.Caution))
+	require.Len(t, m.Trials, 2)
+	feed := free(Capacitors)
+	feed.Volts, feed.Hertz = 230, 50
+	// 60 rpm of slip where the plate has 150.
+	assert.InEpsilon(t, 0.4*m.Torque.Value, m.On(feed).Steady(1440*q.RPM, 1).Torque, 1e-6)
+}
+
+// A plate with a third of slip is that of a motor strongest near standstill: what it carries at its speed is what the
+// plate says.
+func TestASoftMotorCarriesItsPlateAtItsSpeed(t *testing.T) {
+	d, _ := specimen(CapacitorStart)
+	d.Plate.Speed, d.Plate.Hertz, d.Plate.Poles = "1950 rpm", "50 Hz", "2"
+	m := resolved(t, d)
+	require.True(t, m.Ready())
+	feed := free(OnTheLine)
+	feed.Volts, feed.Hertz = m.Volts.Value, 50
+	assert.InEpsilon(t, m.Torque.Value, m.On(feed).RunUp(1950*q.RPM), 1e-9)
+}
+
+// Where the last volt is used there is no torque, not what rounding leaves.
+func TestNoTorqueIsNone(t *testing.T) {
+	d, _ := specimen(PermanentMagnetDC)
+	m := resolved(t, d)
+	for volts := 20.0; volts < 180; volts += 0.7 {
+		feed := free(DirectCurrent)
+		feed.Volts = volts
+		model := m.On(feed)
+		_, high := model.Span()
+		if torque := model.Peak(high).Torque; torque != 0 {
+			assert.Greater(t, torque, 1e-9*m.Torque.Value, volts)
+		}
+	}
+}

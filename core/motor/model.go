@@ -185,7 +185,7 @@ func (m *Model) Steady(omega, overload float64) Limited {
 	rotor := omega * m.ratio
 	heat, cold := m.steady(rotor)
 	heat.Torque *= overload
-	return m.out(floorZero(least(least(heat, cold), m.peak(rotor))), rotor)
+	return m.out(m.floored(least(least(heat, cold), m.peak(rotor))), rotor)
 }
 
 // Limits returns the three limits at output speed omega together: for ever, for part of the time
@@ -194,15 +194,15 @@ func (m *Model) Limits(omega, overload float64) (continuous, intermittent, peak 
 	rotor := omega * m.ratio
 	top := m.peak(rotor)
 	heat, cold := m.steady(rotor)
-	continuous = m.out(floorZero(least(least(heat, cold), top)), rotor)
+	continuous = m.out(m.floored(least(least(heat, cold), top)), rotor)
 	heat.Torque *= overload
-	return continuous, m.out(floorZero(least(least(heat, cold), top)), rotor), m.out(floorZero(top), rotor)
+	return continuous, m.out(m.floored(least(least(heat, cold), top)), rotor), m.out(m.floored(top), rotor)
 }
 
 // Peak returns the torque for some seconds at output speed omega.
 func (m *Model) Peak(omega float64) Limited {
 	rotor := omega * m.ratio
-	return m.out(floorZero(m.peak(rotor)), rotor)
+	return m.out(m.floored(m.peak(rotor)), rotor)
 }
 
 // Breakaway returns the torque at standstill of the output, for starting under load. Behind a
@@ -210,15 +210,15 @@ func (m *Model) Peak(omega float64) Limited {
 func (m *Model) Breakaway() Limited {
 	if m.motor.Clutch.Fitted {
 		_, high := m.span()
-		return m.out(floorZero(m.peak(high*0.9)), high)
+		return m.out(m.floored(m.peak(high*0.9)), high)
 	}
-	return m.out(floorZero(m.breakaway()), math.Inf(1))
+	return m.out(m.floored(m.breakaway()), math.Inf(1))
 }
 
 // RunUp is the torque on the line at any output speed from rest, for drawing.
 func (m *Model) RunUp(omega float64) float64 {
 	rotor := omega * m.ratio
-	return m.out(floorZero(Limited{m.runUp(rotor), NoLimit}), rotor).Torque
+	return m.out(m.floored(Limited{m.runUp(rotor), NoLimit}), rotor).Torque
 }
 
 // RunsAt is the output speed at which the motor on the line carries a torque at its output that goes with speed: where
@@ -314,8 +314,9 @@ func least(a, b Limited) Limited {
 	return a
 }
 
-func floorZero(h Limited) Limited {
-	if h.Torque < 0 {
+// floored is a rotor torque without what is none: under nothing, or what rounding leaves where the last volt is used.
+func (m *Model) floored(h Limited) Limited {
+	if h.Torque < 1e-9*m.motor.Torque.Value {
 		h.Torque = 0
 	}
 	return h

@@ -72,6 +72,7 @@ type Resolved struct {
 	Induction  Induction
 	Steps      Steps
 	Trials     []Trial // a fan on its capacitors, rising
+	OffField   float64 // rad/s of the fastest trial that no motor of these poles and hertz can turn; 0 for none
 	Fit        Fit
 	OhmsSpread float64 // widest resistance reading over the narrowest, less one
 	Needs      []Need
@@ -132,8 +133,12 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		if m.Kind == TwoSpeed && p.RunsOn == "slow" {
 			m.takeSecondSpeed(own.second)
 		}
-		m.Trials = sortTrials(tests.trials)
 		m.resolveInduction(own.poles, tests)
+		trials := tests.trials
+		if m.Induction.Poles.OK() {
+			trials, m.OffField = believable(trials, m.Synchronous())
+		}
+		m.Trials = sortTrials(trials)
 	default:
 		m.need("kind", "What kind of motor is it?", "Go by what can be seen and metered: What is it? asks for one "+
 			"thing after another and names the kind.")

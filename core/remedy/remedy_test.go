@@ -23,20 +23,10 @@ func TestRemediesKeepTheirWord(t *testing.T) {
 		a := assesstest.Of(t, in)
 		for i, job := range a.Jobs {
 			for _, r := range job.Remedies {
-				then := in
-				if r.Control != nil {
-					then.Plan.Control = *r.Control
-				}
-				if r.Motor != nil {
-					then.Plan.Motor = *r.Motor
-				}
-				if r.Reduction != nil {
-					then.Plan.Reduction = *r.Reduction
-				}
 				if r.Jobs != nil {
 					continue // tested by itself: there are more jobs after it
 				}
-				after := assesstest.Of(t, then)
+				after := assesstest.Of(t, assesstest.Taken(in, r))
 				got := after.Jobs[i]
 				assert.Equal(t, r.Does, got.Outcome.Done(), "%s: %s", in.Machine.Name, r.Label)
 				assert.Equal(t, r.JobsDone, after.JobsDone, "%s: %s", in.Machine.Name, r.Label)

@@ -8,6 +8,7 @@ import (
 	"jiriki/core/assess"
 	"jiriki/core/finding"
 	"jiriki/core/plan"
+	"jiriki/core/remedy"
 )
 
 // Of is the answer to a plan that can be answered.
@@ -26,4 +27,18 @@ func Finding(a assess.Assessment, id finding.ID) *finding.Finding {
 		}
 	}
 	return nil
+}
+
+// Taken is a plan with a remedy taken that changes parts of it, not the list of jobs.
+func Taken(in plan.Input, r remedy.Remedy) plan.Input {
+	if r.Control != nil {
+		in.Plan.Control = *r.Control
+	}
+	if r.Motor != nil {
+		in.Plan.Motor = *r.Motor
+	}
+	if r.Reduction != nil {
+		in.Plan.Reduction = *r.Reduction
+	}
+	return in
 }
