@@ -142,7 +142,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	// Only what such a control has is read: the rest is kept but not shown.
 	if c.Limits() || c.Kind == VariableTransformer {
-		c.Volts = r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0)
+		c.Volts = r.Read("volts", d.Volts.Ranges("$2"), q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0)
 		c.Amps = r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0)
 	}
 	if c.SetsHertz() || c.DCDrive() {

@@ -72,6 +72,18 @@ func commonDivisor(a, b int) int {
 	return a
 }
 
+// pointOf takes from the ranges on a plate one point it is rated at: the upper volts with the fewer amps. Two hertz
+// have two speeds, which stand for a pair; a speed by itself is the most.
+func (p Plate) pointOf() Plate {
+	p.Volts, p.Amps = p.Volts.Ranges("$2"), p.Amps.Ranges("$2")
+	speed := "$2"
+	if hertz := p.Hertz.Ranges("$1/$2"); hertz != p.Hertz {
+		p.Hertz, speed = hertz, "$1/$2"
+	}
+	p.Speed = p.Speed.Ranges(speed)
+	return p
+}
+
 // settings chooses from the pairs on a plate what its links and its supply make of it. Lower volts
 // go with higher amps; amps are a pair wherever volts are. Nobody engraves volts, hertz or speed
 // as a fraction, but power is.

@@ -115,6 +115,28 @@ func TestPairsOnAPlate(t *testing.T) {
 	assert.InEpsilon(t, q.Horsepower/2, m.PlatePower.Value, 1e-9)
 }
 
+// Plates give ranges: the upper volts stand, with the amps that go with them.
+func TestRangesOnAPlate(t *testing.T) {
+	for volts, want := range map[q.Text][2]float64{"210-225/450 V": {225, 450}, "210-225 V": {225, 0},
+		"220–240 V": {240, 0}, "105 to 120 V": {120, 0}, "105-115/210-230 V": {115, 230}, "115/210-230 V": {115, 230}} {
+		d := conveyor()
+		d.Plate.Volts, d.Plate.Amps = volts, "3.9-3.7/1.9 A"
+		if want[1] == 0 {
+			d.Plate.Amps = "3.9-3.7 A"
+		}
+		m := resolved(t, d)
+		assert.Equal(t, []float64{want[0], want[1], 3.7}, []float64{m.Volts.Value, m.OtherVolts, m.Amps.Value}, volts)
+	}
+	d := conveyor()
+	d.Plate.Hertz, d.Plate.Speed = "50-60 Hz", "1400-1690 rpm"
+	m := resolved(t, d)
+	assert.Equal(t, 50.0, m.Hertz.Value)
+	assert.InEpsilon(t, 1400*q.RPM, m.Speed.Value, 1e-9)
+	d = d.Whole()
+	d.Plate.Power = "1-1/2 hp"
+	assert.InEpsilon(t, 1.5*q.Horsepower, resolved(t, d).PlatePower.Value, 1e-9)
+}
+
 // The two bodies solved by SciPy's expm: after half an hour from cold the winding has 0.678 of its rise, and S2 30 min
 // gives √0.678 of its power all day; S3 40 % √0.4.
 func TestDutyClasses(t *testing.T) {

@@ -91,7 +91,8 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		d = d.Whole()
 	}
 	plate, body := r.Under("plate"), r.Under("body")
-	p := d.Plate.settings()
+	point := d.Plate.pointOf()
+	p := point.settings()
 	m := Resolved{
 		Kind:       Kind(r.Choice("kind", string(d.Kind), "", kinds.Names()...)),
 		Cooling:    plate.Choice("cooling", p.Cooling, "own-fan", "own-fan", "blown", "closed"),
@@ -100,7 +101,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		PowerMeans: plate.Choice("powerMeans", p.PowerMeans, "continuous", "continuous", "intermittent", "peak"),
 	}
 	own := m.readPlate(p, plate)
-	m.otherVolts(d.Plate, plate.Choice("links", p.Links, "low", "low", "high"))
+	m.otherVolts(point, plate.Choice("links", p.Links, "low", "low", "high"))
 	m.Frame = d.Plate.Frame
 	m.Body = Size{
 		Diameter: body.Read("diameter", d.Body.Diameter, q.Length, q.Range{Min: 0.01, Max: 1}).Or(0),

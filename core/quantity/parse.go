@@ -16,6 +16,21 @@ type Text string
 // Known reports whether anything was typed.
 func (t Text) Known() bool { return strings.TrimSpace(string(t)) != "" }
 
+// fromTo is a range as plates give them, such as 208-230 or 0–180.
+var fromTo = regexp.MustCompile(`(\d+(?:[.,]\d+)?)\s*(?:-|–|−|to|\.\.\.?|…)\s*(\d+(?:[.,]\d+)?)`)
+
+// Ranges puts into the place of every range in it what stands for it: $1 its first figure, $2 its second. A whole and
+// a fraction, such as 1-1/2, is no range.
+func (t Text) Ranges(with string) Text {
+	if !strings.ContainsAny(string(t), "-–−…o") && !strings.Contains(string(t), "..") {
+		return t
+	}
+	if _, rest, err := parseNumber(string(t)); err == nil && !upTo.MatchString(rest) {
+		return t
+	}
+	return Text(fromTo.ReplaceAllString(string(t), with))
+}
+
 // maxText bounds what one field may hold, in bytes, so that a pasted book is refused early.
 const maxText = 120
 
@@ -25,6 +40,7 @@ var (
 	ErrNumber    = errors.New("no number found")
 	ErrUnit      = errors.New("unit not known here")
 	ErrAmbiguous = errors.New("can be read two ways")
+	ErrRange     = errors.New("a range where one figure is wanted")
 	ErrTooLong   = errors.New("too long")
 )
 
@@ -61,13 +77,15 @@ var (
 	numberForm = regexp.MustCompile(`^([+-]?)\s*(?:(\d+)[ -]+(\d+)\s*/\s*(\d+)|(\d+)\s*/\s*(\d+)|` +
 		`(\d{1,3}(?: \d{3})+(?:\.\d+)?|\d*[.,]?\d+(?:[eE][+-]?\d{1,3})?|\d+[.,]))`)
 	thousands = regexp.MustCompile(`^[1-9]\d{0,2},\d{3}$`)
+	upTo      = regexp.MustCompile(`^(?:[-–−…]|to\b|\.\.)[. ]*\d`)
 	pullAt    = regexp.MustCompile(`(?i)\s+(?:at|on|@)\s+`)
 )
 
 // Parse reads text as a quantity of dimension d and returns its SI value.
 // A bare number takes the dimension's first unit (rpm, N·m, W, mm, …). A torque may also be
 // given as a pull at a radius: "5 lb at 80 mm". The value is finite; its range is the
-// caller's to check. Errors wrap ErrEmpty, ErrNumber, ErrUnit, ErrAmbiguous or ErrTooLong.
+// caller's to check. Errors wrap ErrEmpty, ErrNumber, ErrUnit, ErrAmbiguous,
+// ErrRange or ErrTooLong.
 func Parse(text Text, d Dimension) (float64, error) {
 	if len(text) > maxText || !utf8.ValidString(string(text)) {
 		return 0, fmt.Errorf("%w: at most %d characters", ErrTooLong, maxText)
@@ -90,6 +108,9 @@ func Parse(text Text, d Dimension) (float64, error) {
 	}
 	factor, err := unitFactor(rest, d)
 	if err != nil {
+		if upTo.MatchString(rest) {
+			return 0, fmt.Errorf("%w: of %q type the one that is meant", ErrRange, s)
+		}
 		return 0, err
 	}
 	v := number * factor
@@ -167,12 +188,18 @@ func parseNumber(s string) (float64, string, error) {
 	return sign * v, rest, nil
 }
 
+// mostUnder is the finest fraction that goes with a whole, as on a rule: 1-1/2, 2-7/64. 208-230/460 is no such.
+const mostUnder = 64
+
 func mixed(sign float64, whole, over, under, rest string) (float64, string, error) {
 	w, errW := strconv.ParseFloat(whole, 64)
 	a, errA := strconv.ParseFloat(over, 64)
 	b, errB := strconv.ParseFloat(under, 64)
 	if errW != nil || errA != nil || errB != nil || b == 0 {
 		return 0, "", fmt.Errorf("%w: the fraction has nothing under its line", ErrNumber)
+	}
+	if w > 0 && (a >= b || b > mostUnder) {
+		return 0, "", fmt.Errorf("%w: %s-%s/%s is no whole and a fraction", ErrRange, whole, over, under)
 	}
 	return sign * (w + a/b), rest, nil
 }

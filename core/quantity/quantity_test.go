@@ -43,6 +43,11 @@ func TestParseRefusesWhatCannotBeMeant(t *testing.T) {
 		{"", Power, ErrEmpty}, {"   ", Power, ErrEmpty}, {"hp", Power, ErrNumber}, {"1/0 hp", Power, ErrNumber},
 		{"5 furlongs", Length, ErrUnit}, {"5 m", Resistance, ErrUnit}, {"5 N·m", Power, ErrUnit},
 		{"1,750", Speed, ErrAmbiguous},
+		{"210-225 V", Voltage, ErrRange},
+		{"210 – 225", Voltage, ErrRange},
+		{"90 to 110 V", Voltage, ErrRange},
+		{"210-225/450 V", Voltage, ErrRange},
+		{"1-5/4 in", Length, ErrRange},
 		{"1.2.3", Number, ErrNumber},
 		{"1 2 3", Number, ErrNumber}, {"NaN", Number, ErrNumber}, {"Inf", Number, ErrNumber},
 		{"1e999", Number, ErrNumber},
@@ -53,6 +58,15 @@ func TestParseRefusesWhatCannotBeMeant(t *testing.T) {
 		_, err := Parse(c.text, c.dim)
 		assert.ErrorIs(t, err, c.want, "%q", c.text)
 	}
+}
+
+func TestRangesOfAText(t *testing.T) {
+	for text, want := range map[Text]Text{"210-225 V": "225 V", "210–225/450 V": "225/450 V", "0 to 180 V": "180 V",
+		"0..90": "90", "1-1/2 hp": "1-1/2 hp", "1 1/2": "1 1/2", "230 V": "230 V", "": "", "3.5-3.2/1.6": "3.2/1.6",
+		"motor": "motor"} {
+		assert.Equal(t, want, text.Ranges("$2"), text)
+	}
+	assert.Equal(t, Text("50/60 Hz"), Text("50-60 Hz").Ranges("$1/$2"))
 }
 
 func TestShowWritesForTheEye(t *testing.T) {
