@@ -91,6 +91,13 @@ func TestBuildSheetSaysWhatToMake(t *testing.T) {
 	frame := assesstest.Finding(assesstest.Of(t, in), "motor.frame")
 	require.NotNil(t, frame)
 	assert.Contains(t, frame.Detail, "pack it up by 9\u202fmm")
+	in.Plan.Motor.Plate.Frame, in.Machine.Limits.Frame = "56C", "NEMA 56"
+	assert.Nil(t, assesstest.Finding(assesstest.Of(t, in), "motor.frame-good"), "nobody has seen its feet")
+	made = made[:0]
+	for _, m := range built(t, in).Make {
+		made = append(made, m.What)
+	}
+	assert.Contains(t, strings.Join(made, "; "), "bored for the face of 56C")
 }
 
 // A plan with an open stop cannot be powered, whatever its wiring; a fault in the wiring keeps it too.

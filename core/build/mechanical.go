@@ -151,7 +151,10 @@ func (b *builder) fits() {
 	}
 	have, knownMotor := motor.FindFrame(b.Motor.Frame, b.Supply.Hertz)
 	want, knownBracket := motor.FindFrame(b.Machine.Frame, b.Supply.Hertz)
-	if knownMotor && knownBracket && have.Name != want.Name {
+	if knownMotor && have.Faced {
+		b.make("face", "If it has no feet: a plate bored for the face of "+b.Motor.Frame,
+			"stood on the bracket, square to the shaft")
+	} else if knownMotor && knownBracket && have.Name != want.Name {
 		b.make("plate", fmt.Sprintf("A plate from frame %s to the bracket's %s", have.Name, want.Name),
 			"bolt it on; cut nothing that cannot be put back")
 	}

@@ -76,6 +76,7 @@ const (
 	ControlResistorBurns  ID = "control.resistor-burns"
 
 	MotorFanCooling         ID = "motor.fan-cooling"
+	MotorFaced              ID = "motor.faced"
 	MotorFrameGood          ID = "motor.frame-good"
 	MotorFrame              ID = "motor.frame"
 	MotorFirstPower         ID = "motor.first-power"

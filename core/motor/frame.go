@@ -1,6 +1,9 @@
 package motor
 
-import "strings"
+import (
+	"regexp"
+	"strings"
+)
 
 // Frame is a standard frame's mounting: how high its shaft stands over its feet, the feet's bolt
 // holes, and its shaft, millimetres.
@@ -11,6 +14,7 @@ type Frame struct {
 	Along    float64 // between bolt holes, along the shaft
 	Shaft    float64 // diameter
 	ShaftOut float64 // length of the shaft
+	Faced    bool    // made to be bolted on by its face: it may have no feet
 }
 
 // frames by name: metric IEC 60072 shaft heights and inch NEMA MG 1 frames [from memory].
@@ -35,7 +39,10 @@ var frames = []Frame{
 
 // inchNames are frames whose bare number only the inch system has.
 var inchNames = map[string]string{"42": "NEMA 42", "48": "NEMA 48", "143T": "NEMA 143T", "145T": "NEMA 145T",
-	"182T": "NEMA 182T", "184T": "NEMA 184T", "56C": "NEMA 56", "56H": "NEMA 56", "56J": "NEMA 56"}
+	"182T": "NEMA 182T", "184T": "NEMA 184T", "56H": "NEMA 56", "56J": "NEMA 56"}
+
+// flanged are the mountings of IEC 60034-7 that have a flange or face and no feet [from memory].
+var flanged = regexp.MustCompile(`\bB(5|14)\b`)
 
 // FindFrame returns the frame a plate or a bracket names, such as "80", "IEC 90L", "B3 71" or
 // "NEMA 56"; false when none is recognised. A bare 56 is the metric one where the plate is on
@@ -47,14 +54,18 @@ func FindFrame(text string, hertz float64) (Frame, bool) {
 		func(r rune) bool {
 			return !(r >= 'A' && r <= 'Z' || r >= '0' && r <= '9')
 		}) {
-		name := word
-		if full, ok := inchNames[word]; ok {
+		name, faced := word, false
+		if trimmed, ok := strings.CutSuffix(word, "C"); ok && trimmed != "" {
+			name, faced, inch = trimmed, true, true
+		}
+		if full, ok := inchNames[name]; ok {
 			name = full
-		} else if inch && word == "56" {
+		} else if inch && name == "56" {
 			name = "NEMA 56"
 		}
 		for _, f := range frames {
 			if f.Name == name || f.Name == name+"S" || f.Name == name+"L" || f.Name == name+"M" {
+				f.Faced = faced || flanged.MatchString(upper)
 				return f, true
 			}
 		}

@@ -142,6 +142,13 @@ func (v *verdict) frameFinding() {
 	hertz := v.Supply.Hertz
 	have, knownMotor := motor.FindFrame(v.Motor.Frame, hertz)
 	want, knownBracket := motor.FindFrame(v.Machine.Frame, hertz)
+	if knownMotor && have.Faced {
+		v.add(f.MotorFaced, f.Caution, "motor.plate.frame", "It may have no feet",
+			fmt.Sprintf("%s is made to be bolted on by its face. Look under it. Without feet it wants a plate bored "+
+				"for its face and stood on the bracket; if it has feet, write the frame as plain %s.",
+				v.Motor.Frame, have.Name))
+		return
+	}
 	if !knownMotor || !knownBracket {
 		return
 	}

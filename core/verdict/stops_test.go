@@ -249,6 +249,7 @@ func TestCautionsStandWhereTheyBelong(t *testing.T) {
 		{"motor.frame", plantest.Sound(), func(in *plan.Input) {
 			in.Machine.Limits.Frame, in.Plan.Motor.Plate.Frame = "80", "71"
 		}},
+		{"motor.faced", plantest.Sound(), func(in *plan.Input) { in.Plan.Motor.Plate.Frame = "56C" }},
 		{"supply.drop", plantest.Sound(), func(in *plan.Input) {
 			in.Plan.Supply.Wire, in.Plan.Supply.Cable = "1 mm²", "120 m"
 		}},
