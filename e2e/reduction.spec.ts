@@ -236,6 +236,9 @@ test('a ratio with no pulleys yet is judged, and a wheel straight on the shaft',
   await page.getByRole('button', { name: 'remove stage 2' }).click();
   await page.getByRole('button', { name: 'Remove step 2 of stage 1' }).click();
   await page.getByLabel('Kind', { exact: true }).selectOption('A ratio, known or measured');
+  // 255 mm to 75 mm, less what the belt slips, stays the ratio it was.
+  await expect(page.getByLabel('driving shaft, turns or rpm')).toHaveValue('255 mm');
+  await expect(page.getByText('3.4 : 1', { exact: false }).first()).toBeVisible();
   await page.getByLabel('driving shaft, turns or rpm').fill('1440 rpm');
   await page.getByLabel('driven shaft', { exact: true }).fill('60 rpm');
   await expect(page.getByRole('button', { name: 'What wheels make this ratio?', exact: true })).toBeVisible();

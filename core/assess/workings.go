@@ -201,6 +201,7 @@ func (d *derivations) slowEnd() {
 }
 
 func (d *derivations) reduction() {
+	turns := d.Runs && len(d.Model.Reduction.Positions) > 0
 	for i := range d.Model.Reduction.Stages {
 		s := &d.Model.Reduction.Stages[i]
 		if s.Kind.Bare() {
@@ -211,7 +212,7 @@ func (d *derivations) reduction() {
 				d.step(i, k, s, &s.Steps[k])
 			}
 		}
-		if d.Runs {
+		if turns {
 			d.aside(i, s)
 		}
 	}
@@ -274,7 +275,7 @@ func (d *derivations) step(i, k int, s *reduction.Stage, step *reduction.Step) {
 		d.add(working.ReductionWrap.At(i, k), "Wrap on the small wheel, "+nth, d.show(step.Wrap, q.Angle),
 			"θ = π − 2·asin((D−d)/2C)", "("+large+" − "+small+") over 2 × "+centre, source.Wrap)
 	}
-	if d.Runs && s.Belted() {
+	if d.Runs && len(d.Model.Reduction.Positions) > 0 && s.Belted() {
 		omega := d.FastestDriver(i)
 		d.add(working.ReductionSpeed.At(i, k), "Belt speed, "+nth, d.show(reduction.BeltSpeed(step.Driver, omega),
 			q.SurfaceSpeed), "v = ω·d/2", d.show(omega, q.Speed)+" × "+driver+" ÷ 2", source.BeltSpeed)
@@ -285,12 +286,16 @@ func (d *derivations) ratioPut(p *reduction.Position) string {
 	text := ""
 	for i := range d.Model.Reduction.Stages {
 		s := &d.Model.Reduction.Stages[i]
-		if p.Steps[i] == reduction.Out {
+		if p.Steps[i] == reduction.Out || s.Kind == reduction.Direct {
 			continue
 		}
 		step := &s.Steps[p.Steps[i]]
 		if text != "" {
 			text += " × "
+		}
+		if s.Kind == reduction.Given {
+			text += q.Figures(step.Ratio, 3) + " given"
+			continue
 		}
 		if step.Teeth {
 			text += fmt.Sprintf("%g ÷ %g", step.Counts[1], step.Counts[0])

@@ -37,7 +37,7 @@ func TestFrameDimensions(t *testing.T) {
 	// A face instead of feet, or beside them.
 	for text, faced := range map[string]bool{"56C": true, "143TC": true, "NEMA 182TC": true, "B14 71": true,
 		"80 B5": true,
-		"56": false, "56H": false, "B3 71": false, "B35 80": false} {
+		"56":    false, "56H": false, "B3 71": false, "B35 80": false} {
 		f, ok := FindFrame(text, 60)
 		assert.True(t, ok, text)
 		assert.Equal(t, faced, f.Faced, text)

@@ -8,7 +8,8 @@ import (
 )
 
 // given reads a stage that is a ratio and nothing more: turns, or speeds, of its driving and its driven shaft, the
-// driven one turn where it is not given. It returns the field that is missing.
+// driven one turn where it is not given. Sizes left from another kind of stage stand for as many turns. It returns the
+// field that is missing.
 func (s *Stage) given(d DescribedStage, r *q.Reader) (missing string) {
 	s.Efficiency = r.Read("keeps", d.Keeps, q.Number, q.Range{Min: 0.05, Max: 1}).Or(s.Efficiency)
 	s.Rated = r.Read("rated", d.Rated, q.Torque, q.Range{Min: 0.01, Max: 1e5}).Or(0)
@@ -16,11 +17,14 @@ func (s *Stage) given(d DescribedStage, r *q.Reader) (missing string) {
 		r.Refuse("steps", fmt.Sprint(len(d.Steps)), fmt.Sprintf("at most %d steps", maxSteps))
 		return "steps"
 	}
-	turns := q.Range{Min: 0.001 * q.RPM, Max: 1e6 * q.RPM}
 	for i, ds := range d.Steps {
 		at := r.At("steps", i)
-		driver, driven := at.Read("driver", ds.Driver, q.Speed, turns), at.Read("driven", ds.Driven, q.Speed, turns)
-		ratio := driver.SI / driven.Or(q.RPM)
+		as, unit, turns := q.Speed, q.RPM, q.Range{Min: 0.001 * q.RPM, Max: 1e6 * q.RPM}
+		if ds.sizes() {
+			as, unit, turns = q.Length, 1, q.Range{Min: 1e-3, Max: 10}
+		}
+		driver, driven := at.Read("driver", ds.Driver, as, turns), at.Read("driven", ds.Driven, as, turns)
+		ratio := driver.SI / driven.Or(unit)
 		if !driver.Known && missing == "" {
 			missing = fmt.Sprintf("steps[%d].driver", i)
 		}
@@ -34,6 +38,16 @@ func (s *Stage) given(d DescribedStage, r *q.Reader) (missing string) {
 		return "steps[0].driver"
 	}
 	return missing
+}
+
+// sizes reports whether both are wheels' sizes, which turns are not written as.
+func (d DescribedStep) sizes() bool {
+	size := func(t q.Text) bool {
+		_, errTurns := q.Parse(t, q.Speed)
+		_, errSize := q.Parse(t, q.Length)
+		return errTurns != nil && errSize == nil
+	}
+	return size(d.Driver) && size(d.Driven)
 }
 
 // coupling is how wide what couples two shafts is drawn, m.

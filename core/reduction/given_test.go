@@ -17,7 +17,8 @@ func givenOf(t *testing.T, steps ...DescribedStep) (Resolved, error) {
 
 // A ratio is known as one, or as two speeds read together; it keeps the usual share and bears whatever comes.
 func TestARatioWithoutWheels(t *testing.T) {
-	for _, step := range []DescribedStep{{"4.8", "1"}, {"4.8", ""}, {"1440 rpm", "300 rpm"}, {"24 rev/s", "5 rev/s"}} {
+	for _, step := range []DescribedStep{{"4.8", "1"}, {"4.8", ""}, {"1440 rpm", "300 rpm"}, {"24 rev/s", "5 rev/s"},
+		{"288 mm", "60 mm"}, {"9.6 in", "2 in"}} {
 		out, err := givenOf(t, step)
 		assert.NoError(t, err, step)
 		if assert.Len(t, out.Positions, 1, step) {
@@ -29,6 +30,8 @@ func TestARatioWithoutWheels(t *testing.T) {
 			assert.Empty(t, by)
 		}
 	}
+	_, err := givenOf(t, DescribedStep{"288 mm", "1"})
+	assert.Error(t, err, "a size is turns only beside another")
 	two, err := givenOf(t, DescribedStep{"6", "1"}, DescribedStep{"2", "1"})
 	assert.NoError(t, err)
 	assert.Len(t, two.Positions, 2, "one belt or the other")
@@ -45,6 +48,18 @@ func TestARatioWithoutWheels(t *testing.T) {
 	assert.Equal(t, 0.8, out.Positions[0].Efficiency)
 	most, _ := out.Positions[0].Carries(10, 1)
 	assert.InEpsilon(t, 30, most, 1e-9)
+}
+
+// Fits of wheels that are no longer there are not judged.
+func TestARatioHasNoFits(t *testing.T) {
+	fit := DescribedFit{Shaft: "6 mm", Bore: "8 mm", Held: "screw"}
+	for kind, driving := range map[Kind]float64{Given: 0, Direct: 6e-3} {
+		r := q.NewReader("")
+		s := Resolve(Described{Stages: []DescribedStage{{Kind: kind, Steps: []DescribedStep{{"5", "1"}}, OnDriving: fit,
+			OnDriven: fit}}}, 16e-3, 1, r).Stages[0]
+		assert.Equal(t, driving, s.OnDriving.Shaft, kind)
+		assert.Zero(t, s.OnDriven, kind)
+	}
 }
 
 // Once measured the measured ratio rules, and the wheels' own is kept beside it; unloaded it slips no more than either.

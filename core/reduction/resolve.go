@@ -131,6 +131,13 @@ func resolveStage(d DescribedStage, shaft float64, r *q.Reader) (s Stage, missin
 	s.Efficiency, s.Slip = s.Kind.Profile().Efficiency, s.Kind.Profile().Slip
 	s.ScrewOn, s.Guarded, s.Bypass = d.ScrewOn, d.Guarded, d.Bypass && s.Kind == Spur
 	s.Direction = r.Read("direction", d.Direction, q.Angle, q.Range{Min: -2 * math.Pi, Max: 2 * math.Pi}).Or(0)
+	// What is left of another kind of stage and has no place in this one is not judged.
+	switch s.Kind {
+	case Given:
+		d.OnDriving, d.OnDriven, shaft = DescribedFit{}, DescribedFit{}, 0
+	case Direct:
+		d.OnDriven = DescribedFit{}
+	}
 	s.fits(d, shaft, r)
 	if s.Kind == Direct {
 		s.Steps = []Step{{Driver: coupling, Driven: coupling, Ratio: 1, Wrap: math.Pi}}

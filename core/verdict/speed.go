@@ -58,7 +58,7 @@ func (v *verdict) fastest() float64 {
 
 func (v *verdict) topSpeedFindings() {
 	limit, field := v.Machine.TopSpeed()
-	if field == "" || !v.Runs {
+	if field == "" || !v.Runs || len(v.Reduction.Positions) == 0 {
 		return
 	}
 	fastest := v.fastest()

@@ -356,3 +356,21 @@ func TestABareRatioAsksForItsWheels(t *testing.T) {
 	in.Plan.Reduction.Stages[0].Guarded = true
 	assert.True(t, assesstest.Of(t, in).MayPower)
 }
+
+// Nothing that turns is called good before it is known what it turns at.
+func TestNoGoodMarkWithoutARatio(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine.Limits.Spindle = "2000 rpm"
+	require.NotNil(t, assesstest.Finding(assesstest.Of(t, in), "work.top-speed-good"))
+	in.Plan.Reduction.Stages[0].Steps[0].Driven = ""
+	a := assesstest.Of(t, in)
+	require.Empty(t, a.Reach.Positions)
+	for _, w := range a.Workings {
+		assert.NotRegexp(t, `^0\s(rpm|m/s|N)`, w.Value, w.Label)
+	}
+	for _, one := range a.Findings {
+		if one.Level == finding.Good {
+			assert.Contains(t, []finding.Station{finding.Supply, finding.Control, finding.Motor}, one.Station, one.ID)
+		}
+	}
+}

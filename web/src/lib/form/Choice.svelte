@@ -9,8 +9,10 @@
     /** What an empty value means. */
     fallback?: string;
     plate?: boolean;
+    /** What picking one does, where more comes of it than the value. */
+    onpick?: (value: string) => void;
   }
-  let { path, label, options, fallback = '', plate = false }: Props = $props();
+  let { path, label, options, fallback = '', plate = false, onpick }: Props = $props();
 
   const form = openForm();
   const id = $derived(fieldId(path));
@@ -25,7 +27,7 @@
     class="blank"
     class:plate
     {value}
-    onchange={(e) => form.set(path, e.currentTarget.value)}
+    onchange={(e) => (onpick ? onpick(e.currentTarget.value) : form.set(path, e.currentTarget.value))}
     aria-invalid={error ? 'true' : undefined}
     aria-describedby={error ? `${id}-error` : undefined}
   >

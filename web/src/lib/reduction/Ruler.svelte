@@ -58,8 +58,26 @@
   const names = $derived(apart(labels, [], 15, 2, 80));
   const jobsDeep = $derived(Math.max(...names, 17) + 9);
   const at = (i: number) => jobsDeep + 20 + i * row;
-  const foot = $derived(at(bands.length) + 6);
+  const foot = $derived(at(Math.max(bands.length, 1)) + 6);
   const height = $derived(foot + 26);
+  // Where nothing is reached at all, how much of it is no news.
+  const holes = $derived(
+    a.coverage.holes.map((h) => ({
+      ...h,
+      middle: (x(h.fromRpm) + x(h.toRpm)) / 2,
+      says: bands.length > 0 ? `not reached, ${percent(h.share)}` : 'not reached'
+    }))
+  );
+  const limit = $derived.by(() => {
+    const says = `${a.reach.topLabel} ${figure(a.reach.topRpm)}`;
+    const line = x(Math.max(a.reach.topRpm, 1));
+    const late = line > width - 150;
+    const [from, to] = late ? [line - says.length * letters, line] : [line, line + says.length * letters];
+    const crowded = holes.some(
+      (h) => h.middle + (h.says.length * letters) / 2 > from && h.middle - (h.says.length * letters) / 2 < to
+    );
+    return { says, line, late, y: foot - (crowded ? 24 : 8) };
+  });
   const percent = (share: number) => `${figure(share * 100)} %`;
 </script>
 
@@ -80,7 +98,7 @@
           >{j.name}</text
         >
       {/each}
-      {#each a.coverage.holes as h, i (i)}
+      {#each holes as h, i (i)}
         <rect
           x={x(h.fromRpm)}
           y={jobsDeep}
@@ -88,18 +106,15 @@
           height={foot - jobsDeep}
           class="hole"
         />
-        <text x={(x(h.fromRpm) + x(h.toRpm)) / 2} y={foot - 5} text-anchor="middle" class="name bad halo"
-          >not reached, {percent(h.share)}</text
-        >
+        <text x={h.middle} y={foot - 5} text-anchor="middle" class="name bad halo">{h.says}</text>
       {/each}
       {#if a.reach.topRpm > 0}
-        <path d="M{x(a.reach.topRpm)} 2V{foot}" class="limit" />
-        {@const late = x(a.reach.topRpm) > width - 150}
+        <path d="M{limit.line} 2V{foot}" class="limit" />
         <text
-          x={x(a.reach.topRpm) + (late ? -5 : 5)}
-          y={foot - 8}
-          text-anchor={late ? 'end' : 'start'}
-          class="name bad halo">{a.reach.topLabel} {figure(a.reach.topRpm)}</text
+          x={limit.line + (limit.late ? -5 : 5)}
+          y={limit.y}
+          text-anchor={limit.late ? 'end' : 'start'}
+          class="name bad halo">{limit.says}</text
         >
       {/if}
       {#each bands as b, i (i)}

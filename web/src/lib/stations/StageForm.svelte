@@ -44,6 +44,15 @@
           ['onDriven', 'Driven wheel']
         ] as const)
   );
+  // Turns go the other way about from sizes and teeth: a stage that becomes a ratio keeps it.
+  const pickKind = (to: string) =>
+    sheet.change(({ plan }) => {
+      const stage = plan.reduction.stages[i];
+      if (!stage) return;
+      if ((stage.kind === 'ratio') !== (to === 'ratio'))
+        for (const step of stage.steps) [step.driver, step.driven] = [step.driven, step.driver];
+      stage.kind = to as typeof stage.kind;
+    });
   const addStep = () => sheet.change(({ plan }) => plan.reduction.stages[i]?.steps.push({ driver: '', driven: '' }));
   const dropStep = (k: number) => sheet.change(({ plan }) => plan.reduction.stages[i]?.steps.splice(k, 1));
 </script>
@@ -60,6 +69,7 @@
       label="Kind"
       fallback="v"
       options={catalogue.stages.map((s) => [s.kind, s.name] as const)}
+      onpick={pickKind}
     />
     {#if profile?.section}
       <Choice path="{at}.section" label="Belt section" fallback={profile.section} options={sections} />
