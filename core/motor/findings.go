@@ -324,7 +324,7 @@ func (v *verdict) thermalFindings() {
 	}
 	if v.Protector == "self-reset" {
 		v.add(f.MotorProtector, f.Caution, "motor.plate.protector", "Its protector resets by itself",
-			"When it has cooled the machine starts again on its own. A no-volt release, or a protector reset by "+
-				"hand, stops that.")
+			"When it has cooled the machine starts again on its own, and a no-volt release does not catch it: the "+
+				"protector opens inside the motor. Fit one that is reset by hand, or lead it into the release.")
 	}
 }

@@ -115,8 +115,7 @@ func (v *verdict) isolationFinding() {
 	}
 }
 
-// protectorFinding makes a stop of a protector that resets by itself where a cutter would start with it: a no-volt
-// release never sees it open.
+// protectorFinding makes a stop of a protector that resets by itself where a cutter would start with it.
 func (v *verdict) protectorFinding() {
 	if !work.FindKind(v.Machine.Kind).Cutter {
 		return
@@ -124,9 +123,6 @@ func (v *verdict) protectorFinding() {
 	for i := range v.list {
 		if one := &v.list[i]; one.ID == f.MotorProtector {
 			one.Level = f.Stop
-			one.Detail = "When it has cooled the cutter starts again on its own, and a no-volt release does not " +
-				"catch it: the protector opens inside the motor. Fit one that is reset by hand, or lead it into " +
-				"the release."
 		}
 	}
 }

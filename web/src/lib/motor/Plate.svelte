@@ -168,7 +168,7 @@
         options={[
           ['none', 'none'],
           ['self-reset', 'resets itself'],
-          ['by-hand', 'reset by hand']
+          ['by-hand', 'reset by hand, or led into the release']
         ]}
         plate
       />
