@@ -101,6 +101,7 @@ func describe(e *echo.Echo, c Config) *api {
 	a.assess(hapi)
 	a.search(hapi)
 	a.identify(hapi)
+	a.slate(hapi)
 	a.files(hapi)
 	a.shapes = shapesOf(hapi)
 	return a

@@ -204,6 +204,21 @@ func mixed(sign float64, whole, over, under, rest string) (float64, string, erro
 	return sign * (w + a/b), rest, nil
 }
 
+// Dimensions returns what a spelling is a unit of, as a lb is of mass and of force; none where it is no unit.
+func Dimensions(spelling string) []Dimension {
+	var out []Dimension
+	key := normalise(spelling)
+	for d := range unitTable {
+		for i := range unitTable[d] {
+			if key != "" && unitTable[d][i].key == key {
+				out = append(out, Dimension(d))
+				break
+			}
+		}
+	}
+	return out
+}
+
 // unitFactor finds the SI factor of a unit spelling, in any case and joined any usual way.
 func unitFactor(spelling string, d Dimension) (float64, error) {
 	table := unitTable[d]

@@ -117,6 +117,8 @@ var (
 	RotorSpeed = entry("rotor-speed",
 		"Rotor speed past the plate: not over 1.5 × for two poles, 2 × for four or more, unless the maker allows "+
 			"it", Common)
+	Strobe = entry("strobe",
+		"At f flashes a minute and n turns, n/f = a/b in lowest terms shows b images", Derived)
 	LocalCode  = entry("local-code", "Local electrical code and a licensed electrician decide", Common)
 	KnobWiring = entry("knob-wiring",
 		"Knob of 5 or 10 kΩ with its wiper in the middle; started and stopped by the enable, not the mains", Common)

@@ -84,8 +84,8 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	return s
 }
 
-// usable is how much of a battery is taken out before it is charged again [common practice].
-const usable = 0.8
+// Usable is how much of a battery is taken out before it is charged again [common practice].
+const Usable = 0.8
 
 // Sagged is what a battery holds at its terminals at a current, V: what it rests at less the drop
 // inside. Mains and an unknown battery stay as they are.
@@ -102,5 +102,5 @@ func (s Resolved) Lasts(amps float64) float64 {
 	if !s.Battery || s.Holds == 0 || amps <= 0 {
 		return 0
 	}
-	return usable * s.Holds / (s.Volts * amps)
+	return Usable * s.Holds / (s.Volts * amps)
 }

@@ -1,5 +1,11 @@
 package work
 
+import (
+	"maps"
+	"slices"
+	"strings"
+)
+
 // Material is something that is cut.
 type Material struct {
 	ID       string  `json:"id"`
@@ -98,6 +104,16 @@ func UsualSurfaceSpeed(c Cut) (v float64, ok bool) {
 		return 0, false
 	}
 	return perMinute / 60, true
+}
+
+// DensityIn returns the density (kg/m³) of what a text says a part is made of, and its name; false where it says none.
+func DensityIn(text string) (density float64, material string, ok bool) {
+	for _, name := range slices.Sorted(maps.Keys(densities)) {
+		if strings.Contains(text, name) {
+			return densities[name], name, true
+		}
+	}
+	return 0, "", false
 }
 
 // densities in kg/m³ [from memory].

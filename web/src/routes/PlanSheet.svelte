@@ -16,8 +16,7 @@
       const opened = await SheetState.open(data);
       if (params.id !== data.planId) return opened.close();
       sheet = opened;
-      const motor = takeOver(data.planId);
-      if (motor) sheet.useMotor(motor);
+      takeOver(sheet);
     }
   );
   const gone = $derived(asked.problem?.status === 404 || asked.problem?.status === 422);

@@ -8,6 +8,7 @@
   import MachineRow from '../lib/shed/MachineRow.svelte';
   import NewMachine from '../lib/shed/NewMachine.svelte';
   import ShelfSummary from '../lib/shed/ShelfSummary.svelte';
+  import Slate from '../lib/slate/Slate.svelte';
   import Finder, { type Deed } from '../lib/ui/Finder.svelte';
   import TopBar from '../lib/ui/TopBar.svelte';
 
@@ -73,6 +74,7 @@
   <h1 class="text-xl">{shed?.name || 'The shed'}</h1>
   {#snippet tools()}<Finder {deeds} />{/snippet}
 </TopBar>
+<Slate />
 <main class="mx-auto max-w-[88rem] px-4 pb-10">
   {#if said}<p role="alert" class="my-3 border-l-4 border-stop bg-card p-3">
       {said} <button class="link" onclick={load}>Try again</button>

@@ -84,7 +84,7 @@
     const motor = made();
     const id = params?.plan;
     if (!motor || !id) return;
-    handOver(id, motor);
+    handOver(id, (sheet) => sheet.useMotor(motor));
     await push(`/plan/${id}`);
   };
   const wordsOf = (c: Clue, a: string) => c.answers.find((o) => o.id === a)?.words ?? "Can't tell";

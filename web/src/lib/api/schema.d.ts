@@ -560,6 +560,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/slate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What follows from figures typed in shop words
+         * @description Such as “1.4 hp at 2850 rpm, wheel 180 mm”. What is not understood is said, with what is.
+         */
+        post: operations["ask-slate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workshop": {
         parameters: {
             query?: never;
@@ -1597,6 +1617,14 @@ export interface components {
              */
             torqueSi: number;
         };
+        Question: {
+            text: string;
+            /**
+             * @description System figures are shown in, and a bare length is taken in
+             * @enum {string}
+             */
+            units: "metric" | "inch";
+        };
         RankCandidate: {
             ControlItem: components["schemas"]["ShelfItem"];
             /** @description What speaks against it for this machine's duty */
@@ -2134,6 +2162,41 @@ export interface components {
             id: string;
             letter: string;
             name: string;
+        };
+        SlateAnswer: {
+            /** @description The same in other units, or what else goes with it */
+            also: string;
+            /** @description Entries of a plan it would make */
+            fills: components["schemas"]["SlateFill"][];
+            kind: string;
+            /** @description A warning or a guess; empty for none */
+            note: string;
+            /** @description What a plan can take of it, such as: this motor; empty for nothing */
+            offer: string;
+            /** @description What it is, such as: at the wheel's rim */
+            says: string;
+            /** @description The figure as shown, with its unit */
+            text: string;
+            /** @description What of the question it was taken from */
+            understood: string;
+            /**
+             * Format: double
+             * @description In SI units: N·m, W, rad/s, m, A and so on
+             */
+            value: number;
+            working: components["schemas"]["Working"];
+        };
+        SlateFill: {
+            /** @description Path of the entry */
+            field: string;
+            text: string;
+        };
+        SlateReply: {
+            answers: components["schemas"]["SlateAnswer"][];
+            /** @description Questions of this sort that are answered */
+            like: string[];
+            /** @description What was not understood, and the nearest thing that is; empty when all was */
+            unread: string;
         };
         Source: {
             id: string;
@@ -3786,6 +3849,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "ask-slate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Question"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SlateReply"];
+                };
             };
             /** @description Error */
             default: {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import SaveLine from '../form/SaveLine.svelte';
+  import { fillIn } from '../slate/fill';
   import Finder from '../ui/Finder.svelte';
   import TopBar from '../ui/TopBar.svelte';
   import { deedsOf } from './deeds';
@@ -36,7 +37,7 @@
         title="Redo, Ctrl Shift Z">↷</button
       >
     </div>
-    <Finder {deeds} />
+    <Finder {deeds} take={(answer) => sheet.change((doc) => fillIn(doc, answer.fills))} />
     <button
       class="caption min-h-8 hover:underline"
       aria-pressed={sheet.panel === 'build'}

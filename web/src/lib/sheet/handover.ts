@@ -1,15 +1,15 @@
-import type { Schemas } from '../api/client';
+import type { SheetState } from './sheet.svelte';
 
-let handed: { planId: string; motor: Schemas['MotorDescribed'] } | undefined;
+let handed: { planId: string; change: (sheet: SheetState) => void } | undefined;
 
-/** Hands a motor named on another page to a plan's sheet, which takes it as a change like any other. */
-export const handOver = (planId: string, motor: Schemas['MotorDescribed']) => {
-  handed = { planId, motor };
+/** Hands what was found on another page to a plan's sheet, which takes it as a change like any other. */
+export const handOver = (planId: string, change: (sheet: SheetState) => void) => {
+  handed = { planId, change };
 };
 
-export const takeOver = (planId: string): Schemas['MotorDescribed'] | undefined => {
-  if (handed?.planId !== planId) return undefined;
-  const { motor } = handed;
+export const takeOver = (sheet: SheetState) => {
+  if (handed?.planId !== sheet.planId) return;
+  const { change } = handed;
   handed = undefined;
-  return motor;
+  change(sheet);
 };

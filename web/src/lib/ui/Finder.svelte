@@ -1,5 +1,8 @@
 <script lang="ts">
   import { Command, Dialog } from 'bits-ui';
+  import Answers from '../slate/Answers.svelte';
+  import type { Answer } from '../slate/fill';
+  import { SlateState } from '../slate/slate.svelte';
 
   export interface Deed {
     name: string;
@@ -8,10 +11,17 @@
     run: () => void;
   }
 
-  let { deeds }: { deeds: Deed[] } = $props();
+  interface Props {
+    deeds: Deed[];
+    /** Puts what an answer of the slate holds into the plan that is open; without one a plan is started with it. */
+    take?: (answer: Answer) => void;
+  }
+  let { deeds, take }: Props = $props();
 
   let open = $state(false);
   let typed = $state('');
+  const slate = new SlateState();
+  $effect(() => () => slate.stop());
   /** More than fit on a screen are not shown: a word more finds them. */
   const most = 60;
   const words = $derived(typed.toLowerCase().split(/\s+/).filter(Boolean));
@@ -29,6 +39,14 @@
   const type = (text: string) => {
     typed = text;
     chosen = '0';
+    // What has a figure in it may be a question.
+    slate.ask(/[\d½¼¾]/.test(text) ? text : '');
+  };
+  const answered = $derived((slate.reply?.answers.length ?? 0) > 0);
+  const taken = (answer: Answer) => {
+    open = false;
+    if (take) setTimeout(() => take(answer));
+    else void slate.start(answer);
   };
 
   const typing = (e: KeyboardEvent) =>
@@ -62,11 +80,21 @@
         <Command.Input
           bind:value={() => typed, type}
           class="blank text-lg"
-          placeholder="Find a field, a finding or something to do"
+          placeholder="Find a field, a finding or something to do; or ask: 12 N·m at 240 rpm"
           autofocus
         />
+        {#if answered}
+          <div class="mt-2 max-h-[40vh] overflow-y-auto">
+            <Answers
+              {slate}
+              onlike={type}
+              take={taken}
+              takes={(a) => (take ? `put ${a.offer} in this plan` : `start a plan with ${a.offer}`)}
+            />
+          </div>
+        {/if}
         <Command.List class="mt-2 max-h-[55vh] overflow-y-auto">
-          {#if found.length === 0}<p class="p-3 text-soft">Nothing by that name.</p>{/if}
+          {#if found.length === 0 && !answered}<p class="p-3 text-soft">Nothing by that name.</p>{/if}
           {#each groups as group (group)}
             <Command.Group>
               <Command.GroupHeading class="caption px-2 pt-2">{group}</Command.GroupHeading>
