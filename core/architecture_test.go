@@ -43,8 +43,9 @@ var rooms = map[string]string{
 	"settings":  "control line motor quantity source work working",
 	"assess": "air control drawing finding line motor numeric plan quantity reduction remedy settings source supply " +
 		"verdict words work working",
-	"build": "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
-	"slate": "motor quantity reduction source supply work working",
+	"build":   "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
+	"compare": "assess build finding line plan quantity words",
+	"slate":   "motor quantity reduction source supply work working",
 	// What tests share.
 	"plan/plantest":     "control finding motor plan quantity reduction shelf supply work",
 	"assess/assesstest": "assess finding plan remedy settings working",

@@ -54,13 +54,29 @@ for (const theme of ['day', 'night'] as const)
     await page.getByRole('button', { name: 'compare controls' }).click();
     await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
     await scan('controls compared');
-    await page.getByRole('button', { name: 'wire and build' }).click();
+    await page.getByRole('link', { name: /^Build / }).click();
     await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
     await scan('wiring');
-    for (const tab of ['first power-up', 'parts', 'other ways']) {
+    for (const tab of ['parts', 'other ways']) {
       await page.getByRole('radio', { name: tab }).click();
       await scan(tab);
     }
+    await page.getByRole('link', { name: /^Power up / }).click();
+    await expect(page.getByText('Plug out and in sight', { exact: false })).toBeVisible();
+    await scan('first power-up');
+    await page.getByRole('link', { name: /^Sheets / }).click();
+    await scan('sheets to print');
+    await page.getByRole('link', { name: 'beside' }).click();
+    await expect(page.getByRole('columnheader', { name: 'A, One belt' })).toBeVisible();
+    await scan('two plans beside each other');
+    await page.getByRole('button', { name: 'more ▾' }).click();
+    await scan('the menu');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('/');
+    await page.keyboard.type('1.4 hp at 2850 rpm');
+    await expect(page.getByText('torque', { exact: true })).toBeVisible();
+    await scan('the finder with an answer');
+    await page.keyboard.press('Escape');
     await page.goto(`${workshop.url}/#/shelf`);
     await page.getByRole('link', { name: /ex barn hoist/ }).click();
     await expect(page.getByRole('list', { name: 'Constants from the readings' })).toBeVisible();
@@ -108,12 +124,19 @@ for (const [width, height] of [
     await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
     await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
-    await page.getByRole('button', { name: 'wire and build' }).click();
+    await page.getByRole('link', { name: /^Build / }).click();
     await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
-    for (const tab of ['wiring', 'first power-up', 'parts', 'other ways']) {
+    for (const tab of ['wiring', 'parts', 'other ways']) {
       await page.getByRole('radio', { name: tab }).click();
       expect(await overflow(), tab).toBeLessThanOrEqual(0);
     }
+    await page.getByRole('link', { name: /^Power up / }).click();
+    await expect(page.getByText('Plug out and in sight', { exact: false })).toBeVisible();
+    expect(await overflow()).toBeLessThanOrEqual(0);
+    await page.getByRole('link', { name: 'beside' }).click();
+    await expect(page.getByRole('columnheader', { name: 'A, One belt' })).toBeVisible();
+    expect(await overflow()).toBeLessThanOrEqual(0);
+    await page.getByRole('link', { name: /^Plan / }).click();
     await station(page, 'Reduction');
     await page.getByRole('button', { name: 'Find the best reduction' }).click();
     await expect(page.getByRole('list', { name: 'Answers, best first' }).getByRole('listitem').first()).toBeVisible();

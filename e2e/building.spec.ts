@@ -36,7 +36,7 @@ for (const [machine, letter, sees] of [
     await workshop.loadDemo();
     const plan = await workshop.plan(machine, letter);
     await page.goto(plan);
-    await page.getByRole('button', { name: 'wire and build' }).click();
+    await page.getByRole('link', { name: /^Build / }).click();
     await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
     const looked = page.getByRole('region', { name: 'Wiring and building' });
     await expect(looked.getByRole('img', { name: 'Good' }).first()).toBeVisible();
@@ -61,8 +61,8 @@ for (const [machine, letter, sees] of [
 test('a plan with an open stop cannot be ticked to power', async ({ page, workshop }) => {
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
-  await page.getByRole('button', { name: 'wire and build' }).click();
-  await page.getByRole('radio', { name: 'first power-up' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
+  await page.getByRole('link', { name: /^Power up / }).click();
   const live = page.getByLabel(/^Step \d+: Supply on/);
   await expect(live).toBeDisabled();
   await expect(page.getByText('First everything with the plug out.').first()).toBeVisible();
@@ -72,12 +72,12 @@ test('a plan with an open stop cannot be ticked to power', async ({ page, worksh
     await page.getByLabel(name, { exact: true }).check();
   await expect(live).toBeEnabled();
   await page.getByRole('textbox', { name: 'Read' }).first().fill('0.0 V');
-  await page.getByRole('button', { name: 'back to the plan' }).click();
+  await page.getByRole('link', { name: /^Plan / }).click();
   await station(page, 'Supply');
   await page.getByLabel("The machine's frame, motor and drive box are earthed").uncheck();
   await expect(headline(page)).toContainText('Do not power it yet.');
-  await page.getByRole('button', { name: 'wire and build' }).click();
-  await page.getByRole('radio', { name: 'first power-up' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
+  await page.getByRole('link', { name: /^Power up / }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Frame not earthed' })).toBeVisible();
   await expect(live).toBeDisabled();
   await expect(page.getByRole('textbox', { name: 'Read' }).first()).toHaveValue('0.0 V');
@@ -89,7 +89,7 @@ test('prices are typed, summed and kept, and one that is none is refused where i
 }) => {
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Honey extractor', 'A'));
-  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
   await page.getByRole('radio', { name: 'parts' }).click();
   await expect(page.getByText('Together, 9 of 11 priced')).toBeVisible();
   await page.getByLabel('Price of Driving gear of stage 1').fill('a song');
@@ -99,7 +99,7 @@ test('prices are typed, summed and kept, and one that is none is refused where i
   await page.getByLabel('Fuse and holder, line is here').check();
   await saved(page);
   await page.reload();
-  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
   await page.getByRole('radio', { name: 'parts' }).click();
   await expect(page.getByLabel('Price of Driving gear of stage 1')).toHaveValue('£4.50');
   await expect(page.getByLabel('Fuse and holder, line is here')).toBeChecked();
@@ -167,13 +167,13 @@ test('a battery plan has no mains in its wiring, and its build sheet fits Letter
   await workshop.loadDemo();
   const plan = await workshop.plan('Honey extractor', 'A');
   await page.goto(plan);
-  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
   const looked = page.getByRole('region', { name: 'Wiring and building' });
   await expect(looked.getByText('G1:+').first()).toBeVisible();
   await expect(looked.getByText('A1:V−').first()).toBeVisible();
   await expect(looked.getByText('X0:L')).toHaveCount(0);
   await expect(looked.getByText('PE:1')).toHaveCount(0);
-  await page.getByRole('radio', { name: 'first power-up' }).click();
+  await page.getByRole('link', { name: /^Power up / }).click();
   await expect(page.getByText('Battery isolated.', { exact: false })).toBeVisible();
   await expect(page.getByText('insulation, 500 V tester', { exact: false })).toHaveCount(0);
   await page.goto(`${plan}/build`);
@@ -190,17 +190,17 @@ test('a reversing switch is interlocked, and a screwed-on pulley forbids it', as
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Control');
   await page.getByLabel('Reverse', { exact: true }).selectOption('Switch, centre off');
-  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
   const looked = page.getByRole('region', { name: 'Wiring and building' });
   await expect(looked.getByText('Reverse interlocked')).toBeVisible();
   await expect(looked.getByText('S4:7').first()).toBeVisible();
-  await page.getByRole('button', { name: 'back to the plan' }).click();
+  await page.getByRole('link', { name: /^Plan / }).click();
   await station(page, 'Reduction');
   await page.getByLabel('Screwed on').first().check();
   await expect(
     page.getByRole('button', { name: 'Reverse with a screwed-on chuck or pulley', exact: true })
   ).toBeVisible();
-  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Reverse with a screwed-on chuck or pulley' })).toBeVisible();
 });
 
@@ -209,14 +209,39 @@ test('the whole of it goes by keyboard', async ({ page, workshop }) => {
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await expect(headline(page)).toBeVisible();
   await find(page, 'first power-up');
-  await expect(page.getByRole('heading', { name: 'Wire it and build it' })).toBeVisible();
-  const tabs = page.getByRole('radiogroup', { name: 'What to show' });
-  await tabs.getByRole('radio', { name: 'wiring' }).focus();
-  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
+  await expect(page).toHaveURL(/\/power-up$/);
   await expect(page.getByLabel(/^Step 1: /)).toBeVisible();
   await page.getByLabel(/^Step 4: /).focus();
   await page.keyboard.press('Space');
   await expect(page.getByLabel(/^Step 4: /)).toBeChecked();
+  await expect(page.getByRole('link', { name: /^Power up step 5 of / })).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(page.getByLabel(/^Step 4: /)).not.toBeChecked();
+  await page.keyboard.press('Escape');
+  await expect(headline(page)).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
+});
+
+test('two plans are beside each other in two steps, what differs first, and one is carried on with', async ({
+  page,
+  workshop
+}) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await page.getByRole('link', { name: 'beside' }).click();
+  await expect(page.getByRole('heading', { name: /B has more to spare/ })).toBeVisible();
+  const jobs = page.getByRole('row', { name: /^Jobs/ });
+  await expect(jobs).toContainText('better');
+  await expect(page.getByRole('row', { name: /^May it be powered/ })).toContainText('no: Guard the moving parts');
+  await expect(page.getByRole('img', { name: /^All-day torque at the spindle of plan A, plan B/ })).toBeVisible();
+  await page.getByRole('link', { name: 'carry on with A' }).click();
+  await expect(page.getByRole('link', { name: 'plan A, One belt' })).toHaveAttribute('aria-current', 'page');
+  await expect(headline(page)).toBeVisible();
+  // A machine with one plan has its copy to put beside it.
+  await page.goto(`${await workshop.plan('Cider mill', 'A')}/beside`);
+  await page.getByRole('button', { name: 'Copy it' }).click();
+  await page.getByRole('link', { name: 'beside' }).click();
+  await expect(page.getByRole('heading', { name: /^They do as many jobs, 2 of 3\.$/ })).toBeVisible();
 });

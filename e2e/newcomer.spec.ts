@@ -129,7 +129,9 @@ test('a newcomer goes from an empty workshop to a printed plate by keyboard alon
   await page.keyboard.press('Control+Shift+Z');
   await expect(headline(page)).toContainText('Does both jobs.');
 
-  await tabTo(page, 'speed plate', 'link');
+  await tabTo(page, /^Sheets/, 'link');
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'Speed plate', 'link');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Bench lathe' })).toBeVisible();
   await expect(page.getByRole('rowheader', { name: 'Facing 60 mm steel' })).toBeVisible();

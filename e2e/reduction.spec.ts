@@ -171,7 +171,7 @@ test('a shaft that is the weak link is named, with what to make to fit it', asyn
   await page.getByLabel('Shaft', { exact: true }).last().fill('8 mm');
   await expect(page.getByRole('button', { name: 'Driven shaft is the weak link', exact: true })).toBeVisible();
   await expect(page.getByText(/held by the driven shaft/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
   await page.getByRole('radio', { name: 'parts' }).click();
   await expect(page.getByText(/Turn a sleeve, 8\smm inside, 25\smm outside/)).toBeVisible();
 });

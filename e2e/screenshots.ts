@@ -29,10 +29,10 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await shot(page, 'reduction-bench');
   await page.getByRole('button', { name: 'back to the verdict' }).click();
   await sheet('Kick wheel, powered', 'B', 'Control', 'control-bench');
-  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
   await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
   await shot(page, 'wiring');
-  await page.getByRole('button', { name: 'back to the plan' }).click();
+  await page.getByRole('link', { name: /^Plan / }).click();
   await sheet('Power hacksaw', 'A', 'Supply', 'supply-bench');
   await sheet('Honey extractor', 'A', 'Work', 'work-bench');
   await page.getByText('First side, slow', { exact: true }).first().click();
@@ -76,8 +76,8 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
   await page.goto('about:blank');
   await sheet('Cider mill', 'A', 'Motor', 'plan-sheet-tablet-night');
-  await page.getByRole('button', { name: 'wire and build' }).click();
-  await page.getByRole('radio', { name: 'first power-up' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
+  await page.getByRole('link', { name: /^Power up / }).click();
   await expect(page.getByText('Plug out and in sight', { exact: false })).toBeVisible();
   await shot(page, 'power-up-tablet-night');
   await page.setViewportSize({ width: 390, height: 844 });

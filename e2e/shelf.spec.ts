@@ -133,7 +133,7 @@ test('a large workshop goes in and out with progress, and all of it opens', asyn
   await expect(
     page.getByRole('region', { name: 'The shelf ranked' }).locator('[data-candidate]').first()
   ).toBeVisible();
-  await page.getByRole('button', { name: 'wire and build' }).click();
+  await page.getByRole('link', { name: /^Build / }).click();
   await expect(
     page.getByRole('region', { name: 'Wiring and building' }).getByRole('radio', { name: 'parts' })
   ).toBeVisible();

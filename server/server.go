@@ -102,6 +102,7 @@ func describe(e *echo.Echo, c Config) *api {
 	a.search(hapi)
 	a.identify(hapi)
 	a.slate(hapi)
+	a.compare(hapi)
 	a.files(hapi)
 	a.shapes = shapesOf(hapi)
 	return a

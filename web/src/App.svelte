@@ -13,10 +13,10 @@
 
   const routes = {
     '/': Shed,
-    '/plan/:id': PlanSheet,
     '/plan/:id/speed-plate': SpeedPlate,
     '/plan/:id/settings': SettingsSheet,
     '/plan/:id/build': BuildSheet,
+    '/plan/:id/:view?': PlanSheet,
     '/shelf/:id?': Shelf,
     '/what-is-it/:plan?': WhatIsIt,
     '*': NotFound

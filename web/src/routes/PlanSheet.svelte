@@ -4,18 +4,20 @@
   import { api, call, sayProblem, type Sheet } from '../lib/api/client';
   import { takeOver } from '../lib/sheet/handover';
   import SheetView from '../lib/sheet/SheetView.svelte';
-  import { SheetState } from '../lib/sheet/sheet.svelte';
+  import { panelOf, SheetState } from '../lib/sheet/sheet.svelte';
 
-  let { params }: { params: { id: string } } = $props();
+  let { params }: { params: { id: string; view?: string | null } } = $props();
+  const id = $derived(params.id);
 
   let sheet = $state.raw<SheetState>();
   const asked = new Ask<Sheet>(
-    (signal) => call(() => api.GET('/api/plans/{id}', { params: { path: { id: params.id } }, signal })),
+    (signal) => call(() => api.GET('/api/plans/{id}', { params: { path: { id } }, signal })),
     async ({ data }) => {
       if (!data) return;
       const opened = await SheetState.open(data);
-      if (params.id !== data.planId) return opened.close();
+      if (id !== data.planId) return opened.close();
       sheet = opened;
+      sheet.panel = panelOf(params.view);
       takeOver(sheet);
     }
   );
@@ -25,13 +27,18 @@
   );
 
   $effect(() => {
-    void params.id;
+    void id;
     untrack(() => asked.instead());
     return () => {
       asked.stop();
       sheet?.close();
       sheet = undefined;
     };
+  });
+  // The address says what stands in place of the benches: also when a person goes back.
+  $effect(() => {
+    const panel = panelOf(params.view);
+    if (sheet && id === sheet.planId) sheet.panel = panel;
   });
 </script>
 

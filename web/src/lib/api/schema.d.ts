@@ -75,6 +75,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Plans beside each other: what they differ in first, and which is the better in what */
+        post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/controls": {
         parameters: {
             query?: never;
@@ -705,6 +722,9 @@ export interface components {
             units: components["schemas"]["QuantityUnits"];
             workings: components["schemas"]["Working"][];
         };
+        Beside: {
+            plans: components["schemas"]["CompareNamed"][];
+        };
         Build: {
             approaches: components["schemas"]["BuildApproach"][];
             /** @description Why it may not be powered yet; empty when it may */
@@ -823,6 +843,35 @@ export interface components {
             item: components["schemas"]["ShelfItem"];
             /** @enum {string} */
             units: "metric" | "inch";
+        };
+        CompareBeside: {
+            headline: string;
+            /** @description What the first of them makes of the jobs, for drawing them */
+            jobs: components["schemas"]["AssessJobResult"][];
+            /** @description What they differ in first */
+            rows: components["schemas"]["CompareRow"][];
+            sides: components["schemas"]["CompareSide"][];
+            units: components["schemas"]["QuantityUnits"];
+        };
+        CompareCell: {
+            /** @description It is the better one here, or one of several that are */
+            better: boolean;
+            text: string;
+        };
+        CompareNamed: {
+            input: components["schemas"]["PlanInput"];
+            name: string;
+        };
+        CompareRow: {
+            /** @description One for each plan */
+            cells: components["schemas"]["CompareCell"][];
+            differs: boolean;
+            label: string;
+        };
+        CompareSide: {
+            mayPower: boolean;
+            name: string;
+            reach: components["schemas"]["LineReach"];
         };
         ControlDescribed: {
             /** @description Time from rest to full speed */
@@ -2738,6 +2787,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Catalogue"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Beside"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CompareBeside"];
                 };
             };
             /** @description Error */

@@ -1,30 +1,23 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { Ask } from '../api/ask.svelte';
-  import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
   import Segments from '../ui/Segments.svelte';
   import { openSheet } from '../sheet/context';
   import BillTable from './BillTable.svelte';
   import Drawing from './Drawing.svelte';
-  import PowerUp from './PowerUp.svelte';
   import Approaches from './Approaches.svelte';
   import WireList from './WireList.svelte';
 
-  /** What it takes to build the plan: wiring, the order of first power-up, parts, and other ways. */
+  /** What it takes to build the plan: wiring, parts, and other ways. */
   const sheet = openSheet();
 
-  let tab = $state<'wiring' | 'power' | 'parts' | 'ways'>('wiring');
+  let tab = $state<'wiring' | 'parts' | 'ways'>('wiring');
 
-  const asked = new Ask<Schemas['Build']>((signal) =>
-    call(() => api.POST('/api/build', { body: sheet.question, bodySerializer: filledOnly, signal }))
-  );
-  const build = $derived(asked.answer);
-  const problem = $derived(asked.problem ? sayProblem(asked.problem) : '');
+  const build = $derived(sheet.build.answer);
+  const problem = $derived(sheet.build.problem);
   $effect(() => {
     void sheet.question;
-    untrack(() => asked.again());
+    untrack(() => sheet.build.again());
   });
-  $effect(() => () => asked.stop());
 </script>
 
 <section aria-label="Wiring and building" class="p-4">
@@ -35,7 +28,6 @@
       value={tab}
       options={[
         ['wiring', 'wiring'],
-        ['power', 'first power-up'],
         ['parts', 'parts'],
         ['ways', 'other ways']
       ]}
@@ -43,7 +35,6 @@
     />
     <p class="flex gap-5">
       <a class="link" href="#/plan/{sheet.planId}/build">print it</a>
-      <button class="link" onclick={() => (sheet.panel = '')}>back to the plan</button>
     </p>
   </div>
   {#if problem}<p role="alert" class="mt-2 text-stop">{problem}</p>{/if}
@@ -65,8 +56,6 @@
           Supply, control and motor must be filled in and belong together before there is anything to wire.
         </p>
       {/if}
-    {:else if tab === 'power'}
-      <PowerUp {build} />
     {:else if tab === 'parts'}
       <div class="mt-3 grid gap-x-8 gap-y-5 lg:grid-cols-2">
         <BillTable title="Take from the shelf" bill={build.take} ticked />

@@ -33,7 +33,7 @@
     (picked = picked.includes(k) ? picked.filter((p) => p !== k) : [...picked, k].slice(-most));
   const use = (c: Schemas['RankControlTried']) => {
     sheet.change(({ plan }) => (plan.control = structuredClone($state.snapshot(c.uses))));
-    sheet.panel = '';
+    sheet.show('');
     sheet.station = 'control';
   };
   const shown = $derived((answer?.tried ?? []).filter((_, i) => picked.includes(i)));
@@ -43,7 +43,7 @@
   <div class="min-w-0">
     <div class="flex flex-wrap items-baseline justify-between gap-3">
       <h1 class="text-[1.45rem]">Controls for {sheet.doc.plan.motor.name || 'this motor'}</h1>
-      <button class="link" onclick={() => (sheet.panel = '')}>back to the plan</button>
+      <button class="link" onclick={() => sheet.show('')}>back to the plan</button>
     </div>
     <p class="text-[0.94rem] text-soft">Each on the plan's own reduction, with the jobs as they are.</p>
     {#if problem}<p role="alert" class="mt-2 text-stop">{problem}</p>{/if}

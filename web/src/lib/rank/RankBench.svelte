@@ -40,7 +40,7 @@
       // Another control comes with nothing said yet of its fuse and box: the verdict asks.
       if (c.uses) plan.control = structuredClone($state.snapshot(c.uses));
     });
-    sheet.panel = '';
+    sheet.show('');
     sheet.station = 'motor';
   };
   const level = (c: Schemas['RankCandidate']) => {
@@ -54,7 +54,7 @@
   <div class="min-w-0">
     <div class="flex flex-wrap items-baseline justify-between gap-3">
       <h1 class="text-[1.45rem]">Motors for {sheet.doc.machine.name}</h1>
-      <button class="link" onclick={() => (sheet.panel = '')}>back to the plan</button>
+      <button class="link" onclick={() => sheet.show('')}>back to the plan</button>
     </div>
     <p class="text-[0.94rem] text-soft">
       Each is tried on the control that suits it, at the best single ratio, for every job. Torque is at the spindle.

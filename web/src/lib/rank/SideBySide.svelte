@@ -4,10 +4,15 @@
   import type { Assessment } from '../api/client';
   import Axes from '../reach/Axes.svelte';
 
+  interface Point {
+    rpm: number;
+    torque: number;
+  }
   interface Props {
     units: Assessment['units'];
     jobs: Assessment['jobs'];
-    curves: { name: string; spread: number; points: { rpm: number; torque: number }[] }[];
+    /** A torque that is not a number is a gap in a line. */
+    curves: { name: string; spread: number; points: Point[] }[];
     height?: number;
   }
   let { units, jobs, curves, height = 380 }: Props = $props();
@@ -18,12 +23,13 @@
   const h = $derived(height - margin.top - margin.bottom);
 
   const drawn = $derived(curves.filter((c) => c.points.length > 0));
+  const known = (points: Point[]) => points.filter((p) => !Number.isNaN(p.torque));
   const bands = $derived(jobs.filter((j) => j.rpm.length > 0));
   const rpms = $derived([...drawn.flatMap((c) => c.points.map((p) => p.rpm)), ...bands.flatMap((j) => j.rpm)]);
   const domain = $derived<[number, number]>([Math.max(Math.min(...rpms) * 0.9, 0.1), Math.max(...rpms) * 1.1]);
   const most = $derived(
     Math.max(
-      ...drawn.flatMap((c) => c.points.map((p) => p.torque * (1 + c.spread))),
+      ...drawn.flatMap((c) => known(c.points).map((p) => p.torque * (1 + c.spread))),
       ...bands.flatMap((j) => j.needed)
     ) / units.torqueSi
   );
@@ -37,12 +43,11 @@
   // Lines are told apart by their dashes and a number at the end, not by colour alone.
   const dashes = ['', '9 4', '2 4', '12 3 2 3'];
   const tones = ['var(--iron)', 'var(--brass-ink)', 'var(--good)', 'var(--ink)'];
-  type Point = { rpm: number; torque: number };
   const path = $derived(
     line<Point>(
       (p) => x(p.rpm),
       (p) => y(p.torque / units.torqueSi)
-    )
+    ).defined((p) => !Number.isNaN(p.torque))
   );
   const cloud = (spread: number) =>
     area<Point>(
@@ -78,7 +83,7 @@
           >
         {/each}
         {#each drawn as c, i (i)}
-          {@const last = c.points.at(-1 - 3 * i)}
+          {@const last = known(c.points).at(-1 - 3 * i)}
           {#if c.spread > 0}<path d={cloud(c.spread)(c.points)} fill={tones[i]} opacity="0.14" />{/if}
           <path d={path(c.points)} fill="none" stroke={tones[i]} stroke-width="2.4" stroke-dasharray={dashes[i]} />
           {#if last}

@@ -1,24 +1,46 @@
 <script lang="ts">
+  import { DropdownMenu } from 'bits-ui';
   import SaveLine from '../form/SaveLine.svelte';
   import { fillIn } from '../slate/fill';
   import Finder from '../ui/Finder.svelte';
   import TopBar from '../ui/TopBar.svelte';
   import { deedsOf } from './deeds';
-  import type { SheetState } from './sheet.svelte';
+  import MachineSwitch from './MachineSwitch.svelte';
+  import { views, type SheetState } from './sheet.svelte';
 
   /** Which plan this is, whether it is saved, and what can be done with it. */
   let { sheet, planName }: { sheet: SheetState; planName: string } = $props();
 
+  const others = $derived(sheet.head.siblings.filter((p) => p.id !== sheet.planId));
   const deeds = $derived(deedsOf(sheet));
 </script>
 
 <TopBar>
-  <p class="min-w-0 truncate">
-    {#if sheet.head.workshop}<span class="text-soft">{sheet.head.workshop}</span>
-      <span class="text-soft">/</span>{/if}
-    <span class="font-semibold">{sheet.doc.machine.name}</span> <span class="text-soft">/</span>
-    {planName}
-  </p>
+  <nav aria-label="Machine and plan" class="flex min-w-0 flex-wrap items-center gap-x-2">
+    {#if sheet.head.workshop}<a class="truncate text-soft hover:underline" href="#/">{sheet.head.workshop}</a>
+      <span class="text-soft" aria-hidden="true">/</span>{/if}
+    <MachineSwitch name={sheet.doc.machine.name} />
+    <span class="text-soft" aria-hidden="true">/</span>
+    {#if others.length > 0}
+      <ul class="flex" aria-label="Plans">
+        {#each sheet.head.siblings as p (p.id)}
+          <li>
+            <a
+              class="letter"
+              href="#/plan/{p.id}{views[sheet.panel]}"
+              aria-current={p.id === sheet.planId ? 'page' : undefined}
+              title={p.name}
+              aria-label="plan {p.letter}{p.name ? `, ${p.name}` : ''}">{p.letter}</a
+            >
+          </li>
+        {/each}
+      </ul>
+      <span class="truncate">{sheet.doc.plan.name || planName}</span>
+      <a class="link text-sm" href={sheet.address('beside')}>beside</a>
+    {:else}
+      <span class="truncate">{planName}</span>
+    {/if}
+  </nav>
   <SaveLine saved={sheet.saved} />
   {#snippet tools()}
     <div class="flex" role="group" aria-label="Undo and redo">
@@ -38,12 +60,28 @@
       >
     </div>
     <Finder {deeds} take={(answer) => sheet.change((doc) => fillIn(doc, answer.fills))} />
-    <button
-      class="caption min-h-8 hover:underline"
-      aria-pressed={sheet.panel === 'build'}
-      onclick={() => (sheet.panel = sheet.panel === 'build' ? '' : 'build')}>wire and build</button
+  {/snippet}
+  {#snippet menu()}
+    <DropdownMenu.Item class="menu-item" onSelect={() => location.assign(`/api/plans/${sheet.planId}/export`)}
+      >Export this plan as a file</DropdownMenu.Item
     >
-    <a class="caption hover:underline" href="#/plan/{sheet.planId}/speed-plate">speed plate</a>
-    <a class="caption hover:underline" href="/api/plans/{sheet.planId}/export" download>export</a>
   {/snippet}
 </TopBar>
+
+<style>
+  .letter {
+    display: block;
+    min-width: 2rem;
+    padding: 0.2rem 0.6rem;
+    border: 1px solid var(--rule);
+    background: var(--card);
+    text-align: center;
+  }
+  li:not(:first-child) .letter {
+    border-left: 0;
+  }
+  .letter[aria-current] {
+    background: var(--ink);
+    color: var(--card);
+  }
+</style>

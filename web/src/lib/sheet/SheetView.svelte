@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { Tabs } from 'bits-ui';
   import type { StationName } from '../api/client';
   import Line from '../line/Line.svelte';
@@ -9,7 +10,10 @@
   import ReductionBench from '../stations/ReductionBench.svelte';
   import SupplyBench from '../stations/SupplyBench.svelte';
   import WorkBench from '../stations/WorkBench.svelte';
+  import BesidePanel from '../compare/BesidePanel.svelte';
   import BuildPanel from '../build/BuildPanel.svelte';
+  import PowerPanel from '../build/PowerPanel.svelte';
+  import Rail from '../rail/Rail.svelte';
   import ControlsPanel from '../control/ControlsPanel.svelte';
   import FoundPanel from '../reduction/FoundPanel.svelte';
   import ReductionSheet from '../reduction/ReductionSheet.svelte';
@@ -18,6 +22,7 @@
   import { provideSheet } from './context';
   import Verdict from '../verdict/Verdict.svelte';
   import SheetBar from './SheetBar.svelte';
+  import SheetsPanel from './SheetsPanel.svelte';
   import { intoView } from './intoView';
   import type { SheetState } from './sheet.svelte';
 
@@ -32,7 +37,15 @@
     work: WorkBench
   };
   const Bench = $derived(benches[sheet.station]);
-  const panels = { '': undefined, rank: RankBench, controls: ControlsPanel, build: BuildPanel };
+  const panels = {
+    '': undefined,
+    rank: RankBench,
+    controls: ControlsPanel,
+    build: BuildPanel,
+    power: PowerPanel,
+    sheets: SheetsPanel,
+    beside: BesidePanel
+  };
   const Panel = $derived(panels[sheet.panel]);
   const a = $derived(sheet.assessment);
   const planName = $derived(
@@ -59,7 +72,19 @@
     return () => clearTimeout(timer);
   });
 
+  // How far the building is follows from what is saved, which changes less often than what is typed.
+  $effect(() => {
+    if (sheet.saved.state === 'saved') untrack(() => sheet.build.again());
+  });
+
+  /** Whatever floats above the sheet closes first. */
+  const floats = () => document.querySelector('[role="dialog"], [role="menu"], [role="listbox"]') !== null;
+  const back = () => {
+    if (sheet.panel !== '') sheet.show('');
+    else sheet.finding = false;
+  };
   const key = (e: KeyboardEvent) => {
+    if (e.key === 'Escape' && !e.defaultPrevented && !floats()) return back();
     if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return;
     e.preventDefault();
     if (e.shiftKey) sheet.redo();
@@ -68,7 +93,7 @@
 
   const choose = (station: string) => {
     sheet.station = station as StationName;
-    sheet.panel = '';
+    sheet.show('');
   };
 </script>
 
@@ -81,7 +106,10 @@
       <SheetBar {sheet} {planName} />
       <ClashPanel saved={sheet.saved} what="plan" />
       {#if a}
-        <Line stations={a.stations} drawing={a.drawing} selected={sheet.station} onselect={choose} />
+        <div class:aside={sheet.panel !== ''}>
+          <Line stations={a.stations} drawing={a.drawing} selected={sheet.station} onselect={choose} />
+        </div>
+        <Rail />
       {/if}
       {#if Panel}
         <main class="min-h-0 flex-1 overflow-y-auto"><Panel /></main>
@@ -174,6 +202,10 @@
     }
   }
   @media (max-width: 40rem) {
+    /* On a phone what was opened is wanted, not the line. */
+    .aside {
+      display: none;
+    }
     .columns,
     .columns.found {
       grid-template-columns: minmax(0, 1fr);

@@ -8,7 +8,7 @@ export const stations: readonly StationName[] = ['supply', 'control', 'motor', '
 
 /** Opens a station's bench and goes to its place on the line. */
 function goBench(sheet: SheetState, station: StationName) {
-  sheet.panel = '';
+  sheet.show('');
   sheet.station = station;
   document.getElementById(`station-${station}`)?.focus();
 }
@@ -42,7 +42,7 @@ function acts(sheet: SheetState): Deed[] {
     run: () => void push(`/plan/${sheet.planId}/${path}`)
   });
   return [
-    { name: 'Rank the shelf for these jobs', group: 'Do', run: () => (sheet.panel = 'rank') },
+    { name: 'Rank the shelf for these jobs', group: 'Do', run: () => sheet.show('rank') },
     {
       name: 'Find the best reduction',
       group: 'Do',
@@ -57,8 +57,11 @@ function acts(sheet: SheetState): Deed[] {
     { name: 'Show inch', group: 'Do', run: () => prefs.setUnits('inch') },
     { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
     { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') },
-    { name: 'Compare controls for this motor', group: 'Do', run: () => (sheet.panel = 'controls') },
-    { name: 'Wiring, first power-up, parts', group: 'Do', run: () => (sheet.panel = 'build') },
+    { name: 'Compare controls for this motor', group: 'Do', run: () => sheet.show('controls') },
+    { name: 'Wiring, parts, other ways', group: 'Go to', run: () => sheet.show('build') },
+    { name: 'First power-up, step by step', group: 'Go to', run: () => sheet.show('power') },
+    { name: 'Sheets to print', group: 'Go to', run: () => sheet.show('sheets') },
+    { name: 'Plans beside each other, compared', group: 'Go to', run: () => sheet.show('beside') },
     page('Settings sheet', 'settings'),
     page('Build sheet and wiring', 'build'),
     page('Speed plate', 'speed-plate'),

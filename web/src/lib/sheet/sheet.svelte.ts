@@ -1,3 +1,4 @@
+import { push } from 'svelte-spa-router';
 import {
   api,
   byField,
@@ -21,6 +22,7 @@ import { read, write } from '../form/path';
 import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.svelte';
 import { prefs, type Units } from '../prefs.svelte';
 import { bringOlderDraft } from './olderDraft';
+import { BuildState } from '../build/build.svelte';
 import { SearchState } from '../reduction/search.svelte';
 
 /** What a person edits: undone, redone and saved as one. */
@@ -35,7 +37,21 @@ interface Version {
   machine: number;
 }
 
-export type Panel = '' | 'rank' | 'controls' | 'build';
+/** What stands in place of the benches, and how its address ends. */
+export const views = {
+  '': '',
+  rank: '/ranking',
+  controls: '/controls',
+  build: '/wire',
+  power: '/power-up',
+  sheets: '/sheets',
+  beside: '/beside'
+} as const;
+export type Panel = keyof typeof views;
+
+/** The view an address ends with; the benches where there is none of that name. */
+export const panelOf = (view: string | null | undefined): Panel =>
+  (Object.keys(views) as Panel[]).find((p) => views[p] === `/${view}`) ?? '';
 
 /** A draft typed in an older version may lack the newer lists and groups. */
 const whole = (doc: Doc): Doc => {
@@ -92,11 +108,12 @@ export class SheetState {
   before = $state(false);
   errors = $state.raw<Record<string, string>>({});
   station = $state<StationName>('motor');
-  /** What stands in place of the benches: the shelf ranked, controls compared, wiring and building. */
+  /** What stands in place of the benches; changed by [show], which changes the address too. */
   panel = $state<Panel>('');
   /** What stands on the right of the reduction: the verdict, or the best reductions found. */
   finding = $state(false);
   readonly search: SearchState;
+  readonly build: BuildState;
   /** Field to bring into view and focus, set by findings and the finder. */
   wanted = $state('');
   errorCount: number;
@@ -121,6 +138,7 @@ export class SheetState {
     this.head = head;
     this.saved = saved;
     this.search = new SearchState(this);
+    this.build = new BuildState(this);
     this.errorCount = $derived(Object.keys(this.errors).length);
     if (machine.jobs.length === 0 || plan.motor.kind === '') this.station = 'work';
     saved.onchange = () => this.assess();
@@ -233,6 +251,17 @@ export class SheetState {
     this.change(({ plan }) => (plan.motor = structuredClone($state.snapshot(motor))));
   }
 
+  address(panel: Panel): string {
+    return `#/plan/${this.planId}${views[panel]}`;
+  }
+
+  /** Puts a view in place of the benches, or the benches back. */
+  show(panel: Panel) {
+    if (panel === this.panel) return;
+    this.panel = panel;
+    void push(this.address(panel).slice(1));
+  }
+
   undo() {
     this.saved.undo();
   }
@@ -247,7 +276,7 @@ export class SheetState {
     const station = root === 'machine' ? 'work' : root;
     if (station && ['supply', 'control', 'motor', 'reduction', 'work'].includes(station)) {
       this.station = station as StationName;
-      this.panel = '';
+      this.show('');
       this.wanted = field;
     }
   }
@@ -255,6 +284,7 @@ export class SheetState {
   /** Leaves the sheet; what is left to save is still saved. */
   close() {
     this.#asked.stop();
+    this.build.stop();
     this.saved.close();
   }
 

@@ -34,7 +34,7 @@
 
 <div class="flex items-baseline justify-between gap-2">
   <h2 class="caption">Control, between wall and motor</h2>
-  <button class="link" onclick={() => (sheet.panel = 'controls')}>compare controls</button>
+  <button class="link" onclick={() => sheet.show('controls')}>compare controls</button>
 </div>
 <div class="mt-3 grid grid-cols-2 gap-3">
   <div class="col-span-2"><Choice path="control.kind" label="Kind" options={offered} /></div>
@@ -180,5 +180,5 @@
 <Figures title="What reaches the motor" {workings} />
 <SettingsList />
 <p class="mt-4">
-  <button class="link" onclick={() => (sheet.panel = 'build')}>Wiring, first power-up and what to buy</button>
+  <button class="link" onclick={() => sheet.show('build')}>Wiring, first power-up and what to buy</button>
 </p>

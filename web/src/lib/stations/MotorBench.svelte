@@ -13,7 +13,7 @@
 </div>
 <p class="mb-2.5 flex gap-4 text-[0.94rem]">
   <a class="link" href="#/what-is-it/{sheet.planId}">what is it?</a>
-  <button class="link" onclick={() => (sheet.panel = 'rank')}>rank the shelf for these jobs</button>
+  <button class="link" onclick={() => sheet.show('rank')}>rank the shelf for these jobs</button>
 </p>
 <AsRead at="motor" />
 <AsFound at="motor" bench={sheet.assessment?.bench} />

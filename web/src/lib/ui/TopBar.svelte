@@ -1,12 +1,16 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { prefs, type Theme } from '../prefs.svelte';
+  import { prefs } from '../prefs.svelte';
+  import MoreMenu from './MoreMenu.svelte';
   import Segments from './Segments.svelte';
 
-  let { children, tools }: { children?: Snippet; tools?: Snippet } = $props();
-
-  const next: Record<Theme, Theme> = { system: 'night', night: 'day', day: 'system' };
-  const words: Record<Theme, string> = { system: 'as system', night: 'night', day: 'day' };
+  interface Props {
+    children?: Snippet;
+    tools?: Snippet;
+    /** What the menu has besides what it has everywhere. */
+    menu?: Snippet;
+  }
+  let { children, tools, menu }: Props = $props();
 </script>
 
 <header class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule bg-card px-4 py-1.5">
@@ -17,11 +21,6 @@
   <div class="ml-auto flex flex-wrap items-center gap-3">
     <a class="caption hover:underline" href="#/shelf">shelf</a>
     {@render tools?.()}
-    <button
-      class="caption min-h-8 px-1 hover:underline"
-      onclick={() => prefs.setTheme(next[prefs.theme])}
-      aria-label="Light: {words[prefs.theme]}. Change">{words[prefs.theme]}</button
-    >
     <Segments
       label="Units shown"
       value={prefs.units}
@@ -31,5 +30,6 @@
       ]}
       onchange={(u) => prefs.setUnits(u)}
     />
+    <MoreMenu>{@render menu?.()}</MoreMenu>
   </div>
 </header>

@@ -1,0 +1,105 @@
+<script lang="ts">
+  import { openSheet } from '../sheet/context';
+  import { nextOf, stepsOf } from './rail';
+
+  /** The steps of the work in the order it is done, each with its state, and the next thing to do. */
+  const sheet = openSheet();
+  const a = $derived(sheet.assessment);
+  const known = $derived(a && { a, parts: sheet.build.parts, steps: sheet.build.steps });
+  const steps = $derived(known ? stepsOf(known) : []);
+  const next = $derived(known && nextOf(known));
+  const here = $derived(
+    sheet.panel === 'rank' || sheet.panel === 'controls' || sheet.panel === 'beside' ? '' : sheet.panel
+  );
+  const go = () => {
+    if (!next) return;
+    if (next.field) sheet.goTo(next.field);
+    else sheet.show(next.panel);
+  };
+</script>
+
+<nav aria-label="The work" class="rail">
+  <ol class="flex min-w-0">
+    {#each steps as s (s.name)}
+      <li>
+        <a
+          href={sheet.address(s.panel)}
+          class="step"
+          class:here={here === s.panel}
+          aria-current={here === s.panel ? 'step' : undefined}
+          ><span class="font-head text-[1.1rem] font-semibold">{s.name}</span>
+          <span class="state text-sm {s.bad ? 'text-stop' : 'text-soft'}">{s.state}</span></a
+        >
+      </li>
+    {/each}
+  </ol>
+  {#if next}
+    <p class="next text-sm text-soft">
+      <span class="words" title={next.words}>next: {next.words}</span>
+      <button class="link font-semibold" onclick={go}>do it</button>
+    </p>
+  {/if}
+</nav>
+
+<style>
+  .rail {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: stretch;
+    justify-content: space-between;
+    border-bottom: 1px solid var(--rule);
+    background: var(--paper);
+  }
+  .step {
+    display: flex;
+    min-height: 2.5rem;
+    align-items: center;
+    column-gap: 0.6rem;
+    padding: 0.15rem 1rem 0;
+    border-right: 1px solid var(--rule);
+    border-bottom: 3px solid transparent;
+  }
+  .step:hover {
+    background: var(--card);
+  }
+  .step.here {
+    background: var(--card);
+    border-bottom-color: var(--ink);
+  }
+  .state {
+    white-space: nowrap;
+  }
+  .next {
+    display: flex;
+    min-width: 0;
+    flex: 1 1 12rem;
+    align-items: center;
+    justify-content: flex-end;
+    gap: 0.6rem;
+    padding: 0 1rem;
+  }
+  .words {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  @media (width < 40rem) {
+    ol {
+      flex: 1 1 100%;
+    }
+    li {
+      flex: 1 1 0;
+    }
+    .step {
+      flex-direction: column;
+      justify-content: center;
+      min-height: 2.9rem;
+      padding-inline: 0.3rem;
+    }
+    .next {
+      min-height: 2.9rem;
+      justify-content: space-between;
+      border-top: 1px solid var(--rule);
+    }
+  }
+</style>

@@ -1,0 +1,41 @@
+import { expect, it } from 'vitest';
+import { nextOf, stepsOf, type Known } from './rail';
+
+const job = {} as Known['a']['jobs'][number];
+const known = (more: Partial<Known['a']>, parts?: Known['parts'], steps?: Known['steps']): Known => ({
+  a: { jobs: [job, job, job], jobsDone: 3, mayPower: true, next: { text: '', field: '' }, stations: [], ...more },
+  parts,
+  steps
+});
+const states = (k: Known) => stepsOf(k).map((s) => s.state);
+
+it('each step says how far it is', () => {
+  expect(states(known({}, { done: 2, all: 9 }, { done: 3, all: 14 }))).toEqual([
+    '3 of 3 jobs',
+    '2 of 9 parts',
+    'step 4 of 14',
+    '3 to print'
+  ]);
+  expect(states(known({ jobs: [], jobsDone: 0, mayPower: false }))).toEqual([
+    'no job yet',
+    'nothing yet',
+    'not yet',
+    '3 to print'
+  ]);
+  expect(states(known({}, { done: 9, all: 9 }, { done: 14, all: 14 }))[2]).toBe('all done');
+});
+
+it('a plan that may not be powered is never past its first step', () => {
+  const k = known({ mayPower: false }, { done: 9, all: 9 }, { done: 14, all: 14 });
+  expect(states(k)[2]).toBe('not yet');
+  expect(stepsOf(k)[2]?.bad).toBe(true);
+  expect(nextOf(k)).toEqual({ words: 'clear what is open in the verdict', field: '', panel: '' });
+});
+
+it('what is not known comes before parts, parts before power, power before print', () => {
+  const next = { text: 'How far?', field: 'machine.jobs' };
+  expect(nextOf(known({ next }, { done: 0, all: 2 })).field).toBe('machine.jobs');
+  expect(nextOf(known({}, { done: 0, all: 2 }, { done: 0, all: 2 })).panel).toBe('build');
+  expect(nextOf(known({}, { done: 2, all: 2 }, { done: 1, all: 2 })).words).toBe('power-up, step 2');
+  expect(nextOf(known({}, { done: 2, all: 2 }, { done: 2, all: 2 })).panel).toBe('sheets');
+});

@@ -1,0 +1,66 @@
+import type { Assessment, Station } from '../api/client';
+import type { Panel } from '../sheet/sheet.svelte';
+
+/** How far something is. */
+interface Count {
+  done: number;
+  all: number;
+}
+
+/** What the states of the steps follow from. */
+export interface Known {
+  a: Pick<Assessment, 'jobs' | 'jobsDone' | 'mayPower' | 'next'> & { stations: Pick<Station, 'mark'>[] };
+  parts: Count | undefined;
+  steps: Count | undefined;
+}
+
+export interface Step {
+  panel: Panel;
+  name: string;
+  /** Its state, in three words. */
+  state: string;
+  bad: boolean;
+}
+
+/** The steps of the work, in the order it is done. */
+export function stepsOf({ a, parts, steps }: Known): Step[] {
+  const all = a.jobs.length;
+  return [
+    {
+      panel: '',
+      name: 'Plan',
+      state: all === 0 ? 'no job yet' : `${a.jobsDone} of ${all} jobs`,
+      bad: all > 0 && a.jobsDone < all
+    },
+    {
+      panel: 'build',
+      name: 'Build',
+      state: !parts || parts.all === 0 ? 'nothing yet' : `${parts.done} of ${parts.all} parts`,
+      bad: false
+    },
+    {
+      panel: 'power',
+      name: 'Power up',
+      state: !a.mayPower
+        ? 'not yet'
+        : !steps || steps.all === 0
+          ? 'nothing yet'
+          : steps.done === steps.all
+            ? 'all done'
+            : `step ${steps.done + 1} of ${steps.all}`,
+      bad: !a.mayPower
+    },
+    { panel: 'sheets', name: 'Sheets', state: '3 to print', bad: false }
+  ];
+}
+
+/** What comes next: the next thing that is not known, then the next step that is not done. */
+export function nextOf({ a, parts, steps }: Known): { words: string; field: string; panel: Panel } {
+  if (a.next.field) return { words: a.next.text, field: a.next.field, panel: '' };
+  if (a.mayPower && parts && parts.done < parts.all) return { words: 'gather the parts', field: '', panel: 'build' };
+  if (a.mayPower && steps && steps.done < steps.all)
+    return { words: `power-up, step ${steps.done + 1}`, field: '', panel: 'power' };
+  return a.mayPower
+    ? { words: 'print the speed plate', field: '', panel: 'sheets' }
+    : { words: 'clear what is open in the verdict', field: '', panel: '' };
+}
