@@ -80,6 +80,7 @@
         <Command.Input
           bind:value={() => typed, type}
           class="blank text-lg"
+          aria-controls="found"
           placeholder="Find a field, a finding or something to do; or ask: 12 N·m at 240 rpm"
           autofocus
         />
@@ -93,7 +94,7 @@
             />
           </div>
         {/if}
-        <Command.List class="mt-2 max-h-[55vh] overflow-y-auto">
+        <Command.List id="found" class="mt-2 max-h-[55vh] overflow-y-auto">
           {#if found.length === 0 && !answered}<p class="p-3 text-soft">Nothing by that name.</p>{/if}
           {#each groups as group (group)}
             <Command.Group>
