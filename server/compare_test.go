@@ -21,8 +21,8 @@ func TestPlansBesideEachOther(t *testing.T) {
 	require.Len(t, b.Sides, 2)
 	assert.True(t, b.Sides[0].MayPower)
 	assert.False(t, b.Sides[1].MayPower)
-	assert.Equal(t, 413, s.do("POST", "/api/compare", text(t, map[string]any{"plans": []compare.Named{one, one, one, one}}),
-		nil), "more than three")
+	body["plans"] = []compare.Named{one, one, one, one}
+	assert.Equal(t, 413, s.do("POST", "/api/compare", text(t, body), nil), "more than three")
 	two.Input.Units = "cubits"
 	assert.Equal(t, 422, s.do("POST", "/api/compare", text(t, map[string]any{"plans": []compare.Named{two}}), nil))
 }

@@ -22,6 +22,8 @@ type verdictKey struct {
 // Verdict is what a plan's row in the shed says.
 type Verdict struct {
 	Headline string           `json:"headline"`
+	Power    assess.Said      `json:"power" doc:"May it be powered?"`
+	Does     assess.Said      `json:"does" doc:"Does it do the jobs?"`
 	Mark     finding.Level    `json:"mark" enum:"stop,missing,caution,good"`
 	Stations []assess.Station `json:"stations" nullable:"false"`
 	Drawing  drawing.Drawing  `json:"drawing"`
@@ -102,13 +104,15 @@ func workOut(
 func judged(in plan.Input, shelf string) Verdict {
 	a, err := assess.Assess(in)
 	if err != nil {
+		past := assess.Said{Mark: finding.Missing, Text: "It holds more than can be worked out."}
 		return Verdict{
-			Headline: "This plan holds more than can be worked out.", Mark: finding.Missing,
+			Headline: "This plan holds more than can be worked out.", Power: past, Does: past, Mark: finding.Missing,
 			Stations: []assess.Station{},
 			Drawing:  drawing.Drawing{Stages: []drawing.Stage{}, SpeedsTop: []float64{}},
 		}
 	}
-	v := Verdict{Headline: a.Headline, Mark: finding.Good, Stations: a.Stations, Drawing: a.Drawing}
+	v := Verdict{Headline: a.Headline, Power: a.Power, Does: a.Does, Mark: finding.Good, Stations: a.Stations,
+		Drawing: a.Drawing}
 	if a.ShelfTried {
 		v.shelf = shelf
 	}

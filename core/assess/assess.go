@@ -19,6 +19,8 @@ import (
 type Assessment struct {
 	Headline   string                   `json:"headline"`
 	MayPower   bool                     `json:"mayPower" doc:"No stop is open, nothing needed is missing"`
+	Power      Said                     `json:"power" doc:"May it be powered?"`
+	Does       Said                     `json:"does" doc:"Does it do the jobs?"`
 	JobsDone   int                      `json:"jobsDone"`
 	Jobs       []JobResult              `json:"jobs" nullable:"false"`
 	Findings   []f.Finding              `json:"findings" nullable:"false" doc:"Most serious first"`
@@ -83,7 +85,7 @@ func Assess(in plan.Input) (Assessment, error) {
 	}
 	a.ShelfTried = h.ShelfTried
 	a.MayPower = verdict.MayPower(t, a.Findings)
-	a.Headline = headline(&a, t)
+	a.Headline, a.Power, a.Does = headline(&a, t), saidOfPower(&a), saidOfJobs(&a)
 	a.Next = next(&a)
 	a.Stations = summaries(t, &in, &a)
 	a.SpeedPlate = t.SpeedPlate(results)

@@ -6,6 +6,7 @@ import (
 
 	f "jiriki/core/finding"
 	"jiriki/core/line"
+	q "jiriki/core/quantity"
 	"jiriki/core/words"
 )
 
@@ -59,6 +60,81 @@ func headline(a *Assessment, t *line.Model) string {
 	b.WriteString(unusable(a))
 	b.WriteString(advice(a))
 	return b.String()
+}
+
+// Said is one of the two answers to a plan, which are never mixed.
+type Said struct {
+	Mark f.Level `json:"mark" enum:"stop,missing,caution,good"`
+	Text string  `json:"text"`
+}
+
+// saidOfPower answers whether the plan may be powered: by what can hurt and what is not known, not by its jobs.
+func saidOfPower(a *Assessment) Said {
+	stops, cautions := 0, 0
+	first := map[f.Level]string{}
+	for i := range a.Findings {
+		one := &a.Findings[i]
+		if one.Short || one.Always {
+			continue
+		}
+		if first[one.Level] == "" {
+			first[one.Level] = one.Title
+		}
+		switch one.Level {
+		case f.Stop:
+			stops++
+		case f.Caution:
+			cautions++
+		}
+	}
+	switch {
+	case a.MayPower && cautions == 0:
+		return Said{f.Good, "Yes, by the steps of the first power-up."}
+	case a.MayPower && cautions == 1:
+		return Said{f.Caution, "Yes, minding one caution."}
+	case a.MayPower:
+		return Said{f.Caution, "Yes, minding " + words.Count(cautions) + " cautions."}
+	case stops == 1:
+		return Said{f.Stop, "No. " + words.Sentence(first[f.Stop])}
+	case stops > 1:
+		return Said{f.Stop, fmt.Sprintf("No, %s stops. First: %s", words.Count(stops), words.Sentence(first[f.Stop]))}
+	}
+	return Said{f.Missing, "Not yet. " + words.Sentence(first[f.Missing])}
+}
+
+// saidOfJobs answers whether it does its jobs, and by how much.
+func saidOfJobs(a *Assessment) Said {
+	if len(a.Jobs) == 0 {
+		return Said{f.Missing, "No job is put in yet."}
+	}
+	var tightest, worst *JobResult
+	all, told := true, false
+	for i := range a.Jobs {
+		job := &a.Jobs[i]
+		told = told || job.Outcome != line.CannotTell
+		all = all && job.Outcome == line.Does
+		switch {
+		case job.Outcome.Done() && (tightest == nil || job.Margin < tightest.Margin):
+			tightest = job
+		case !job.Outcome.Done() && job.Outcome != line.CannotTell && (worst == nil || job.Margin < worst.Margin):
+			worst = job
+		}
+	}
+	if !told {
+		return Said{f.Missing, "It cannot be told yet."}
+	}
+	text := fmt.Sprintf("%d of %d", a.JobsDone, len(a.Jobs))
+	switch {
+	case worst != nil:
+		return Said{f.Stop, text + "; " + worst.Name + " " + worst.Short + "."}
+	case a.JobsDone < len(a.Jobs):
+		return Said{f.Missing, text + "; the rest cannot be told yet."}
+	}
+	text += ", the tightest with " + q.Percent(tightest.Margin-1) + " to spare."
+	if !all {
+		return Said{f.Caution, text}
+	}
+	return Said{f.Good, text}
 }
 
 // notJudged is the headline of a plan that has too little in it.

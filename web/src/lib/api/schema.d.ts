@@ -678,6 +678,11 @@ export interface components {
             field: string;
             text: string;
         };
+        AssessSaid: {
+            /** @enum {string} */
+            mark: "stop" | "missing" | "caution" | "good";
+            text: string;
+        };
         AssessStation: {
             /** @description The note speaks of a shortfall */
             bad: boolean;
@@ -698,6 +703,8 @@ export interface components {
             /** @description What the motor's bench readings come to */
             bench: components["schemas"]["MotorBenchView"];
             coverage: components["schemas"]["LineCoverage"];
+            /** @description Does it do the jobs? */
+            does: components["schemas"]["AssessSaid"];
             drawing: components["schemas"]["Drawing"];
             /** @description Entries that cannot be used; the rest is worked out as if they were left empty */
             entries: components["schemas"]["QuantityFieldError"][];
@@ -714,6 +721,8 @@ export interface components {
             /** @description No stop is open, nothing needed is missing */
             mayPower: boolean;
             next: components["schemas"]["AssessNext"];
+            /** @description May it be powered? */
+            power: components["schemas"]["AssessSaid"];
             reach: components["schemas"]["LineReach"];
             settings: components["schemas"]["SettingsSetting"][];
             speedPlate: components["schemas"]["LineSpeedPlate"];
@@ -2091,6 +2100,8 @@ export interface components {
             plans: components["schemas"]["ShedPlan"][];
         };
         ShedPlan: {
+            /** @description Does it do the jobs? */
+            does: components["schemas"]["AssessSaid"];
             drawing: components["schemas"]["Drawing"];
             headline: string;
             id: string;
@@ -2098,6 +2109,8 @@ export interface components {
             /** @enum {string} */
             mark: "stop" | "missing" | "caution" | "good";
             name: string;
+            /** @description May it be powered? */
+            power: components["schemas"]["AssessSaid"];
             stations: components["schemas"]["AssessStation"][];
         };
         Sheet: {

@@ -4,6 +4,7 @@
   import LineDrawing from '../line/LineDrawing.svelte';
   import Mark from '../ui/Mark.svelte';
   import { Seen } from '../ui/seen.svelte';
+  import TwoAnswers from '../verdict/TwoAnswers.svelte';
   import RowMenu from './RowMenu.svelte';
 
   type ShedMachine = Workshop['machines'][number];
@@ -83,13 +84,11 @@
       <div class="min-w-0">
         <a class="flex items-start gap-2.5" href="#/plan/{p.id}">
           <Mark level={p.mark} size={24} />
-          <span>
-            <span class="block font-head text-lg leading-tight font-semibold"
-              >Plan {p.letter}{p.name ? `, ${p.name}` : ''}</span
-            >
-            <span class="block">{p.headline}</span>
-          </span>
+          <span class="block font-head text-lg leading-tight font-semibold"
+            >Plan {p.letter}{p.name ? `, ${p.name}` : ''}</span
+          >
         </a>
+        <div class="pl-8.5"><TwoAnswers power={p.power} does={p.does} /></div>
         <p class="mt-1 pl-8.5 text-sm text-soft">
           {p.stations
             .map((s) => s.title)

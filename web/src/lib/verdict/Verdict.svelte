@@ -1,15 +1,12 @@
 <script lang="ts">
-  import type { Finding } from '../api/client';
-  import Mark from '../ui/Mark.svelte';
-  import Worked from '../ui/Worked.svelte';
   import { openSheet } from '../sheet/context';
-  import Remedies from './Remedies.svelte';
+  import FindingLine from './FindingLine.svelte';
+  import TwoAnswers from './TwoAnswers.svelte';
+  import { partsOf } from './parts';
 
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
-  const known = (id: string) => id !== '' && sheet.workings.some((w) => w.id === id);
-  const remediesOf = (f: Finding) => a?.jobs.find((j) => j.id === f.job)?.remedies ?? a?.fixes[f.id] ?? [];
-  const noHelpOf = (f: Finding) => (f.level === 'stop' ? (a?.jobs.find((j) => j.id === f.job)?.noHelp ?? '') : '');
+  const parts = $derived(partsOf(a?.findings ?? [], sheet.station));
 </script>
 
 <section aria-label="Verdict" class="flex flex-col gap-0 p-4">
@@ -28,26 +25,20 @@
   {/if}
   {#if a}
     <h2 class="mt-0.5 text-[1.45rem] leading-tight" aria-live="polite">{a.headline}</h2>
+    <TwoAnswers power={a.power} does={a.does} />
     <ol class="mt-2">
-      {#each a.findings as f (f.id)}
-        <li class="flex gap-3 border-b border-rule py-2.5">
-          <Mark level={f.level} size={22} />
-          <div class="min-w-0 flex-1">
-            {#if f.field}
-              <button class="text-left font-semibold hover:underline" onclick={() => sheet.goTo(f.field)}
-                >{f.title}</button
-              >
-            {:else}
-              <p class="font-semibold">{f.title}</p>
-            {/if}
-            <p class="text-[0.94rem] text-soft">
-              {f.detail}{#if known(f.working)}&nbsp;<Worked id={f.working} text="Working" class="text-ink" />{/if}
-            </p>
-            {#if noHelpOf(f)}<p class="mt-1 text-sm text-soft">{noHelpOf(f)}</p>{/if}
-            {#if remediesOf(f).length > 0}<Remedies remedies={remediesOf(f)} total={a.jobs.length} />{/if}
-          </div>
-        </li>
-      {/each}
+      {#each parts.first as f (f.id)}<FindingLine {f} {a} />{/each}
+    </ol>
+    {#each parts.folds as fold (fold.says)}
+      <details class="border-b border-rule py-2">
+        <summary class="cursor-pointer font-semibold">{fold.says}</summary>
+        <ol>
+          {#each fold.findings as f (f.id)}<FindingLine {f} {a} />{/each}
+        </ol>
+      </details>
+    {/each}
+    <ol>
+      {#each parts.good as f (f.id)}<FindingLine {f} {a} />{/each}
     </ol>
     <p class="caption mt-4">Next, working back from the work</p>
     <p class="mt-1">

@@ -1,0 +1,32 @@
+<script lang="ts">
+  import type { Assessment, Finding } from '../api/client';
+  import Mark from '../ui/Mark.svelte';
+  import Worked from '../ui/Worked.svelte';
+  import { openSheet } from '../sheet/context';
+  import Remedies from './Remedies.svelte';
+
+  /** One finding, with the changes that were tried for it. */
+  let { f, a }: { f: Finding; a: Assessment } = $props();
+
+  const sheet = openSheet();
+  const worked = $derived(f.working !== '' && sheet.workings.some((w) => w.id === f.working));
+  const job = $derived(a.jobs.find((j) => j.id === f.job));
+  const remedies = $derived(job?.remedies ?? a.fixes[f.id] ?? []);
+  const noHelp = $derived(f.level === 'stop' ? (job?.noHelp ?? '') : '');
+</script>
+
+<li class="flex gap-3 border-b border-rule py-2.5">
+  <Mark level={f.level} size={22} />
+  <div class="min-w-0 flex-1">
+    {#if f.field}
+      <button class="text-left font-semibold hover:underline" onclick={() => sheet.goTo(f.field)}>{f.title}</button>
+    {:else}
+      <p class="font-semibold">{f.title}</p>
+    {/if}
+    <p class="text-[0.94rem] text-soft">
+      {f.detail}{#if worked}&nbsp;<Worked id={f.working} text="Working" class="text-ink" />{/if}
+    </p>
+    {#if noHelp}<p class="mt-1 text-sm text-soft">{noHelp}</p>{/if}
+    {#if remedies.length > 0}<Remedies {remedies} total={a.jobs.length} />{/if}
+  </div>
+</li>
