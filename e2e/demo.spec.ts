@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expect, find, headline, saved, station, test } from './workshop';
 
 test('the demo is loaded when asked, and its four machines have verdicts', async ({ page, workshop }) => {
@@ -126,33 +127,74 @@ for (const paper of ['A4', 'Letter'] as const)
     expect(facts).toMatch(paper === 'A4' ? /Page size: +59[45].* x 84[12]/ : /Page size: +612 x 792/);
   });
 
-test('on the reach no name covers another or a band', async ({ page, workshop }) => {
-  await workshop.loadDemo();
-  for (const machine of ['Honey extractor', 'Kick wheel, powered', 'Power hacksaw']) {
-    await page.goto(await workshop.plan(machine, 'A'));
-    const names = page.locator('.job text:not(.halo)');
-    await expect(names.first()).toBeVisible();
-    const covered = await names.evaluateAll((texts) => {
-      const boxes = texts.map((t) => t.getBoundingClientRect());
-      const crossed = (box: DOMRect) =>
-        Array.from(document.querySelectorAll<SVGPathElement>('.job > path')).some((path) => {
-          const toScreen = path.getScreenCTM();
-          return Array.from({ length: 61 }, (_, i) => path.getPointAtLength((path.getTotalLength() * i) / 60)).some(
-            (at) => {
-              const p = at.matrixTransform(toScreen ?? undefined);
-              // Letters without tails and accents fill the middle of their box.
-              return p.x > box.left && p.x < box.right && p.y > box.top + 4 && p.y < box.bottom - 2;
-            }
-          );
-        });
-      const overlaps = (a: DOMRect, b: DOMRect) =>
-        a.left < b.right && b.left < a.right && a.top + 4 < b.bottom && b.top + 4 < a.bottom;
-      return texts
-        .filter((_, i) =>
-          boxes.some((mine, at) => at === i && (crossed(mine) || boxes.some((b, k) => k !== i && overlaps(mine, b))))
+/** What of the reach's names covers another, a band of a job, or leaves the drawing. */
+const covered = (page: Page) =>
+  page.locator('.job text:not(.halo), [aria-label="Reach"] text.says').evaluateAll((texts) => {
+    const boxes = texts.map((t) => t.getBoundingClientRect());
+    const crossed = (box: DOMRect) =>
+      Array.from(document.querySelectorAll<SVGPathElement>('.job > path')).some((path) => {
+        const toScreen = path.getScreenCTM();
+        return Array.from({ length: 61 }, (_, i) => path.getPointAtLength((path.getTotalLength() * i) / 60)).some(
+          (at) => {
+            const p = at.matrixTransform(toScreen ?? undefined);
+            // Letters without tails and accents fill the middle of their box.
+            return p.x > box.left && p.x < box.right && p.y > box.top + 4 && p.y < box.bottom - 2;
+          }
+        );
+      });
+    const overlaps = (a: DOMRect, b: DOMRect) =>
+      a.left < b.right && b.left < a.right && a.top + 4 < b.bottom && b.top + 4 < a.bottom;
+    const drawing = texts[0]?.closest('svg')?.getBoundingClientRect();
+    return texts
+      .filter((t, i) =>
+        boxes.some(
+          (mine, at) =>
+            at === i &&
+            ((t.closest('.job') && crossed(mine)) ||
+              boxes.some((b, k) => k !== i && overlaps(mine, b)) ||
+              (drawing && (mine.left < drawing.left - 1 || mine.right > drawing.right + 1)))
         )
-        .map((t) => t.textContent);
-    });
-    expect(covered).toEqual([]);
+      )
+      .map((t) => t.textContent);
+  });
+
+test('on the reach no name covers another or a band, at four widths', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  for (const machine of ['Honey extractor', 'Kick wheel, powered', 'Power hacksaw', 'Cider mill']) {
+    for (const width of [1280, 1024, 768, 390]) {
+      await page.setViewportSize({ width, height: 900 });
+      await page.goto(await workshop.plan(machine, 'A'));
+      await expect(page.locator('.job text:not(.halo)').first()).toBeVisible();
+      await expect.poll(() => covered(page), `${machine}, ${width} px`).toEqual([]);
+    }
+  }
+});
+
+test('eight jobs are told by numbers, with their names in a key', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Work');
+  for (let i = 0; i < 5; i++) {
+    await page.getByRole('button', { name: 'add a job' }).click();
+    await page
+      .getByRole('textbox', { name: 'Slowest', exact: true })
+      .last()
+      .fill(`${30 + 15 * i}`);
+    await page
+      .getByRole('textbox', { name: 'Fastest', exact: true })
+      .last()
+      .fill(`${60 + 30 * i}`);
+    await page
+      .getByRole('textbox', { name: 'Torque at the spindle' })
+      .last()
+      .fill(`${2 + i} N·m`);
+  }
+  const key = page.getByRole('list', { name: 'Jobs on the chart' });
+  await expect(key.getByRole('listitem')).toHaveCount(8);
+  await expect(key).toContainText('Big pots');
+  await saved(page);
+  for (const width of [1280, 1024, 768, 390]) {
+    await page.setViewportSize({ width, height: 900 });
+    await expect.poll(() => covered(page), `${width} px`).toEqual([]);
   }
 });

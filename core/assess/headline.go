@@ -126,7 +126,7 @@ func saidOfJobs(a *Assessment) Said {
 	text := fmt.Sprintf("%d of %d", a.JobsDone, len(a.Jobs))
 	switch {
 	case worst != nil:
-		return Said{f.Stop, text + "; " + worst.Name + " " + worst.Short + "."}
+		return Said{f.Stop, text + "; " + worst.Name + ": " + worst.Short + "."}
 	case a.JobsDone < len(a.Jobs):
 		return Said{f.Missing, text + "; the rest cannot be told yet."}
 	}

@@ -36,7 +36,7 @@
   {#if next}
     <p class="next text-sm text-soft">
       <span class="words" title={next.words}>next: {next.words}</span>
-      <button class="link font-semibold" onclick={go}>do it</button>
+      <button class="link flex-none font-semibold" onclick={go}>do it</button>
     </p>
   {/if}
 </nav>

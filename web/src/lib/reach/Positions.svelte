@@ -1,14 +1,51 @@
 <script lang="ts">
   import { band, caption, doubt, fill, points, runUp, stroke, type Chart, type Position } from './curves';
+  import { apart, clear, type Label } from './labels';
   import { figure } from './scale';
 
   /** What the spindle reaches in every position: its limits, what binds, and the band of a guess. */
-  let { chart, positions, width, from }: { chart: Chart; positions: Position[]; width: number; from: number } =
-    $props();
+  interface Props {
+    chart: Chart;
+    positions: Position[];
+    width: number;
+    from: number;
+    /** Where names stand that must not be covered. */
+    taken: Label[];
+  }
+  let { chart, positions, width, from, taken }: Props = $props();
 
   const h = $derived(chart.height);
   const several = $derived(positions.length > 1);
   const first = $derived(positions[0]);
+  const letters = 6.4;
+  const free = (x: number, y: number, text: string, end = false) => {
+    const wide = text.length * letters;
+    return clear({ x: end ? x - wide : x, y, width: wide }, taken, 16);
+  };
+  const burst = 'five minutes in fifteen';
+  /** Where along its line the caption of the intermittent limit stands clear of every name. */
+  const burstAt = $derived(
+    first &&
+      [0.7, 0.5, 0.9, 0.35, 0.2]
+        .map((share) => caption(chart, first, 'intermittent', share))
+        .map((b) => ({ x: Math.min(b.x, width) - 4, y: Math.max(b.y - 7, 10) }))
+        .find((b) => b.x > burst.length * letters && free(b.x, b.y, burst, true))
+  );
+  /** The positions' names at the foot, clear of the jobs' and of each other. */
+  const names = $derived.by(() => {
+    const labels = positions
+      .filter((p) => several || p.fixed)
+      .map((p) => {
+        const wide = p.label.length * letters;
+        const x = chart.x(p.highRpm) + (p.fixed ? 5 : -5 - wide);
+        return { text: p.label, x: Math.max(Math.min(x, width - wide), 0), y: h - 8, width: wide };
+      });
+    const y = apart([...taken, ...labels], [], 16, 0, h).slice(taken.length);
+    return labels.map((l, i) => ({ ...l, y: y[i] ?? l.y }));
+  });
+  const allDay = $derived(
+    first && first.spread > 0 ? `all day, give or take ${figure(first.spread * 100)} %` : 'all day'
+  );
   /** Both ends of the speeds a motor on the line keeps to. */
   const thin = (p: Position) => {
     const top = points(chart, p, 'continuous')[0]?.y;
@@ -34,24 +71,18 @@
   {@const c = caption(chart, first, 'continuous', 0.04)}
   {@const b = caption(chart, first, 'intermittent', 0.7)}
   {@const k = caption(chart, first, 'peak', 0.04)}
-  {#if k.y > 12 && b.y - k.y > 22}<text x={k.x + 6} y={k.y - 6} class="says">some seconds</text>{/if}
-  <text x={c.x + 6} y={Math.min(c.y + 34, h - 22)} class="says"
-    >all day{first.spread > 0 ? `, give or take ${figure(first.spread * 100)} %` : ''}</text
-  >
-  {#if first.limits[0]?.continuous && width > 500}<text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft"
-      >held by {first.limits[0].continuous}</text
-    >{/if}
-  <text x={Math.min(b.x, width) - 4} y={Math.max(b.y - 7, 10)} class="says" text-anchor="end"
-    >five minutes in fifteen</text
-  >
-{/if}
-{#each positions as p, i (i)}
-  {#if several || p.fixed}
-    <text x={chart.x(p.highRpm) + (p.fixed ? 5 : -5)} y={h - 8} class="says" text-anchor={p.fixed ? 'start' : 'end'}
-      >{p.label}</text
-    >
+  {@const day = Math.min(c.y + 34, h - 22)}
+  {@const held = `held by ${first.limits[0]?.continuous ?? ''}`}
+  {#if k.y > 12 && b.y - k.y > 22 && free(k.x + 6, k.y - 6, 'some seconds')}
+    <text x={k.x + 6} y={k.y - 6} class="says">some seconds</text>
   {/if}
-{/each}
+  {#if free(c.x + 6, day, allDay)}<text x={c.x + 6} y={day} class="says">{allDay}</text>{/if}
+  {#if first.limits[0]?.continuous && width > 500 && free(c.x + 6, Math.min(c.y + 50, h - 6), held)}
+    <text x={c.x + 6} y={Math.min(c.y + 50, h - 6)} class="says soft">{held}</text>
+  {/if}
+  {#if burstAt}<text x={burstAt.x} y={burstAt.y} class="says" text-anchor="end">{burst}</text>{/if}
+{/if}
+{#each names as n, i (i)}<text x={n.x} y={n.y} class="says">{n.text}</text>{/each}
 
 <style>
   .all-day {

@@ -7,7 +7,7 @@
   import Positions from './Positions.svelte';
   import ReadOutCard from './ReadOutCard.svelte';
   import type { Chart } from './curves';
-  import { jobMarks } from './marks';
+  import { jobMarks, mostNamed, taken } from './marks';
   import { readOut } from './readOut';
   import { figure, scales, shown, speedDomain, type View } from './scale';
 
@@ -98,7 +98,7 @@
         </defs>
         <g transform="translate({margin.left},{margin.top})">
           <Axes x={chart.x} y={chart.y} {w} {h} says="spindle speed, rpm" />
-          <Positions {chart} positions={a.reach.positions} width={w} from={domain[0]} />
+          <Positions {chart} positions={a.reach.positions} width={w} from={domain[0]} taken={taken(marks)} />
           {#if a.reach.topRpm > 0}
             {@const anchor = top > w - 70 ? 'end' : 'middle'}
             <path d="M{top} 0V{h}" class="cap" />
@@ -114,6 +114,17 @@
     {/if}
     {#if read?.of}<ReadOutCard of={read.of} rpm={read.rpm} {says} {several} left={chart.x(read.rpm) > w / 2} />{/if}
   </div>
+  {#if marks.length > mostNamed}
+    <ol class="flex flex-wrap gap-x-4 px-4 pb-2 text-sm" aria-label="Jobs on the chart">
+      {#each marks as m, i (m.job.id)}
+        <li class={m.state === 'good' ? 'text-good' : m.state === 'stop' ? 'text-stop' : ''}>
+          <span class="font-semibold">{i + 1}</span>
+          {m.job.name}
+          {m.job.short}
+        </li>
+      {/each}
+    </ol>
+  {/if}
 </section>
 
 <style>

@@ -46,3 +46,7 @@ export function apart(labels: Label[], lines: Point[][], lineHeight: number, top
     return y;
   });
 }
+
+/** Whether a label stands clear of others, all on lines so high. */
+export const clear = (label: Label, others: readonly Label[], lineHeight: number): boolean =>
+  !others.some((o) => Math.abs(o.y - label.y) < lineHeight && o.x < label.x + label.width && label.x < o.x + o.width);

@@ -1,6 +1,6 @@
 import type { Assessment } from '../api/client';
 import { place, type Chart, type Point } from './curves';
-import { apart } from './labels';
+import { apart, type Label } from './labels';
 
 type Job = Assessment['jobs'][number];
 type State = 'good' | 'just' | 'stop' | 'unknown';
@@ -19,6 +19,8 @@ export interface JobMark {
 
 const CHARACTER = 7.1; // px of a letter of a name, about
 const LINE = 17;
+/** More jobs than this are told by numbers, with their names in a key. */
+export const mostNamed = 5;
 
 const states: Partial<Record<Job['outcome'], State>> = { does: 'good', just: 'just', 'cannot-tell': 'unknown' };
 
@@ -28,20 +30,23 @@ const widthOf = (text: string) => text.length * CHARACTER;
 export function jobMarks(c: Chart, jobs: Job[], width: number): JobMark[] {
   const marks = jobs
     .filter((job) => job.rpm.length > 0)
-    .map((job): JobMark => {
+    .map((job, i, all): JobMark => {
       const path = job.rpm.map((rpm, i) => place(c, job.needed[i] ?? 0, rpm));
       const first = path[0] ?? { x: 0, y: 0 };
       const last = path.at(-1) ?? first;
-      const text = `${job.name} ${job.short}`;
+      const numbered = all.length > mostNamed;
+      const text = numbered ? String(i + 1) : `${job.name} ${job.short}`;
       const wide = widthOf(text);
+      // A number stands at the end of its band, a name over the middle.
+      const beside = last.x + 5 + wide < width ? last.x + 5 : first.x - 5 - wide;
       return {
         job,
         path,
         ends: [first, last],
         text,
         state: states[job.outcome] ?? 'stop',
-        x: Math.max(0, Math.min((first.x + last.x) / 2 - wide / 2, width - wide)),
-        y: Math.min(first.y, last.y) - 11
+        x: Math.max(0, numbered ? beside : Math.min((first.x + last.x) / 2 - wide / 2, width - wide)),
+        y: numbered ? (beside > last.x ? last.y : first.y) + 5 : Math.min(first.y, last.y) - 11
       };
     });
   const y = apart(
@@ -53,3 +58,7 @@ export function jobMarks(c: Chart, jobs: Job[], width: number): JobMark[] {
   );
   return marks.map((m, i) => ({ ...m, y: y[i] ?? m.y }));
 }
+
+/** Where the names stand, for what must not cover them. */
+export const taken = (marks: readonly JobMark[]): Label[] =>
+  marks.map((m) => ({ x: m.x, y: m.y, width: widthOf(m.text) }));

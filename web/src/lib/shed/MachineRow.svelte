@@ -2,7 +2,6 @@
   import { push } from 'svelte-spa-router';
   import { api, call, sayProblem, type Problem, type Workshop } from '../api/client';
   import LineDrawing from '../line/LineDrawing.svelte';
-  import Mark from '../ui/Mark.svelte';
   import { Seen } from '../ui/seen.svelte';
   import TwoAnswers from '../verdict/TwoAnswers.svelte';
   import RowMenu from './RowMenu.svelte';
@@ -82,20 +81,19 @@
         >
       </a>
       <div class="min-w-0">
-        <a class="flex items-start gap-2.5" href="#/plan/{p.id}">
-          <Mark level={p.mark} size={24} />
+        <a href="#/plan/{p.id}">
           <span class="block font-head text-lg leading-tight font-semibold"
             >Plan {p.letter}{p.name ? `, ${p.name}` : ''}</span
           >
         </a>
-        <div class="pl-8.5"><TwoAnswers power={p.power} does={p.does} /></div>
-        <p class="mt-1 pl-8.5 text-sm text-soft">
+        <div><TwoAnswers power={p.power} does={p.does} /></div>
+        <p class="mt-1 text-sm text-soft">
           {p.stations
             .map((s) => s.title)
             .slice(1, 4)
             .join(' → ')}
         </p>
-        <div class="pl-8.5"><RowMenu what="plan {p.letter} of {m.name}" name={p.name} {...planDeeds(p)} /></div>
+        <div><RowMenu what="plan {p.letter} of {m.name}" name={p.name} {...planDeeds(p)} /></div>
       </div>
     </div>
   {:else}
