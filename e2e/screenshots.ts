@@ -22,7 +22,13 @@ test('one picture of each main view', async ({ page, workshop }) => {
     await shot(page, name);
   };
   await shed('shed');
+  await page.getByLabel('Type what you have, in shop words').fill('1.4 hp at 2850 rpm, wheel 180 mm');
+  await expect(page.getByText('torque', { exact: true })).toBeVisible();
+  await shot(page, 'slate');
   await sheet('Kick wheel, powered', 'B', 'Motor', 'plan-sheet');
+  await page.getByRole('link', { name: 'beside' }).click();
+  await expect(page.getByRole('columnheader', { name: 'A, One belt' })).toBeVisible();
+  await shot(page, 'beside');
   await sheet('Kick wheel, powered', 'B', 'Reduction', 'reduction-bench');
   await page.getByRole('button', { name: 'Find the best reduction' }).click();
   await page.getByRole('button', { name: 'on the ruler' }).first().click();

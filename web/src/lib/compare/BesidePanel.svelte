@@ -63,12 +63,12 @@
       beside each other.
     </p>
   {:else if b}
-    <div class="grid gap-6 p-4 xl:grid-cols-2">
-      <div>
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-6 p-4 xl:grid-cols-2">
+      <div class="min-w-0">
         <h2 class="caption mb-2">All-day torque at the spindle</h2>
         <SideBySide units={b.units} jobs={b.jobs} {curves} />
       </div>
-      <div class="overflow-x-auto">
+      <div class="min-w-0 overflow-x-auto">
         <h2 class="caption">Where they differ</h2>
         <table class="w-full text-left">
           <thead>

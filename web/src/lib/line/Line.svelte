@@ -23,8 +23,8 @@
 </script>
 
 <nav aria-label="The line" class="line-strip relative overflow-x-auto border-b border-rule bg-card">
-  <div class="relative min-w-[48rem]">
-    <div class="pointer-events-none absolute inset-x-0 top-[4.1rem] h-[6.6rem] desk:top-[3.1rem]">
+  <div class="strip relative min-w-[48rem]">
+    <div class="drawn pointer-events-none absolute inset-x-0 top-[4.1rem] h-[6.6rem] desk:top-[3.1rem]">
       <LineDrawing {drawing} />
     </div>
     <Tabs.List aria-label="Stations">
@@ -41,7 +41,7 @@
                   <span class="min-w-0 flex-1">
                     <span class="caption block">{names[s.station]}</span>
                     <span
-                      class="line-clamp-2 font-head text-[1.15rem] leading-tight font-semibold desk:line-clamp-1"
+                      class="title line-clamp-2 font-head text-[1.15rem] leading-tight font-semibold desk:line-clamp-1"
                       title={s.title}>{s.title}</span
                     >
                   </span>
@@ -88,6 +88,40 @@
   }
   .figures.on {
     border-bottom-color: var(--ink);
+  }
+  /* On a phone at the bench: which station, and how it stands. */
+  @media (max-width: 40rem) {
+    .strip {
+      min-width: 0;
+    }
+    .drawn,
+    .title,
+    .figures {
+      display: none;
+    }
+    .stations {
+      grid-template-columns: repeat(5, minmax(0, 1fr));
+    }
+    .station {
+      height: 56px;
+      flex-direction: column-reverse;
+      align-items: center;
+      justify-content: center;
+      gap: 2px;
+      padding: 0;
+      border-bottom: 4px solid transparent;
+    }
+    .station[aria-selected='true'] {
+      border-bottom-color: var(--ink);
+    }
+    .station > span {
+      flex: none;
+      max-width: 100%;
+    }
+    .station .caption {
+      font-size: 0.72rem;
+      letter-spacing: 0.02em;
+    }
   }
   .station:hover .caption {
     color: var(--iron);

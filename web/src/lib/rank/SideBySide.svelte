@@ -3,6 +3,7 @@
   import { area, line } from 'd3-shape';
   import type { Assessment } from '../api/client';
   import Axes from '../reach/Axes.svelte';
+  import { apart } from '../reach/labels';
 
   interface Point {
     rpm: number;
@@ -49,6 +50,21 @@
       (p) => y(p.torque / units.torqueSi)
     ).defined((p) => !Number.isNaN(p.torque))
   );
+  // Names of the jobs over their middles, none over another.
+  const names = $derived.by(() => {
+    const labels = bands.map((j) => {
+      const wide = j.name.length * 6.8;
+      const middle = (x(j.rpm[0] ?? 1) + x(j.rpm.at(-1) ?? 1)) / 2;
+      return {
+        text: j.name,
+        x: Math.max(0, Math.min(middle - wide / 2, w - wide)),
+        y: y(Math.max(...j.needed) / units.torqueSi) - 7,
+        width: wide
+      };
+    });
+    const clear = apart(labels, [], 15, 0, h);
+    return labels.map((l, i) => ({ ...l, y: clear[i] ?? l.y }));
+  });
   const cloud = (spread: number) =>
     area<Point>(
       (p) => x(p.rpm),
@@ -75,13 +91,8 @@
             )(j.rpm.map((_, i) => i))}
             class="job"
           />
-          <text
-            x={(x(j.rpm[0] ?? 1) + x(j.rpm.at(-1) ?? 1)) / 2}
-            y={y(Math.max(...j.needed) / units.torqueSi) - 7}
-            text-anchor="middle"
-            class="name">{j.name}</text
-          >
         {/each}
+        {#each names as n, i (i)}<text x={n.x} y={n.y} class="name">{n.text}</text>{/each}
         {#each drawn as c, i (i)}
           {@const last = known(c.points).at(-1 - 3 * i)}
           {#if c.spread > 0}<path d={cloud(c.spread)(c.points)} fill={tones[i]} opacity="0.14" />{/if}

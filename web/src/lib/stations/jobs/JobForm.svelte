@@ -23,7 +23,7 @@
   const workings = $derived(
     sheet.workings
       .filter((w) => w.id.startsWith('job.') && w.id.endsWith(`.${job?.id}`) && !w.id.startsWith('job.margin.'))
-      .map((w) => ({ ...w, label: w.label.replace(`${job?.name}: `, '') }))
+      .map((w) => ({ ...w, label: w.label.replace(`${job?.name || 'Job without a name'}: `, '') }))
   );
   const tone = $derived(
     result?.outcome === 'does'
