@@ -77,6 +77,13 @@ for (const theme of ['day', 'night'] as const)
     await expect(page.getByText('torque', { exact: true })).toBeVisible();
     await scan('the finder with an answer');
     await page.keyboard.press('Escape');
+    await page.goto(`${workshop.url}/#/how-to`);
+    await expect(page.getByRole('heading', { name: 'Words used here' })).toBeVisible();
+    await scan('how to go about it');
+    await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/verdict`);
+    await expect(page.getByRole('heading', { name: 'What to set' })).toBeVisible();
+    await scan('the verdict sheet');
+    await page.keyboard.press('Escape');
     await page.goto(`${workshop.url}/#/shelf`);
     await page.getByRole('link', { name: /ex barn hoist/ }).click();
     await expect(page.getByRole('list', { name: 'Constants from the readings' })).toBeVisible();

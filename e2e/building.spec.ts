@@ -20,7 +20,8 @@ test('settings are ticked off with the day and printed', async ({ page, workshop
   const text = await printed(page, info.outputPath('settings.pdf'));
   expect(text).toContain('Settings sheet');
   expect(text).toMatch(/Current limit +4\.2\s*A +2026-10-31/);
-  expect(text).toContain('I_limit ≤ 1.5·I_plate');
+  expect(text).toContain('1.5 × 2.8');
+  expect(text).not.toContain('I_limit');
   expect(text).toContain('Other school: 65 % of plate speed');
   expect(text).toMatch(new RegExp(`Max speed trim +100\\s*%, 1750\\s*rpm +${new Date().toLocaleDateString('sv-SE')}`));
   expect(text).not.toContain('back to the plan');

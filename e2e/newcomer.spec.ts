@@ -136,3 +136,26 @@ test('a newcomer goes from an empty workshop to a printed plate by keyboard alon
   await expect(page.getByRole('heading', { name: 'Bench lathe' })).toBeVisible();
   await expect(page.getByRole('rowheader', { name: 'Facing 60 mm steel' })).toBeVisible();
 });
+
+test('by keys the first remedy is near, and so is how to go about it', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await expect(page.getByRole('button', { name: 'Fit a fan with its own supply' })).toBeVisible();
+  let keys = 0;
+  const press = async (key: string) => {
+    await page.keyboard.press(key);
+    keys++;
+  };
+  await press('Tab');
+  await expect(page.getByRole('button', { name: 'to the verdict' })).toBeFocused();
+  await press('Enter');
+  const remedy = page.getByRole('list', { name: 'Changes that were tried' }).getByRole('button').first();
+  while (keys < 12 && !(await remedy.evaluate((b) => b === document.activeElement))) await press('Tab');
+  await expect(remedy).toBeFocused();
+  await press('Enter');
+  expect(keys).toBeLessThanOrEqual(12);
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('3 of 3');
+  await page.getByRole('button', { name: 'more ▾' }).click();
+  await page.getByRole('menuitem', { name: /How to go about it/ }).click();
+  await expect(page.getByRole('heading', { name: 'Words used here' })).toBeVisible();
+});

@@ -104,7 +104,7 @@ var electricRules = []rule{
 		like: "9 A over 22 m of 2.5 mm² on 230 V",
 		answer: func(a *asked) {
 			i, area, length := a.num(amps), a.num(conductor), a.num(cable)
-			three := a.has("three phase", "three-phase", "3 phase", "3-phase", "3ph")
+			three := a.threePhase()
 			lost := supply.Wire{Area: area}.Drop(i, length, three)
 			m, _ := a.one(conductor)
 			formula, put := "ΔV = 2 · I · ρ · L / A, warm", "there and back"

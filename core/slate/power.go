@@ -85,7 +85,7 @@ var powerRules = []rule{
 		answer: func(a *asked) {
 			p, v := a.num(power), a.num(volts)
 			root, put := 1.0, ""
-			if a.has("three phase", "three-phase", "3 phase", "3-phase", "3ph") {
+			if a.threePhase() {
 				root, put = math.Sqrt(3), " × √3"
 			}
 			one := a.add(
@@ -111,7 +111,7 @@ var powerRules = []rule{
 func answerPlate(a *asked) {
 	v, i := a.num(volts), a.num(amps)
 	root, put := 1.0, ""
-	if a.has("three phase", "three-phase", "3 phase", "3-phase", "3ph") {
+	if a.threePhase() {
 		root, put = math.Sqrt(3), " × √3"
 	}
 	in := v * i * root
@@ -134,6 +134,11 @@ func answerPlate(a *asked) {
 			one.Note = fmt.Sprintf("%s is %s of what goes in, which a motor can keep.", m.text, q.Percent(share))
 		}
 	}
+}
+
+// threePhase reports whether the question speaks of three phases.
+func (f *facts) threePhase() bool {
+	return f.has("three phase", "three-phase", "3 phase", "3-phase", "3ph")
 }
 
 // turns reports whether a speed was given in turns a second.

@@ -32,7 +32,7 @@ var wheelRules = []rule{
 				a.show(driven, q.Length)+" ÷ "+a.show(driver, q.Length), source.Mechanics)
 			one.offers(
 				"these pulleys",
-				stage("v", a.sizeOf(a.pairs[wheelPair].a), a.sizeOf(a.pairs[wheelPair].b))...)
+				a.pulleys()...)
 			a.driven(ratio)
 		},
 	},
@@ -215,6 +215,12 @@ func nearestPulleys(ratio float64) (driver, driven float64) {
 		}
 	}
 	return driver, driven
+}
+
+// pulleys are the entries of a stage with the two wheels of the question, and more.
+func (a *asked) pulleys(more ...Fill) []Fill {
+	p := a.pairs[wheelPair]
+	return append(stage("v", a.sizeOf(p.a), a.sizeOf(p.b)), more...)
 }
 
 // stage are the entries of one stage.

@@ -3,12 +3,14 @@
   import { catalogue } from './lib/catalogue.svelte';
   import { prefs } from './lib/prefs.svelte';
   import BuildSheet from './routes/BuildSheet.svelte';
+  import HowTo from './routes/HowTo.svelte';
   import NotFound from './routes/NotFound.svelte';
   import PlanSheet from './routes/PlanSheet.svelte';
   import SettingsSheet from './routes/SettingsSheet.svelte';
   import Shed from './routes/Shed.svelte';
   import Shelf from './routes/Shelf.svelte';
   import SpeedPlate from './routes/SpeedPlate.svelte';
+  import VerdictSheet from './routes/VerdictSheet.svelte';
   import WhatIsIt from './routes/WhatIsIt.svelte';
 
   const routes = {
@@ -16,9 +18,11 @@
     '/plan/:id/speed-plate': SpeedPlate,
     '/plan/:id/settings': SettingsSheet,
     '/plan/:id/build': BuildSheet,
+    '/plan/:id/verdict': VerdictSheet,
     '/plan/:id/:view?': PlanSheet,
     '/shelf/:id?': Shelf,
     '/what-is-it/:plan?': WhatIsIt,
+    '/how-to': HowTo,
     '*': NotFound
   };
 

@@ -4,6 +4,8 @@
 
   let { params }: { params: { id: string } } = $props();
 
+  /** A list in two halves, to stand beside each other. */
+  const halves = <T,>(list: T[]) => [list.slice(0, Math.ceil(list.length / 2)), list.slice(Math.ceil(list.length / 2))];
   const cost = (n: number) => n.toFixed(2).replace(/\.00$/, '');
 </script>
 
@@ -11,12 +13,9 @@
   {#snippet page({ sheet, build }: Printed)}
     {#if build}
       {@const done = (id: string) => sheet.plan.checks.find((c) => c.id === id)}
-      {#if build.blocked}<p class="mt-3 border-2 border-black p-2 font-semibold">
-          Do not power it yet: {build.blocked}
-        </p>{/if}
       {#each [['From the shelf', build.take], ['To buy', build.buy]] as const as [title, bill] (title)}
         {#if bill.parts.length > 0}
-          <h2 class="mt-5 text-2xl">{title}</h2>
+          <h2 class="mt-3 text-2xl">{title}</h2>
           <table class="w-full">
             <tbody>
               {#each bill.parts as p (p.id)}
@@ -37,7 +36,7 @@
         {/if}
       {/each}
       {#if build.make.length > 0}
-        <h2 class="mt-5 text-2xl">To make</h2>
+        <h2 class="mt-3 text-2xl">To make</h2>
         <table class="w-full">
           <tbody>
             {#each build.make as m (m.id)}
@@ -47,37 +46,40 @@
         </table>
       {/if}
       {#if build.wiring.known}
-        <h2 class="mt-5 text-2xl break-before-page">Wiring, terminal to terminal</h2>
-        <Drawing wiring={build.wiring} />
-        <table class="w-full">
-          <thead
-            ><tr
-              ><th scope="col">no.</th><th scope="col">from</th><th scope="col">to</th><th scope="col">in</th><th
-                scope="col">note</th
-              ></tr
-            ></thead
-          >
-          <tbody>
-            {#each build.wiring.wires as w (w.n)}
-              <tr
-                ><td>{w.n}</td><td>{w.from}</td><td>{w.to}</td><td>{w.loop}{w.screened ? ', screened' : ''}</td><td
-                  >{w.note}</td
-                ></tr
-              >
-            {/each}
-          </tbody>
-        </table>
-        <table class="mt-3 w-full">
-          <tbody>
-            {#each build.wiring.devices as d (d.id)}<tr><th scope="row">{d.id}</th><td>{d.name}</td></tr>{/each}
-          </tbody>
-        </table>
+        <h2 class="mt-3 text-2xl">Wiring, terminal to terminal</h2>
+        <div class="wiring"><Drawing wiring={build.wiring} /></div>
+        <div class="two">
+          {#each halves(build.wiring.wires) as half, k (k)}
+            <table class="w-full">
+              <thead>
+                <tr>
+                  <th scope="col">no.</th><th scope="col">from</th><th scope="col">to</th><th scope="col">in</th>
+                </tr>
+              </thead>
+              <tbody>
+                {#each half as w (w.n)}
+                  <tr>
+                    <td>{w.n}</td><td>{w.from}</td><td>{w.to}</td>
+                    <td>{w.loop}{w.screened ? ', screened' : ''}{w.note ? `; ${w.note}` : ''}</td>
+                  </tr>
+                {/each}
+              </tbody>
+            </table>
+          {/each}
+          {#each halves(build.wiring.devices) as half, k (k)}
+            <table class="mt-3 w-full">
+              <tbody>
+                {#each half as d (d.id)}<tr><th scope="row">{d.id}</th><td>{d.name}</td></tr>{/each}
+              </tbody>
+            </table>
+          {/each}
+        </div>
         <p class="mt-2">
           Terminal names are general ones: the drive's own sheet has its maker's. Local code and a licensed electrician
           decide.
         </p>
       {/if}
-      <h2 class="mt-5 text-2xl break-before-page">First power-up</h2>
+      <h2 class="mt-3 text-2xl">First power-up</h2>
       <table class="w-full">
         <tbody>
           {#each build.powerUp as p, i (p.id)}
@@ -101,17 +103,29 @@
   th,
   td {
     border-bottom: 1px solid #999;
-    padding: 1mm;
+    padding: 0.35mm 1mm;
     text-align: left;
     vertical-align: top;
     font-weight: 400;
-    font-size: 0.95rem;
+    font-size: 0.8rem;
+    line-height: 1.2;
   }
   th[scope='row'] {
     font-weight: 600;
   }
   tr {
     break-inside: avoid;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    column-gap: 6mm;
+    align-items: start;
+  }
+  @media print {
+    .wiring {
+      zoom: 0.58;
+    }
   }
   .cost {
     text-align: right;

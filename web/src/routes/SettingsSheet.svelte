@@ -18,12 +18,12 @@
         <tbody>
           {#each a.settings as s, i (s.working)}
             {@const done = sheet.plan.checks.find((c) => c.id === s.working)}
-            {@const working = a.workings.find((w) => w.id === s.working)}
+            {@const put = a.workings.find((w) => w.id === s.working)?.substituted}
             <tr>
               <td class="box">{done ? '☒' : '☐'} {i + 1}</td>
               <th scope="row">
                 {s.name}
-                <span class="note">{working?.formula ? `${working.formula}: ` : ''}{working?.substituted ?? ''}</span>
+                {#if put}<span class="note">{put}</span>{/if}
                 {#if s.watch}<span class="note">{s.watch}</span>{/if}
                 {#if s.other}<span class="note"><em>Other school:</em> {s.other}</span>{/if}
               </th>

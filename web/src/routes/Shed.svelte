@@ -63,6 +63,7 @@
       group: 'Do',
       run: () => document.getElementById('export-workshop')?.click()
     },
+    { name: 'How to go about it, and the words used here', group: 'Go to', run: () => void push('/how-to') },
     { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
     { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') }
   ]);
@@ -96,8 +97,8 @@
         </p>
         <div class="mt-6"><NewMachine large /></div>
         <p class="mt-8">
-          Or look round first: <button class="link" onclick={demo}>load Quarry Lane shed</button>, a made-up workshop
-          with four retrofits.
+          <a class="link" href="#/how-to">How to go about it</a> is told on one page. Or look round first:
+          <button class="link" onclick={demo}>load Quarry Lane shed</button>, a made-up workshop with four retrofits.
         </p>
       </section>
     {:else}

@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import { push } from 'svelte-spa-router';
   import { api, call, sayProblem } from '../api/client';
+  import { curveOf } from '../rank/curve';
   import SideBySide from '../rank/SideBySide.svelte';
   import { openSheet } from '../sheet/context';
   import { BesideState, mostPlans, nameOf } from './compare.svelte';
@@ -16,17 +17,11 @@
   });
   $effect(() => () => beside.stop());
 
-  // Positions of one plan are one line with gaps.
   const curves = $derived(
     (b?.sides ?? []).map((side) => ({
       name: `plan ${side.name}`,
       spread: 0,
-      points: side.reach.positions
-        .toSorted((one, two) => one.lowRpm - two.lowRpm)
-        .flatMap((p, i) => [
-          ...(i > 0 ? [{ rpm: p.lowRpm, torque: NaN }] : []),
-          ...p.rpm.map((rpm, k) => ({ rpm, torque: p.continuous[k] ?? 0 }))
-        ])
+      points: curveOf(side.reach.positions)
     }))
   );
   const copy = async () => {

@@ -11,7 +11,8 @@
 </script>
 
 <script lang="ts">
-  import { untrack, type Snippet } from 'svelte';
+  import { tick, untrack, type Snippet } from 'svelte';
+  import { router } from 'svelte-spa-router';
   import { Ask } from '../api/ask.svelte';
   import { api, call, filledOnly, sayProblem } from '../api/client';
   import { wordsOf } from '../form/path';
@@ -39,6 +40,12 @@
     return { data: { sheet: got.data, a: answer.data, build: more?.data }, status: 200 };
   });
   const printed = $derived(asked.answer);
+  /** What can hurt stands at the head of whatever is hung on a wall. */
+  const stops = $derived(printed?.a.findings.filter((f) => f.level === 'stop' && !f.short && !f.entry) ?? []);
+  // Asked for from a view, it prints as soon as it is there.
+  $effect(() => {
+    if (printed && router.querystring === 'print') void tick().then(() => window.print());
+  });
   let paper = $state<'A4' | 'Letter'>('A4');
 
   $effect(() => {
@@ -79,15 +86,41 @@
         {#each a.entries as e, i (i)}<p>{wordsOf(e.field)}, “{e.given}”: {e.message}.</p>{/each}
       </div>
     {/if}
+    {#if stops.length > 0}
+      <div class="mt-3 border-2 border-black p-2" role="status">
+        <p class="font-semibold">Do not power it by this sheet. Open: {stops.map((f) => f.title).join('; ')}.</p>
+      </div>
+    {/if}
     {@render page(printed)}
   {/if}
 </main>
 
 <style>
+  /* Ink on white, whatever the light is set to. */
   .page {
     padding: 14mm;
     background: #fff;
     color: #111;
+    --ink: #111;
+    --paper: #fff;
+    --card: #fff;
+    --soft: #444;
+    --rule: #999;
+    --grid: #ddd;
+    --iron: #2c4a52;
+    --iron-wash: #eef2f2;
+    --brass: #a9741a;
+    --brass-ink: #6b4706;
+    --stop: #8f2412;
+    --good: #2f5a2b;
+    /* What classes take was worked out from the theme above. */
+    --color-ink: #111;
+    --color-soft: #444;
+    --color-card: #fff;
+    --color-paper: #fff;
+    --color-rule: #999;
+    --color-stop: #8f2412;
+    --color-good: #2f5a2b;
     --wiring-ink: #111;
     --wiring-card: #fff;
     --wiring-stop: #111;
@@ -103,10 +136,31 @@
   }
   @page a4 {
     size: A4 portrait;
-    margin: 0;
+    margin: 13mm 13mm 15mm;
+    @bottom-right {
+      content: counter(page) ' of ' counter(pages);
+      font-size: 9pt;
+    }
   }
   @page letter {
     size: Letter portrait;
-    margin: 0;
+    margin: 13mm 13mm 15mm;
+    @bottom-right {
+      content: counter(page) ' of ' counter(pages);
+      font-size: 9pt;
+    }
+  }
+  @media print {
+    .page {
+      max-width: none;
+      min-height: 0;
+      padding: 0;
+    }
+    .page :global(h2) {
+      break-after: avoid;
+    }
+    .page :global(:is(tr, li, figure, svg)) {
+      break-inside: avoid;
+    }
   }
 </style>

@@ -14,13 +14,13 @@ it('each step says how far it is', () => {
     '3 of 3 jobs',
     '2 of 9 parts',
     'step 4 of 14',
-    '3 to print'
+    '4 to print'
   ]);
   expect(states(known({ jobs: [], jobsDone: 0, mayPower: false }))).toEqual([
     'no job yet',
     'nothing yet',
     'not yet',
-    '3 to print'
+    '4 to print'
   ]);
   expect(states(known({}, { done: 9, all: 9 }, { done: 14, all: 14 }))[2]).toBe('all done');
 });

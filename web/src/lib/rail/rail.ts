@@ -50,7 +50,7 @@ export function stepsOf({ a, parts, steps }: Known): Step[] {
             : `step ${steps.done + 1} of ${steps.all}`,
       bad: !a.mayPower
     },
-    { panel: 'sheets', name: 'Sheets', state: '3 to print', bad: false }
+    { panel: 'sheets', name: 'Sheets', state: '4 to print', bad: false }
   ];
 }
 

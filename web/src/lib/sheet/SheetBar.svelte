@@ -15,7 +15,7 @@
   const deeds = $derived(deedsOf(sheet));
 </script>
 
-<TopBar>
+<TopBar print={() => sheet.print()}>
   <nav aria-label="Machine and plan" class="flex min-w-0 flex-wrap items-center gap-x-2">
     {#if sheet.head.workshop}<a class="truncate text-soft hover:underline" href="#/">{sheet.head.workshop}</a>
       <span class="text-soft" aria-hidden="true">/</span>{/if}

@@ -85,11 +85,17 @@
   };
   const key = (e: KeyboardEvent) => {
     if (e.key === 'Escape' && !e.defaultPrevented && !floats()) return back();
+    if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'p') {
+      e.preventDefault();
+      return sheet.print();
+    }
     if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return;
     e.preventDefault();
     if (e.shiftKey) sheet.redo();
     else sheet.undo();
   };
+
+  const focus = (what: string) => document.querySelector<HTMLElement>(what)?.focus();
 
   const choose = (station: string) => {
     sheet.station = station as StationName;
@@ -103,6 +109,13 @@
 <Tabs.Root value={sheet.station} onValueChange={choose}>
   {#snippet child({ props })}
     <div {...props} class="sheet flex flex-col">
+      {#if sheet.panel === ''}
+        <!-- What is wanted most, for who goes by keys. -->
+        <p class="skip">
+          <button onclick={() => focus('#verdict')}>to the verdict</button>
+          <button onclick={() => focus('[role=tabpanel]')}>to the bench</button>
+        </p>
+      {/if}
       <SheetBar {sheet} {planName} />
       <ClashPanel saved={sheet.saved} what="plan" />
       {#if a}
@@ -128,7 +141,7 @@
               {/if}
             {/if}
           </div>
-          <div class="verdict">
+          <div class="verdict" id="verdict" tabindex="-1">
             {#if sheet.station === 'reduction' && sheet.finding}
               <p class="px-4 pt-3">
                 <button class="link" onclick={() => (sheet.finding = false)}>back to the verdict</button>
@@ -145,6 +158,30 @@
 </Tabs.Root>
 
 <style>
+  .skip {
+    position: absolute;
+    z-index: 20;
+    left: 1rem;
+    display: flex;
+    gap: 0.5rem;
+  }
+  .skip button {
+    position: absolute;
+    overflow: hidden;
+    width: 1px;
+    height: 1px;
+    white-space: nowrap;
+    clip-path: inset(50%);
+  }
+  .skip button:focus {
+    position: static;
+    width: auto;
+    height: auto;
+    padding: 0.5rem 1rem;
+    clip-path: none;
+    background: var(--ink);
+    color: var(--card);
+  }
   .columns {
     display: grid;
     grid-template-columns: minmax(20rem, 23.5rem) minmax(0, 1fr) minmax(16rem, 19.5rem);

@@ -5,6 +5,11 @@
   const sheet = openSheet();
   const pages = [
     [
+      'verdict',
+      'Verdict sheet',
+      'For the folder: the line, the reach, the jobs, what is open and what to set, on paper.'
+    ],
+    [
       'speed-plate',
       'Speed plate',
       'For the machine: what each position and knob mark turns at, and what it must never pass.'

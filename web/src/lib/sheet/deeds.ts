@@ -19,6 +19,7 @@ function places(sheet: SheetState): Deed[] {
     ...stations.map((s) => ({ name: `${s} bench`, group: 'Go to', run: () => goBench(sheet, s) })),
     { name: 'The shed', group: 'Go to', run: () => void push('/') },
     { name: 'The shelf', group: 'Go to', run: () => void push('/shelf') },
+    { name: 'How to go about it, and the words used here', group: 'Go to', run: () => void push('/how-to') },
     {
       name: 'What is it? Name a motor by what can be seen',
       group: 'Go to',
@@ -62,6 +63,7 @@ function acts(sheet: SheetState): Deed[] {
     { name: 'First power-up, step by step', group: 'Go to', run: () => sheet.show('power') },
     { name: 'Sheets to print', group: 'Go to', run: () => sheet.show('sheets') },
     { name: 'Plans beside each other, compared', group: 'Go to', run: () => sheet.show('beside') },
+    page('Verdict sheet', 'verdict'),
     page('Settings sheet', 'settings'),
     page('Build sheet and wiring', 'build'),
     page('Speed plate', 'speed-plate'),

@@ -49,6 +49,17 @@ export const views = {
 } as const;
 export type Panel = keyof typeof views;
 
+/** The sheet each view prints as. */
+const paperOf: Record<Panel, string> = {
+  '': 'verdict',
+  rank: 'verdict',
+  controls: 'settings',
+  build: 'build',
+  power: 'build',
+  sheets: 'verdict',
+  beside: 'verdict'
+};
+
 /** The view an address ends with; the benches where there is none of that name. */
 export const panelOf = (view: string | null | undefined): Panel =>
   (Object.keys(views) as Panel[]).find((p) => views[p] === `/${view}`) ?? '';
@@ -253,6 +264,11 @@ export class SheetState {
 
   address(panel: Panel): string {
     return `#/plan/${this.planId}${views[panel]}`;
+  }
+
+  /** Prints the sheet that is for the view. */
+  print() {
+    void push(`/plan/${this.planId}/${paperOf[this.panel]}?print`);
   }
 
   /** Puts a view in place of the benches, or the benches back. */

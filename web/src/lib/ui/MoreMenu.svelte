@@ -1,10 +1,16 @@
 <script lang="ts">
   import { DropdownMenu } from 'bits-ui';
   import type { Snippet } from 'svelte';
+  import { push } from 'svelte-spa-router';
   import { prefs, type Theme } from '../prefs.svelte';
 
   /** What is not needed every minute. */
-  let { children }: { children?: Snippet } = $props();
+  interface Props {
+    children?: Snippet;
+    /** Prints what is looked at, where the page itself is not what is wanted on paper. */
+    print?: () => void;
+  }
+  let { children, print = () => window.print() }: Props = $props();
   const themes: readonly (readonly [Theme, string])[] = [
     ['system', 'as the system has it'],
     ['day', 'day'],
@@ -17,8 +23,9 @@
   <DropdownMenu.Portal disabled>
     <DropdownMenu.Content class="menu" align="end" sideOffset={6}>
       {@render children?.()}
-      <DropdownMenu.Item class="menu-item" onSelect={() => setTimeout(() => window.print())}
-        >Print this</DropdownMenu.Item
+      <DropdownMenu.Item class="menu-item" onSelect={() => setTimeout(print)}>Print this</DropdownMenu.Item>
+      <DropdownMenu.Item class="menu-item" onSelect={() => void push('/how-to')}
+        >How to go about it, and words</DropdownMenu.Item
       >
       <DropdownMenu.Separator class="my-1 border-t border-rule" />
       <DropdownMenu.RadioGroup value={prefs.theme} onValueChange={(v) => prefs.setTheme(v as Theme)}>

@@ -9,8 +9,9 @@
     tools?: Snippet;
     /** What the menu has besides what it has everywhere. */
     menu?: Snippet;
+    print?: () => void;
   }
-  let { children, tools, menu }: Props = $props();
+  let { children, tools, menu, print }: Props = $props();
 </script>
 
 <header class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule bg-card px-4 py-1.5">
@@ -30,6 +31,6 @@
       ]}
       onchange={(u) => prefs.setUnits(u)}
     />
-    <MoreMenu>{@render menu?.()}</MoreMenu>
+    <MoreMenu {print}>{@render menu?.()}</MoreMenu>
   </div>
 </header>
