@@ -2,6 +2,8 @@ package slate
 
 import (
 	"regexp"
+	"slices"
+	"strconv"
 	"strings"
 	"unicode"
 	"unicode/utf8"
@@ -48,6 +50,9 @@ const (
 	arrow mark = "→"
 )
 
+// wheelWords may stand between two sizes that are tied together.
+var wheelWords = []string{"in", "inch", "mm", "pulley", "sheave", "wheel", "motor", "driver", "on", "down", "up"}
+
 // maxText and maxNumbers are as long a question as is read.
 const (
 	maxText    = 300
@@ -55,11 +60,13 @@ const (
 )
 
 var (
-	// A whole and a fraction, a fraction, or a number with a point or comma and thousands apart.
-	numberForm = regexp.MustCompile(`^(?:\d+(?:[ -]+|\s*)[½¼¾⅓⅔⅛⅜⅝⅞]|[½¼¾⅓⅔⅛⅜⅝⅞]|\d+[ -]+\d+/(?:2|4|8|16|32|64)\b|` +
-		`\d+/(?:2|3|4|6|8|16|32|64)\b|\d{1,3}(?: \d{3})+(?:\.\d+)?\b|\d*[.,]?\d+)`)
-	arrows = regexp.MustCompile(`^(?:-+>|=>|→|>|to|into|down to|up to)$`)
-	colons = regexp.MustCompile(`^(?::|/|over)$`)
+	// A whole and a fraction, a fraction, or a number with a point or comma, thousands apart or an exponent.
+	numberForm = regexp.MustCompile(`^(?:\d+(?:[ -]+|\s*)[½¼¾⅓⅔⅛⅜⅝⅞]|[½¼¾⅓⅔⅛⅜⅝⅞]|\d+[ -]+\d+/\d+|\d+/\d+|` +
+		`\d{1,3}(?: \d{3})+(?:\.\d+)?\b|\d+,\d+(?:\.\d+)?|\d*\.?\d+(?:[eE][+-]?\d{1,2})?)`)
+	fraction64 = regexp.MustCompile(`^(?:\d+[ -]+)?(\d+)/(\d+)$`)
+	wholeForm  = regexp.MustCompile(`^\d+`)
+	arrows     = regexp.MustCompile(`^(?:-+>|=>|→|>|to|into|down to|up to)$`)
+	colons     = regexp.MustCompile(`^(?::|/|over)$`)
 )
 
 // sorts are the units that are of no dimension, or that stand for more than one spelling does.
@@ -111,7 +118,7 @@ var (
 	counted = regexp.MustCompile(`(?i)\b(one|two|three|four|six|eight)[ -](images?|marks?|poles?)\b`)
 	counts  = map[string]string{"one": "1", "two": "2", "three": "3", "four": "4", "six": "6", "eight": "8"}
 	inName  = regexp.MustCompile(`[\p{L}#]$`) // 68 in A68, 6205 in #6205
-	wordsIn = regexp.MustCompile(`[\p{L}½²³-]+`)
+	wordsIn = regexp.MustCompile(`\p{L}[\p{L}½²³-]*`)
 )
 
 // read takes the numbers out of a question.
@@ -123,15 +130,21 @@ func read(text string) []item {
 	var out []item
 	from, at := 0, 0 // of the words that stand before, and where to look next
 	for at < len(text) && len(out) < maxNumbers {
-		number := numberForm.FindString(text[at:])
+		number := numberAt(text[at:])
 		if number == "" || inName.MatchString(text[:at]) {
 			_, size := utf8.DecodeRuneInString(text[at:])
 			at += max(size, len(number))
 			continue
 		}
 		before := text[from:at]
+		if under := strings.TrimRight(before, "-−"); under != before && (under == "" || under[len(under)-1] == ' ') {
+			number, at = "-"+number, at-1 // below nothing, which nothing here is
+		}
 		one := item{number: q.Text(number), before: spaced(before), mark: markOf(before)}
 		end := at + len(number)
+		if number[0] == '-' {
+			one.before = spaced(text[from:at])
+		}
 		end += one.takeUnit(text[end:])
 		one.text = strings.TrimSpace(text[at:end])
 		if len(out) > 0 {
@@ -146,6 +159,23 @@ func read(text string) []item {
 	return out
 }
 
+// numberAt is the number a text begins with; of two with a stroke between that are no fraction of a rule, the first.
+func numberAt(text string) string {
+	number := numberForm.FindString(text)
+	if parts := fraction64.FindStringSubmatch(number); parts != nil {
+		over, _ := strconv.Atoi(parts[1])
+		under, _ := strconv.Atoi(parts[2])
+		switch under {
+		case 2, 3, 4, 5, 6, 8, 16, 32, 64:
+			if over < under {
+				return number
+			}
+		}
+		return wholeForm.FindString(number)
+	}
+	return number
+}
+
 // spaced are the words of a text in lower case, each between spaces.
 func spaced(text string) string {
 	return " " + strings.Join(wordsIn.FindAllString(strings.ToLower(text), -1), " ") + " "
@@ -153,7 +183,20 @@ func spaced(text string) string {
 
 // markOf is what ties a number to the one before, where nothing else stands between them.
 func markOf(between string) mark {
-	switch between = strings.ToLower(strings.TrimSpace(between)); {
+	between = strings.ToLower(strings.TrimSpace(between))
+	words := strings.Fields(spaced(between))
+	for len(words) > 0 && slices.Contains([]string{"a", "an", "the"}, words[len(words)-1]) {
+		words = words[:len(words)-1]
+	}
+	if len(words) > 1 && words[len(words)-1] == "to" {
+		between = "to" // a 4 in pulley to an 8 in pulley
+		for _, word := range words[:len(words)-1] {
+			if !slices.Contains(wheelWords, word) {
+				return apart
+			}
+		}
+	}
+	switch {
 	case arrows.MatchString(between):
 		return arrow
 	case colons.MatchString(between):
@@ -198,6 +241,11 @@ func (m *item) takeUnit(rest string) int {
 func runsOn(head, tail string) bool {
 	last, _ := utf8.DecodeLastRuneInString(head)
 	next, _ := utf8.DecodeRuneInString(tail)
+	if strings.ContainsRune("-·*/", next) {
+		if after, _ := utf8.DecodeRuneInString(strings.TrimLeft(tail, "-·*/")); unicode.IsLetter(after) {
+			return true // ft-lbs is no ft
+		}
+	}
 	return next == utf8.RuneError || last == utf8.RuneError ||
 		(unicode.IsLetter(last) || unicode.IsDigit(last)) && (unicode.IsLetter(next) || unicode.IsDigit(next))
 }

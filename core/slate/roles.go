@@ -1,6 +1,8 @@
 package slate
 
 import (
+	"errors"
+	"fmt"
 	"math"
 	"regexp"
 	"slices"
@@ -43,6 +45,7 @@ const (
 	moduleSize  role = "a module or diametral pitch"
 	energy      role = "an energy"
 	temperature role = "a temperature"
+	ratioKnown  role = "a ratio"
 	other       role = "another figure"
 	wheelPair   role = "two wheels"
 	toothPair   role = "two numbers of teeth"
@@ -81,6 +84,7 @@ type facts struct {
 	items []item
 	pairs map[role]pair
 	used  map[*item]bool
+	wrong string // why a number that was typed cannot be used
 }
 
 // factsOf reads a question.
@@ -88,7 +92,7 @@ func factsOf(text string, sys q.System) *facts {
 	f := &facts{
 		text:  strings.ToLower(text),
 		sys:   sys,
-		items: read(text),
+		items: slices.DeleteFunc(read(text), inAName),
 		pairs: map[role]pair{},
 		used:  map[*item]bool{},
 	}
@@ -103,6 +107,13 @@ func factsOf(text string, sys q.System) *facts {
 		}
 	}
 	return f
+}
+
+// inAName reports whether a number is part of what a thing is called: three phases, three jaws, a frame of 56.
+func inAName(m item) bool {
+	names := []string{" phase", " ph ", " jaw", " frame", " start"}
+	begins := func(word string) bool { return strings.HasPrefix(m.after, word) }
+	return m.unit == "" && slices.ContainsFunc(names, begins)
 }
 
 // has reports whether the question has one of some words.
@@ -155,6 +166,9 @@ func (f *facts) value(m *item, d q.Dimension) bool {
 	}
 	v, err := q.Parse(m.number+q.Text(" "+unit), d)
 	m.si = v
+	if errors.Is(err, q.ErrAmbiguous) {
+		f.wrong = fmt.Sprintf("“%s” %v.", m.text, err)
+	}
 	return err == nil && (v > 0 || d == q.Temperature) && v < 1e12
 }
 
@@ -189,6 +203,8 @@ func (f *facts) settle(m *item) {
 			}
 		}
 		switch as = ofDimension[d]; {
+		case d == q.Number && strings.HasSuffix(strings.ReplaceAll(m.unit, " ", ""), "1"):
+			as = ratioKnown
 		case d == q.Mass:
 			as = mass
 		case d == q.Length:

@@ -187,6 +187,9 @@ func (f *facts) unread(answered bool) (text string, like []string) {
 			left = append(left, "“"+m.text+"”")
 		}
 	}
+	if f.wrong != "" {
+		return f.wrong, like
+	}
 	if answered && len(left) == 0 {
 		return "", like
 	}

@@ -2,6 +2,7 @@ package slate
 
 import (
 	"encoding/json"
+	"math"
 	"regexp"
 	"slices"
 	"strings"
@@ -121,6 +122,40 @@ func TestWhatIsNotUnderstoodIsSaid(t *testing.T) {
 	}
 	assert.Equal(t, 1, offers["this motor"], "the same is offered once")
 	assert.Equal(t, Reply{Answers: []Answer{}, Like: []string{}}, Ask("  ", q.Metric))
+}
+
+// Half a horse is half a horse however close its unit stands, feet and pounds are no feet, and what cannot be meant is
+// no answer at all: a figure that is misread is worse than one that is not read.
+func TestNothingIsMisread(t *testing.T) {
+	const hp = 745.69987158227
+	for text, want := range map[string]struct {
+		kind Kind
+		si   float64
+	}{
+		"1/2hp 1725rpm 115v":             {"torque", hp / 2 / (1725 * q.RPM)},
+		"2-1/2hp at 1725":                {"torque", 2.5 * hp / (1725 * q.RPM)},
+		"90 rpm 15 ft-lbs":               {"power", 15 * 1.3558179483 * 90 * q.RPM},
+		"7 in-lbs at 300 rpm":            {"power", 7 * 0.1129848290 * 300 * q.RPM},
+		"1.2e3 W at 1e3 rpm":             {"torque", 1200 / (1000 * q.RPM)},
+		"4 in pulley to a 9 in pulley":   {"pulleys", 2.25},
+		"70/210 mm":                      {"pulleys", 3},
+		"3.5 to 1 at 1400 rpm":           {"ratio-known", 3.5},
+		"3 phase 400 V 2 A":              {"out-of-plate", 0.9 * 800 * math.Sqrt(3)},
+		"5-1/2 in wheel, 3-jaw 2000 rpm": {"rim", math.Pi * 5.5 * 0.0254 * 2000 / 60},
+	} {
+		a := one(t, text, want.kind, q.Metric)
+		assert.InEpsilon(t, want.si, a.Value, 1e-4, text)
+		assert.Empty(t, Ask(text, q.Metric).Unread, text)
+	}
+	for text, says := range map[string]string{
+		"1,750 rpm 1 hp": "can be read two ways", "-5 hp at 100 rpm": "gives", "0 rpm 1 hp": "gives",
+		"1 hp at 1e99 rpm": "gives",
+	} {
+		reply := Ask(text, q.Metric)
+		assert.Empty(t, reply.Answers, text)
+		assert.Contains(t, reply.Unread, says, text)
+	}
+	assert.Contains(t, one(t, "1700 rpm to 60 rpm", "ratio", q.Metric).Also, "two stages of 5.32")
 }
 
 // Whatever is typed, the answers are finite and fit to be sent.

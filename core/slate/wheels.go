@@ -18,9 +18,17 @@ var wheelRules = []rule{
 			ratio := from / to
 			one := a.addText(ratio, q.Ratio(ratio), "", "ratio", "i = n1 / n2", a.show(from, q.Speed)+" ÷ "+
 				a.show(to, q.Speed), source.Mechanics)
-			driver, driven := nearestPulleys(ratio)
-			one.Also = fmt.Sprintf("pulleys nearest: %g mm to %g mm, %s", driver, driven, q.Ratio(driven/driver))
-			one.offers("these pulleys", stage("v", q.WrittenLength(driver), q.WrittenLength(driven))...)
+			a.nearest(one, ratio)
+		},
+	},
+	{
+		kind: "ratio-known", needs: []role{ratioKnown}, without: []role{wheelPair, toothPair, speedPair},
+		gives: "the pulleys nearest to it", like: "3.5 to 1 at 1425 rpm",
+		answer: func(a *asked) {
+			ratio := a.num(ratioKnown)
+			one := a.addText(ratio, q.Ratio(ratio), "", "ratio", "i = n1 / n2", a.taken[0].text, source.Mechanics)
+			a.nearest(one, ratio)
+			a.driven(ratio)
 		},
 	},
 	{
@@ -188,6 +196,17 @@ var wheelRules = []rule{
 			)
 		},
 	},
+}
+
+// nearest says which pulleys make a ratio, or that no one pair of them does.
+func (a *asked) nearest(one *Answer, ratio float64) {
+	driver, driven := nearestPulleys(ratio)
+	if off := driven / driver / ratio; off > 1.03 || off < 0.97 {
+		one.Also = "no one pair of pulleys makes it: two stages of " + q.Ratio(math.Sqrt(ratio)) + " each"
+		return
+	}
+	one.Also = fmt.Sprintf("pulleys nearest: %g mm to %g mm, %s", driver, driven, q.Ratio(driven/driver))
+	one.offers("these pulleys", stage("v", q.WrittenLength(driver), q.WrittenLength(driven))...)
 }
 
 // driven adds what a motor's speed and torque become behind a ratio.

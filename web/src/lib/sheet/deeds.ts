@@ -2,6 +2,8 @@ import { push } from 'svelte-spa-router';
 import type { Assessment, StationName } from '../api/client';
 import { prefs } from '../prefs.svelte';
 import type { Deed } from '../ui/Finder.svelte';
+import { planFields } from '../api/fields';
+import { wordsOf } from '../form/path';
 import type { SheetState } from './sheet.svelte';
 
 export const stations: readonly StationName[] = ['supply', 'control', 'motor', 'reduction', 'work'];
@@ -91,9 +93,22 @@ function answers(sheet: SheetState, a: Assessment | undefined): Deed[] {
   ];
 }
 
+/** The entries that are not one of a list, by their station and what they are called. */
+const fields = planFields.filter(
+  (path) =>
+    path.includes('.') &&
+    !path.includes('[') &&
+    !planFields.some((other) => other.startsWith(`${path}.`) || other === `${path}[n]`)
+);
+
+function entries(sheet: SheetState): Deed[] {
+  return fields.map((path) => ({ name: wordsOf(path), group: 'Fields', run: () => sheet.goTo(path) }));
+}
+
 /** Everything the finder finds on a plan sheet. */
 export const deedsOf = (sheet: SheetState): Deed[] => [
   ...places(sheet),
   ...acts(sheet),
-  ...answers(sheet, sheet.assessment)
+  ...answers(sheet, sheet.assessment),
+  ...entries(sheet)
 ];

@@ -2,6 +2,7 @@
   import { Command, Dialog } from 'bits-ui';
   import Answers from '../slate/Answers.svelte';
   import type { Answer } from '../slate/fill';
+  import { find } from './synonyms';
   import { SlateState } from '../slate/slate.svelte';
 
   export interface Deed {
@@ -24,13 +25,7 @@
   $effect(() => () => slate.stop());
   /** More than fit on a screen are not shown: a word more finds them. */
   const most = 60;
-  const words = $derived(typed.toLowerCase().split(/\s+/).filter(Boolean));
-  /** What is typed as it stands comes before its words scattered about. */
-  const whole = (d: Deed) => d.name.toLowerCase().includes(words.join(' '));
-  const found = $derived.by(() => {
-    const hits = deeds.filter((d) => words.every((w) => d.name.toLowerCase().includes(w)));
-    return [...hits.filter(whole), ...hits.filter((d) => !whole(d))];
-  });
+  const found = $derived(find(deeds, typed));
   const shown = $derived(found.slice(0, most));
   const groups = $derived([...new Set(shown.map((d) => d.group))]);
   const valueOf = (d: Deed) => String(shown.indexOf(d));
