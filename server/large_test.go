@@ -13,6 +13,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"jiriki/core/finding"
 	"jiriki/core/motor"
 	"jiriki/core/openfile"
 	"jiriki/core/plan"
@@ -112,7 +113,7 @@ func TestALargeWorkshopWorks(t *testing.T) {
 	assert.Len(t, w.Shelf, manyParts)
 	for _, m := range w.Machines {
 		for _, p := range m.Plans {
-			require.NotEmpty(t, p.Headline)
+			require.NotEmpty(t, p.Does.Text)
 			require.Len(t, p.Stations, 5)
 		}
 	}
@@ -174,7 +175,7 @@ func BenchmarkLarge(b *testing.B) {
 	var short *server.ShedPlan
 	for i := range w.Machines {
 		for k := range w.Machines[i].Plans {
-			if p := &w.Machines[i].Plans[k]; short == nil && strings.Contains(p.Headline, " of ") {
+			if p := &w.Machines[i].Plans[k]; short == nil && p.Does.Mark == finding.Stop {
 				short = p
 			}
 		}

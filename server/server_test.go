@@ -100,7 +100,8 @@ func TestTheShedShowsEveryPlanWithItsVerdict(t *testing.T) {
 	assert.Len(t, w.Machines[0].Plans, 2)
 	for _, m := range w.Machines {
 		for _, p := range m.Plans {
-			assert.NotEmpty(t, p.Headline, m.Name)
+			assert.NotEmpty(t, p.Power.Text, m.Name)
+			assert.NotEmpty(t, p.Does.Text, m.Name)
 			assert.Len(t, p.Stations, 5, m.Name)
 			assert.NotZero(t, p.Drawing, m.Name)
 		}
@@ -137,7 +138,7 @@ func TestSavingKeepsEvenWhatCannotBeUsedYet(t *testing.T) {
 	require.Equal(t, 200, s.do("GET", "/api/plans/"+sheet.PlanID, "", &again))
 	assert.Equal(t, "half a horse", string(again.Plan.Motor.Plate.Power))
 	require.Equal(t, 200, s.do("GET", "/api/workshop", "", &w))
-	assert.Contains(t, w.Machines[0].Plans[1].Headline, "cannot be used")
+	assert.Contains(t, w.Machines[0].Plans[1].Power.Text, "cannot be used")
 	assert.Len(t, w.Machines[0].Plans[1].Stations, 5, "its row stays")
 
 	change.Plan.Motor.Plate.Power = "1 hp"

@@ -21,10 +21,8 @@ type verdictKey struct {
 
 // Verdict is what a plan's row in the shed says.
 type Verdict struct {
-	Headline string           `json:"headline"`
 	Power    assess.Said      `json:"power" doc:"May it be powered?"`
 	Does     assess.Said      `json:"does" doc:"Does it do the jobs?"`
-	Mark     finding.Level    `json:"mark" enum:"stop,missing,caution,good"`
 	Stations []assess.Station `json:"stations" nullable:"false"`
 	Drawing  drawing.Drawing  `json:"drawing"`
 
@@ -106,20 +104,14 @@ func judged(in plan.Input, shelf string) Verdict {
 	if err != nil {
 		past := assess.Said{Mark: finding.Missing, Text: "It holds more than can be worked out."}
 		return Verdict{
-			Headline: "This plan holds more than can be worked out.", Power: past, Does: past, Mark: finding.Missing,
+			Power: past, Does: past,
 			Stations: []assess.Station{},
 			Drawing:  drawing.Drawing{Stages: []drawing.Stage{}, SpeedsTop: []float64{}},
 		}
 	}
-	v := Verdict{Headline: a.Headline, Power: a.Power, Does: a.Does, Mark: finding.Good, Stations: a.Stations,
-		Drawing: a.Drawing}
+	v := Verdict{Power: a.Power, Does: a.Does, Stations: a.Stations, Drawing: a.Drawing}
 	if a.ShelfTried {
 		v.shelf = shelf
-	}
-	for _, s := range a.Stations {
-		if s.Mark.Rank() < v.Mark.Rank() {
-			v.Mark = s.Mark
-		}
 	}
 	return v
 }

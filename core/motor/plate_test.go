@@ -12,6 +12,7 @@ import (
 
 	f "jiriki/core/finding"
 	q "jiriki/core/quantity"
+	"jiriki/core/working"
 )
 
 // Each finding of a plate, against a plate that lies and one that does not.
@@ -216,5 +217,14 @@ func TestThePowerGoingInCanBeWorkedOutFromItsWords(t *testing.T) {
 			}
 			assert.InEpsilon(t, m.Power.Value, product, 0.01, "%s: %s", kind, put)
 		}
+	}
+}
+
+// Before anyone said what kind it is, its power is the plate's, and no working makes it of volts and amps.
+func TestAPlateWithoutAKindHasNoWorkingOfItsPower(t *testing.T) {
+	m := resolved(t, Described{Plate: Plate{Power: "3/5 hp", Speed: "1680 rpm", Volts: "118 V", Amps: "9 A"}})
+	for _, w := range m.Workings(q.Metric) {
+		assert.NotEqual(t, working.MotorPower, w.ID)
+		assert.NotRegexp(t, `× 0$`, w.Substituted, w.Label)
 	}
 }

@@ -49,7 +49,7 @@ func (m *Resolved) Workings(sys q.System) []working.Working {
 }
 
 func (m *Resolved) commonWorkings(w *workings) {
-	if m.Power.OK() && m.Power != m.PlatePower && m.Kind != Stepper {
+	if m.Power.OK() && m.Power.Value != m.PlatePower.Value && m.Kind != Stepper {
 		m.powerWorking(w)
 	}
 	if m.Torque.OK() && m.Kind != Stepper {

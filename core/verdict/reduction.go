@@ -19,7 +19,7 @@ func (v *verdict) reductionFindings() {
 		}
 		return
 	}
-	if len(v.Reduction.Stages) == 0 {
+	if v.Runs && len(v.Reduction.Stages) == 0 {
 		v.add(f.ReductionDirect, f.Good, "reduction.stages", "Coupled straight",
 			"The spindle turns with the motor. Add a stage to gear it down.")
 	}

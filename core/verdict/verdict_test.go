@@ -357,6 +357,14 @@ func TestABareRatioAsksForItsWheels(t *testing.T) {
 	assert.True(t, assesstest.Of(t, in).MayPower)
 }
 
+// A plan in which nobody chose anything yet has nothing that is good.
+func TestAnEmptyPlanHasNothingGood(t *testing.T) {
+	in := plan.Input{Units: q.Metric, Machine: plantest.Sound().Machine}
+	for _, one := range assesstest.Of(t, in).Findings {
+		assert.NotEqual(t, finding.Good, one.Level, one.ID)
+	}
+}
+
 // Nothing that turns is called good before it is known what it turns at.
 func TestNoGoodMarkWithoutARatio(t *testing.T) {
 	in := plantest.Sound()

@@ -32,17 +32,17 @@ export const glossary: readonly (readonly [word: string, means: string])[] = [
 export const steps: readonly (readonly [what: string, how: string])[] = [
   [
     'Begin with the work',
-    'Name the machine and put in its jobs: how fast, against how much. A spring scale on a lever tells more than any table.'
+    'Name the machine and put in its jobs: how fast, against how much. A spring scale on a lever beats any table.'
   ],
   [
     'Put in the motor',
-    'As its plate reads, lies and all. With half the plate gone, a meter and a drill to spin it with tell the rest: the bench says which reading comes next.'
+    'As its plate reads, lies and all. Where half of it is gone the bench says which reading comes next.'
   ],
   ['Choose what drives it', 'The control’s bench says what works with this motor, what does not, and why.'],
   ['Fit the reduction', 'Drag pulleys, or let it find the best there is with what lies on the shelf.'],
   [
     'Read the two answers',
-    'May it be powered? Does it do the jobs? Under each job that falls short stand the changes that were tried, one click each.'
+    'May it be powered? Does it do the jobs? Under a job that falls short stand changes that were tried, a click each.'
   ],
   [
     'Build, then power up',

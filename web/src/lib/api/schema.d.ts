@@ -2103,11 +2103,8 @@ export interface components {
             /** @description Does it do the jobs? */
             does: components["schemas"]["AssessSaid"];
             drawing: components["schemas"]["Drawing"];
-            headline: string;
             id: string;
             letter: string;
-            /** @enum {string} */
-            mark: "stop" | "missing" | "caution" | "good";
             name: string;
             /** @description May it be powered? */
             power: components["schemas"]["AssessSaid"];
