@@ -10,6 +10,7 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     browserName: 'chromium',
+    locale: 'en-GB',
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     trace: 'off',

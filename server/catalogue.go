@@ -9,12 +9,13 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/donor"
 	"jiriki/core/motor"
+	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
 
-// Catalogue is what can be chosen from: it is the same for every workshop.
+// Catalogue is what can be chosen from: the same for every workshop that works in a system of units.
 type Catalogue struct {
 	Machines   []work.Kind              `json:"machines" nullable:"false" doc:"Kinds of machine"`
 	Materials  []work.Material          `json:"materials" nullable:"false" doc:"What is cut"`
@@ -30,7 +31,7 @@ type Catalogue struct {
 	Item       shelf.Item               `json:"item" doc:"A part with nothing filled in"`
 	Reading    motor.Reading            `json:"reading" doc:"A bench reading with nothing filled in"`
 	Stage      reduction.DescribedStage `json:"stage" doc:"A stage of a reduction with nothing filled in"`
-	Pulleys    []float64                `json:"pulleys" nullable:"false" doc:"Standard pitch diameters, mm"`
+	Pulleys    []q.Text                 `json:"pulleys" nullable:"false" doc:"Standard pitch diameters as they are typed"`
 }
 
 type catalogueOutput struct {
@@ -44,14 +45,22 @@ func (a *api) catalogue(h huma.API) {
 		a.getCatalogue)
 }
 
-func (a *api) getCatalogue(context.Context, *struct{}) (*catalogueOutput, error) {
+type catalogueInput struct {
+	Units q.System `query:"units" enum:"metric,inch" default:"metric" doc:"What usual figures are offered in"`
+}
+
+func (a *api) getCatalogue(_ context.Context, in *catalogueInput) (*catalogueOutput, error) {
+	pulleys := []q.Text{}
+	for _, mm := range reduction.PulleySizes(in.Units) {
+		pulleys = append(pulleys, q.WrittenLength(mm, in.Units))
+	}
 	return &catalogueOutput{CacheControl: "no-cache", Body: Catalogue{
-		Machines: work.Kinds(), Materials: work.Materials(), Likes: work.Likes(), Methods: work.Methods(),
+		Machines: work.Kinds(in.Units), Materials: work.Materials(), Likes: work.Likes(), Methods: work.Methods(),
 		Operations: work.Operations(),
 		Job:        work.Blank(),
 		Motors:     motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Reading: motor.Reading{},
 		Controls: control.Profiles(),
-		Stages:   reduction.Profiles(), Stage: reduction.Blank(), Pulleys: reduction.PulleySizes,
+		Stages:   reduction.Profiles(), Stage: reduction.Blank(), Pulleys: pulleys,
 		Item: shelf.Item{}.Whole(),
 	}}, nil
 }

@@ -56,6 +56,8 @@ type newMachine struct {
 	Body struct {
 		Name string `json:"name" minLength:"1" maxLength:"120"`
 		Kind string `json:"kind" maxLength:"40" doc:"ID in the catalogue's machines; brings its usual first jobs"`
+
+		Units quantity.System `json:"units,omitempty" enum:"metric,inch" default:"metric" doc:"What those jobs are written in"`
 	}
 }
 
@@ -78,7 +80,8 @@ func (a *api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
 			&huma.ErrorDetail{Location: "kind", Message: "Choose one of the list, or something else.",
 				Value: in.Body.Kind})
 	}
-	id, plans, err := a.store.AddMachine(ctx, work.Start(name, in.Body.Kind), []plan.Plan{plan.Plan{}.Whole()})
+	start := work.Start(name, in.Body.Kind, in.Body.Units)
+	id, plans, err := a.store.AddMachine(ctx, start, []plan.Plan{plan.Plan{}.Whole()})
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}

@@ -281,7 +281,16 @@ func (c *describeCmd) Run() error {
 // fieldsModule is a TypeScript module of the paths of all fields.
 func fieldsModule() []byte {
 	list := func(paths []string) string { return "'" + strings.Join(paths, " ") + "'.split(' ')" }
+	units := func(fields []plan.FieldUnit) string {
+		out := make([]string, len(fields))
+		for i, f := range fields {
+			out[i] = f.Path + "=" + f.Unit
+		}
+		return list(out)
+	}
 	return fmt.Appendf(nil, "/** Every field there is, as the core names it; made from the code by `make types`. "+
-		"*/\nexport const planFields = %s;\nexport const partFields = %s;\n",
-		list(plan.Fields()), list(plan.PartFields()))
+		"*/\nexport const planFields = %s;\nexport const partFields = %s;\n"+
+		"/** What a bare number in a field is taken in: metric, inch, and in a file, where that is another. */\n"+
+		"export const planUnits = %s;\nexport const partUnits = %s;\n",
+		list(plan.Fields()), list(plan.PartFields()), units(plan.Units()), units(plan.PartUnits()))
 }

@@ -103,9 +103,9 @@ func hasWorking(a assess.Assessment, id working.ID) bool {
 
 // A machine of every kind with its usual jobs is assessed, told what it lacks, and never refused.
 func TestEveryKindOfMachineStartsSoundly(t *testing.T) {
-	for _, k := range work.Kinds() {
+	for _, k := range work.Kinds(q.Metric) {
 		in := plantest.Sound()
-		in.Machine = work.Start("New", k.ID)
+		in.Machine = work.Start("New", k.ID, q.Metric)
 		in.Plan.Reduction = reduction.Described{}
 		for _, sys := range []q.System{q.Metric, q.Inch} {
 			in.Units = sys

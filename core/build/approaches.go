@@ -3,7 +3,6 @@ package build
 import (
 	"jiriki/core/control"
 	"jiriki/core/motor"
-	q "jiriki/core/quantity"
 	"jiriki/core/rank"
 )
 
@@ -50,8 +49,7 @@ func (b *builder) approach(id, name, says string, sort func(motor.Kind) bool, pa
 		bought := b.part("school.motor."+id, best.Name, "", "the motor")
 		for _, item := range b.in.Shelf {
 			if item.ID == best.ID && best.ID != "" {
-				price := item.Price()
-				bought.Cost, bought.Costed = q.Rounded(price.SI), price.Known
+				bought = bought.at(item.Price())
 				bought.ID = "take." + item.ID
 			}
 		}
@@ -62,10 +60,8 @@ func (b *builder) approach(id, name, says string, sort func(motor.Kind) bool, pa
 	}
 	second := b.part(part, partName, "", "to be bought")
 	if best.ControlItem != nil && best.Control != control.Contactor {
-		price := best.ControlItem.Price()
-		second = Part{ID: "take." + best.ControlItem.ID, Name: best.ControlItem.Called(), Why: "on the shelf",
-			Cost:   q.Rounded(price.SI),
-			Costed: price.Known}
+		second = Part{ID: "take." + best.ControlItem.ID, Name: best.ControlItem.Called(),
+			Why: "on the shelf"}.at(best.ControlItem.Price())
 	}
 	s.Bill = bill(append(parts, second))
 	return s

@@ -19,20 +19,21 @@ import (
 
 // Part is one line of the build sheet.
 type Part struct {
-	ID     string  `json:"id"`
-	Name   string  `json:"name"`
-	Rating string  `json:"rating" doc:"What it must be good for"`
-	Why    string  `json:"why" doc:"Where that comes from"`
-	Place  string  `json:"place" doc:"Where it lies, for a part on the shelf"`
-	Cost   float64 `json:"cost"`
-	Costed bool    `json:"costed" doc:"A cost was typed"`
+	ID     string `json:"id"`
+	Name   string `json:"name"`
+	Rating string `json:"rating" doc:"What it must be good for"`
+	Why    string `json:"why" doc:"Where that comes from"`
+	Place  string `json:"place" doc:"Where it lies, for a part on the shelf"`
+	Cost   string `json:"cost" doc:"With its currency; empty where none was typed"`
+
+	price shelf.Money
 }
 
 // Bill is a list of parts with what they cost together.
 type Bill struct {
-	Parts  []Part  `json:"parts" nullable:"false"`
-	Cost   float64 `json:"cost" doc:"Of the parts that have one"`
-	Priced int     `json:"priced" doc:"How many have one"`
+	Parts  []Part `json:"parts" nullable:"false"`
+	Cost   string `json:"cost" doc:"Of the parts that have one, each currency by itself"`
+	Priced int    `json:"priced" doc:"How many have one"`
 }
 
 // Build is everything it takes to build a plan: parts, wiring, and the order of first power-up.
@@ -71,9 +72,9 @@ func Plan(in plan.Input) (Build, error) {
 		return Build{}, err
 	}
 	s, _ := plan.Resolve(in)
-	b := &builder{Model: line.New(s), in: in, prices: map[string]q.Value{}, used: map[*shelf.Item]bool{}}
+	b := &builder{Model: line.New(s), in: in, prices: map[string]shelf.Money{}, used: map[*shelf.Item]bool{}}
 	for _, p := range in.Plan.Prices {
-		b.prices[p.Part] = shelf.Item{Cost: p.Cost}.Price()
+		b.prices[p.Part] = shelf.ParseMoney(p.Cost)
 	}
 	out := Build{MayPower: a.MayPower, Blocked: blocked(a), Make: []Making{}, Approaches: []Approach{},
 		PowerUp: []PowerUpStep{}}
@@ -103,13 +104,13 @@ func blocked(a assess.Assessment) string {
 
 func bill(parts []Part) Bill {
 	b := Bill{Parts: append([]Part{}, parts...)}
+	var prices []shelf.Money
 	for _, p := range parts {
-		if p.Costed {
-			b.Cost += p.Cost
-			b.Priced++
+		if p.price.Known {
+			prices = append(prices, p.price)
 		}
 	}
-	b.Cost = q.Rounded(b.Cost)
+	b.Cost, b.Priced = shelf.Total(prices), len(prices)
 	return b
 }
 
@@ -117,7 +118,7 @@ func bill(parts []Part) Bill {
 type builder struct {
 	*line.Model
 	in     plan.Input
-	prices map[string]q.Value
+	prices map[string]shelf.Money
 	used   map[*shelf.Item]bool
 	take   []Part
 	buy    []Part
@@ -129,10 +130,8 @@ func (b *builder) show(v float64, d q.Dimension) string { return q.Show(v, d, b.
 // fromShelf puts a shelf part on the list to take, with what it is there for.
 func (b *builder) fromShelf(item *shelf.Item, rating string) {
 	b.used[item] = true
-	price := item.Price()
-	b.take = append(b.take, Part{ID: "take." + item.ID, Name: item.Called(), Rating: rating, Place: item.Place,
-		Cost:   q.Rounded(price.SI),
-		Costed: price.Known})
+	b.take = append(b.take, Part{ID: "take." + item.ID, Name: item.Called(), Rating: rating,
+		Place: item.Place}.at(item.Price()))
 }
 
 // need puts a part on the list to buy, with its price where one was typed.
@@ -152,8 +151,13 @@ func (b *builder) ownOrNeed(id, name, rating, why, origin string) {
 }
 
 func (b *builder) part(id, name, rating, why string) Part {
-	price := b.prices["buy."+id]
-	return Part{ID: "buy." + id, Name: name, Rating: rating, Why: why, Cost: q.Rounded(price.SI), Costed: price.Known}
+	return Part{ID: "buy." + id, Name: name, Rating: rating, Why: why}.at(b.prices["buy."+id])
+}
+
+// at is the part at a price.
+func (p Part) at(price shelf.Money) Part {
+	p.Cost, p.price = price.String(), price
+	return p
 }
 
 func (b *builder) make(id, what, why string) {

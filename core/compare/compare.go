@@ -227,9 +227,9 @@ var measures = []measure{
 		switch {
 		case parts.Priced == 0:
 		case parts.Priced == len(parts.Parts):
-			text += ", " + q.Figures(parts.Cost, 3) + " in all"
+			text += ", " + parts.Cost + " in all"
 		default:
-			text += fmt.Sprintf(", %s for %d of them", q.Figures(parts.Cost, 3), parts.Priced)
+			text += fmt.Sprintf(", %s for %d of them", parts.Cost, parts.Priced)
 		}
 		return text, -float64(len(parts.Parts))
 	}},

@@ -32,26 +32,26 @@ type Described struct {
 	Name        string `json:"name" maxLength:"120"`
 	Origin      string `json:"origin" maxLength:"200"`
 	Kind        Kind   `json:"kind" enum:"phase-angle,pwm,inverter,bldc,stepper,capacitors,inverter-1,variac,resistor,contactor,"`
-	Volts       q.Text `json:"volts" doc:"Most volts it is rated to put out"`
-	Amps        q.Text `json:"amps" doc:"Output amps it can give for ever"`
-	LimitAmps   q.Text `json:"limitAmps" doc:"Current limit as set"`
+	Volts       q.Text `json:"volts" unit:"V" doc:"Most volts it is rated to put out"`
+	Amps        q.Text `json:"amps" unit:"A" doc:"Output amps it can give for ever"`
+	LimitAmps   q.Text `json:"limitAmps" unit:"A" doc:"Current limit as set"`
 	Feedback    string `json:"feedback" enum:"none,armature,tacho," doc:"What the drive steadies the speed by; for a brushless drive none means sensorless, tacho means Hall sensors or encoder"`
 	Choke       bool   `json:"choke" doc:"A choke smooths the armature current"`
-	TopTrim     q.Text `json:"topTrim" doc:"Top speed as a part of plate speed, such as 65 %"`
-	BaseHertz   q.Text `json:"baseHertz" doc:"Inverter: hertz at which full volts are reached"`
-	TopHertz    q.Text `json:"topHertz" doc:"Inverter: highest hertz allowed"`
-	LowHertz    q.Text `json:"lowHertz" doc:"Inverter: lowest hertz allowed"`
+	TopTrim     q.Text `json:"topTrim" unit:"%|%|" doc:"Top speed as a part of plate speed, such as 65 %"`
+	BaseHertz   q.Text `json:"baseHertz" unit:"Hz" doc:"Inverter: hertz at which full volts are reached"`
+	TopHertz    q.Text `json:"topHertz" unit:"Hz" doc:"Inverter: highest hertz allowed"`
+	LowHertz    q.Text `json:"lowHertz" unit:"Hz" doc:"Inverter: lowest hertz allowed"`
 	Fed         string `json:"fed" enum:"1,3," doc:"Three-phase inverter: made for one phase in, or for three"`
-	Ohms        q.Text `json:"ohms" doc:"Series resistor as set"`
-	Watts       q.Text `json:"watts" doc:"Series resistor: what it is rated to shed"`
-	Henries     q.Text `json:"henries" doc:"Inductance of the choke"`
+	Ohms        q.Text `json:"ohms" unit:"Ω" doc:"Series resistor as set"`
+	Watts       q.Text `json:"watts" unit:"W" doc:"Series resistor: what it is rated to shed"`
+	Henries     q.Text `json:"henries" unit:"mH" doc:"Inductance of the choke"`
 	Mode        string `json:"mode" enum:"vf,vector," doc:"Inverter: volts per hertz or sensorless vector"`
-	Accel       q.Text `json:"accel" doc:"Time from rest to full speed"`
+	Accel       q.Text `json:"accel" unit:"s" doc:"Time from rest to full speed"`
 	Knob        string `json:"knob" enum:"pot,0-5,0-10,4-20,pwm,panel," doc:"What tells the drive how fast: a potentiometer when empty; volts, milliamps or pulses from elsewhere; its own panel"`
 	Command     string `json:"command" enum:"latching,momentary," doc:"Start and stop by one switch that stays, or by two buttons that spring back"`
 	Lamp        bool   `json:"lamp" doc:"A lamp shows that it is on"`
 	Fan         bool   `json:"fan" doc:"A fan with its own supply cools box or motor"`
-	BrakeOhms   q.Text `json:"brakeOhms" doc:"Brake resistor, where one is fitted"`
+	BrakeOhms   q.Text `json:"brakeOhms" unit:"Ω" doc:"Brake resistor, where one is fitted"`
 	Fused       bool   `json:"fused" doc:"Fuse on the line and, for DC, on the armature"`
 	Enclosed    bool   `json:"enclosed" doc:"In an earthed, closed box with strain relief"`
 	ZeroStart   bool   `json:"zeroStart" doc:"Will not start unless the knob is at zero"`

@@ -12,10 +12,10 @@ import (
 // start switch did.
 type CapacitorCheck struct {
 	Use      string `json:"use" enum:"start,run," doc:"start: in for a second, through a switch; run: in all the time"`
-	Marked   q.Text `json:"marked" doc:"Microfarads marked on it"`
-	Measured q.Text `json:"measured" doc:"Microfarads as metered, discharged first"`
-	Volts    q.Text `json:"volts" doc:"AC volts marked on it"`
-	Line     q.Text `json:"line" doc:"Volts of the supply"`
+	Marked   q.Text `json:"marked" unit:"µF" doc:"Microfarads marked on it"`
+	Measured q.Text `json:"measured" unit:"µF" doc:"Microfarads as metered, discharged first"`
+	Volts    q.Text `json:"volts" unit:"V" doc:"AC volts marked on it"`
+	Line     q.Text `json:"line" unit:"V" doc:"Volts of the supply"`
 	Made     string `json:"made" enum:"electrolytic,film," doc:"black round can, or silver and plastic"`
 	Bulged   bool   `json:"bulged" doc:"Bulged, cracked or leaking"`
 	AtRest   string `json:"atRest" enum:"closed,open," doc:"The start switch with the shaft still, by meter"`

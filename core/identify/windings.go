@@ -15,7 +15,7 @@ import (
 type Ohms struct {
 	A    string `json:"a" maxLength:"20" doc:"Colour or number of a lead"`
 	B    string `json:"b" maxLength:"20"`
-	Ohms q.Text `json:"ohms"`
+	Ohms q.Text `json:"ohms" unit:"Ω"`
 }
 
 // Leads is every reading between the leads of a motor.

@@ -16,6 +16,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/plan"
+	"jiriki/core/plan/plantest"
+	q "jiriki/core/quantity"
 )
 
 var (
@@ -93,4 +95,46 @@ func TestEveryPathInTheCodeNamesAField(t *testing.T) {
 	})
 	require.NoError(t, err)
 	assert.Greater(t, checked, 120)
+}
+
+// What a bare number is taken in is a unit, of one dimension in both systems, and a part of the tag for files is too.
+func TestTheUnitBesideAFieldIsOne(t *testing.T) {
+	units := append(plan.Units(), plan.PartUnits()...)
+	assert.Greater(t, len(units), 120)
+	for _, f := range units {
+		metric, inch, kept := q.BareUnits(f.Unit)
+		same := func(d q.Dimension) bool {
+			for _, unit := range []string{metric, inch, kept} {
+				if _, err := q.Parse(q.Text("1 "+unit), d); err != nil {
+					return false
+				}
+			}
+			return true
+		}
+		assert.True(t, slices.ContainsFunc(q.Dimensions(metric), same), "%s: %s", f.Path, f.Unit)
+	}
+}
+
+// The units beside the blanks are taken there: each figure of the table of sound plans is typed anew in each.
+func TestTheUnitBesideAFieldIsTakenThere(t *testing.T) {
+	tried := map[string]bool{}
+	for _, sound := range plantest.Sounds() {
+		for i, f := range plantest.Figures(&sound.Input) {
+			if f.Unit == "" {
+				continue
+			}
+			metric, inch, kept := q.BareUnits(f.Unit)
+			for _, unit := range []string{metric, inch, kept} {
+				in := plantest.Copied(sound.Input)
+				plantest.Figures(&in)[i].Typed(q.Text("1 " + unit))
+				s, err := plan.Resolve(in)
+				require.NoError(t, err)
+				for _, refused := range s.Entries {
+					assert.NotContains(t, refused.Message, "unit", "%s: %s", f.Path, unit)
+				}
+			}
+			tried[f.Path] = true
+		}
+	}
+	assert.Greater(t, len(tried), 40)
 }

@@ -92,7 +92,7 @@ func Resolve(in Input) (Stations, error) {
 	}
 	s.Reduction = reduction.Resolve(in.Plan.Reduction, s.Motor.Body.Shaft, s.Motor.Gear.Ratio, r.Under("reduction"))
 	for i, p := range in.Plan.Prices {
-		if p.Cost.Known() && !(shelf.Item{Cost: p.Cost}).Price().Known {
+		if p.Cost.Known() && !shelf.ParseMoney(p.Cost).Known {
 			r.Refuse(fmt.Sprintf("prices[%d].cost", i), string(p.Cost), "write it as a number, such as 12 or £12.50")
 		}
 	}

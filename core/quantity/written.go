@@ -37,5 +37,10 @@ func SpeedRange(low, high float64, sys System) string {
 	return Figures(low/RPM, 3) + "–" + Show(high, Speed, sys)
 }
 
-// WrittenLength writes a length in millimetres as a person would, to a tenth.
-func WrittenLength(mm float64) Text { return Text(fmt.Sprintf("%g mm", math.Round(mm*10)/10)) }
+// WrittenLength writes a length in millimetres as a person would: to a tenth of one, or to a thousandth of an inch.
+func WrittenLength(mm float64, sys System) Text {
+	if sys == Inch {
+		return Text(fmt.Sprintf("%g in", math.Round(mm/25.4*1000)/1000))
+	}
+	return Text(fmt.Sprintf("%g mm", math.Round(mm*10)/10))
+}

@@ -45,7 +45,7 @@ func (c *comparison) try(item shelf.Item) Candidate {
 		return out
 	}
 	out.take(*best)
-	out.price(item)
+	out.cost(item)
 	c.effort(item, m, &out)
 	out.Against = against(out.model, *best)
 	c.curves(&out)

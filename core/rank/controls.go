@@ -29,8 +29,7 @@ type ControlTried struct {
 	Speeds    string            `json:"speeds" doc:"Slowest steady and fastest at the spindle"`
 	Form      float64           `json:"form" doc:"Form factor: how much more its current heats"`
 	Holds     string            `json:"holds" doc:"How the speed holds under load"`
-	Cost      float64           `json:"cost"`
-	Costed    bool              `json:"costed"`
+	Cost      string            `json:"cost" doc:"With its currency; empty where none was typed"`
 	Curve     []line.CurvePoint `json:"curve" nullable:"false" doc:"All-day torque at the spindle through the plan's first position"`
 	Uses      control.Described `json:"uses"`
 }
@@ -165,8 +164,7 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 		}
 	}
 	if c.item != nil {
-		price := c.item.Price()
-		out.Cost, out.Costed = q.Rounded(price.SI), price.Known
+		out.Cost = c.item.Price().String()
 	}
 	return out, true
 }

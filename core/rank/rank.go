@@ -36,8 +36,7 @@ type Candidate struct {
 	LimitedBy motor.Limit        `json:"limitedBy"`
 	Heat      float64            `json:"heat" doc:"How much of what it can shed all day the hardest job asks, a share; 0 when not known"`
 	Spread    float64            `json:"spread" doc:"How far off its torque may be, a share"`
-	Cost      float64            `json:"cost" doc:"Motor and a control from the shelf, in the money they were typed in"`
-	Costed    bool               `json:"costed" doc:"Both have a cost"`
+	Cost      string             `json:"cost" doc:"Motor and a control from the shelf, with its currency; empty unless both have one"`
 	Effort    []string           `json:"effort" nullable:"false" doc:"What must be made, bought or found out"`
 	Against   []string           `json:"against" nullable:"false" doc:"What speaks against it for this machine's duty"`
 	Missing   []string           `json:"missing" nullable:"false" doc:"What must be read or measured before it can be tried"`
@@ -48,6 +47,7 @@ type Candidate struct {
 
 	model       *line.Model
 	score       float64
+	price       shelf.Money // of both; unknown unless both have one
 	from        string      // where the control comes from
 	ControlItem *shelf.Item // the control, when it is on the shelf
 }
@@ -106,23 +106,25 @@ func (c Candidate) beats(o Candidate) bool {
 	case c.Spread != o.Spread:
 		return c.Spread < o.Spread
 	}
-	return c.Costed && (!o.Costed || c.Cost < o.Cost)
+	return c.price.Known && (!o.price.Known || c.price.Beside(o.price) && c.price.Amount < o.price.Amount)
 }
 
 // cost adds up motor and control where both have a cost.
-func (c *Candidate) price(item shelf.Item) {
+func (c *Candidate) cost(item shelf.Item) {
 	price := item.Price()
 	if item.ID == "" {
-		price = q.Value{Known: true}
+		price = shelf.Money{Known: true}
 	}
 	switch c.from {
 	case shelved:
-		drive := c.ControlItem.Price()
-		price = q.Value{SI: price.SI + drive.SI, Known: price.Known && drive.Known}
+		price = price.And(c.ControlItem.Price())
 	case toBuy:
-		price.Known = false
+		price = shelf.Money{}
 	}
-	c.Cost, c.Costed = q.Rounded(price.SI), price.Known
+	c.price = price
+	if price.Amount > 0 {
+		c.Cost = price.String()
+	}
 }
 
 // why says in at most two lines what puts the top one first.
@@ -153,9 +155,10 @@ func why(list []Candidate, jobs int) []string {
 	case top.Spread < second.Spread:
 		out = append(out, fmt.Sprintf("%s would do as well, but may be out by %s.", second.Name,
 			q.Percent(second.Spread)))
-	case top.Costed && second.Costed && top.Cost < second.Cost:
+	case top.price.Known && second.price.Known && top.price.Beside(second.price) &&
+		top.price.Amount < second.price.Amount:
 		out = append(out, fmt.Sprintf("%s would do as well and costs %s more.", second.Name,
-			q.Figures(second.Cost-top.Cost, 4)))
+			shelf.Money{Amount: second.price.Amount - top.price.Amount, Mark: second.price.Mark, Known: true}))
 	default:
 		out = append(out, fmt.Sprintf("%s is about as good.", second.Name))
 	}

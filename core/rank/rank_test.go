@@ -119,11 +119,10 @@ func TestRankingTakesAControlThatIsOnHand(t *testing.T) {
 	in.Shelf = []shelf.Item{m, small, large}
 	top := ranked(t, in).Candidates[0]
 	assert.Equal(t, "Large drive, on the shelf", top.ControlBy)
-	assert.True(t, top.Costed)
-	assert.Equal(t, 60.0, top.Cost)
+	assert.Equal(t, "£60", top.Cost)
 	in.Shelf = in.Shelf[:2]
 	top = ranked(t, in).Candidates[0]
-	assert.False(t, top.Costed, "nobody knows yet what the drive will cost")
+	assert.Empty(t, top.Cost, "nobody knows yet what the drive will cost")
 	assert.Contains(t, top.Effort[0], "buy a PWM drive", "a PWM drive heats it least")
 	assert.Equal(t, "4.1 A", string(q.Written(4.1, "A")))
 	assert.Equal(t, "1400 rpm", string(q.Written(1404, "rpm")), "no exponent")

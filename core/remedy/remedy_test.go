@@ -124,7 +124,7 @@ func TestTheRatioOfferedIsTheBestThereIs(t *testing.T) {
 	require.NotNil(t, offered.Reduction)
 	best := assessedWith(t, in, *offered.Reduction)
 	for _, driven := range []bool{false, true} {
-		for _, size := range reduction.PulleySizes {
+		for _, size := range reduction.PulleySizes(q.Metric) {
 			changed := reduction.Described{Stages: append([]reduction.DescribedStage(nil), in.Plan.Reduction.Stages...)}
 			step := changed.Stages[0].Steps[0]
 			text := q.Text(q.Figures(size, 4) + " mm")

@@ -93,15 +93,15 @@ func (h *Finder) belts() []attempt {
 		return h.belted
 	}
 	h.madeChanges = true
-	const driver = 80.0
-	for _, driven := range reduction.PulleySizes {
+	sizes := reduction.PulleySizes(h.in.Units)
+	driver := sizes[slices.IndexFunc(sizes, func(mm float64) bool { return mm >= 1000*reduction.Smallest("A") })]
+	for _, driven := range sizes {
 		if driven == driver {
 			continue
 		}
 		r := reduction.Described{Stages: []reduction.DescribedStage{{
-			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: q.Written(driver, "mm"),
-				Driven: q.Written(driven,
-					"mm")}},
+			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{
+				Driver: q.WrittenLength(driver, h.in.Units), Driven: q.WrittenLength(driven, h.in.Units)}},
 		}}}
 		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
 			p := &o.positions[0]
@@ -155,7 +155,7 @@ func (h *Finder) screenChanges() bestChanges {
 			continue
 		}
 		room := roomOf(stage)
-		sizes := reduction.PulleySizes
+		sizes := reduction.PulleySizes(h.in.Units)
 		if stage.Steps[0].Teeth {
 			sizes = reduction.ToothCounts
 		}
@@ -349,7 +349,7 @@ func (h *Finder) asMeasured(stage int, size float64) q.Text {
 	if h.in.Plan.Reduction.Stages[stage].Measured == "outside" {
 		size += 2 * reduction.PitchOffset(h.now.Reduction.Stages[stage].Section)
 	}
-	return q.WrittenLength(size * 1000)
+	return q.WrittenLength(size*1000, h.in.Units)
 }
 
 // withChange is the described reduction with one wheel changed. A belt length no longer holds on

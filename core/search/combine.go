@@ -238,7 +238,7 @@ func (l *searcher) matching(p *pair) []cone {
 			size) > p.centre {
 			continue
 		}
-		turned := &shelf.FamilyWheel{Size: size, Text: q.WrittenLength(size * 1000)}
+		turned := &shelf.FamilyWheel{Size: size, Text: q.WrittenLength(size*1000, l.units)}
 		out = append(out, cone{p, &pair{family: p.family, driver: driver, driven: turned,
 			log: math.Log(size / driver.Size / (1 - p.family.Blank.Slip)), centre: p.centre,
 			belt: p.belt}})

@@ -77,7 +77,7 @@ func (s *presenter) showAll(candidates []candidate) []Found {
 func (s *presenter) show(c candidate) Found {
 	d := reduction.Described{Stages: []reduction.DescribedStage{}}
 	for _, steps := range c.stages {
-		d.Stages = append(d.Stages, described(steps))
+		d.Stages = append(d.Stages, described(steps, s.in.Units))
 	}
 	planned := s.in.Plan.Reduction.Stages
 	d.Stages = append(d.Stages, planned[len(planned)-len(s.bounds.kept):]...)

@@ -134,10 +134,10 @@ func onHandOnly(stages [][]*pair) bool {
 }
 
 // described is the stage the pairs make as a plan holds it: one belt moved from step to step.
-func described(steps []*pair) reduction.DescribedStage {
+func described(steps []*pair, sys q.System) reduction.DescribedStage {
 	first := steps[0]
 	d := first.family.Stage
-	d.Centre = q.WrittenLength(first.centre * 1000)
+	d.Centre = q.WrittenLength(first.centre*1000, sys)
 	if first.belt != nil {
 		d.Centre, d.Belt = "", first.belt.Length
 	}

@@ -22,9 +22,9 @@ type Ask struct {
 	Stages    int      `json:"stages" minimum:"0" maximum:"2" doc:"Most stages to put in; 2 when 0"`
 	Cones     bool     `json:"cones" doc:"Look at cones of two and three steps too"`
 	Keep      int      `json:"keep" minimum:"0" maximum:"6" doc:"How many of the plan's stages at the spindle's end stay as they are"`
-	CentreMin q.Text   `json:"centreMin" doc:"Least distance between shafts"`
-	CentreMax q.Text   `json:"centreMax" doc:"Most distance between shafts; 700 mm when empty"`
-	Largest   q.Text   `json:"largest" doc:"Largest wheel there is room for; 400 mm when empty"`
+	CentreMin q.Text   `json:"centreMin" unit:"mm|in" doc:"Least distance between shafts"`
+	CentreMax q.Text   `json:"centreMax" unit:"mm|in" doc:"Most distance between shafts; 700 mm when empty"`
+	Largest   q.Text   `json:"largest" unit:"mm|in" doc:"Largest wheel there is room for; 400 mm when empty"`
 	FromShelf bool     `json:"fromShelf" doc:"Only wheels that are on the shelf"`
 }
 
@@ -66,7 +66,7 @@ func Search(in Input, progress Progress) (Result, error) {
 		return Result{}, err
 	}
 	t := line.New(s)
-	bounds, err := in.Ask.bounds(t, in.Shelf)
+	bounds, err := in.Ask.bounds(t, in.Shelf, in.Units)
 	if err != nil {
 		return Result{}, err
 	}
@@ -95,6 +95,7 @@ func Search(in Input, progress Progress) (Result, error) {
 // bounds are a search's limits, resolved. Lengths in metres.
 type bounds struct {
 	families             []*shelf.Family
+	units                q.System // that sizes are to be had in
 	stages               int
 	cones                bool
 	fromShelf            bool
@@ -119,10 +120,11 @@ const (
 	mostConedWheels = 40
 )
 
-func (a Ask) bounds(t *line.Model, stock []shelf.Item) (bounds, error) {
+func (a Ask) bounds(t *line.Model, stock []shelf.Item, units q.System) (bounds, error) {
 	r := q.NewReader("ask")
 	sizes := q.Range{Min: 10e-3, Max: 5}
 	b := bounds{
+		units:  units,
 		stages: a.Stages, cones: a.Cones, fromShelf: a.FromShelf,
 		centreMin: r.Read("centreMin", a.CentreMin, q.Length, sizes).Or(0),
 		centreMax: r.Read("centreMax", a.CentreMax, q.Length, sizes).Or(usualCentreMax),
@@ -142,7 +144,7 @@ func (a Ask) bounds(t *line.Model, stock []shelf.Item) (bounds, error) {
 		kinds = []string{"v-A"}
 	}
 	for i, name := range kinds {
-		f, ok := shelf.NewFamily(name, stock, b.largest, a.FromShelf)
+		f, ok := shelf.NewFamily(name, stock, b.largest, a.FromShelf, units)
 		if !ok {
 			r.Refuse(fmt.Sprintf("kinds[%d]", i), name, "must be one of "+strings.Join(shelf.FamilyNames(), ", "))
 			continue

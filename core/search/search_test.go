@@ -96,7 +96,7 @@ func BenchmarkBruteForceTwelve(b *testing.B) {
 		b.Fatal(err)
 	}
 	t := line.New(s)
-	bounds, err := in.Ask.bounds(t, in.Shelf)
+	bounds, err := in.Ask.bounds(t, in.Shelf, q.Metric)
 	if err != nil {
 		b.Fatal(err)
 	}
@@ -113,7 +113,7 @@ func TestATrimIsAskedForOnlyWhereTheLimitIsPassed(t *testing.T) {
 	in.Machine.Limits.Spindle = "2000 rpm"
 	s, err := plan.Resolve(in.Input)
 	require.NoError(t, err)
-	bounds, err := in.Ask.bounds(line.New(s), nil)
+	bounds, err := in.Ask.bounds(line.New(s), nil, q.Metric)
 	require.NoError(t, err)
 	l := &searcher{Model: line.New(s), bounds: bounds}
 	g := l.gradesOver(0.5, 8, bounds.families[0])
@@ -255,7 +255,7 @@ func TestSearchEqualsBruteForce(t *testing.T) {
 		s, err := plan.Resolve(in.Input)
 		require.NoError(t, err)
 		tr := line.New(s)
-		b, err := in.Ask.bounds(tr, in.Shelf)
+		b, err := in.Ask.bounds(tr, in.Shelf, q.Metric)
 		require.NoError(t, err)
 		l := &searcher{Model: tr, bounds: b}
 		l.fastest = tr.Powered.Top()

@@ -22,7 +22,7 @@ func TestAShelfBeltSetsTheCentres(t *testing.T) {
 	l := &searcher{Model: line.New(s), bounds: bounds{centreMax: 0.5}}
 	f, ok := shelf.NewFamily("v-A", []shelf.Item{{ID: "b", Sort: shelf.Belt, Length: "1080 mm",
 		Wheel: shelf.Wheel{Section: "A"}}}, 0.4,
-		false)
+		false, q.Metric)
 	require.True(t, ok)
 	small, large := &shelf.FamilyWheel{Size: 0.080, Text: "80 mm"}, &shelf.FamilyWheel{Size: 0.236, Text: "236 mm"}
 	p := l.pair(&f, small, large)
@@ -103,12 +103,12 @@ func TestUsualBoundsOfASearch(t *testing.T) {
 			Wheel: shelf.Wheel{Diameter: q.Text(fmt.Sprintf("%d mm", mm)), Section: "A"}})
 	}
 	model := &line.Model{}
-	b, err := Ask{FromShelf: true}.bounds(model, stock)
+	b, err := Ask{FromShelf: true}.bounds(model, stock, q.Metric)
 	require.NoError(t, err)
 	assert.InDelta(t, 0.7, b.centreMax, 1e-12)
 	assert.InDelta(t, 0.4, b.largest, 1e-12)
 	assert.Equal(t, 10, b.leftOut, "eighty sizes are gone through")
-	b, err = Ask{FromShelf: true, Cones: true}.bounds(model, stock)
+	b, err = Ask{FromShelf: true, Cones: true}.bounds(model, stock, q.Metric)
 	require.NoError(t, err)
 	assert.Equal(t, 50, b.leftOut, "forty, with cones in two stages")
 

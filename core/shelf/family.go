@@ -23,6 +23,7 @@ type Family struct {
 	Blank  reduction.Stage
 	Wheels []FamilyWheel
 	Belts  []*Item
+	sys    q.System // whose sizes are to be had
 }
 
 // familyStages are the sorts a search can be asked for.
@@ -46,14 +47,14 @@ func FamilyNames() []string {
 
 // NewFamily gathers the wheels of a family no larger than largest (m): standard sizes, unless only
 // what is on hand will do, and the shelf's.
-func NewFamily(name string, stock []Item, largest float64, onHandOnly bool) (Family, bool) {
+func NewFamily(name string, stock []Item, largest float64, onHandOnly bool, sys q.System) (Family, bool) {
 	described, ok := familyStages[name]
 	if !ok {
 		return Family{}, false
 	}
 	// Nobody has guarded it yet: the verdict asks.
 	described.Measured = "pitch"
-	f := Family{Stage: described}
+	f := Family{Stage: described, sys: sys}
 	sample := described
 	sample.Steps = []reduction.DescribedStep{{Driver: "20", Driven: "20"}}
 	if !described.Kind.Toothed() {
@@ -106,8 +107,8 @@ func (f *Family) standard() {
 		}
 		return
 	}
-	for _, mm := range reduction.PulleySizes {
-		f.Wheels = append(f.Wheels, FamilyWheel{Size: mm / 1000, Text: q.WrittenLength(mm)})
+	for _, mm := range reduction.PulleySizes(f.sys) {
+		f.Wheels = append(f.Wheels, FamilyWheel{Size: mm / 1000, Text: q.WrittenLength(mm, f.sys)})
 	}
 }
 
@@ -139,7 +140,7 @@ func (f *Family) Take(item *Item) {
 		if item.Wheel.Measured == "outside" {
 			d -= 2 * reduction.PitchOffset(f.Blank.Section)
 		}
-		w.Size, w.Text = d, q.WrittenLength(d*1000)
+		w.Size, w.Text = d, q.WrittenLength(d*1000, f.sys)
 	}
 	for i := range f.Wheels {
 		if f.Wheels[i].Item == nil && math.Abs(f.Wheels[i].Size/w.Size-1) < 1e-3 {

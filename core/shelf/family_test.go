@@ -15,7 +15,7 @@ import (
 // stocked is a family with a part on the shelf.
 func stocked(t *testing.T, name string, items ...Item) Family {
 	t.Helper()
-	f, ok := NewFamily(name, items, 0.4, false)
+	f, ok := NewFamily(name, items, 0.4, false, q.Metric)
 	require.True(t, ok)
 	return f
 }
@@ -88,7 +88,7 @@ func TestToothedStockIsCounted(t *testing.T) {
 		}
 	}
 	assert.Len(t, stocked(t, "toothed-5", pulley("", "2", "5M")).Wheels, len(f.Wheels)-1, "two teeth are no wheel")
-	_, ok := NewFamily("rope", nil, 1, false)
+	_, ok := NewFamily("rope", nil, 1, false, q.Metric)
 	assert.False(t, ok)
 }
 

@@ -34,16 +34,16 @@ type Item struct {
 	Motor   motor.Described   `json:"motor"`
 	Control control.Described `json:"control"`
 	Wheel   Wheel             `json:"wheel"`
-	Length  q.Text            `json:"length" doc:"Of a belt"`
+	Length  q.Text            `json:"length" unit:"mm|in" doc:"Of a belt"`
 }
 
 // Wheel is a pulley, sprocket or gear as stock.
 type Wheel struct {
-	Diameter q.Text `json:"diameter"`
+	Diameter q.Text `json:"diameter" unit:"mm|in"`
 	Measured string `json:"measured" enum:"pitch,outside," doc:"Which diameter that is; pitch when empty"`
 	Teeth    q.Text `json:"teeth"`
 	Section  string `json:"section" maxLength:"20" doc:"Belt section or chain"`
-	Bore     q.Text `json:"bore"`
+	Bore     q.Text `json:"bore" unit:"mm|in"`
 }
 
 // Is reports whether the item is of a sort; an older item without one is a motor.
@@ -143,16 +143,6 @@ func (i Item) Whole() Item {
 	}
 	i.Motor = i.Motor.Whole()
 	return i
-}
-
-// Price is the cost as a number in whatever money it was typed in; unknown when it is not one.
-func (i Item) Price() q.Value {
-	text := strings.TrimSpace(strings.Trim(strings.TrimSpace(string(i.Cost)), "£$€¥ "))
-	v, err := q.Parse(q.Text(text), q.Number)
-	if err != nil || v < 0 {
-		return q.Value{}
-	}
-	return q.Value{SI: v, Known: true}
 }
 
 // Check reads every quantity of the item, refusing on r what cannot be used.

@@ -15,7 +15,7 @@ func TestPriceReadsMoneyAsTyped(t *testing.T) {
 	for text, want := range map[q.Text]float64{"12": 12, "£12.50": 12.5, " 30 € ": 30, "$5": 5, "0": 0} {
 		p := Item{Cost: text}.Price()
 		assert.True(t, p.Known, text)
-		assert.Equal(t, want, p.SI, text)
+		assert.Equal(t, want, p.Amount, text)
 	}
 	for _, text := range []q.Text{"", "a pint", "-3"} {
 		assert.False(t, Item{Cost: text}.Price().Known, text)

@@ -200,13 +200,14 @@ var wheelRules = []rule{
 
 // nearest says which pulleys make a ratio, or that no one pair of them does.
 func (a *asked) nearest(one *Answer, ratio float64) {
-	driver, driven := nearestPulleys(ratio)
+	driver, driven := nearestPulleys(ratio, a.sys)
 	if off := driven / driver / ratio; off > 1.03 || off < 0.97 {
 		one.Also = "no one pair of pulleys makes it: two stages of " + q.Ratio(math.Sqrt(ratio)) + " each"
 		return
 	}
-	one.Also = fmt.Sprintf("pulleys nearest: %g mm to %g mm, %s", driver, driven, q.Ratio(driven/driver))
-	one.offers("these pulleys", stage("v", q.WrittenLength(driver), q.WrittenLength(driven))...)
+	one.Also = fmt.Sprintf("pulleys nearest: %s to %s, %s", a.show(driver/1000, q.Length),
+		a.show(driven/1000, q.Length), q.Ratio(driven/driver))
+	one.offers("these pulleys", stage("v", q.WrittenLength(driver, a.sys), q.WrittenLength(driven, a.sys))...)
 }
 
 // driven adds what a motor's speed and torque become behind a ratio.
@@ -224,10 +225,11 @@ func (a *asked) driven(ratio float64) {
 }
 
 // nearestPulleys are the two preferred sizes (mm) whose ratio lies nearest, the smaller ones where several do.
-func nearestPulleys(ratio float64) (driver, driven float64) {
+func nearestPulleys(ratio float64, sys q.System) (driver, driven float64) {
 	best := math.Inf(1)
-	for _, one := range reduction.PulleySizes {
-		for _, two := range reduction.PulleySizes {
+	sizes := reduction.PulleySizes(sys)
+	for _, one := range sizes {
+		for _, two := range sizes {
 			if off := math.Abs(math.Log(two / one / ratio)); one >= 63 && two >= 63 && off < best-1e-4 {
 				best, driver, driven = off, one, two
 			}

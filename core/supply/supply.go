@@ -10,18 +10,18 @@ import (
 // Described is a supply as a person entered it.
 type Described struct {
 	Name      string `json:"name" maxLength:"120"`
-	Volts     q.Text `json:"volts" doc:"Volts at the socket; between lines for three-phase"`
-	Hertz     q.Text `json:"hertz"`
+	Volts     q.Text `json:"volts" unit:"V" doc:"Volts at the socket; between lines for three-phase"`
+	Hertz     q.Text `json:"hertz" unit:"Hz"`
 	Phases    string `json:"phases" enum:"1,3,dc," doc:"1 or 3 phases, or dc for a battery"`
-	Breaker   q.Text `json:"breaker" doc:"Breaker or fuse of the circuit"`
+	Breaker   q.Text `json:"breaker" unit:"A" doc:"Breaker or fuse of the circuit"`
 	Earthed   bool   `json:"earthed" doc:"The machine's frame is earthed"`
 	Residual  string `json:"residual" enum:"none,ac,a,b,unknown," doc:"Residual-current device ahead of it: none, type AC, A or F, B, or one whose type nobody read"`
 	Extension bool   `json:"extension" doc:"Fed through an extension lead"`
-	Cable     q.Text `json:"cable" doc:"Length of cable from the board or battery to the machine, one way"`
+	Cable     q.Text `json:"cable" unit:"m|ft|mm" doc:"Length of cable from the board or battery to the machine, one way"`
 	Wire      string `json:"wire" maxLength:"20" doc:"Conductor of that cable, such as 2.5 mm² or 14 AWG"`
 	Code      Code   `json:"code" enum:"iec,nec," doc:"Whose starting values for conductor and fuse are shown; by the hertz when empty"`
-	Inside    q.Text `json:"inside" doc:"Battery: its resistance inside, with leads, such as 40 mΩ"`
-	Holds     q.Text `json:"holds" doc:"Battery: energy when full, such as 400 Wh"`
+	Inside    q.Text `json:"inside" unit:"Ω" doc:"Battery: its resistance inside, with leads, such as 40 mΩ"`
+	Holds     q.Text `json:"holds" unit:"Wh" doc:"Battery: energy when full, such as 400 Wh"`
 	Cells     string `json:"cells" enum:"lead,lithium," doc:"Battery: what it is made of"`
 }
 

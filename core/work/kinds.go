@@ -227,11 +227,11 @@ var kinds = []Kind{
 }
 
 // Kinds returns the kinds of machine in the order they are offered, each with its usual jobs as
-// they would be put into a machine.
-func Kinds() []Kind {
+// they would be put into a machine of somebody who works in a system of units.
+func Kinds(sys q.System) []Kind {
 	out := append([]Kind(nil), kinds...)
 	for i := range out {
-		out[i].Jobs = Start("", out[i].ID).Jobs
+		out[i].Jobs = Start("", out[i].ID, sys).Jobs
 	}
 	return out
 }
@@ -246,12 +246,16 @@ func FindKind(id string) Kind {
 	return kinds[len(kinds)-1]
 }
 
-// Start returns a machine of a kind with the jobs such a machine usually has, to be changed.
-func Start(name, kind string) Machine {
+// Start returns a machine of a kind with the jobs such a machine usually has, to be changed, in the units of who
+// starts it.
+func Start(name, kind string, sys q.System) Machine {
 	m := Machine{Name: name, Kind: kind}
 	for _, j := range FindKind(kind).Jobs {
 		j.ID = slug(j.Name)
 		m.Jobs = append(m.Jobs, j)
+	}
+	if sys == q.Inch {
+		q.InInches(&m)
 	}
 	return m.Whole()
 }

@@ -266,8 +266,8 @@ func TestUnitTrapsAreSeenOnlyWhereTheNumbersShowThem(t *testing.T) {
 }
 
 func TestEachMethodShowsItsWorking(t *testing.T) {
-	for _, k := range Kinds() {
-		m := Start("x", k.ID)
+	for _, k := range Kinds(q.Metric) {
+		m := Start("x", k.ID, q.Metric)
 		assert.Equal(t, len(k.Jobs), len(m.Jobs))
 		r := q.NewReader("machine")
 		resolved := Resolve(m, r)

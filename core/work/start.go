@@ -8,7 +8,7 @@ import (
 // FromRest is how a job's machine comes to speed.
 type FromRest struct {
 	How    string `json:"how" enum:"load,idle," doc:"load: it starts with its load on, as when empty; idle: the load comes once it turns"`
-	Torque q.Text `json:"torque" doc:"Torque that just starts it, where that is known"`
+	Torque q.Text `json:"torque" unit:"N·m|lbf·ft" doc:"Torque that just starts it, where that is known"`
 }
 
 // Starting is the torque asked for at rest.

@@ -26,7 +26,7 @@
     '*': NotFound
   };
 
-  catalogue.load();
+  $effect(() => catalogue.load(prefs.answers));
   $effect(() => {
     document.documentElement.dataset.theme = prefs.shownTheme;
   });

@@ -86,8 +86,12 @@ func deepCopy(v reflect.Value) reflect.Value {
 // Figure is one figure of a plan and where it stands.
 type Figure struct {
 	Path string
+	Unit string // the tag of its field: see [q.BareUnits]
 	text *q.Text
 }
+
+// Typed puts another text in its place.
+func (f Figure) Typed(text q.Text) { *f.text = text }
 
 // value is its number, the unit after it with its space, and whether it is bare and whole, which goes by leaps.
 func (f Figure) value() (v float64, unit string, whole bool) {
@@ -119,29 +123,29 @@ func (f Figure) Whole() bool {
 // Figures are all figures of a plan.
 func Figures(in *plan.Input) []Figure {
 	var out []Figure
-	var walk func(v reflect.Value, path string)
-	walk = func(v reflect.Value, path string) {
+	var walk func(v reflect.Value, path, unit string)
+	walk = func(v reflect.Value, path, unit string) {
 		switch v.Kind() {
 		case reflect.Struct:
 			for i := range v.NumField() {
-				if v.Type().Field(i).IsExported() {
-					walk(v.Field(i), path+"."+v.Type().Field(i).Name)
+				if field := v.Type().Field(i); field.IsExported() {
+					walk(v.Field(i), path+"."+field.Name, field.Tag.Get("unit"))
 				}
 			}
 		case reflect.Slice:
 			for i := range v.Len() {
-				walk(v.Index(i), fmt.Sprint(path, ".", i))
+				walk(v.Index(i), fmt.Sprint(path, ".", i), unit)
 			}
 		case reflect.Pointer:
 			if !v.IsNil() {
-				walk(v.Elem(), path)
+				walk(v.Elem(), path, unit)
 			}
 		case reflect.String:
 			if text, ok := v.Addr().Interface().(*q.Text); ok && figure.MatchString(string(*text)) {
-				out = append(out, Figure{path, text})
+				out = append(out, Figure{path, unit, text})
 			}
 		}
 	}
-	walk(reflect.ValueOf(in).Elem(), "")
+	walk(reflect.ValueOf(in).Elem(), "", "")
 	return out
 }

@@ -1,12 +1,19 @@
 import { Ask } from './api/ask.svelte';
 import { api, call, type Catalogue } from './api/client';
+import { prefs } from './prefs.svelte';
 
-/** What can be chosen from, the same for every workshop: asked for once. */
+/** What can be chosen from, the same for every workshop: asked for once, and again in other units or words. */
 class CatalogueState {
-  #asked = new Ask<Catalogue>((signal) => call(() => api.GET('/api/catalogue', { signal })));
+  #asked = new Ask<Catalogue>((signal) =>
+    call(() => api.GET('/api/catalogue', { params: { query: { units: prefs.units } }, signal }))
+  );
+  #for = '';
 
-  load() {
-    if (!this.#data) this.#asked.again();
+  /** Asks for it as answers are shown now. */
+  load(shown: string) {
+    if (shown === this.#for) return;
+    this.#for = shown;
+    this.#asked.again();
   }
 
   get #data() {
@@ -59,7 +66,7 @@ class CatalogueState {
   get operations() {
     return this.#data?.operations ?? [];
   }
-  /** Standard pitch diameters, mm. */
+  /** Standard pitch diameters as they are typed. */
   get pulleys() {
     return this.#data?.pulleys ?? [];
   }

@@ -6,7 +6,6 @@
 
   /** A list in two halves, to stand beside each other. */
   const halves = <T,>(list: T[]) => [list.slice(0, Math.ceil(list.length / 2)), list.slice(Math.ceil(list.length / 2))];
-  const cost = (n: number) => n.toFixed(2).replace(/\.00$/, '');
 </script>
 
 <PrintPage id={params.id} title="Build sheet and wiring" whole>
@@ -23,12 +22,12 @@
                   <td class="box">{done(p.id) ? '☒' : '☐'}</td>
                   <th scope="row">{p.name}</th>
                   <td>{[p.rating, p.place].filter(Boolean).join('; ')}</td>
-                  <td class="cost">{p.costed ? cost(p.cost) : ''}</td>
+                  <td class="cost">{p.cost}</td>
                 </tr>
               {/each}
               <tr
                 ><td></td><th scope="row">Together</th><td>{bill.priced} of {bill.parts.length} priced</td><td
-                  class="cost">{cost(bill.cost)}</td
+                  class="cost">{bill.cost}</td
                 ></tr
               >
             </tbody>

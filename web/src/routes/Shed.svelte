@@ -9,6 +9,7 @@
   import NewMachine from '../lib/shed/NewMachine.svelte';
   import ShelfSummary from '../lib/shed/ShelfSummary.svelte';
   import Slate from '../lib/slate/Slate.svelte';
+  import Habits from '../lib/ui/Habits.svelte';
   import Finder, { type Deed } from '../lib/ui/Finder.svelte';
   import TopBar from '../lib/ui/TopBar.svelte';
 
@@ -23,7 +24,7 @@
   const shed = $derived(asked.answer);
   const load = () => asked.again();
   $effect(() => {
-    void prefs.units;
+    void prefs.answers;
     untrack(load);
   });
   $effect(() => () => asked.stop());
@@ -75,6 +76,7 @@
   <h1 class="text-xl">{shed?.name || 'The shed'}</h1>
   {#snippet tools()}<Finder {deeds} />{/snippet}
 </TopBar>
+<Habits />
 <Slate />
 <main class="mx-auto max-w-[88rem] px-4 pb-10">
   {#if said}<p role="alert" class="my-3 border-l-4 border-stop bg-card p-3">

@@ -41,7 +41,7 @@
     };
   });
   $effect(() => {
-    void prefs.units;
+    void prefs.answers;
     untrack(() => open)?.check();
   });
 

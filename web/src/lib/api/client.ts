@@ -1,4 +1,6 @@
 import createClient from 'openapi-fetch';
+import { prefs } from '../prefs.svelte';
+import { answerInWords } from '../region';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -22,6 +24,18 @@ export type Catalogue = Schemas['Catalogue'];
 export type Problem = Partial<Schemas['ErrorModel']>;
 
 export const api = createClient<paths>({ baseUrl: location.origin });
+
+/** What holds only what people typed, which stays as they typed it. */
+const typed = /^\/api\/(plans|machines|shelf)/;
+
+// What the server works out is told in the words of the region.
+api.use({
+  async onResponse({ response, schemaPath }) {
+    if (prefs.region !== 'north-america' || !response.ok || typed.test(schemaPath)) return undefined;
+    if (!response.headers.get('Content-Type')?.includes('json')) return undefined;
+    return new Response(answerInWords(await response.text(), prefs.region), response);
+  }
+});
 
 /** A body without its empty boxes, which say nothing and are half of a workshop's length. Only for
  *  what is worked out and not kept: what is kept names every field. */

@@ -762,11 +762,8 @@ export interface components {
             tried: boolean;
         };
         BuildBill: {
-            /**
-             * Format: double
-             * @description Of the parts that have one
-             */
-            cost: number;
+            /** @description Of the parts that have one, each currency by itself */
+            cost: string;
             parts: components["schemas"]["BuildPart"][];
             /**
              * Format: int64
@@ -786,10 +783,8 @@ export interface components {
             why: string;
         };
         BuildPart: {
-            /** Format: double */
-            cost: number;
-            /** @description A cost was typed */
-            costed: boolean;
+            /** @description With its currency; empty where none was typed */
+            cost: string;
             id: string;
             name: string;
             /** @description Where it lies, for a part on the shelf */
@@ -838,8 +833,8 @@ export interface components {
             motors: components["schemas"]["MotorProfile"][];
             /** @description Cuts there are */
             operations: string[];
-            /** @description Standard pitch diameters, mm */
-            pulleys: number[];
+            /** @description Standard pitch diameters as they are typed */
+            pulleys: string[];
             /** @description A bench reading with nothing filled in */
             reading: components["schemas"]["MotorReading"];
             regions: components["schemas"]["DonorRegion"][];
@@ -1610,6 +1605,12 @@ export interface components {
             /** @description ID in the catalogue's machines; brings its usual first jobs */
             kind: string;
             name: string;
+            /**
+             * @description What those jobs are written in
+             * @default metric
+             * @enum {string}
+             */
+            units: "metric" | "inch";
         };
         Plan: {
             /** @description What has been set, tried or put by */
@@ -1690,13 +1691,8 @@ export interface components {
             control: string;
             /** @description The control in words, and where it comes from */
             controlBy: string;
-            /**
-             * Format: double
-             * @description Motor and a control from the shelf, in the money they were typed in
-             */
-            cost: number;
-            /** @description Both have a cost */
-            costed: boolean;
+            /** @description Motor and a control from the shelf, with its currency; empty unless both have one */
+            cost: string;
             /** @description What must be made, bought or found out */
             effort: string[];
             /**
@@ -1752,9 +1748,8 @@ export interface components {
         RankControlTried: {
             /** @description It works, but is not what one would choose */
             also: boolean;
-            /** Format: double */
-            cost: number;
-            costed: boolean;
+            /** @description With its currency; empty where none was typed */
+            cost: string;
             /** @description All-day torque at the spindle through the plan's first position */
             curve: components["schemas"]["LineCurvePoint"][];
             /**
@@ -2782,7 +2777,10 @@ export interface operations {
     };
     "get-catalogue": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description What usual figures are offered in */
+                units?: "metric" | "inch";
+            };
             header?: never;
             path?: never;
             cookie?: never;

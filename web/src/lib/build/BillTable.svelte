@@ -1,5 +1,8 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
+  import { prefs } from '../prefs.svelte';
+  import Quantity from '../form/Quantity.svelte';
+  import { inMoney } from '../form/units';
   import { openSheet } from '../sheet/context';
 
   /** Parts with what they are good for and what they cost; a price is typed where none is known. */
@@ -33,18 +36,17 @@
           </td>
           <td class="w-24 py-1 text-right">
             {#if bought(p.id)}
-              <input
-                class="blank text-right"
-                type="text"
-                aria-label="Price of {p.name}"
-                placeholder="price"
+              <Quantity
+                label="Price of {p.name}"
+                hint="price"
                 value={sheet.priceOf(p.id)}
-                aria-invalid={error ? 'true' : undefined}
-                oninput={(e) => sheet.price(p.id, e.currentTarget.value)}
+                {...inMoney(prefs.money)}
+                invalid={!!error}
+                onchange={(text) => sheet.price(p.id, text)}
               />
               {#if error}<span class="block text-sm text-stop">{error}</span>{/if}
             {:else}
-              {p.costed ? p.cost : '—'}
+              {p.cost || '—'}
             {/if}
           </td>
         </tr>
@@ -56,7 +58,7 @@
       <tfoot>
         <tr class="font-semibold"
           >{#if ticked}<td></td>{/if}<td class="py-1.5">Together, {bill.priced} of {bill.parts.length} priced</td><td
-            class="text-right">{bill.priced > 0 ? bill.cost : '—'}</td
+            class="text-right">{bill.cost || '—'}</td
           ></tr
         >
       </tfoot>

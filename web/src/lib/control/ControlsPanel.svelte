@@ -62,7 +62,7 @@
                 {c.speeds} at the spindle. Under load the speed {c.holds}.
                 {#if c.worst}Tightest: {c.worst}, ×{figure(c.margin)}, held by {c.limitedBy}.{/if}
                 {#if c.form > 1.02}Its current heats as ×{figure(c.form)}.{/if}
-                {#if c.costed}Costs {c.cost}.{/if}
+                {#if c.cost}Costs {c.cost}.{/if}
               </p>
               <p class="mt-1 flex flex-wrap gap-x-4">
                 <label class="flex min-h-8 items-center gap-2">

@@ -1,29 +1,38 @@
 <script lang="ts">
+  import { prefs } from '../prefs.svelte';
   import { openForm } from './context';
   import { fieldId } from './fieldId';
+  import { hintFor } from './hints';
+  import Quantity from './Quantity.svelte';
+  import { besideOf, inMoney } from './units';
 
   interface Props {
     path: string;
     label: string;
+    /** What might stand there, in metric. */
     hint?: string;
-    /** A numeric keyboard suits most quantities; names want letters. */
+    /** A name or a note: nothing is read out of it. */
     words?: boolean;
     long?: boolean;
     plate?: boolean;
+    /** The unit of a bare number, where it goes by more than the field. */
+    unit?: string;
   }
-  let { path, label, hint = '', words = false, long = false, plate = false }: Props = $props();
+  let { path, label, hint = '', words = false, long = false, plate = false, unit }: Props = $props();
 
   const form = openForm();
   const id = $derived(fieldId(path));
   const error = $derived(form.errors[path]);
+  const placeholder = $derived(hintFor(hint, prefs.units, prefs.region));
+  const beside = $derived(unit === undefined ? besideOf(path, prefs.units) : { shown: unit, kept: unit });
   const set = (e: Event) => form.set(path, (e.currentTarget as HTMLInputElement).value);
 </script>
 
 <div class="min-w-0" class:plate>
   <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{label}</label>
   {#if long}
-    <textarea {id} class="blank" rows="3" value={form.text(path)} oninput={set} placeholder={hint}></textarea>
-  {:else}
+    <textarea {id} class="blank" rows="3" value={form.text(path)} oninput={set} {placeholder}></textarea>
+  {:else if words}
     <input
       {id}
       class="blank"
@@ -31,12 +40,23 @@
       autocomplete="off"
       spellcheck="false"
       enterkeyhint="next"
-      maxlength={words ? 120 : undefined}
-      placeholder={hint}
+      maxlength="120"
+      {placeholder}
       value={form.text(path)}
       oninput={set}
       aria-invalid={error ? 'true' : undefined}
       aria-describedby={error ? `${id}-error` : undefined}
+    />
+  {:else}
+    <Quantity
+      {id}
+      value={form.text(path)}
+      {...path === 'cost' ? inMoney(prefs.money) : { beside }}
+      hint={placeholder}
+      mixed={plate}
+      invalid={!!error}
+      describedby={error ? `${id}-error` : undefined}
+      onchange={(text) => form.set(path, text)}
     />
   {/if}
   {#if error}<p id="{id}-error" class="mt-0.5 text-sm text-stop">{error}</p>{/if}
@@ -48,7 +68,7 @@
     font-weight: 400;
     font-style: italic;
   }
-  .plate .blank {
+  .plate :global(.blank) {
     background: transparent;
     font-size: 1.05rem;
     min-height: 2rem;

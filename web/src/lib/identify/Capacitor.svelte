@@ -1,6 +1,10 @@
 <script lang="ts">
   import { Ask } from '../api/ask.svelte';
   import { api, call, fieldsOf, type Finding, type Schemas } from '../api/client';
+  import { hintFor } from '../form/hints';
+  import Quantity from '../form/Quantity.svelte';
+  import { readTag } from '../form/units';
+  import { prefs } from '../prefs.svelte';
   import Findings from './Findings.svelte';
 
   /** A capacitor as marked and metered, and what its start switch did. */
@@ -23,10 +27,10 @@
   const check = () => asked.again();
   $effect(() => () => asked.stop());
   const blanks = [
-    ['marked', 'Marked', '24 µF'],
-    ['measured', 'Metered', '18 µF'],
-    ['volts', 'AC volts marked', '500 V'],
-    ['line', 'Supply', '230 V']
+    ['marked', 'Marked', '24 µF', 'µF'],
+    ['measured', 'Metered', '18 µF', 'µF'],
+    ['volts', 'AC volts marked', '500 V', 'V'],
+    ['line', 'Supply', '230 V', 'V']
   ] as const;
   const choices = [
     [
@@ -72,16 +76,16 @@
       check();
     }}
   >
-    {#each blanks as [field, label, hint] (field)}
+    {#each blanks as [field, label, hint, unit] (field)}
       <div>
         <label for="cap-{field}" class="block text-sm text-soft">{label}</label>
-        <input
+        <Quantity
           id="cap-{field}"
-          class="blank"
-          autocomplete="off"
-          placeholder={hint}
-          bind:value={c[field]}
-          aria-invalid={errors[field] ? 'true' : undefined}
+          value={c[field]}
+          beside={readTag(unit, prefs.units)}
+          hint={hintFor(hint, prefs.units, prefs.region)}
+          invalid={!!errors[field]}
+          onchange={(text) => (c[field] = text)}
         />
         {#if errors[field]}<p class="text-sm text-stop">{errors[field]}</p>{/if}
       </div>

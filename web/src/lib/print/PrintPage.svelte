@@ -49,7 +49,7 @@
   let paper = $state<'A4' | 'Letter'>('A4');
 
   $effect(() => {
-    void [id, prefs.units];
+    void [id, prefs.answers];
     untrack(() => asked.instead());
     return () => asked.stop();
   });

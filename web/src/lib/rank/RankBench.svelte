@@ -85,7 +85,7 @@
                     {#if c.worst}Tightest: {c.worst}, ×{c.margin.toPrecision(3)}, held by {c.limitedBy}.{/if}
                     {#if c.heat > 0}Worked without a stop it makes {Math.max(Math.round(c.heat * 100), 1)} % of the heat it
                       can shed.{/if}
-                    {#if c.costed && c.cost > 0}Costs {c.cost}.{/if}
+                    {#if c.cost}Costs {c.cost}.{/if}
                   </p>
                   <ul class="mt-1 flex flex-wrap gap-x-3 text-[0.94rem]" aria-label="Jobs">
                     {#each c.jobs as j, k (k)}

@@ -1,4 +1,8 @@
 <script lang="ts">
+  import { hintFor } from '../form/hints';
+  import Quantity from '../form/Quantity.svelte';
+  import { readTag } from '../form/units';
+  import { prefs } from '../prefs.svelte';
   import { openSheet } from '../sheet/context';
   import { families, type SearchState } from './search.svelte';
 
@@ -40,17 +44,18 @@
   <div class="mt-2 grid grid-cols-2 gap-2">
     {#each lengths as [key, words, hint] (key)}
       {@const error = search.errors[`ask.${key}`]}
-      <label class="block text-sm text-soft"
-        >{words}
-        <input
-          class="blank"
-          type="text"
-          placeholder={hint}
-          bind:value={search.ask[key]}
-          aria-invalid={error ? 'true' : undefined}
+      <div class="text-sm text-soft">
+        <label for="bounds-{key}">{words}</label>
+        <Quantity
+          id="bounds-{key}"
+          value={search.ask[key]}
+          beside={readTag('mm|in', prefs.units)}
+          hint={hintFor(hint, prefs.units, prefs.region)}
+          invalid={!!error}
+          onchange={(text) => (search.ask[key] = text)}
         />
         {#if error}<span class="block text-stop">{error}</span>{/if}
-      </label>
+      </div>
     {/each}
     <label class="block text-sm text-soft"
       >Stages to put in

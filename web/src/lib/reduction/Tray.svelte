@@ -27,9 +27,7 @@
     ).values()
   ]);
   const standard = $derived(
-    counted
-      ? ['12', '15', '18', '20', '24', '30', '36', '40', '48', '60', '72', '80']
-      : catalogue.pulleys.filter((mm) => mm <= 400).map((mm) => `${mm} mm`)
+    counted ? ['12', '15', '18', '20', '24', '30', '36', '40', '48', '60', '72', '80'] : catalogue.pulleys.slice(0, -2)
   );
   const put = (size: string) => wheel && sheet.set(wheel, size);
   const lift = (e: DragEvent, size: string) => e.dataTransfer?.setData('text/plain', size);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { push } from 'svelte-spa-router';
   import { api, call, sayProblem } from '../api/client';
+  import { prefs } from '../prefs.svelte';
   import { catalogue } from '../catalogue.svelte';
 
   let { large = false }: { large?: boolean } = $props();
@@ -12,7 +13,7 @@
   const add = async (e: SubmitEvent) => {
     e.preventDefault();
     if (!name.trim()) return void (error = 'What machine is it? A name is enough.');
-    const { data, problem } = await call(() => api.POST('/api/machines', { body: { name, kind } }));
+    const { data, problem } = await call(() => api.POST('/api/machines', { body: { name, kind, units: prefs.units } }));
     if (data) await push(`/plan/${data.planId}`);
     else error = sayProblem(problem);
   };

@@ -53,10 +53,10 @@
   );
 
   // Figures are written by the core, so another system of units is another answer.
-  let units = prefs.units;
+  let answers = prefs.answers;
   $effect(() => {
-    if (prefs.units !== units) {
-      units = prefs.units;
+    if (prefs.answers !== answers) {
+      answers = prefs.answers;
       sheet.assess();
     }
   });

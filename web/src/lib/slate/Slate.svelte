@@ -12,7 +12,7 @@
     sessionStorage.setItem(kept, text);
   };
   $effect(() => {
-    void prefs.units;
+    void prefs.answers;
     untrack(() => (slate.typed ? slate.again() : slate.ask(sessionStorage.getItem(kept) ?? '')));
   });
   $effect(() => () => slate.stop());

@@ -3,6 +3,7 @@
   import Field from '../form/Field.svelte';
   import Tick from '../form/Tick.svelte';
   import { openSheet } from '../sheet/context';
+  import { prefs } from '../prefs.svelte';
   import { catalogue } from '../catalogue.svelte';
 
   /** The fields of one stage of the reduction. */
@@ -80,6 +81,7 @@
         path="{at}.pitch"
         label={meshed ? 'Module, or diametral pitch' : kind === 'chain' ? 'Pitch, or its number' : 'Pitch'}
         hint={meshed ? '1.5 mm, or 20 DP' : kind === 'chain' ? '12.7 mm, or 35' : '5 mm'}
+        unit={kind === 'chain' ? '' : meshed && prefs.units === 'inch' ? 'DP' : undefined}
       />
     {:else if given}
       <Field path="{at}.keeps" label="It keeps" hint="93 %" />
@@ -139,11 +141,13 @@
               ? 'driving shaft, turns or rpm'
               : 'on the driving shaft'}"
           hint={kind === 'worm' ? '1' : given ? '4.8' : toothed ? '17 teeth' : '80 mm'}
+          unit={toothed || given ? '' : undefined}
         />
         <Field
           path="{at}.steps[{k}].driven"
           label={given ? 'driven shaft' : 'on the driven'}
           hint={given ? '1' : toothed ? '60 teeth' : '236 mm'}
+          unit={toothed || given ? '' : undefined}
         />
         {#if steps.length > 1}<button
             class="link pb-2"

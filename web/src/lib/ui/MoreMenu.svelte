@@ -2,7 +2,10 @@
   import { DropdownMenu } from 'bits-ui';
   import type { Snippet } from 'svelte';
   import { push } from 'svelte-spa-router';
-  import { prefs, type Theme } from '../prefs.svelte';
+  import { catalogue } from '../catalogue.svelte';
+  import { prefs, type Theme, type Units } from '../prefs.svelte';
+  import { currencies } from '../region';
+  import MenuChoice from './MenuChoice.svelte';
 
   /** What is not needed every minute. */
   interface Props {
@@ -28,15 +31,28 @@
         >How to go about it, and words</DropdownMenu.Item
       >
       <DropdownMenu.Separator class="my-1 border-t border-rule" />
-      <DropdownMenu.RadioGroup value={prefs.theme} onValueChange={(v) => prefs.setTheme(v as Theme)}>
-        <DropdownMenu.GroupHeading class="caption px-3 pt-1">Light</DropdownMenu.GroupHeading>
-        {#each themes as [theme, words] (theme)}
-          <DropdownMenu.RadioItem class="menu-item" value={theme} closeOnSelect={false}>
-            {#snippet children({ checked })}<span aria-hidden="true" class="inline-block w-5">{checked ? '•' : ''}</span
-              >{words}{/snippet}
-          </DropdownMenu.RadioItem>
-        {/each}
-      </DropdownMenu.RadioGroup>
+      <MenuChoice
+        title="Units"
+        value={prefs.units}
+        options={[
+          ['metric', 'metric'],
+          ['inch', 'inch']
+        ]}
+        onchange={(v) => prefs.setUnits(v as Units)}
+      />
+      <MenuChoice
+        title="Workshop in"
+        value={prefs.region}
+        options={catalogue.regions.map((r) => [r.id, r.name] as const)}
+        onchange={(v) => prefs.setRegion(v)}
+      />
+      <MenuChoice
+        title="Costs in"
+        value={prefs.money}
+        options={currencies.map((c) => [c, c || 'no money named'] as const)}
+        onchange={(v) => prefs.setMoney(v)}
+      />
+      <MenuChoice title="Light" value={prefs.theme} options={themes} onchange={(v) => prefs.setTheme(v as Theme)} />
     </DropdownMenu.Content>
   </DropdownMenu.Portal>
 </DropdownMenu.Root>

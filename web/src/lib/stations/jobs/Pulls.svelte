@@ -1,6 +1,10 @@
 <script lang="ts">
   import { openForm } from '../../form/context';
   import { fieldId } from '../../form/fieldId';
+  import { hintFor } from '../../form/hints';
+  import Quantity from '../../form/Quantity.svelte';
+  import { besideOf } from '../../form/units';
+  import { prefs } from '../../prefs.svelte';
 
   /** A row of readings of one sort; a fresh blank follows the last one filled. */
   let { path, label, hint = '7.6 kg' }: { path: string; label: string; hint?: string } = $props();
@@ -16,16 +20,14 @@
   <legend class="text-sm text-soft">{label}</legend>
   <div class="grid grid-cols-4 gap-2">
     {#each shown as pull, i (i)}
-      <input
+      <Quantity
         id={fieldId(`${path}[${i}]`)}
-        class="blank"
-        type="text"
-        autocomplete="off"
-        aria-label="{label}, reading {i + 1}"
-        aria-invalid={form.errors[`${path}[${i}]`] ? 'true' : undefined}
-        placeholder={i === 0 ? hint : ''}
+        label="{label}, reading {i + 1}"
         value={pull}
-        oninput={(e) => set(i, e.currentTarget.value)}
+        beside={besideOf(`${path}[${i}]`, prefs.units)}
+        hint={i === 0 ? hintFor(hint, prefs.units, prefs.region) : ''}
+        invalid={!!form.errors[`${path}[${i}]`]}
+        onchange={(text) => set(i, text)}
       />
     {/each}
   </div>
