@@ -239,7 +239,7 @@ test('an entry that cannot be used takes nothing away, on the sheet, in the shed
   await page.goto(url);
   await page.getByRole('radio', { name: 'inch' }).click();
   await station(page, 'Supply');
-  await page.getByLabel(/^Cable/).fill('25');
+  await page.getByLabel(/^Cable/).fill('25 rods');
   await saved(page);
   await page.reload();
   await expect(page.getByRole('tab', { name: /^Supply/ })).toBeVisible();

@@ -30,7 +30,7 @@ test('a part is saved one save at a time, however slow the server', async ({ pag
   expect(answered.every((status) => status === 200)).toBe(true);
   await page.reload();
   await expect(field(page, 'Lies')).toHaveValue('On the bench');
-  await expect(field(page, 'Cost')).toHaveValue('7');
+  await expect(field(page, 'Cost')).toHaveValue('£7');
 });
 
 test('what is typed of parts while the server is away is there again, and saved when it is back', async ({

@@ -27,6 +27,9 @@ type JobResult struct {
 	LimitedBy   motor.Limit       `json:"limitedBy"`
 	RPM         []float64         `json:"rpm" nullable:"false" doc:"The band, rising"`
 	Needed      []float64         `json:"needed" nullable:"false" doc:"N·m at each rpm"`
+	Ceiling     []line.CurvePoint `json:"ceiling" nullable:"false" doc:"What its own minutes on and off allow over what is reached of its band, in the position it comes out best in"`
+	CeilingIs   string            `json:"ceilingIs" doc:"How long at a time that is, in a few words"`
+	Breakaway   float64           `json:"breakaway" doc:"N·m it takes to start it; 0 where nothing holds it back"`
 	Baseline    []line.CurvePoint `json:"baseline" nullable:"false" doc:"What the machine's old motor gave in each of its positions, where the job goes by it"`
 	NoHelp      string            `json:"noHelp" doc:"Said where nothing that was tried lifts it"`
 	Remedies    []remedy.Remedy   `json:"remedies" nullable:"false"`
@@ -38,7 +41,7 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 		ID: job.ID, Name: job.Name, Outcome: result.Outcome, Margin: q.Rounded(result.Margin), Wanted: job.Margin,
 		WantedBy:  job.MarginBy,
 		LimitedBy: result.Available.By, Short: shortText(job, result), RPM: []float64{}, Needed: []float64{},
-		Baseline: []line.CurvePoint{},
+		Ceiling: []line.CurvePoint{}, CeilingIs: job.Duty.Says(), Baseline: []line.CurvePoint{},
 		Remedies: []remedy.Remedy{},
 	}
 	if result.Outcome != line.CannotTell && len(t.Reduction.Positions) > 1 {
@@ -47,7 +50,9 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 	if job.Missing != "" {
 		return r
 	}
+	r.Breakaway = q.Rounded(job.Start.Torque)
 	if result.Outcome != line.CannotTell {
+		r.Ceiling = t.Ceiling(job, &result)
 		r.Start, r.StartMargin, r.Fall = result.StartText(), q.Rounded(
 			result.StartMargin,
 		), q.Rounded(

@@ -150,7 +150,11 @@ func reductionStation(t *line.Model, in *plan.Input) Station {
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
 		if len(st.Steps) > 0 && !st.Kind.Bare() {
-			pairs = append(pairs, fmt.Sprintf("%s → %s", st.Steps[0].Driver, st.Steps[0].Driven))
+			driver, driven := string(st.Steps[0].Driver), string(st.Steps[0].Driven)
+			if _, unit, has := strings.Cut(driven, " "); has {
+				driver = strings.TrimSuffix(driver, " "+unit) // a unit both have is said once
+			}
+			pairs = append(pairs, driver+" → "+driven)
 		}
 	}
 	s.Note = strings.Join(pairs, ", then ")

@@ -5,6 +5,7 @@ import (
 
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/work"
 )
 
 const curvePoints = 40
@@ -27,4 +28,22 @@ func (t *Model) Curve(p *reduction.Position) []CurvePoint {
 type CurvePoint struct {
 	RPM    float64 `json:"rpm"`
 	Torque float64 `json:"torque" doc:"N·m"`
+}
+
+const ceilingPoints = 9
+
+// Ceiling is what a job may count on, by its own minutes on and off, over what a result reaches of its band.
+func (t *Model) Ceiling(job *work.Need, f *Result) []CurvePoint {
+	p := &t.Reduction.Positions[f.Position]
+	overload := t.DutyOverload(job.Duty)
+	points := make([]CurvePoint, ceilingPoints)
+	if f.Low == f.High {
+		points = points[:1]
+	}
+	omega, step := f.Low, math.Pow(f.High/f.Low, 1./(ceilingPoints-1))
+	for i := range points {
+		points[i] = CurvePoint{q.Rounded(omega / q.RPM), q.Rounded(t.AvailableFor(job, omega, overload, p).Torque)}
+		omega = min(omega*step, f.High)
+	}
+	return points
 }

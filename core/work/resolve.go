@@ -125,6 +125,17 @@ type Duration struct {
 	On, Off float64
 }
 
+// Says tells in a few words how long at a time that is.
+func (d Duration) Says() string {
+	switch d.Kind {
+	case "seconds":
+		return "some seconds"
+	case "cycle":
+		return q.Show(d.On, q.Duration, q.Metric) + " on, " + q.Show(d.Off, q.Duration, q.Metric) + " off"
+	}
+	return "all day"
+}
+
 // TorqueAt is the torque needed at a spindle speed (rad/s) within the band.
 func (n *Need) TorqueAt(omega float64) float64 {
 	switch n.Shape {

@@ -634,6 +634,15 @@ export interface components {
             baseline: components["schemas"]["LineCurvePoint"][];
             /**
              * Format: double
+             * @description N·m it takes to start it; 0 where nothing holds it back
+             */
+            breakaway: number;
+            /** @description What its own minutes on and off allow over what is reached of its band, in the position it comes out best in */
+            ceiling: components["schemas"]["LineCurvePoint"][];
+            /** @description How long at a time that is, in a few words */
+            ceilingIs: string;
+            /**
+             * Format: double
              * @description Share of its unloaded speed the motor loses under it
              */
             fall: number;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { prefs } from '../prefs.svelte';
+  import { inWords } from '../region';
   import { openForm } from './context';
   import { fieldId } from './fieldId';
 
@@ -21,7 +23,7 @@
 </script>
 
 <div class="min-w-0">
-  <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{label}</label>
+  <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{inWords(label, prefs.region)}</label>
   <select
     {id}
     class="blank"
@@ -32,7 +34,7 @@
     aria-describedby={error ? `${id}-error` : undefined}
   >
     {#if fallback === ''}<option value="">{plate ? '—' : 'choose'}</option>{/if}
-    {#each options as [v, words] (v)}<option value={v}>{words}</option>{/each}
+    {#each options as [v, words] (v)}<option value={v}>{inWords(words, prefs.region)}</option>{/each}
   </select>
   {#if error}<p id="{id}-error" class="mt-0.5 text-sm text-stop">{error}</p>{/if}
 </div>

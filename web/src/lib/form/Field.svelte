@@ -1,5 +1,6 @@
 <script lang="ts">
   import { prefs } from '../prefs.svelte';
+  import { inWords } from '../region';
   import { openForm } from './context';
   import { fieldId } from './fieldId';
   import { hintFor } from './hints';
@@ -24,12 +25,12 @@
   const id = $derived(fieldId(path));
   const error = $derived(form.errors[path]);
   const placeholder = $derived(hintFor(hint, prefs.units, prefs.region));
-  const beside = $derived(unit === undefined ? besideOf(path, prefs.units) : { shown: unit, kept: unit });
+  const beside = $derived(unit === undefined ? besideOf(path, prefs.units) : { shown: unit, kept: '' });
   const set = (e: Event) => form.set(path, (e.currentTarget as HTMLInputElement).value);
 </script>
 
 <div class="min-w-0" class:plate>
-  <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{label}</label>
+  <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{inWords(label, prefs.region)}</label>
   {#if long}
     <textarea {id} class="blank" rows="3" value={form.text(path)} oninput={set} {placeholder}></textarea>
   {:else if words}

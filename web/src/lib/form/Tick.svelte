@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { prefs } from '../prefs.svelte';
+  import { inWords } from '../region';
   import { openForm } from './context';
   import { fieldId } from './fieldId';
 
@@ -17,6 +19,6 @@
     onchange={(e) => form.set(path, e.currentTarget.checked)}
   />
   <span
-    >{label}{#if note}<span class="block text-sm text-soft">{note}</span>{/if}</span
+    >{inWords(label, prefs.region)}{#if note}<span class="block text-sm text-soft">{note}</span>{/if}</span
   >
 </label>

@@ -46,6 +46,7 @@ export const inchHints: Record<string, string> = {
   '120 mm': '4 3/4 in',
   '150 mm': '6 in',
   '160 mm': '6 1/4 in',
+  '180 mm': '7 in',
   '215 mm': '8 1/2 in',
   '236 mm': '9 in',
   '255 mm': '10 in',

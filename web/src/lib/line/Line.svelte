@@ -25,7 +25,7 @@
 <nav aria-label="The line" class="line-strip relative overflow-x-auto border-b border-rule bg-card">
   <div class="strip relative min-w-[48rem]">
     <div class="drawn pointer-events-none absolute inset-x-0 top-[4.1rem] h-[6.6rem] desk:top-[3.1rem]">
-      <LineDrawing {drawing} />
+      <LineDrawing {drawing} captioned />
     </div>
     <Tabs.List aria-label="Stations">
       {#snippet child({ props: list })}

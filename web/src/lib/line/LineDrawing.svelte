@@ -8,7 +8,7 @@
   import { waves } from './waves';
 
   /** The whole line as one stroke from wall to work, motor and wheels to one scale. */
-  let { drawing }: { drawing: Drawing } = $props();
+  let { drawing, captioned = false }: { drawing: Drawing; captioned?: boolean } = $props();
 
   let given = $state(1280);
   /** Narrower than this the whole drawing shrinks instead of crowding. */
@@ -18,21 +18,25 @@
   const shares = [14.5, 17.5, 18, 23, 27];
   const edge = (i: number) => (shares.slice(0, i).reduce((a, b) => a + b, 0) / 100) * width;
 
+  /** Shafts are drawn side on, wheels end on: two views, and the second stands in a frame of its own. */
+  const endOn = $derived(drawing.stages.some((s) => s.kind !== 'direct'));
+  const frameFrom = $derived(edge(3) + 8);
+  const frameTo = $derived(edge(4) - 6);
   const extent = $derived(stagesExtent(drawing.stages));
   // One scale for motor and wheels: the largest that fits the height and both columns.
   const scale = $derived(
     Math.min(
       74 / Math.max(drawing.motor.diameter, extent.tallest * 0.82, 1),
       (edge(3) - edge(2) - 56) / drawing.motor.length,
-      (edge(4) - edge(3) - 20) / Math.max(extent.width, 1),
+      (frameTo - frameFrom - 20) / Math.max(extent.width, 1),
       0.62
     )
   );
   const box = $derived(edge(1) + 8);
   const boxWidth = 84;
   const motorX = $derived(edge(2) + 22);
-  const shaftEnd = $derived(edge(3) + 10);
-  const stagesX = $derived(edge(3) + Math.max((edge(4) - edge(3) - extent.width * scale) / 2, 8));
+  const shaftEnd = $derived(endOn ? frameFrom - 12 : edge(3) + 10);
+  const stagesX = $derived(frameFrom + (frameTo - frameFrom - extent.width * scale) / 2);
   const toolX = $derived(edge(4) + 8);
   const lastShaft = $derived(stagesX + extent.last * scale);
 </script>
@@ -41,12 +45,19 @@
   <svg class="h-auto w-full" viewBox="0 0 {width} {height}" aria-hidden="true">
     {#each waves(drawing.phases, 12, box, y, 30) as d, i (i)}<path {d} class="wire" />{/each}
     <path d="M{motorX} {y}H{width - 60}" class="centre" />
+    {#if endOn}
+      <rect x={frameFrom} y="1" width={frameTo - frameFrom} height={height - 2} class="frame" />
+      {#if captioned}<text x={frameFrom + 5} y="12" class="view">end on</text>{/if}
+    {/if}
     <ControlBox kind={drawing.control} x={box} {y} width={boxWidth} wireTo={motorX} />
     <MotorBody motor={drawing.motor} x={motorX} {y} {scale} {shaftEnd} />
-    <Stages stages={drawing.stages} x={stagesX} {y} {scale} shaftFrom={shaftEnd} />
+    {#if endOn}
+      {#each [shaftEnd, frameTo + 10] as at (at)}<path d="M{at} {y - 9}c5 6 -5 12 0 18" class="break" />{/each}
+    {/if}
+    <Stages stages={drawing.stages} x={stagesX} {y} {scale} />
     <Tool
       kind={drawing.tool}
-      shaftFrom={drawing.stages.length > 0 ? lastShaft : shaftEnd}
+      shaftFrom={endOn ? frameTo + 10 : drawing.stages.length > 0 ? lastShaft : shaftEnd}
       x={toolX}
       {y}
       room={width - toolX}
@@ -60,6 +71,22 @@
     fill: none;
     stroke: var(--iron);
     stroke-width: 2;
+  }
+  .frame {
+    fill: var(--card);
+    stroke: var(--rule);
+    stroke-width: 1;
+  }
+  .view {
+    fill: var(--soft);
+    font-family: var(--font-head);
+    font-size: 11px;
+    letter-spacing: 0.06em;
+  }
+  .break {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.4;
   }
   .centre {
     stroke: var(--soft);

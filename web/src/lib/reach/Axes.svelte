@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { ScaleLinear, ScaleLogarithmic } from 'd3-scale';
-  import { figure, speedTicks } from './scale';
+  import { apartTicks, figure, speedTicks } from './scale';
 
   /** Grid, ticks and caption of a chart over spindle speed, in a plot w by h pixels. */
   interface Props {
@@ -18,7 +18,7 @@
   <path d="M0 {y(t)}H{w}" class="grid" />
   <text x="-8" y={y(t)} text-anchor="end" dominant-baseline="middle">{figure(t)}</text>
 {/each}
-{#each speedTicks(domain, w) as t (t)}
+{#each apartTicks(speedTicks(domain, w), x) as t (t)}
   <path d="M{x(t)} 0V{h}" class="grid" />
   <text x={x(t)} y={h + 17} text-anchor="middle">{figure(t)}</text>
 {/each}

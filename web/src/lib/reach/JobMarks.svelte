@@ -4,10 +4,22 @@
 
   /** The jobs laid over the reach, each with its name and how it comes out. */
   let { chart, marks }: { chart: Chart; marks: JobMark[] } = $props();
+  const allows = (m: JobMark) => `${m.job.name}: what ${m.job.ceilingIs} allows`;
 </script>
 
 {#each marks as m (m.job.id)}
   <g class="job {m.state}">
+    <g clip-path="url(#plot)">
+      {#if m.ceiling.length > 1}<path d={stroke(m.ceiling)} class="ceiling"><title>{allows(m)}</title></path>{/if}
+      {#each m.ceiling.length === 1 ? m.ceiling : [] as c, k (k)}
+        <path d="M{c.x - 14} {c.y}h28" class="ceiling"><title>{allows(m)}</title></path>
+      {/each}
+      {#if m.breakaway}
+        {@const [from, to] = m.breakaway}
+        <path d="M{from.x} {from.y}V{to.y}" class="stem" />
+        <path d="M{to.x - 5} {to.y}h10" class="starts"><title>{m.job.name}: to start it</title></path>
+      {/if}
+    </g>
     <path d={stroke(m.path)} />
     {#each m.ends as end, k (k)}<path d="M{end.x} {end.y - 6}V{end.y + 6}" />{/each}
     <!-- What the old motor gave in each of its positions. -->
@@ -25,6 +37,16 @@
     fill: none;
     stroke: currentColor;
     stroke-width: 3.5;
+  }
+  .job .ceiling {
+    stroke-width: 1.3;
+  }
+  .job .stem {
+    stroke-width: 1.3;
+    stroke-dasharray: 2 3;
+  }
+  .job .starts {
+    stroke-width: 2;
   }
   .job circle {
     fill: var(--paper);

@@ -29,6 +29,15 @@
   const several = $derived(a.reach.positions.length > 1);
   const marks = $derived(jobMarks(chart, a.jobs, w));
   const read = $derived(at > 0 ? readOut(a.reach.positions, at) : undefined);
+  /** What is drawn, in a line. */
+  const legend = $derived(
+    [
+      ...(a.reach.positions.some((p) => p.fixed) ? ['Between the uprights: where it runs.'] : []),
+      ...(a.reach.positions.some((p) => !p.fixed) ? ['Grey: all day. Hatched: a part of the time.'] : []),
+      ...(marks.some((m) => m.ceiling.length > 0) ? ['Thin line: a job’s own minutes.'] : []),
+      ...(marks.some((m) => m.breakaway) ? ['Stem: to start it.'] : [])
+    ].join(' ')
+  );
   const top = $derived(chart.x(a.reach.topRpm));
 
   const point = (e: PointerEvent) => {
@@ -66,6 +75,7 @@
       onchange={(v) => (view = v)}
     />
   </div>
+  <p class="px-3 text-sm text-soft">{legend}</p>
   {#if a.reach.positions.length === 0}
     <p class="mx-4 mt-2 border-l-4 border-rule bg-card px-3 py-2">
       The reach is drawn once the line is complete.

@@ -67,7 +67,10 @@ describe('jobs on the reach', () => {
     outcome,
     rpm: [from, to],
     needed: [needed, needed],
-    baseline: []
+    baseline: [],
+    ceiling: [{ rpm: from, torque: 9 }],
+    ceilingIs: id === 'a' ? 'some seconds' : 'all day',
+    breakaway: id === 'b' ? 7 : 0
   });
   const a = {
     units: { torque: 'N·m', torqueSi: 1, power: 'W', powerSi: 1, length: 'mm', lengthMm: 1 },
@@ -85,6 +88,8 @@ describe('jobs on the reach', () => {
     const chart = { view: 'torque' as const, units: a.units, ...scales(a, 'torque', 400, 300), height: 300 };
     const marks = jobMarks(chart, a.jobs, 400);
     expect(marks.map((m) => m.state)).toEqual(['good', 'just', 'stop', 'unknown']);
+    expect(marks.map((m) => m.ceiling.length)).toEqual([1, 0, 0, 0]);
+    expect(marks.map((m) => m.breakaway !== undefined)).toEqual([false, true, false, false]);
     const labels = marks.map((m) => ({ x: m.x, y: m.y, width: m.text.length * 7.1 }));
     for (const [i, one] of labels.entries()) {
       expect(one.x).toBeGreaterThanOrEqual(0);

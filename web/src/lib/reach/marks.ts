@@ -12,6 +12,10 @@ export interface JobMark {
   ends: [Point, Point];
   text: string;
   state: State;
+  /** What its own minutes allow over its band, where that is not the all-day reach that is drawn anyhow. */
+  ceiling: Point[];
+  /** What it takes to start it, above its band's slow end; none where that is no more than the load itself. */
+  breakaway: [Point, Point] | undefined;
   /** Where its name stands. */
   x: number;
   y: number;
@@ -45,6 +49,11 @@ export function jobMarks(c: Chart, jobs: Job[], width: number): JobMark[] {
         ends: [first, last],
         text,
         state: states[job.outcome] ?? 'stop',
+        ceiling: job.ceilingIs === 'all day' ? [] : job.ceiling.map((at) => place(c, at.torque, at.rpm)),
+        breakaway:
+          c.view === 'torque' && job.breakaway > (job.needed[0] ?? 0) * 1.001
+            ? [first, place(c, job.breakaway, job.rpm[0] ?? 0)]
+            : undefined,
         x: Math.max(0, numbered ? beside : Math.min((first.x + last.x) / 2 - wide / 2, width - wide)),
         y: numbered ? (beside > last.x ? last.y : first.y) + 5 : Math.min(first.y, last.y) - 11
       };
@@ -61,4 +70,7 @@ export function jobMarks(c: Chart, jobs: Job[], width: number): JobMark[] {
 
 /** Where the names stand, for what must not cover them. */
 export const taken = (marks: readonly JobMark[]): Label[] =>
-  marks.map((m) => ({ x: m.x, y: m.y, width: widthOf(m.text) }));
+  marks.flatMap((m) => [
+    { x: m.x, y: m.y, width: widthOf(m.text) },
+    ...(m.breakaway ? [{ x: m.breakaway[1].x - 6, y: m.breakaway[1].y + 8, width: 12 }] : [])
+  ]);

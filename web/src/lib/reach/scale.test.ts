@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Assessment } from '../api/client';
 import { readOut } from './readOut';
-import { figure, limitAt, nearest, scales, shown, speedDomain, speedTicks, valueTop } from './scale';
+import { apartTicks, figure, limitAt, nearest, scales, shown, speedDomain, speedTicks, valueTop } from './scale';
 
 const rpm = Array.from({ length: 61 }, (_, i) => 10 * 10 ** (i / 30)); // 10 to 1000
 const position = (label: string, torque: number) => ({
@@ -95,4 +95,13 @@ describe('figures', () => {
     [12345, '12\u202f350'],
     [Infinity, '—']
   ])('%s is %s', (v, text) => expect(figure(v)).toBe(text));
+});
+
+describe('ticks', () => {
+  it('thin out where their figures would touch', () => {
+    const x = (v: number) => v / 10;
+    expect(apartTicks([100, 200, 300, 400, 500, 700, 1000, 2000], x)).toEqual([100, 500, 1000, 2000]);
+    expect(apartTicks([100, 200, 300], (v) => v)).toEqual([100, 200, 300]);
+    expect(apartTicks([], x)).toEqual([]);
+  });
 });

@@ -57,6 +57,17 @@ export function speedTicks([low, high]: [number, number], width: number): number
   return out;
 }
 
+/** Ticks that have room for their figures: from the left, each one that stands clear of the last. */
+export function apartTicks(ticks: number[], x: (v: number) => number): number[] {
+  const half = (v: number) => figure(v).length * 4 + 4;
+  const out: number[] = [];
+  for (const t of ticks) {
+    const last = out.at(-1);
+    if (last === undefined || x(t) - half(t) >= x(last) + half(last)) out.push(t);
+  }
+  return out;
+}
+
 /** The point of a position nearest a speed, or none outside its span. */
 export function nearest(p: Position, rpm: number): number | undefined {
   const first = p.rpm[0] ?? 0;

@@ -14,13 +14,7 @@
 
 <svg {width} {height} aria-hidden="true" class="flex-none">
   {#if stages.length > 0}
-    <Stages
-      {stages}
-      x={(width - size.width * scale) / 2}
-      y={height / 2}
-      {scale}
-      shaftFrom={(width - size.width * scale) / 2}
-    />
+    <Stages {stages} x={(width - size.width * scale) / 2} y={height / 2} {scale} />
   {:else}
     <path d="M12 {height / 2}H{width - 12}" stroke="var(--ink)" stroke-width="3" />
   {/if}

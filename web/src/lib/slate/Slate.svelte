@@ -1,5 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import { hintFor } from '../form/hints';
   import { prefs } from '../prefs.svelte';
   import Answers from './Answers.svelte';
   import { SlateState } from './slate.svelte';
@@ -27,7 +28,7 @@
     spellcheck="false"
     enterkeyhint="search"
     maxlength="300"
-    placeholder="type what you have: 1.4 hp at 2850 rpm, wheel 180 mm"
+    placeholder="type what you have: 1.4 hp at 2850 rpm, wheel {hintFor('180 mm', prefs.units, prefs.region)}"
     value={slate.typed}
     oninput={(e) => ask(e.currentTarget.value)}
   />

@@ -45,7 +45,12 @@
   {/if}
   <Field path="supply.breaker" label="Breaker or fuse" hint="10 A" />
   <Field path="supply.cable" label="Cable, one way" hint="12 m" />
-  <Field path="supply.wire" label="Its conductor" hint={code === 'nec' ? '14 AWG' : '2.5 mm²'} />
+  <Field
+    path="supply.wire"
+    label="Its conductor"
+    hint={code === 'nec' ? '14 AWG' : '2.5 mm²'}
+    unit={code === 'nec' ? 'AWG' : 'mm²'}
+  />
   {#if !battery}
     <Choice
       path="supply.code"

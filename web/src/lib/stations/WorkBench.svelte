@@ -45,8 +45,10 @@
 {/each}
 <h3 class="caption mt-5">The machine and its limits</h3>
 <div class="mt-1 grid grid-cols-2 gap-3">
-  <Field path="machine.name" label="Name" words />
-  <Choice path="machine.kind" label="Kind" options={catalogue.machines.map((k) => [k.id, k.name] as const)} />
+  <div class="col-span-2"><Field path="machine.name" label="Name" words /></div>
+  <div class="col-span-2">
+    <Choice path="machine.kind" label="Kind" options={catalogue.machines.map((k) => [k.id, k.name] as const)} />
+  </div>
   {#if kind?.asks === 'marked'}<Field
       path="machine.limits.marked"
       label="Marked on wheel, chuck or disc"
