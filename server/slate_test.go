@@ -7,7 +7,10 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"jiriki/core/plan"
 	"jiriki/core/slate"
+	"jiriki/core/work"
+	"jiriki/server"
 )
 
 func TestTheSlateAnswers(t *testing.T) {
@@ -22,4 +25,19 @@ func TestTheSlateAnswers(t *testing.T) {
 	assert.NotEmpty(t, reply.Unread)
 	assert.Equal(t, 422, s.do("POST", "/api/slate", `{"text":"`+strings.Repeat("1", 301)+`","units":"metric"}`, nil))
 	assert.Equal(t, 422, s.do("POST", "/api/slate", `{"text":"2 hp","units":"cubits"}`, nil))
+}
+
+// The first screen's example is a whole plan that can be judged, and is put in no workshop.
+func TestTheExampleIsOneToPlayWith(t *testing.T) {
+	s := open(t)
+	var one struct {
+		Machine work.Machine `json:"machine"`
+		Plan    plan.Plan    `json:"plan"`
+	}
+	require.Equal(t, 200, s.do("GET", "/api/example", "", &one))
+	assert.NotEmpty(t, one.Machine.Jobs)
+	assert.Len(t, one.Plan.Reduction.Stages, 1, "one belt to drag")
+	var shed server.Workshop
+	require.Equal(t, 200, s.do("GET", "/api/workshop", "", &shed))
+	assert.Empty(t, shed.Machines)
 }

@@ -6,8 +6,10 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"jiriki/core/plan"
 	"jiriki/core/quantity"
 	"jiriki/core/shelf"
+	"jiriki/core/work"
 	"jiriki/demo"
 )
 
@@ -47,6 +49,9 @@ func (a *api) workshop(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "load-demo", Method: http.MethodPost, Path: "/api/demo",
 		Summary: "Add the demo workshop", DefaultStatus: http.StatusNoContent},
 		a.loadDemo)
+	huma.Register(h, huma.Operation{OperationID: "get-example", Method: http.MethodGet, Path: "/api/example",
+		Summary: "A machine of the demo with one of its plans, to be played with and kept nowhere"},
+		a.getExample)
 	huma.Register(h, inLane(open, huma.Operation{OperationID: "health", Method: http.MethodGet, Path: "/api/health",
 		Summary: "Whether server and database answer", DefaultStatus: http.StatusNoContent}),
 		a.health)
@@ -89,6 +94,21 @@ func (a *api) loadDemo(ctx context.Context, _ *struct{}) (*struct{}, error) {
 		err = a.store.Import(ctx, f.Send)
 	}
 	return nil, a.fail(ctx, err)
+}
+
+// example is a machine with one plan that is in no workshop.
+type example struct {
+	Machine work.Machine `json:"machine"`
+	Plan    plan.Plan    `json:"plan"`
+}
+
+func (a *api) getExample(ctx context.Context, _ *struct{}) (*struct{ Body example }, error) {
+	f, err := demo.Workshop()
+	if err != nil {
+		return nil, a.fail(ctx, err)
+	}
+	first := f.Machines[0]
+	return &struct{ Body example }{example{first.Machine.Whole(), first.Plans[0].Whole()}}, nil
 }
 
 func (a *api) health(ctx context.Context, _ *struct{}) (*struct{}, error) {

@@ -10,8 +10,9 @@ import (
 
 func TestMoneyCarriesItsCurrency(t *testing.T) {
 	for text, want := range map[q.Text]string{
-		"12": "12", "£12.50": "£12.50", "$ 8": "$8", "90 kr": "90" + q.ThinSpace + "kr", "kr 90": "90" + q.ThinSpace + "kr",
-		"A$20": "A$20", "0": "0", "15 €": "€15", "7,50": "7.50",
+		"12": "12", "£12.50": "£12.50", "$ 8": "$8", "90 kr": "90" + q.ThinSpace + "kr",
+		"kr 90": "90" + q.ThinSpace + "kr",
+		"A$20":  "A$20", "0": "0", "15 €": "€15", "7,50": "7.50",
 	} {
 		assert.Equal(t, want, ParseMoney(text).String(), text)
 	}

@@ -121,7 +121,7 @@ func TestWhatIsNotUnderstoodIsSaid(t *testing.T) {
 		offers[a.Offer]++
 	}
 	assert.Equal(t, 1, offers["this motor"], "the same is offered once")
-	assert.Equal(t, Reply{Answers: []Answer{}, Like: []string{}}, Ask("  ", q.Metric))
+	assert.Equal(t, Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}}, Ask("  ", q.Metric))
 }
 
 // Half a horse is half a horse however close its unit stands, feet and pounds are no feet, and what cannot be meant is

@@ -6,7 +6,8 @@
   import { prefs } from '../lib/prefs.svelte';
   import FilesBar from '../lib/shed/FilesBar.svelte';
   import MachineRow from '../lib/shed/MachineRow.svelte';
-  import NewMachine from '../lib/shed/NewMachine.svelte';
+  import Questions from '../lib/first/Questions.svelte';
+  import Toy from '../lib/first/Toy.svelte';
   import ShelfSummary from '../lib/shed/ShelfSummary.svelte';
   import Slate from '../lib/slate/Slate.svelte';
   import Habits from '../lib/ui/Habits.svelte';
@@ -91,24 +92,31 @@
   </div>
   {#if shed}
     {#if shed.machines.length === 0}
-      <section class="mx-auto mt-12 max-w-2xl">
-        <h2 class="text-4xl">What machine, and what must it do?</h2>
-        <p class="mt-3 text-lg text-soft">
-          A motor out of something else, a control, a few pulleys: will it do the jobs, and what must be set, bought,
-          wired and watched? Start with the machine.
-        </p>
-        <div class="mt-6"><NewMachine large /></div>
-        <p class="mt-8">
-          <a class="link" href="#/how-to">How to go about it</a> is told on one page. Or look round first:
-          <button class="link" onclick={demo}>load Quarry Lane shed</button>, a made-up workshop with four retrofits.
-        </p>
-      </section>
+      <div class="mt-6 grid gap-x-12 gap-y-8 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)]">
+        <section aria-labelledby="begin">
+          <h2 id="begin" class="text-3xl">Will this motor do what the machine must?</h2>
+          <p class="mt-1 text-soft">Three questions make a plan. The first is enough; the rest can wait.</p>
+          <div class="mt-3"><Questions large /></div>
+        </section>
+        <section aria-labelledby="play">
+          <h2 id="play" class="text-3xl">Or play with one first</h2>
+          <p class="mt-1 text-soft">
+            A potter’s wheel on a scrubber’s motor. A larger pulley pulls harder and turns slower; the jobs say how much
+            of each is enough.
+          </p>
+          <div class="mt-3"><Toy /></div>
+          <p class="mt-4 border-t border-rule pt-3">
+            <button class="link" onclick={demo}>Load Quarry Lane shed</button>, a made-up workshop with four retrofits,
+            or read <a class="link" href="#/how-to">how to go about it</a>.
+          </p>
+        </section>
+      </div>
     {:else}
       {#each shed.machines as m (m.id)}<MachineRow {m} onchanged={load} {ondeleted} onsaid={(t) => (said = t)} />{/each}
       <div class="mt-6 grid gap-8 md:grid-cols-2">
         <section>
           <h2 class="caption">Another machine</h2>
-          <div class="mt-2"><NewMachine /></div>
+          <div class="mt-2"><Questions /></div>
         </section>
         <ShelfSummary shelf={shed.shelf} />
       </div>

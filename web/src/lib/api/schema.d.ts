@@ -126,6 +126,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/example": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A machine of the demo with one of its plans, to be played with and kept nowhere */
+        get: operations["get-example"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/export": {
         parameters: {
             query?: never;
@@ -1137,6 +1154,10 @@ export interface components {
              * @example https://example.com/errors/example
              */
             type: string;
+        };
+        Example: {
+            machine: components["schemas"]["WorkMachine"];
+            plan: components["schemas"]["Plan"];
         };
         Finding: {
             /** @description Said of every plan of this sort, whatever is filled in */
@@ -2258,6 +2279,8 @@ export interface components {
             answers: components["schemas"]["SlateAnswer"][];
             /** @description Questions of this sort that are answered */
             like: string[];
+            /** @description What of it can stand on a motor's plate, as entries of one */
+            plate: components["schemas"]["SlateFill"][];
             /** @description What was not understood, and the nearest thing that is; empty when all was */
             unread: string;
         };
@@ -2898,6 +2921,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-example": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Example"];
+                };
             };
             /** @description Error */
             default: {

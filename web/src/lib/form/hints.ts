@@ -4,6 +4,7 @@ import type { Units } from '../prefs.svelte';
 export const inchHints: Record<string, string> = {
   '110 N·cm': '150 oz·in',
   '0.3 kW': '0.4 hp',
+  '0.6 kW, 930 rpm, 230 V, 4.9 A': '3/4 hp, 930 rpm, 230 V, 4.9 A',
   '0.3 kg': '0.6 lb',
   '7.6 kg': '17 lb',
   '14 kg': '31 lb',
@@ -76,6 +77,7 @@ export const americanHints: Record<string, string> = {
   '230 V': '120 V',
   '230/400 V': '230/460 V',
   '50 Hz': '60 Hz',
+  '0.6 kW, 930 rpm, 230 V, 4.9 A': '3/4 hp, 1140 rpm, 115 V, 11 A',
   '1425 rpm': '1720 rpm',
   'Ring main, 10 A': 'Bench circuit, 20 A'
 };

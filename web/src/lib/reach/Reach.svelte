@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { Assessment } from '../api/client';
-  import { openSheet } from '../sheet/context';
   import Segments from '../ui/Segments.svelte';
   import Axes from './Axes.svelte';
   import JobMarks from './JobMarks.svelte';
@@ -11,9 +10,9 @@
   import { readOut } from './readOut';
   import { figure, scales, shown, speedDomain, type View } from './scale';
 
-  let { a }: { a: Assessment } = $props();
+  /** What the spindle reaches, with the jobs over it; without goTo nothing that is missing can be gone to. */
+  let { a, goTo }: { a: Assessment; goTo?: (field: string) => void } = $props();
 
-  const sheet = openSheet();
   let view = $state<View>('torque');
   let width = $state(640);
   let height = $state(480);
@@ -79,7 +78,7 @@
   {#if a.reach.positions.length === 0}
     <p class="mx-4 mt-2 border-l-4 border-rule bg-card px-3 py-2">
       The reach is drawn once the line is complete.
-      {#if a.next.field}<button class="link" onclick={() => sheet.goTo(a.next.field)}>{a.next.text}</button>{/if}
+      {#if a.next.field && goTo}<button class="link" onclick={() => goTo(a.next.field)}>{a.next.text}</button>{/if}
     </p>
   {/if}
   <div class="relative min-h-0 flex-1" bind:clientWidth={width} bind:clientHeight={height}>

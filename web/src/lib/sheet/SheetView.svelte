@@ -137,7 +137,7 @@
               {#if sheet.station === 'reduction'}
                 <ReductionSheet {a} />
               {:else}
-                <Reach {a} />
+                <Reach {a} goTo={(field) => sheet.goTo(field)} />
               {/if}
             {/if}
           </div>
