@@ -13,7 +13,7 @@ for (const theme of ['day', 'night'] as const)
       );
     };
     await page.goto(workshop.url);
-    await expect(page.getByRole('heading', { name: 'What machine, and what must it do?' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Will this motor do what the machine must?' })).toBeVisible();
     await scan('empty shed');
     await workshop.loadDemo();
     await page.reload();

@@ -42,7 +42,7 @@ async function goStation(page: Page, name: string) {
 
 test('a newcomer goes from an empty workshop to a printed plate by keyboard alone', async ({ page, workshop }) => {
   await page.goto(workshop.url);
-  await expect(page.getByRole('heading', { name: 'What machine, and what must it do?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Will this motor do what the machine must?' })).toBeVisible();
 
   await tabTo(page, 'Add it', 'button');
   await page.keyboard.press('Enter');

@@ -2,6 +2,7 @@
   import Router from 'svelte-spa-router';
   import { catalogue } from './lib/catalogue.svelte';
   import { prefs } from './lib/prefs.svelte';
+  import Explainer from './lib/ui/Explainer.svelte';
   import BuildSheet from './routes/BuildSheet.svelte';
   import HowTo from './routes/HowTo.svelte';
   import NotFound from './routes/NotFound.svelte';
@@ -33,3 +34,4 @@
 </script>
 
 <Router {routes} />
+<Explainer />

@@ -25,7 +25,58 @@ export const glossary: readonly (readonly [word: string, means: string])[] = [
   [
     'speed plate',
     'The sheet for the machine: what each position and mark of the knob turns at, and what it must never pass.'
-  ]
+  ],
+  ['rail', 'The steps under the line, in the order the work is done, each with how far it is.'],
+  ['sheet', 'What is printed: verdict, speed plate, settings, build with its wiring.'],
+  // From here on the trade's own words.
+  ['armature', 'The part of a brushed motor that turns and carries the current its brushes bring.'],
+  ['back-EMF', 'The volts a turning motor makes against the ones it is fed; what is left over drives its current.'],
+  [
+    'base hertz',
+    'The hertz at which an inverter gives all its volts. Above it a motor keeps its power and loses torque.'
+  ],
+  ['brake resistor', 'Takes the heat of what a drive slows down, so that its volts do not climb until it trips.'],
+  ['breakaway', 'The torque that just starts it from rest. It is often more than what keeps it turning.'],
+  ['breaker', 'What opens the circuit at too many amps. It guards the cable, not the motor.'],
+  ['capacitor', 'Shifts the current of a second winding, so that a single-phase motor starts, or runs smoother.'],
+  ['chip per tooth', 'How thick a shaving each tooth takes.'],
+  ['choke', 'A coil that smooths the lumps in a drive’s current, so that the motor runs cooler.'],
+  ['clutch', 'Lets the motor come up to speed before it takes hold of the load.'],
+  ['commutator', 'The copper segments on a brushed motor’s shaft that the brushes run on.'],
+  ['conductor', 'The copper of one wire in a cable, by the area of its section.'],
+  ['current limit', 'The most amps a drive lets through, and so the most torque it lets the motor make.'],
+  ['diametral pitch', 'Teeth of a gear to each inch of its pitch diameter; 25.4 over the module.'],
+  ['duty', 'How long it works at a time and how long it rests: what heats it goes by both.'],
+  ['enclosure', 'How closed a motor is against water and dust, and how its air gets through.'],
+  ['feed', 'How far the tool goes for each turn.'],
+  ['flywheel', 'A heavy wheel that gives its speed away in a bite and must be brought back before the next.'],
+  ['form factor', 'How lumpy a current is: what heats the motor over what makes torque. 1 is smooth.'],
+  ['frame', 'The standard a motor’s feet, shaft and shaft height are made to.'],
+  ['friction', 'What must be pushed against just to keep it turning.'],
+  ['hertz', 'How often the supply swings in a second. It sets how fast a motor on the line turns.'],
+  ['inertia', 'How much what turns resists being sped up: its weight, by the square of how far out it sits.'],
+  ['insulation', 'The letter for how hot the windings may get for years: B 130 °C, F 155 °C, H 180 °C at the hottest.'],
+  ['inverter', 'Makes three phases of any hertz, so that a three-phase motor turns at any speed.'],
+  ['isolator', 'Passes a signal and keeps the volts of one side from the other.'],
+  ['kerf', 'How wide a slot the saw leaves.'],
+  ['key', 'The bar between shaft and hub that carries the torque.'],
+  ['lead', 'How far a screw’s nut goes in one turn.'],
+  ['limit', 'What must not be passed: the speed of a spindle, the amps of a drive.'],
+  ['module', 'Pitch diameter of a gear over its teeth, in millimetres.'],
+  ['no-volt', 'A switch that drops out when power fails, so that nothing starts by itself when it returns.'],
+  ['pitch', 'Where a belt or a gear truly runs: the pitch diameter makes the ratio, not the rim.'],
+  ['plate', 'What is stamped on the motor. It can lie; a reading on the bench beats it.'],
+  ['poles', 'How many magnet poles a winding makes: hertz × 120 over the poles is its no-load speed.'],
+  ['power factor', 'Share of the amps drawn that does work.'],
+  ['residual-current device', 'Trips when current goes anywhere but back: through you, for one.'],
+  ['service factor', 'How far above its plate a motor may be worked, where the plate grants it.'],
+  ['set screw', 'A screw on the shaft that holds by pressing. Alone it is not for torque that reverses or shocks.'],
+  ['slip', 'How much slower than its field, or its belt, something turns under load.'],
+  ['surface speed', 'How fast tool and work pass each other at the edge.'],
+  ['synchronous', 'Turning exactly with its field: a motor on the line comes near it and never gets there under load.'],
+  ['taper', 'A bush drawn into the hub that grips the shaft all round.'],
+  ['torque', 'Turning force: a pull times how far out from the middle it acts.'],
+  ['wrap', 'How far round its pulley a belt goes. Less wrap, less grip.']
 ];
 
 /** How one goes about it, in the order the work is done. */
@@ -53,3 +104,41 @@ export const steps: readonly (readonly [what: string, how: string])[] = [
     'Two speeds read together, a pull on a scale: what was measured outranks what was reckoned.'
   ]
 ];
+
+const byLength = [...glossary].sort(([a], [b]) => b.length - a.length);
+const escaped = (word: string) => word.replace(/[-]/g, '\\-');
+const anyWord = new RegExp(`\\b(${byLength.map(([word]) => escaped(word)).join('|')})(?=s?\\b)`, 'gi');
+
+/** What a word means; nothing for one that is not in the glossary. */
+export const meaning = (word: string) => glossary.find(([w]) => w === word.toLowerCase())?.[1] ?? '';
+
+/** The longest special word in a label. */
+export function wordIn(label: string): string | undefined {
+  const found = [...label.matchAll(anyWord)].map(([word]) => word);
+  return found.sort((a, b) => b.length - a.length)[0];
+}
+
+/** A piece of a text: plain, or a special word to be explained. */
+export interface Piece {
+  text: string;
+  word?: string;
+}
+
+/** Texts in pieces, each special word marked where it stands first in all of them. */
+export function pieces(texts: readonly string[]): Piece[][] {
+  const seen = new Set<string>();
+  return texts.map((text) => {
+    const out: Piece[] = [];
+    let at = 0;
+    for (const match of text.matchAll(anyWord)) {
+      const word = match[0].toLowerCase();
+      if (seen.has(word)) continue;
+      seen.add(word);
+      if (match.index > at) out.push({ text: text.slice(at, match.index) });
+      out.push({ text: match[0], word });
+      at = match.index + match[0].length;
+    }
+    if (at < text.length) out.push({ text: text.slice(at) });
+    return out;
+  });
+}

@@ -101,7 +101,7 @@
         <section aria-labelledby="play">
           <h2 id="play" class="text-3xl">Or play with one first</h2>
           <p class="mt-1 text-soft">
-            A potter’s wheel on a scrubber’s motor. A larger pulley pulls harder and turns slower; the jobs say how much
+            A potter’s wheel on a salvaged motor. A larger pulley pulls harder and turns slower; the jobs say how much
             of each is enough.
           </p>
           <div class="mt-3"><Toy /></div>

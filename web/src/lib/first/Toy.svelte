@@ -81,7 +81,7 @@
       <p class="text-sm text-soft">Drag the big pulley’s rim, or press the arrow keys.</p>
     </div>
     <div class="min-w-0">
-      <div class="h-72"><Reach {a} /></div>
+      <div class="h-96"><Reach {a} /></div>
     </div>
   </div>
   <div class="mt-2 flex flex-wrap items-baseline gap-x-6 gap-y-1" aria-live="polite">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { prefs } from '../prefs.svelte';
+  import { wordIn } from '../words';
   import { inWords } from '../region';
   import { openForm } from './context';
   import { fieldId } from './fieldId';
@@ -22,7 +23,7 @@
   const value = $derived(form.text(path) || fallback);
 </script>
 
-<div class="min-w-0">
+<div class="min-w-0" data-word={wordIn(label)}>
   <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{inWords(label, prefs.region)}</label>
   <select
     {id}

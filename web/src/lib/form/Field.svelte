@@ -1,5 +1,6 @@
 <script lang="ts">
   import { prefs } from '../prefs.svelte';
+  import { wordIn } from '../words';
   import { inWords } from '../region';
   import { openForm } from './context';
   import { fieldId } from './fieldId';
@@ -29,7 +30,7 @@
   const set = (e: Event) => form.set(path, (e.currentTarget as HTMLInputElement).value);
 </script>
 
-<div class="min-w-0" class:plate>
+<div class="min-w-0" class:plate data-word={wordIn(label)}>
   <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{inWords(label, prefs.region)}</label>
   {#if long}
     <textarea {id} class="blank" rows="3" value={form.text(path)} oninput={set} {placeholder}></textarea>

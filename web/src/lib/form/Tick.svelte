@@ -1,5 +1,6 @@
 <script lang="ts">
   import { prefs } from '../prefs.svelte';
+  import { wordIn } from '../words';
   import { inWords } from '../region';
   import { openForm } from './context';
   import { fieldId } from './fieldId';
@@ -10,7 +11,7 @@
   const id = $derived(fieldId(path));
 </script>
 
-<label for={id} class="flex min-h-10 items-start gap-2.5 py-1.5">
+<label for={id} data-word={wordIn(label)} class="flex min-h-10 items-start gap-2.5 py-1.5">
   <input
     {id}
     type="checkbox"

@@ -36,6 +36,7 @@
               {#snippet child({ props: tab })}
                 <button
                   {...tab}
+                  data-word={names[s.station]}
                   class="station flex h-[10.9rem] desk:h-[9.9rem] min-w-0 items-start gap-2 px-4 pt-2 text-left"
                 >
                   <span class="min-w-0 flex-1">

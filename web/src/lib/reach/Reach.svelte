@@ -63,7 +63,7 @@
 
 <section aria-label="Reach" class="flex h-full min-h-64 flex-col">
   <div class="flex items-center justify-between gap-4 pr-4 pl-3">
-    <h2 class="caption text-ink!">{view} at the spindle, <span class="normal-case">{unit}</span></h2>
+    <h2 class="caption text-ink!" data-word="reach">{view} at the spindle, <span class="normal-case">{unit}</span></h2>
     <Segments
       label="What the chart shows"
       value={view}
@@ -74,7 +74,7 @@
       onchange={(v) => (view = v)}
     />
   </div>
-  <p class="px-3 text-sm text-soft">{legend}</p>
+  <p class="px-3 text-sm text-soft" data-word="reach">{legend}</p>
   {#if a.reach.positions.length === 0}
     <p class="mx-4 mt-2 border-l-4 border-rule bg-card px-3 py-2">
       The reach is drawn once the line is complete.

@@ -22,15 +22,17 @@
   <div class="ml-auto flex flex-wrap items-center gap-3">
     <a class="caption hover:underline" href="#/shelf">shelf</a>
     {@render tools?.()}
-    <Segments
-      label="Units shown"
-      value={prefs.units}
-      options={[
-        ['metric', 'metric'],
-        ['inch', 'inch']
-      ]}
-      onchange={(u) => prefs.setUnits(u)}
-    />
+    <div class="max-sm:hidden">
+      <Segments
+        label="Units shown"
+        value={prefs.units}
+        options={[
+          ['metric', 'metric'],
+          ['inch', 'inch']
+        ]}
+        onchange={(u) => prefs.setUnits(u)}
+      />
+    </div>
     <MoreMenu {print}>{@render menu?.()}</MoreMenu>
   </div>
 </header>

@@ -1,12 +1,14 @@
 <script lang="ts">
   import type { Assessment, Finding } from '../api/client';
   import Mark from '../ui/Mark.svelte';
+  import Terms from '../ui/Terms.svelte';
+  import type { Piece } from '../words';
   import Worked from '../ui/Worked.svelte';
   import { openSheet } from '../sheet/context';
   import Remedies from './Remedies.svelte';
 
   /** One finding, with the changes that were tried for it. */
-  let { f, a }: { f: Finding; a: Assessment } = $props();
+  let { f, a, detail }: { f: Finding; a: Assessment; detail: readonly Piece[] } = $props();
 
   const sheet = openSheet();
   const worked = $derived(f.working !== '' && sheet.workings.some((w) => w.id === f.working));
@@ -24,7 +26,7 @@
       <p class="font-semibold">{f.title}</p>
     {/if}
     <p class="text-[0.94rem] text-soft">
-      {f.detail}{#if worked}&nbsp;<Worked id={f.working} text="Working" class="text-ink" />{/if}
+      <Terms text={detail} />{#if worked}&nbsp;<Worked id={f.working} text="Working" class="text-ink" />{/if}
     </p>
     {#if noHelp}<p class="mt-1 text-sm text-soft">{noHelp}</p>{/if}
     {#if remedies.length > 0}<Remedies {remedies} total={a.jobs.length} />{/if}

@@ -2,11 +2,18 @@
   import { openSheet } from '../sheet/context';
   import FindingLine from './FindingLine.svelte';
   import TwoAnswers from './TwoAnswers.svelte';
+  import { pieces } from '../words';
   import { partsOf } from './parts';
 
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
   const parts = $derived(partsOf(a?.findings ?? [], sheet.station));
+  /** What is said, special words told where they stand first, in the order it is read. */
+  const details = $derived.by(() => {
+    const read = [...parts.first, ...parts.folds.flatMap((fold) => fold.findings), ...parts.good];
+    const told = pieces(read.map((f) => f.detail));
+    return new Map(read.map((f, i) => [f.id, told[i] ?? []]));
+  });
 </script>
 
 <section aria-label="Verdict" class="flex flex-col gap-0 p-4">
@@ -27,18 +34,18 @@
     <h2 class="mt-0.5 text-[1.45rem] leading-tight" aria-live="polite">{a.headline}</h2>
     <TwoAnswers power={a.power} does={a.does} />
     <ol class="mt-2">
-      {#each parts.first as f (f.id)}<FindingLine {f} {a} />{/each}
+      {#each parts.first as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
     </ol>
     {#each parts.folds as fold (fold.says)}
       <details class="border-b border-rule py-2">
         <summary class="cursor-pointer font-semibold">{fold.says}</summary>
         <ol>
-          {#each fold.findings as f (f.id)}<FindingLine {f} {a} />{/each}
+          {#each fold.findings as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
         </ol>
       </details>
     {/each}
     <ol>
-      {#each parts.good as f (f.id)}<FindingLine {f} {a} />{/each}
+      {#each parts.good as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
     </ol>
     <p class="caption mt-4">Next, working back from the work</p>
     <p class="mt-1">
