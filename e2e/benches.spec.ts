@@ -112,7 +112,10 @@ test('three plans of a machine are made, told apart and moved between', async ({
   await expect(row.getByRole('link', { name: 'Open plan C' })).toBeVisible();
 });
 
-test('hot and thin air takes from the reach, and a bare height is in the unit beside it', async ({ page, workshop }) => {
+test('hot and thin air takes from the reach, and a bare height is in the unit beside it', async ({
+  page,
+  workshop
+}) => {
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Cider mill', 'A'));
   await station(page, 'Work');

@@ -139,7 +139,9 @@ test('the shelf: a part with a picture, undone, taken off and put back; leads an
 }) => {
   await page.goto(`${workshop.url}/#/shelf`);
   await page.getByRole('button', { name: 'Add a motor' }).click();
-  await page.getByLabel('Name').fill('Motor from the sluice');
+  await page.getByLabel('What is the motor called?').fill('Motor from the sluice');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Motor from the sluice');
   await page.getByLabel('Lies').fill('Top shelf');
   await page.getByLabel('Cost').fill('a pint');
   await expect(page.getByText('write it as a number', { exact: false })).toBeVisible();
@@ -237,7 +239,9 @@ test('the ranking says why a motor was not tried, and two windows on the shelf d
   await workshop.loadDemo();
   await page.goto(`${workshop.url}/#/shelf`);
   await page.getByRole('button', { name: 'Add a motor' }).click();
-  await page.getByLabel('Name').fill('Mystery');
+  await page.getByLabel('What is the motor called?').fill('Mystery');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Mystery');
   await saved(page);
   const other = await context.newPage();
   await other.goto(page.url());

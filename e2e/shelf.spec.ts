@@ -33,6 +33,40 @@ test('a part is saved one save at a time, however slow the server', async ({ pag
   await expect(field(page, 'Cost')).toHaveValue('£7');
 });
 
+test('many pulleys are put on the shelf in one line, and a part is kept once it has a name', async ({
+  page,
+  workshop
+}) => {
+  await page.goto(`${workshop.url}/#/shelf`);
+  await page.getByRole('button', { name: 'add some' }).first().click();
+  await page.getByLabel('Section and sizes, or a name').fill('A: 65 eighty');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('“eighty” is no size', { exact: false })).toBeVisible();
+  await expect(page.getByLabel('Section and sizes, or a name')).toHaveValue('A: 65 eighty');
+  await page.getByLabel('Section and sizes, or a name').fill('A: 65 85 105 145');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('4 parts are on the shelf.')).toBeVisible();
+  await page.getByRole('link', { name: /^A 105 mm/ }).click();
+  await expect(field(page, 'Diameter')).toHaveValue('105 mm');
+  await expect(field(page, 'Section')).toHaveValue('A');
+  // Begun and left, nothing is kept.
+  await page.getByRole('button', { name: 'Add a motor' }).click();
+  await page.getByRole('button', { name: 'leave it' }).click();
+  await page.reload();
+  await expect(page.getByRole('link', { name: /^A 145 mm/ })).toBeVisible();
+  await expect(page.getByText('Part without a name')).toHaveCount(0);
+});
+
+test('however long the list, the open part stands in view beside it', async ({ page, workshop }) => {
+  for (let i = 0; i < 30; i++) await workshop.shelve({ sort: 'other', name: `Box ${i}` });
+  await page.goto(`${workshop.url}/#/shelf`);
+  const last = page.getByRole('link', { name: /^Box/ }).last();
+  await last.scrollIntoViewIfNeeded();
+  await last.click();
+  await expect(field(page, 'Lies')).toBeInViewport();
+  await expect(page.getByRole('heading', { name: /^Box/ })).toBeInViewport();
+});
+
 test('what is typed of parts while the server is away is there again, and saved when it is back', async ({
   page,
   workshop

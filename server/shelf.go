@@ -41,6 +41,10 @@ func (a *api) shelf(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "add-shelf-item", Method: http.MethodPost, Path: "/api/shelf",
 		Summary: "Put a part on the shelf", DefaultStatus: http.StatusCreated},
 		a.addShelfItem)
+	huma.Register(h, huma.Operation{OperationID: "name-shelf-items", Method: http.MethodPost, Path: "/api/shelf/named",
+		Summary:       "Put parts on the shelf by one line: a name, or sizes as in A: 60 80 100",
+		DefaultStatus: http.StatusCreated},
+		a.nameShelfItems)
 	huma.Register(h, huma.Operation{OperationID: "save-shelf-item", Method: http.MethodPut, Path: "/api/shelf/{id}",
 		Summary: "Save a part; 409 when it was changed elsewhere"},
 		a.saveShelfItem)
@@ -91,6 +95,31 @@ func (a *api) addShelfItem(ctx context.Context, in *struct{ Body shelf.Item }) (
 	out := &added{}
 	var err error
 	out.Body.ID, err = a.store.AddShelfItem(ctx, in.Body)
+	return out, a.fail(ctx, err)
+}
+
+// named is a line that names parts of a sort.
+type named struct {
+	Body struct {
+		Sort  string          `json:"sort" enum:"motor,control,pulley,belt,other"`
+		Text  string          `json:"text" maxLength:"400"`
+		Units quantity.System `json:"units" enum:"metric,inch" doc:"What a bare size is in"`
+	}
+}
+
+type addedParts struct {
+	Body struct {
+		IDs []string `json:"ids" nullable:"false"`
+	}
+}
+
+func (a *api) nameShelfItems(ctx context.Context, in *named) (*addedParts, error) {
+	items, err := shelf.Named(in.Body.Sort, in.Body.Text, in.Body.Units)
+	if err != nil {
+		return nil, a.fail(ctx, err)
+	}
+	out := &addedParts{}
+	out.Body.IDs, err = a.store.AddShelfItems(ctx, items)
 	return out, a.fail(ctx, err)
 }
 

@@ -67,14 +67,26 @@ func shelfEntry(ctx context.Context, q sqlx.QueryerContext, id, lock string) (Sh
 
 // AddShelfItem puts a part on the shelf.
 func (s *Store) AddShelfItem(ctx context.Context, item shelf.Item) (id string, err error) {
+	ids, err := s.AddShelfItems(ctx, []shelf.Item{item})
+	if err != nil {
+		return "", err
+	}
+	return ids[0], nil
+}
+
+// AddShelfItems puts parts on the shelf, all or none.
+func (s *Store) AddShelfItems(ctx context.Context, items []shelf.Item) (ids []string, err error) {
+	ids = make([]string, len(items))
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := tx.GetContext(ctx, &id, `INSERT INTO shelf_item (described) VALUES ($1) RETURNING id`,
-			kept(item)); err != nil {
-			return err
+		for i, item := range items {
+			if err := tx.GetContext(ctx, &ids[i], `INSERT INTO shelf_item (described) VALUES ($1) RETURNING id`,
+				kept(item)); err != nil {
+				return err
+			}
 		}
 		return withinBounds(ctx, tx)
 	})
-	return id, err
+	return ids, err
 }
 
 // kept is an item as it is saved: its ID is the row's.

@@ -2,9 +2,9 @@
   import { untrack } from 'svelte';
   import { push, replace } from 'svelte-spa-router';
   import { Ask } from '../lib/api/ask.svelte';
-  import { api, call, sayProblem, type ShelfEntry, type ShelfItem, type ShelfLabel } from '../lib/api/client';
-  import { catalogue } from '../lib/catalogue.svelte';
+  import { api, call, sayProblem, type ShelfEntry, type ShelfLabel } from '../lib/api/client';
   import { prefs } from '../lib/prefs.svelte';
+  import AddPart from '../lib/shelf/AddPart.svelte';
   import Donors from '../lib/shelf/Donors.svelte';
   import ItemEditor from '../lib/shelf/ItemEditor.svelte';
   import { ItemState } from '../lib/shelf/item.svelte';
@@ -50,13 +50,14 @@
     stock.load();
     if (params?.id && !donors) asked.instead();
   };
-  const add = async (sort: ShelfItem['sort']) => {
-    const blank = $state.snapshot(catalogue.blankItem);
-    if (!blank) return;
-    const { data, problem } = await call(() => api.POST('/api/shelf', { body: { ...blank, sort } }));
-    if (!data) return void (said = sayProblem(problem));
+  /** The sort a part is being named of. */
+  let adding = $state<ShelfLabel['sort']>();
+  let put = $state('');
+  const added = async (ids: string[]) => {
+    adding = undefined;
     stock.load();
-    await push(`/shelf/${data.id}`);
+    put = ids.length > 1 ? `${ids.length} parts are on the shelf.` : '';
+    if (ids.length === 1) await push(`/shelf/${ids[0]}`);
   };
   const remove = async (item: ItemState) => {
     const label = stock.parts.find((p) => p.id === item.id);
@@ -74,7 +75,7 @@
   const stateWords = (s: string) => states.find(([id]) => id === s)?.[1] ?? states[0][1];
   const deeds = $derived<Deed[]>([
     ...stock.parts.map((p) => ({ name: p.name, group: 'On the shelf', run: () => void push(`/shelf/${p.id}`) })),
-    { name: 'Add a motor', group: 'Do', run: () => void add('motor') },
+    { name: 'Add a motor', group: 'Do', run: () => void (adding = 'motor') },
     { name: 'What is it? Name a motor by what can be seen', group: 'Go to', run: () => void push('/what-is-it') },
     { name: 'What holds what', group: 'Go to', run: () => void push('/shelf/donors') },
     { name: 'The shed', group: 'Go to', run: () => void push('/') }
@@ -86,12 +87,10 @@
   <h1 class="text-xl">The shelf</h1>
   {#snippet tools()}<Finder {deeds} />{/snippet}
 </TopBar>
-<main class="grid md:grid-cols-[minmax(15rem,19rem)_minmax(0,1fr)]">
+<main class="shelf grid md:grid-cols-[minmax(15rem,19rem)_minmax(0,1fr)]">
   <nav
     aria-label="Parts on the shelf"
-    class="px-4 pt-4 pb-6 md:block md:min-h-[calc(100vh-3.2rem)] md:border-r md:border-rule {params?.id
-      ? 'hidden'
-      : ''}"
+    class="pane px-4 pt-4 pb-6 md:block md:border-r md:border-rule {params?.id ? 'hidden' : ''}"
   >
     {#if said}<p role="alert" class="mb-3 border-l-4 border-stop pl-3">
         {said} <button class="link" onclick={load}>Try again</button>
@@ -102,9 +101,10 @@
           {removed.name} is off the shelf. <button class="link" onclick={putBack}>Put it back</button>
         </p>
       {/if}
+      {#if put}<p class="mb-3 border-l-4 border-good pl-3">{put}</p>{/if}
     </div>
     <p class="flex flex-wrap gap-x-4 gap-y-1">
-      <button class="button primary" onclick={() => add('motor')}>Add a motor</button>
+      <button class="button primary" onclick={() => (adding = 'motor')}>Add a motor</button>
       <a class="link self-center" href="#/what-is-it">what is it?</a>
       <a class="link self-center" href="#/shelf/donors" aria-current={donors ? 'page' : undefined}>what holds what</a>
     </p>
@@ -115,9 +115,10 @@
           {plural}
           {#if sort !== 'motor'}<button
               class="link font-body text-sm tracking-normal normal-case"
-              onclick={() => add(sort)}>add one</button
+              onclick={() => (adding = sort)}>add{sort === 'pulley' || sort === 'belt' ? ' some' : ' one'}</button
             >{/if}
         </h2>
+        {#if adding === sort}<AddPart {sort} {added} cancel={() => (adding = undefined)} />{/if}
         <ul>
           {#each here as p (p.id)}
             <li class="part border-b border-dotted border-rule">
@@ -145,7 +146,7 @@
       </section>
     {/each}
   </nav>
-  <div class="min-w-0 p-4 pb-10 md:px-6">
+  <div class="pane min-w-0 p-4 pb-10 md:px-6">
     {#if params?.id}<a class="link mb-2 inline-block md:hidden" href="#/shelf">all parts</a>{/if}
     {#if donors}
       <Donors />
@@ -162,6 +163,15 @@
 </main>
 
 <style>
+  /* However long the list, what is open stands beside it. */
+  @media (width >= 48rem) {
+    .shelf {
+      height: calc(100vh - 3.2rem);
+    }
+    .pane {
+      overflow-y: auto;
+    }
+  }
   /* A shelf of a thousand parts is laid out only where it is looked at. */
   .part {
     content-visibility: auto;

@@ -541,6 +541,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shelf/named": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put parts on the shelf by one line: a name, or sizes as in A: 60 80 100 */
+        post: operations["name-shelf-items"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf/{id}": {
         parameters: {
             query?: never;
@@ -639,6 +656,9 @@ export interface components {
             id: string;
             /** @description Its first plan, when a machine was added */
             planId: string;
+        };
+        AddedPartsBody: {
+            ids: string[];
         };
         AssessFigure: {
             /** @description Number and unit */
@@ -1630,6 +1650,16 @@ export interface components {
             /** @description At the shaft, such as 5 lb at 80 mm */
             torque: string;
             volts: string;
+        };
+        NamedBody: {
+            /** @enum {string} */
+            sort: "motor" | "control" | "pulley" | "belt" | "other";
+            text: string;
+            /**
+             * @description What a bare size is in
+             * @enum {string}
+             */
+            units: "metric" | "inch";
         };
         NewMachineBody: {
             /** @description ID in the catalogue's machines; brings its usual first jobs */
@@ -3840,6 +3870,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShelfKnown"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "name-shelf-items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedPartsBody"];
                 };
             };
             /** @description Error */
