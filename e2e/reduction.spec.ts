@@ -59,8 +59,11 @@ test('a shaft is dragged and moved by keys, a wheel takes the size dropped on it
   if (!box) throw new Error('no shaft');
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
+  // With Alt it goes anywhere.
+  await page.keyboard.down('Alt');
   await page.mouse.move(box.x + 40, box.y - 20, { steps: 8 });
   await page.mouse.up();
+  await page.keyboard.up('Alt');
   await expect(centre).toHaveValue(/^3\d\d mm$/);
   await expect(page.getByText(/^belt 1[12]\d\d mm/)).toBeVisible();
   const dragged = parseFloat(await centre.inputValue());
@@ -79,6 +82,45 @@ test('a shaft is dragged and moved by keys, a wheel takes the size dropped on it
   await page.getByRole('button', { name: /^Choose the driving wheel of stage 1/ }).press('Enter');
   await page.getByRole('button', { name: '90 mm', exact: true }).click();
   await expect(page.getByLabel('on the driving shaft').first()).toHaveValue('90 mm');
+});
+
+test('a dragged shaft goes to where a belt fits, and says when it leaves one that is owned', async ({
+  page,
+  workshop
+}) => {
+  await workshop.shelve({
+    sort: 'belt',
+    name: 'Barn belt',
+    length: '1120 mm',
+    wheel: { diameter: '', measured: '', teeth: '', section: 'A', bore: '' }
+  });
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Reduction');
+  await page.getByLabel('or belt length').first().fill('1120 mm');
+  await expect(page.getByText(/^belt 1120 mm/)).toBeVisible();
+  await saved(page);
+  const shaft = page.getByRole('button', { name: /^Shaft 2/ });
+  const asked = page.waitForResponse((r) => r.url().endsWith('/api/belts'));
+  await shaft.press('ArrowRight');
+  await asked;
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('or belt length').first()).toHaveValue('1120 mm');
+  const box = await shaft.boundingBox();
+  if (!box) throw new Error('no shaft');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 4, y);
+  await expect(page.getByText('Barn belt from the shelf fits here.')).toBeVisible();
+  await page.mouse.move(x + 60, y, { steps: 10 });
+  await expect(page.getByText('That leaves Barn belt, which you have.')).toBeVisible();
+  await page.mouse.up();
+  const belt = page.getByLabel('or belt length').first();
+  await expect(belt).not.toHaveValue('1120 mm');
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(belt).toHaveValue('1120 mm');
+  await expect(page.getByText('which you have')).toHaveCount(0);
 });
 
 test('every sort of stage is worked out, and a back gear is in or out', async ({ page, workshop }) => {

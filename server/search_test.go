@@ -92,7 +92,7 @@ func TestStrangeSearchesGetAnAnswer(t *testing.T) {
 	for _, body := range []string{`{}`, `{"ask":{"stages":99}}`,
 		`{"units":"metric","ask":{"kinds":["v-A","v-A","v-A"],"keep":-3}}`,
 		`{"units":"metric","plan":{"reduction":{"stages":[{}]}},"ask":{"keep":1}}`} {
-		for _, path := range []string{"/api/search", "/api/build", "/api/controls", "/api/assess"} {
+		for _, path := range []string{"/api/search", "/api/build", "/api/controls", "/api/assess", "/api/belts"} {
 			assert.Less(t, s.do("POST", path, body, nil), 500, "%s %s", path, body)
 		}
 	}

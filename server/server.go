@@ -100,6 +100,7 @@ func describe(e *echo.Echo, c Config) *api {
 	a.pictures(hapi)
 	a.assess(hapi)
 	a.search(hapi)
+	a.belts(hapi)
 	a.identify(hapi)
 	a.slate(hapi)
 	a.compare(hapi)

@@ -24,6 +24,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/belts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The belts there are for each stage, near where its shafts stand */
+        post: operations["belts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build": {
         parameters: {
             query?: never;
@@ -776,6 +793,26 @@ export interface components {
             stations: components["schemas"]["AssessStation"][];
             units: components["schemas"]["QuantityUnits"];
             workings: components["schemas"]["Working"][];
+        };
+        BeltsAskedBody: {
+            machine: components["schemas"]["WorkMachine"];
+            plan: components["schemas"]["Plan"];
+            /** @description Parts to try; left out for those of the workshop's shelf */
+            shelf?: components["schemas"]["ShelfItem"][];
+            /**
+             * Format: int64
+             * @description Counted from 0; a stage with fewer is on its last
+             */
+            step: number;
+            /**
+             * @description Units the answer is written in; never changes what was typed
+             * @enum {string}
+             */
+            units: "metric" | "inch";
+        };
+        BeltsOutputBody: {
+            /** @description For each stage, by distance between its shafts */
+            stages: (components["schemas"]["ShelfBeltFit"][] | null)[];
         };
         Beside: {
             plans: components["schemas"]["CompareNamed"][];
@@ -2187,6 +2224,18 @@ export interface components {
             /** Format: int64 */
             planVersion: number;
         };
+        ShelfBeltFit: {
+            /** @description Its pitch length as an entry of the stage */
+            belt: string;
+            /**
+             * Format: double
+             * @description Distance between the shafts it fits, mm
+             */
+            centre: number;
+            name: string;
+            /** @description It lies on the shelf */
+            owned: boolean;
+        };
         ShelfEntry: {
             item: components["schemas"]["ShelfItem"];
             /** @description IDs, for /api/pictures/{id} */
@@ -2758,6 +2807,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Assessment"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    belts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeltsAskedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BeltsOutputBody"];
                 };
             };
             /** @description Error */

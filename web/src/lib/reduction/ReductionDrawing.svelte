@@ -1,10 +1,12 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Assessment } from '../api/client';
   import Pair from '../line/Pair.svelte';
   import { figure } from '../reach/scale';
   import { openSheet } from '../sheet/context';
   import Dimensions from './Dimensions.svelte';
   import Wheels from './Wheels.svelte';
+  import { Belts } from './belts.svelte';
   import { ShaftDrag } from './drag.svelte';
   import { extent, shafts } from './layout';
   import { fitted, motorWheel, onScreen, ruleLength, wheelNames } from './view';
@@ -25,17 +27,29 @@
   const placed = $derived(shafts(stages));
   const whole = $derived(fitted(stages, width, height));
 
-  const drag = new ShaftDrag(sheet, {
-    get stages() {
-      return stages;
-    },
-    get placed() {
-      return placed;
-    },
-    get view() {
-      return whole;
-    }
+  const belts = new Belts(sheet);
+  $effect(() => {
+    void [a, step];
+    belts.step = step;
+    untrack(() => belts.again());
   });
+  $effect(() => () => belts.stop());
+
+  const drag = new ShaftDrag(
+    sheet,
+    {
+      get stages() {
+        return stages;
+      },
+      get placed() {
+        return placed;
+      },
+      get view() {
+        return whole;
+      }
+    },
+    belts
+  );
   $effect(() => {
     void a;
     drag.answered();
@@ -81,6 +95,18 @@
       </div>
     {/if}
   </div>
+  <p class="min-h-6 px-3 text-sm" aria-live="polite">
+    {#if drag.held?.belt}
+      <span class="font-semibold text-brass-ink">{drag.held.belt.name}</span>
+      {drag.held.belt.owned ? 'from the shelf fits here.' : 'fits here; it is to be bought.'}
+    {:else if drag.held && belts.has(drag.held.shaft - 1)}
+      No belt is made for just here.
+    {/if}
+    {#if drag.left}
+      That leaves {drag.left}, which you have.
+      {#if !drag.held}<button class="link" onclick={() => (sheet.undo(), (drag.left = ''))}>Put it back</button>{/if}
+    {/if}
+  </p>
   <div class="relative min-h-0 flex-1" bind:clientWidth={width} bind:clientHeight={height}>
     <svg class="absolute inset-0" {width} {height} role="group" aria-label="{stages.length} stages drawn end on">
       {#each stages as s, i (i)}
