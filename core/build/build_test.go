@@ -17,6 +17,8 @@ import (
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
+	"jiriki/core/supply"
+	"jiriki/core/wiring"
 )
 
 func built(t testing.TB, in plan.Input) build.Build {
@@ -289,4 +291,36 @@ func TestTheControlIsRatedByItsSort(t *testing.T) {
 	assert.Equal(t, "20\u202fΩ, 157\u202fW", rating(plantest.Resisted()), "2.8² × 20")
 	assert.Equal(t, "2.8\u202fA at 230\u202fV", rating(plantest.Transformed()))
 	assert.Empty(t, rating(plantest.Switched()))
+}
+
+// A wire's conductor is never thinner than what guards it lets through: on the line the motor's leads are as thick as
+// the supply's, and a release at the supply's volts too.
+func TestEachWireHasAConductorThatBearsWhatGuardsIt(t *testing.T) {
+	for _, sound := range plantest.Sounds() {
+		b, err := build.Plan(sound.Input)
+		require.NoError(t, err)
+		s, err := plan.Resolve(sound.Input)
+		require.NoError(t, err)
+		fixed := line.New(s).Powered.FixedSpeed()
+		var fed supply.Wire
+		for _, w := range b.Wiring.Wires {
+			if w.Role == wiring.Power && w.Size != "" {
+				fed, err = supply.ParseWire(w.Size)
+				require.NoError(t, err)
+			}
+		}
+		for _, w := range b.Wiring.Wires {
+			if fed.Area == 0 || w.Size == "" {
+				continue
+			}
+			wire, err := supply.ParseWire(w.Size)
+			require.NoError(t, err, w.Size)
+			guarded := w.Role == wiring.Earth || w.Role == wiring.Loop && w.Loop == wiring.Release ||
+				w.Role == wiring.Output && fixed
+			if guarded {
+				assert.GreaterOrEqual(t, wire.Area, fed.Area*0.999, "%s: %s to %s", sound.What, w.From, w.To)
+			}
+			assert.NotEmpty(t, w.Colour, sound.What)
+		}
+	}
 }

@@ -94,5 +94,65 @@ func (b *builder) wiring() Wiring {
 			Checks: []wiring.Verdict{}}
 	}
 	d, checks := wiring.Looked(spec)
+	d.Colour(b.colours())
+	b.sizes(d.Wires)
 	return Wiring{Diagram: d, Checks: checks, Known: true}
+}
+
+// colours are those of the rules the supply goes by.
+func (b *builder) colours() wiring.Colours {
+	s := &b.Supply
+	switch {
+	case s.Code != supply.NEC:
+		return wiring.EuropeanColours
+	case !s.Three && s.Volts > twoHots:
+		return wiring.AmericanTwoHots
+	}
+	return wiring.AmericanColours
+}
+
+// twoHots is the volts of a single-phase circuit above which neither of its wires is a neutral under the NEC.
+const twoHots = 150
+
+// finest are the least conductors of a drive's own few volts, and of its signals [common practice].
+var finest = map[supply.Code][2]string{supply.IEC: {"0.75\u202fmm²", "0.5\u202fmm²"}, supply.NEC: {"18\u202fAWG",
+	"20\u202fAWG"}}
+
+// sizes puts on each wire the conductor it wants: what the breaker asks for up to the control, what the motor's amps
+// ask for after it, and a loop at the supply's volts as thick as what feeds it, since the same fuse guards it.
+func (b *builder) sizes(wires []wiring.Wire) {
+	circuit := b.Circuit()
+	fed, output, earth := "", "", ""
+	if circuit.Fits {
+		fed = circuit.Wire.Name
+		earth = circuit.EarthWire.Name
+	}
+	amps := b.Motor.Amps.Value
+	if circuit.Code == supply.NEC {
+		amps *= 1.25
+	}
+	if wire, ok := supply.Thinnest(circuit.Code, amps); ok && b.Motor.Amps.Value > 0 {
+		output = wire.Name
+		if wire.Area > circuit.EarthWire.Area && circuit.Fits {
+			earth = wire.Name
+		}
+		if b.Powered.FixedSpeed() && circuit.Fits && circuit.Wire.Area > wire.Area {
+			output = fed // nothing stands between that guards a thinner one
+		}
+	}
+	for i := range wires {
+		w := &wires[i]
+		switch {
+		case w.Role == wiring.Power, w.Role == wiring.Loop && w.Loop == wiring.Release:
+			w.Size = fed
+		case w.Role == wiring.Output:
+			w.Size = output
+		case w.Role == wiring.Earth:
+			w.Size = earth
+		case w.Role == wiring.Loop:
+			w.Size = finest[circuit.Code][0]
+		case w.Role == wiring.Signal:
+			w.Size = finest[circuit.Code][1]
+		}
+	}
 }

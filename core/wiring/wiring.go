@@ -112,6 +112,8 @@ type Wire struct {
 	Role     Role   `json:"role" enum:"power,output,earth,loop,signal"`
 	Loop     string `json:"loop" doc:"Which loop or line of the drawing it belongs to"`
 	Screened bool   `json:"screened"`
+	Colour   string `json:"colour" doc:"By the family of rules; local code decides"`
+	Size     string `json:"size" doc:"Conductor it wants at least; empty where that is not known"`
 	Note     string `json:"note"`
 }
 

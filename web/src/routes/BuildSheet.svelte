@@ -59,7 +59,7 @@
                 {#each half as w (w.n)}
                   <tr>
                     <td>{w.n}</td><td>{w.from}</td><td>{w.to}</td>
-                    <td>{w.loop}{w.screened ? ', screened' : ''}{w.note ? `; ${w.note}` : ''}</td>
+                    <td>{[w.size, w.colour, w.note].filter(Boolean).join('; ')}</td>
                   </tr>
                 {/each}
               </tbody>

@@ -2434,6 +2434,8 @@ export interface components {
             title: string;
         };
         WiringWire: {
+            /** @description By the family of rules; local code decides */
+            colour: string;
             from: string;
             /** @description Which loop or line of the drawing it belongs to */
             loop: string;
@@ -2446,6 +2448,8 @@ export interface components {
             /** @enum {string} */
             role: "power" | "output" | "earth" | "loop" | "signal";
             screened: boolean;
+            /** @description Conductor it wants at least; empty where that is not known */
+            size: string;
             to: string;
         };
         WorkComparable: {

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
   import Segments from '../ui/Segments.svelte';
+  import { followBuild } from './build.svelte';
   import { openSheet } from '../sheet/context';
   import BillTable from './BillTable.svelte';
   import Drawing from './Drawing.svelte';
@@ -14,10 +14,7 @@
 
   const build = $derived(sheet.build.answer);
   const problem = $derived(sheet.build.problem);
-  $effect(() => {
-    void sheet.question;
-    untrack(() => sheet.build.again());
-  });
+  followBuild(sheet);
 </script>
 
 <section aria-label="Wiring and building" class="p-4">
@@ -48,7 +45,7 @@
     {#if tab === 'wiring'}
       {#if build.wiring.known}
         <div class="mt-3 grid gap-6 xl:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
-          <Drawing wiring={build.wiring} />
+          <div class="min-w-0 max-sm:order-last"><Drawing wiring={build.wiring} /></div>
           <WireList wiring={build.wiring} />
         </div>
       {:else}

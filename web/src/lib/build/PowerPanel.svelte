@@ -1,15 +1,14 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { followBuild } from './build.svelte';
   import { openSheet } from '../sheet/context';
+  import { narrow } from '../ui/narrow.svelte';
+  import OneStep from './OneStep.svelte';
   import PowerUp from './PowerUp.svelte';
 
   /** The first power-up, step by step. */
   const sheet = openSheet();
   const build = $derived(sheet.build.answer);
-  $effect(() => {
-    void sheet.question;
-    untrack(() => sheet.build.again());
-  });
+  followBuild(sheet);
 </script>
 
 <section aria-label="First power-up" class="p-4">
@@ -22,6 +21,10 @@
         {build.blocked}
       </p>
     {/if}
-    <PowerUp {build} />
+    {#if narrow.is}<OneStep {build} />{:else}<PowerUp {build} />{/if}
+    <p class="mt-3 text-sm text-soft">
+      One hand, the other in a pocket. No gloves, nothing loose. Stand aside of the plane it turns in. Fixed wiring is a
+      licensed electrician's; local code decides.
+    </p>
   {/if}
 </section>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { openSheet } from '../sheet/context';
+  import { barred } from './steps';
 
   /** The order of first power-up, dead checks first. A live step is not to be ticked while the plan has
    *  an open stop or the step before it is open. */
@@ -8,20 +9,13 @@
 
   const sheet = openSheet();
   const steps = $derived(build.powerUp);
-  const dead = $derived(steps.filter((s) => !s.live).every((s) => sheet.checkOf(s.id)));
-  const barred = (i: number) => {
-    const step = steps[i];
-    if (!step?.live) return '';
-    if (!build.mayPower) return `Not while this is open: ${build.blocked}`;
-    if (!dead) return 'First everything with the plug out.';
-    return i > 0 && steps[i - 1]?.live && !sheet.checkOf(steps[i - 1]?.id ?? '') ? 'First the step before.' : '';
-  };
+  const isDone = (id: string) => sheet.checkOf(id) !== undefined;
 </script>
 
 <ol class="mt-3 max-w-4xl">
   {#each steps as s, i (s.id)}
     {@const done = sheet.checkOf(s.id)}
-    {@const why = done ? '' : barred(i)}
+    {@const why = barred(build, isDone, i)}
     {#if i === 0 || (s.live && !steps[i - 1]?.live)}
       <li class="caption pt-3" aria-hidden="true">{s.live ? 'Supply on' : 'Plug out'}</li>
     {/if}
@@ -60,7 +54,3 @@
     <li class="py-3 text-soft">Supply, control and motor must be filled in first.</li>
   {/each}
 </ol>
-<p class="mt-3 text-sm text-soft">
-  One hand, the other in a pocket. No gloves, nothing loose. Stand aside of the plane it turns in. Fixed wiring is a
-  licensed electrician's; local code decides.
-</p>

@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { Ask } from '../api/ask.svelte';
 import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
 
@@ -7,6 +8,14 @@ type Build = Schemas['Build'];
 interface Plan {
   readonly question: Schemas['PlanInput'];
   checkOf(id: string): unknown;
+}
+
+/** Asks for the build whenever the plan changes, as long as the component that calls it stands. */
+export function followBuild(plan: { readonly question: unknown; readonly build: BuildState }) {
+  $effect(() => {
+    void plan.question;
+    untrack(() => plan.build.again());
+  });
 }
 
 /** What it takes to build the open plan, as it was last asked. */

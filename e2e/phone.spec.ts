@@ -1,0 +1,110 @@
+import type { Page } from '@playwright/test';
+import { expect, headline, test } from './workshop';
+
+const phone = { width: 390, height: 844 };
+const views = ['', '/wire', '/power-up', '/sheets', '/ranking', '/controls'];
+
+/** Nothing wider than the page, which would have to be pushed sideways. */
+const sideways = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+/** What is to be pressed and is smaller than a fingertip: by its own box, or by the label that presses it. Links within
+ *  a line of words are left out. */
+const small = (page: Page) =>
+  page.evaluate(() => {
+    const tall = (el: Element) => el.getBoundingClientRect().height;
+    const within = (el: Element) => {
+      const line = el.parentElement?.closest('p, dd, li, td, summary, span, label, h2');
+      return getComputedStyle(el).display === 'inline' || (line && tall(line) >= 44 && el.matches('a, button'));
+    };
+    return [
+      ...document.querySelectorAll('main a, main button, main input, main select, main summary, nav a, nav button')
+    ]
+      .filter((el) => el.checkVisibility() && tall(el) > 0)
+      .filter((el) => {
+        const label = el.closest('label');
+        return Math.max(tall(el), label ? tall(label) : 0) < 43.5 && !within(el);
+      })
+      .map((el) => `${el.tagName} ${el.getAttribute('aria-label') ?? el.textContent?.trim() ?? ''} ${tall(el)}`);
+  });
+
+test('on a phone the first power-up is two taps away, a step a screen', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.setViewportSize(phone);
+  await page.goto(workshop.url);
+  const taps: string[] = [];
+  const tap = async (name: string | RegExp) => {
+    taps.push(String(name));
+    await page.getByRole('link', { name }).first().click();
+  };
+  await tap('Open plan A of Cider mill');
+  await tap(/^Power up/);
+  await expect(page.getByText(/^Step 1 of \d+, plug out$/i)).toBeInViewport();
+  await expect(page.getByRole('button', { name: 'Done' })).toBeInViewport();
+  expect(taps.length).toBeLessThanOrEqual(2);
+  await page.getByLabel('Read').fill('0.2 V');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByText(/^Step 2 of \d+, plug out$/i)).toBeVisible();
+  await page.getByRole('button', { name: 'Step before' }).click();
+  await expect(page.getByLabel('Read')).toHaveValue('0.2 V');
+  await expect(page.getByText(/^done /)).toBeVisible();
+  // A live step waits for every dead one.
+  for (let i = 0; i < 30 && !(await page.getByText(/supply on$/i).isVisible()); i++) {
+    await page.getByRole('button', { name: 'Next step' }).click();
+  }
+  await expect(page.getByText('First everything with the plug out.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Done' })).toBeDisabled();
+});
+
+test('on a phone wires are ticked off by their names, size and colour', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.setViewportSize(phone);
+  await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/wire`);
+  const wire = page.getByRole('checkbox', { name: /^Wire 1, X0:L to Q1:1/ });
+  await wire.check();
+  const row = page.getByRole('listitem').filter({ has: wire });
+  await expect(row).toContainText(/mm²; brown/);
+  await expect(row).toContainText('Single-phase supply to Isolator');
+  await page.reload();
+  await expect(wire).toBeChecked();
+});
+
+test('on a phone, and at 200 %, nothing goes sideways and all is large enough for a thumb', async ({
+  page,
+  workshop
+}) => {
+  await workshop.loadDemo();
+  const plan = await workshop.plan('Power hacksaw', 'A');
+  const found: string[] = [];
+  for (const width of [390, 640]) {
+    await page.setViewportSize({ width, height: 844 });
+    const pages = ['', '/#/shelf', '/#/shelf/donors', '/#/what-is-it', '/#/how-to'].map((path) => workshop.url + path);
+    for (const url of [...pages, ...views.map((view) => plan + view)]) {
+      await page.goto(url);
+      await expect(url === plan ? headline(page) : page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+      const over = await sideways(page);
+      if (over > 0) found.push(`${url} is ${over} px too wide at ${width}`);
+      if (width === 390) found.push(...(await small(page)).map((what) => `${url}: ${what}`));
+    }
+  }
+  expect(found).toEqual([]);
+});
+
+test('on a phone the strip is 56 px high, the verdict comes before the bench, figures get a keyboard of figures', async ({
+  page,
+  workshop
+}) => {
+  await workshop.loadDemo();
+  await page.setViewportSize(phone);
+  await page.goto(await workshop.plan('Cider mill', 'A'));
+  await expect(headline(page)).toBeVisible();
+  for (const tab of await page.getByRole('tab').all()) expect((await tab.boundingBox())?.height).toBeCloseTo(56, 0);
+  await page.getByRole('tab', { name: /^Control/ }).click();
+  const [verdict, bench] = await Promise.all([
+    page.getByRole('region', { name: 'Verdict' }).boundingBox(),
+    page.getByLabel('Amps for ever').boundingBox()
+  ]);
+  expect(verdict?.y ?? 0).toBeLessThan(bench?.y ?? 0);
+  await expect(page.getByLabel('Amps for ever')).toHaveAttribute('inputmode', 'decimal');
+  await expect(page.getByLabel('Name').first()).not.toHaveAttribute('inputmode', 'decimal');
+});
