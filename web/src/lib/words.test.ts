@@ -16,6 +16,13 @@ describe('special words', () => {
     expect(wordIn('Notes')).toBeUndefined();
     expect(wordIn('Leads sorted')).toBe('Lead');
     expect(wordIn('leadership')).toBeUndefined();
+    expect(wordIn('Start and stop')).toBeUndefined();
+  });
+
+  it('are left alone in sentences where they may mean something else', () => {
+    expect(pieces(['Fuse the line, within reach of the stop.'])[0]).toEqual([
+      { text: 'Fuse the line, within reach of the stop.' }
+    ]);
   });
 
   it('are marked where they stand first', () => {

@@ -1,5 +1,11 @@
+type Entry = readonly [word: string, means: string];
+
 /** The words that mean something of their own here, each in a sentence. */
-export const glossary: readonly (readonly [word: string, means: string])[] = [
+const own: readonly Entry[] = [
+  ['supply', 'What the line begins with: what comes out of the wall, or a battery, with its breaker and cable.'],
+  ['control', 'What stands between supply and motor: a switch, a drive, an inverter.'],
+  ['motor', 'What makes the torque: its plate as it reads, and what was measured of it, which outranks the plate.'],
+  ['work', 'Where the line ends: the machine, its limits, and the jobs it must do.'],
   ['slate', 'The blank at the head of the shed, and behind the / key: type figures in shop words, read what follows.'],
   ['machine', 'What gets the motor: it has limits, such as the most its spindle may turn, and jobs.'],
   ['job', 'One thing the machine must do: how fast, against how much torque or power, for how long at a time.'],
@@ -27,8 +33,11 @@ export const glossary: readonly (readonly [word: string, means: string])[] = [
     'The sheet for the machine: what each position and mark of the knob turns at, and what it must never pass.'
   ],
   ['rail', 'The steps under the line, in the order the work is done, each with how far it is.'],
-  ['sheet', 'What is printed: verdict, speed plate, settings, build with its wiring.'],
-  // From here on the trade's own words.
+  ['sheet', 'What is printed: verdict, speed plate, settings, build with its wiring.']
+];
+
+/** The trade's words, each in a sentence. */
+const trade: readonly Entry[] = [
   ['armature', 'The part of a brushed motor that turns and carries the current its brushes bring.'],
   ['back-EMF', 'The volts a turning motor makes against the ones it is fed; what is left over drives its current.'],
   [
@@ -51,7 +60,7 @@ export const glossary: readonly (readonly [word: string, means: string])[] = [
   ['feed', 'How far the tool goes for each turn.'],
   ['flywheel', 'A heavy wheel that gives its speed away in a bite and must be brought back before the next.'],
   ['form factor', 'How lumpy a current is: what heats the motor over what makes torque. 1 is smooth.'],
-  ['frame', 'The standard a motor’s feet, shaft and shaft height are made to.'],
+  ['frame', 'On a plate, the standard its feet, shaft and shaft height are made to; else the machine’s own iron.'],
   ['friction', 'What must be pushed against just to keep it turning.'],
   ['hertz', 'How often the supply swings in a second. It sets how fast a motor on the line turns.'],
   ['inertia', 'How much what turns resists being sped up: its weight, by the square of how far out it sits.'],
@@ -79,6 +88,9 @@ export const glossary: readonly (readonly [word: string, means: string])[] = [
   ['wrap', 'How far round its pulley a belt goes. Less wrap, less grip.']
 ];
 
+/** Every word that is explained. */
+export const glossary: readonly Entry[] = [...own, ...trade];
+
 /** How one goes about it, in the order the work is done. */
 export const steps: readonly (readonly [what: string, how: string])[] = [
   [
@@ -105,16 +117,29 @@ export const steps: readonly (readonly [what: string, how: string])[] = [
   ]
 ];
 
-const byLength = [...glossary].sort(([a], [b]) => b.length - a.length);
-const escaped = (word: string) => word.replace(/[-]/g, '\\-');
-const anyWord = new RegExp(`\\b(${byLength.map(([word]) => escaped(word)).join('|')})(?=s?\\b)`, 'gi');
+/** Trade words that mean only that, wherever they stand. The others mean it in a label, and other things in a
+ *  sentence: “within reach”, “the line fuse”. */
+const sure = new Set(
+  (
+    'armature,back-EMF,base hertz,brake resistor,breakaway,capacitor,choke,commutator,conductor,current limit,' +
+    'diametral pitch,flywheel,form factor,inertia,insulation,inverter,isolator,kerf,no-volt,power factor,' +
+    'residual-current device,service factor,set screw,slip,surface speed,wrap'
+  ).split(',')
+);
+
+const anyOf = (entries: readonly Entry[]) => {
+  const longFirst = entries.map(([word]) => word).sort((a, b) => b.length - a.length);
+  return new RegExp(`\\b(${longFirst.join('|')})(?=s?\\b)`, 'gi');
+};
+const inLabels = anyOf(trade.concat(own.filter(([word]) => word === 'margin' || word === 'trim')));
+const inSentences = anyOf(trade.filter(([word]) => sure.has(word)));
 
 /** What a word means; nothing for one that is not in the glossary. */
 export const meaning = (word: string) => glossary.find(([w]) => w === word.toLowerCase())?.[1] ?? '';
 
 /** The longest special word in a label. */
 export function wordIn(label: string): string | undefined {
-  const found = [...label.matchAll(anyWord)].map(([word]) => word);
+  const found = [...label.matchAll(inLabels)].map(([word]) => word);
   return found.sort((a, b) => b.length - a.length)[0];
 }
 
@@ -130,7 +155,7 @@ export function pieces(texts: readonly string[]): Piece[][] {
   return texts.map((text) => {
     const out: Piece[] = [];
     let at = 0;
-    for (const match of text.matchAll(anyWord)) {
+    for (const match of text.matchAll(inSentences)) {
       const word = match[0].toLowerCase();
       if (seen.has(word)) continue;
       seen.add(word);

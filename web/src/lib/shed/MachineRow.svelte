@@ -134,4 +134,10 @@
       gap: 0.5rem;
     }
   }
+  /* The drawing shrinks with the page. */
+  @media (width < 44rem) {
+    .drawing {
+      min-height: calc(100vw * 0.15);
+    }
+  }
 </style>

@@ -16,12 +16,12 @@
       ></label
     >
     <label
-      >in<select value={prefs.region} onchange={(e) => prefs.setRegion(e.currentTarget.value)}
+      >in<select aria-label="Region" value={prefs.region} onchange={(e) => prefs.setRegion(e.currentTarget.value)}
         >{#each catalogue.regions as r (r.id)}<option value={r.id}>{r.name}</option>{/each}</select
       ></label
     >
     <label
-      >costs in<select value={prefs.money} onchange={(e) => prefs.setMoney(e.currentTarget.value)}
+      >costs in<select aria-label="Money" value={prefs.money} onchange={(e) => prefs.setMoney(e.currentTarget.value)}
         >{#each currencies as c (c)}<option value={c}>{c || 'no money named'}</option>{/each}</select
       ></label
     >

@@ -1,0 +1,128 @@
+import { expect, field, headline, station, test } from './workshop';
+
+test.use({ locale: 'en-US' });
+
+test('a lathe owner in inches has an honest verdict within ten steps of opening it', async ({ page, workshop }) => {
+  let steps = 0;
+  const step = async (does: Promise<unknown>) => {
+    steps++;
+    await does;
+  };
+  await page.goto(workshop.url);
+  await step(page.getByLabel('Machine', { exact: true }).fill('Bench lathe'));
+  await step(page.getByLabel('Its plate, as it reads').fill('1.6 hp, 4100 rpm, 120 V, 12.5 A'));
+  await expect(page.getByText('Read: 1.6 hp · 4100 rpm · 120 V · 12.5 A')).toBeVisible();
+  await step(page.getByLabel('Its kind').selectOption({ label: 'Direct current, permanent magnet' }));
+  await step(page.getByLabel('From').selectOption({ label: 'a wall outlet, 120 V 60 Hz' }));
+  await step(page.getByLabel('Through').selectOption({ label: 'PWM drive' }));
+  await step(page.getByRole('button', { name: 'Add it' }).click());
+  // The jobs such a lathe has are judged with the motor straight on the spindle, and none is called done.
+  await expect(headline(page)).toContainText('Does none of three jobs.');
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(verdict).toContainText('May it be powered? No');
+  await expect(verdict).toContainText(/0 of 3/);
+  await expect(verdict).toContainText('Frame not grounded');
+  expect(steps).toBeLessThanOrEqual(10);
+});
+
+test('what the browser tells is said in one line, and everything follows it: inches, words, money', async ({
+  page,
+  workshop
+}) => {
+  await page.goto(workshop.url);
+  const habits = page.getByRole('region', { name: 'Units, region and money' });
+  await expect(habits.getByLabel('Units')).toHaveValue('inch');
+  await expect(habits.getByLabel('Region')).toHaveValue('north-america');
+  await expect(habits.getByLabel('Money')).toHaveValue('$');
+  await habits.getByRole('button', { name: 'That is right' }).click();
+  await expect(habits).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Will this motor do what the machine must?' })).toBeVisible();
+  await expect(habits).toHaveCount(0);
+
+  await page.getByLabel('Machine', { exact: true }).fill('Old lathe');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await station(page, 'Work');
+  // A bare number is read in the unit beside it, and shown as it was read.
+  const largest = field(page, 'Largest that turns');
+  await largest.fill('13 1/2');
+  await expect(largest).toHaveValue('13 1/2');
+  await largest.blur();
+  await expect(largest).toHaveValue('13 1/2 in');
+  await page.getByText('Facing steel, large', { exact: true }).first().click();
+  await expect(field(page, 'Smallest diameter').first()).toHaveValue(/^1 \d+\/16 in$/);
+  await expect(field(page, 'Depth of cut').first()).toHaveValue(/ in$/);
+  await station(page, 'Supply');
+  await expect(page.getByLabel(/are grounded$/)).toBeVisible();
+  await field(page, 'Volts at the outlet').fill('120');
+  await field(page, 'Hertz').fill('60');
+  const cable = page.getByLabel('Cable, one way');
+  await cable.fill('40');
+  await cable.blur();
+  await expect(cable).toHaveValue('40 ft');
+  await page.getByLabel('Its conductor').fill('14');
+  await page.getByLabel('Its conductor').blur();
+  await expect(page.getByLabel('Its conductor')).toHaveValue('14 AWG');
+  await station(page, 'Reduction');
+  await page.getByRole('button', { name: 'add a stage' }).click();
+  await page.getByLabel('on the driving shaft').fill('3');
+  await page.getByLabel('on the driven').fill('10');
+  await page.getByLabel('on the driven').blur();
+  await expect(page.getByLabel('on the driven')).toHaveValue('10 in');
+  await expect(page.getByRole('group', { name: 'Wheels to put on' })).toContainText('3.5 in');
+  await page.goto(`${workshop.url}/#/shelf`);
+  await page.getByRole('button', { name: 'Add a motor' }).click();
+  await page.getByLabel('What is the motor called?').fill('Barn motor');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await field(page, 'Cost').fill('15');
+  await field(page, 'Cost').blur();
+  await expect(field(page, 'Cost')).toHaveValue('$15');
+});
+
+test('units, region and money are changed in the menu, and the page follows', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'A'));
+  await expect(page.getByRole('heading', { name: /^torque at the spindle, lbf·ft/i })).toBeVisible();
+  await page.getByRole('button', { name: 'more ▾' }).click();
+  await page.getByRole('menuitem', { name: /^Units: inch/ }).click();
+  await page.getByRole('menuitemradio', { name: 'metric' }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: /^torque at the spindle, N·m/i })).toBeVisible();
+});
+
+test('the first screen’s pulley is dragged and the verdict follows; nothing of it is kept', async ({
+  page,
+  workshop
+}) => {
+  await page.goto(workshop.url);
+  const pulley = page.getByRole('slider', { name: 'Pulley on the spindle' });
+  await expect(page.getByText(/Big pots: short by/)).toBeVisible();
+  const before = await page.getByText(/Big pots: (short|just|×)/).textContent();
+  const box = await pulley.boundingBox();
+  if (!box) throw new Error('no pulley');
+  const from = Number(await pulley.getAttribute('aria-valuenow'));
+  await page.mouse.move(box.x + box.width * 0.75, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.88, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await pulley.getAttribute('aria-valuenow'))).toBeGreaterThan(from);
+  await expect(page.getByText(/Big pots: (short|just|×)/)).not.toHaveText(before ?? '');
+  const dragged = Number(await pulley.getAttribute('aria-valuenow'));
+  await pulley.press('PageDown');
+  await expect(pulley).toHaveAttribute('aria-valuenow', String(dragged - 40));
+  await page.reload();
+  await expect(pulley).toHaveAttribute('aria-valuenow', String(from));
+  await expect(page.getByRole('region', { name: 'Kick wheel, powered' })).toHaveCount(0);
+});
+
+test('a special word tells what it means where it is focused or pointed at', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'A'));
+  await station(page, 'Control');
+  await field(page, 'Current limit as set').focus();
+  await expect(page.getByText('The most amps a drive lets through', { exact: false })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('tab', { name: /^Reduction/ }).hover();
+  await expect(page.getByText('What stands between motor and spindle', { exact: false })).toBeVisible();
+});
