@@ -240,6 +240,19 @@ test('two plans are beside each other in two steps, what differs first, and one 
   await page.getByRole('link', { name: 'carry on with A' }).click();
   await expect(page.getByRole('link', { name: 'plan A, One belt' })).toHaveAttribute('aria-current', 'page');
   await expect(headline(page)).toBeVisible();
+  // The open plan is set beside itself with a motor off the shelf, and with what another plan has; one is taken.
+  await page.getByRole('link', { name: 'beside' }).click();
+  const other = page.getByLabel('This plan with another part');
+  await other.selectOption({ label: '½ hp, ex grain dryer' });
+  await expect(page.getByRole('columnheader', { name: 'A with ½ hp, ex grain dryer' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'B, Two belts' }).uncheck();
+  await other.selectOption({ label: 'B’s reduction' });
+  await expect(page.getByRole('columnheader', { name: 'A with B’s reduction' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Jobs/ }).getByRole('cell')).toHaveCount(3);
+  await page.getByRole('button', { name: 'take it into plan A' }).last().click();
+  await expect(page.getByRole('tab', { name: /^Reduction/ })).toContainText('Two');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('tab', { name: /^Reduction/ })).toContainText('One');
   // A machine with one plan has its copy to put beside it.
   await page.goto(`${await workshop.plan('Cider mill', 'A')}/beside`);
   await page.getByRole('button', { name: 'Copy it' }).click();

@@ -4,8 +4,9 @@
   import { api, call, sayProblem } from '../api/client';
   import { curveOf } from '../rank/curve';
   import SideBySide from '../rank/SideBySide.svelte';
+  import { stock } from '../shelf/stock.svelte';
   import { openSheet } from '../sheet/context';
-  import { BesideState, mostPlans, nameOf } from './compare.svelte';
+  import { BesideState, lent, nameOf, type Lent } from './compare.svelte';
 
   /** Two or three plans of one machine beside each other. */
   const sheet = openSheet();
@@ -17,9 +18,18 @@
   });
   $effect(() => () => beside.stop());
 
+  $effect(() => untrack(() => stock.load()));
+  const vary = (e: Event & { currentTarget: HTMLSelectElement }) => {
+    const [from, id = '', station] = e.currentTarget.value.split(' ');
+    const other = beside.others.find((p) => p.id === id);
+    if (from === 'shelf') void beside.withPart(id, stock.parts.find((p) => p.id === id)?.name ?? '');
+    else if (other) void beside.withOf(other, station as Lent);
+    e.currentTarget.value = '';
+  };
+
   const curves = $derived(
     (b?.sides ?? []).map((side) => ({
-      name: `plan ${side.name}`,
+      name: side.name.length === 1 ? `plan ${side.name}` : side.name,
       spread: 0,
       points: curveOf(side.reach.positions)
     }))
@@ -36,7 +46,7 @@
 <section aria-label="Plans beside each other">
   <div class="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2 border-b border-rule bg-card px-4 py-3">
     <h1 class="text-[1.6rem]" aria-live="polite">{b?.headline ?? 'Plans beside each other'}</h1>
-    <div class="flex flex-wrap gap-x-4" role="group" aria-label="Beside it">
+    <div class="flex flex-wrap items-center gap-x-4" role="group" aria-label="Beside it" data-screen>
       {#each beside.others as p (p.id)}
         {@const on = beside.chosen.includes(p.id)}
         <label class="flex min-h-8 items-center gap-2"
@@ -44,18 +54,40 @@
             type="checkbox"
             class="size-5 accent-(--iron)"
             checked={on}
-            disabled={!on && beside.chosen.length >= mostPlans - 1}
+            disabled={!on && beside.full}
             onchange={(e) => beside.choose(p.id, e.currentTarget.checked)}
           />{nameOf(p)}</label
         >
       {/each}
+      {#each beside.variations as v (v.id)}
+        <label class="flex min-h-8 items-center gap-2"
+          ><input type="checkbox" class="size-5 accent-(--iron)" checked onchange={() => beside.without(v.id)} />with {v.name}</label
+        >
+      {/each}
+      <select class="blank w-auto! min-w-56" aria-label="This plan with another part" value="" onchange={vary}>
+        <option value="">this plan with another part</option>
+        {#each [['motor', 'Motors on the shelf'], ['control', 'Controls on the shelf']] as const as [sort, title] (sort)}
+          {#if stock.of(sort).length > 0}
+            <optgroup label={title}>
+              {#each stock.of(sort) as p (p.id)}<option value="shelf {p.id}">{p.name}</option>{/each}
+            </optgroup>
+          {/if}
+        {/each}
+        {#each beside.others as p (p.id)}
+          <optgroup label="From {nameOf(p)}">
+            {#each lent as station (station)}<option value="plan {p.id} {station}">{p.letter}’s {station}</option
+              >{/each}
+          </optgroup>
+        {/each}
+      </select>
     </div>
   </div>
   {#if beside.unanswered}<p role="alert" class="px-4 pt-2 text-stop">{beside.unanswered}</p>{/if}
-  {#if beside.others.length === 0}
+  {#if beside.sides.length === 1}
     <p class="p-4">
-      This machine has one plan. <button class="link" onclick={copy}>Copy it</button>, change the copy, and see the two
-      beside each other.
+      {beside.others.length === 0 ? 'This machine has one plan.' : 'It stands alone.'}
+      <button class="link" onclick={copy}>Copy it</button>, change the copy, and see the two beside each other, or see
+      it with another motor or control off the shelf.
     </p>
   {:else if b}
     <div class="grid grid-cols-[minmax(0,1fr)] gap-6 p-4 xl:grid-cols-2">
@@ -69,8 +101,7 @@
           <thead>
             <tr class="border-b border-ink">
               <td></td>
-              {#each beside.sides as p (p.id)}<th scope="col" class="p-2 font-head text-[1.1rem]">{nameOf(p)}</th
-                >{/each}
+              {#each beside.sides as p (p.id)}<th scope="col" class="p-2 font-head text-[1.1rem]">{p.name}</th>{/each}
             </tr>
           </thead>
           <tbody>
@@ -91,7 +122,10 @@
               <td></td>
               {#each beside.sides as p (p.id)}
                 <td class="p-2">
-                  {#if p.id === sheet.planId}
+                  {#if p.variation}
+                    {@const v = p.variation}
+                    <button class="link" onclick={() => beside.take(v)}>take it into plan {p.letter}</button>
+                  {:else if p.id === sheet.planId}
                     <button class="link" onclick={() => sheet.show('')}>carry on with this one</button>
                   {:else}<a class="link" href="#/plan/{p.id}">carry on with {p.letter}</a>{/if}
                 </td>

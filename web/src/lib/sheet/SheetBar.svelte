@@ -38,10 +38,10 @@
         {/each}
       </ul>
       <span class="truncate">{sheet.doc.plan.name || planName}</span>
-      <a class="link text-sm" href={sheet.address('beside')}>beside</a>
     {:else}
       <span class="truncate">{planName}</span>
     {/if}
+    <a class="link text-sm" href={sheet.address('beside')}>beside</a>
   </nav>
   <SaveLine saved={sheet.saved} />
   {#snippet tools()}

@@ -50,14 +50,13 @@ export const views = {
 export type Panel = keyof typeof views;
 
 /** The sheet each view prints as. */
-const paperOf: Record<Panel, string> = {
+const paperOf: Record<Exclude<Panel, 'beside'>, string> = {
   '': 'verdict',
   rank: 'verdict',
   controls: 'settings',
   build: 'build',
   power: 'build',
-  sheets: 'verdict',
-  beside: 'verdict'
+  sheets: 'verdict'
 };
 
 /** The view an address ends with; the benches where there is none of that name. */
@@ -268,6 +267,7 @@ export class SheetState {
 
   /** Prints the sheet that is for the view. */
   print() {
+    if (this.panel === 'beside') return window.print();
     void push(`/plan/${this.planId}/${paperOf[this.panel]}?print`);
   }
 

@@ -19,7 +19,7 @@
   onpointerover={look}
   onkeydown={(e) => e.key === 'Escape' && (word = '')}
 />
-<div aria-live="polite">
+<div aria-live="polite" data-screen>
   {#if means}
     <p class="explainer">
       <span class="font-semibold">{inWords(word.toLowerCase(), prefs.region)}</span>
