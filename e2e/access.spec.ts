@@ -160,3 +160,43 @@ for (const [width, height] of [
     await expect(page.getByRole('region', { name: 'Next look' })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
   });
+
+test('at 1280 nothing is cut in the line or in a select', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  /** Texts wider or taller than where they stand, and choices longer than their blank. */
+  const cut = () =>
+    page.evaluate(() => {
+      const brush = document.createElement('canvas').getContext('2d');
+      if (!brush) throw new Error('no canvas');
+      const texts = [...document.querySelectorAll<HTMLElement>('nav[aria-label="The line"] :is(.title, p)')]
+        .filter((el) => el.scrollWidth > el.clientWidth + 1 || el.scrollHeight > el.clientHeight + 2)
+        .map((el) => el.textContent?.trim());
+      const selects = [...document.querySelectorAll('select')]
+        .filter((el) => el.checkVisibility())
+        .filter((el) => {
+          const style = getComputedStyle(el);
+          brush.font = `${style.fontWeight} ${style.fontSize} ${style.fontFamily}`;
+          const wide = brush.measureText(el.selectedOptions[0]?.text ?? '').width;
+          return wide + parseFloat(style.paddingLeft) + 22 > el.clientWidth;
+        })
+        .map((el) => el.selectedOptions[0]?.text);
+      return [...texts, ...selects];
+    });
+  const found: string[] = [];
+  for (const [machine, letter] of [
+    ['Kick wheel, powered', 'A'],
+    ['Kick wheel, powered', 'B'],
+    ['Cider mill', 'A'],
+    ['Power hacksaw', 'A'],
+    ['Honey extractor', 'A']
+  ] as const) {
+    await page.goto(await workshop.plan(machine, letter));
+    await expect(headline(page)).toBeVisible();
+    for (const name of ['Supply', 'Control', 'Motor', 'Reduction', 'Work']) {
+      await station(page, name);
+      await expect(page.locator(`[role=tab][aria-selected=true]`)).toContainText(name);
+      found.push(...(await cut()).map((text) => `${machine}, ${name}: ${text}`));
+    }
+  }
+  expect([...new Set(found)]).toEqual([]);
+});

@@ -157,9 +157,9 @@ func reductionStation(t *line.Model, in *plan.Input) Station {
 			pairs = append(pairs, driver+" → "+driven)
 		}
 	}
-	s.Note = strings.Join(pairs, ", then ")
+	s.Note = strings.Join(pairs, ", ")
 	if n := len(t.Reduction.Positions); n > 1 {
-		s.Note += fmt.Sprintf(", %d positions", n)
+		s.Note += fmt.Sprintf("; %d positions", n)
 	}
 	return s
 }

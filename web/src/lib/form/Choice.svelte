@@ -21,9 +21,11 @@
   const id = $derived(fieldId(path));
   const error = $derived(form.errors[path]);
   const value = $derived(form.text(path) || fallback);
+  /** Half a bench has no room for what may be chosen here. */
+  const long = $derived(options.some(([, words]) => words.length > 18));
 </script>
 
-<div class="min-w-0" data-word={wordIn(label)}>
+<div class="min-w-0" class:col-span-2={long} data-word={wordIn(label)}>
   <label for={id} class={plate ? 'caption' : 'block text-sm text-soft'}>{inWords(label, prefs.region)}</label>
   <select
     {id}

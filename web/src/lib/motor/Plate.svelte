@@ -27,7 +27,7 @@
 
 <div class="plate">
   <span class="rivet left-2"></span><span class="rivet right-2"></span>
-  <div class="px-5 text-center">
+  <div class="px-2 text-center">
     <Choice
       path="{at}.kind"
       label="Kind of motor"

@@ -5,10 +5,12 @@
 
   // One strip for every special word: whatever is pointed at or focused and names one in data-word.
   let word = $state('');
+  const wordOf = (el: EventTarget | null) =>
+    el instanceof Element ? el.closest<HTMLElement>('[data-word]')?.dataset.word : undefined;
   const look = (e: Event) => {
-    const named = e.target instanceof Element ? e.target.closest<HTMLElement>('[data-word]') : null;
-    const focused = document.activeElement?.closest<HTMLElement>('[data-word]');
-    word = named?.dataset.word ?? focused?.dataset.word ?? '';
+    // What was only pressed is not asked about any longer once it is left.
+    const focused = document.activeElement?.matches(':focus-visible') ? wordOf(document.activeElement) : undefined;
+    word = (e.type === 'focusin' ? undefined : wordOf(e.target)) ?? focused ?? '';
   };
   const means = $derived(meaning(word));
 </script>
