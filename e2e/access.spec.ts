@@ -138,7 +138,7 @@ for (const [width, height] of [
       expect(await overflow(), tab).toBeLessThanOrEqual(0);
     }
     await page.getByRole('link', { name: /^Power up / }).click();
-    await expect(page.getByText('Plug out and in sight', { exact: false })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
     await page.getByRole('link', { name: 'beside' }).click();
     await expect(page.getByRole('columnheader', { name: 'A, One belt' })).toBeVisible();
