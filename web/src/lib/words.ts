@@ -149,21 +149,39 @@ export interface Piece {
   word?: string;
 }
 
+/** Pieces by text and by the words told before it: most of a verdict reads the same after a key. */
+const told = new Map<string, { pieces: Piece[]; words: string[] }>();
+const mostTold = 400;
+
+function tell(text: string, seen: ReadonlySet<string>) {
+  const out: Piece[] = [];
+  const words: string[] = [];
+  let at = 0;
+  for (const match of text.matchAll(inSentences)) {
+    const word = match[0].toLowerCase();
+    if (seen.has(word) || words.includes(word)) continue;
+    words.push(word);
+    if (match.index > at) out.push({ text: text.slice(at, match.index) });
+    out.push({ text: match[0], word });
+    at = match.index + match[0].length;
+  }
+  if (at < text.length) out.push({ text: text.slice(at) });
+  return { pieces: out, words };
+}
+
 /** Texts in pieces, each special word marked where it stands first in all of them. */
 export function pieces(texts: readonly string[]): Piece[][] {
   const seen = new Set<string>();
+  let before = '';
   return texts.map((text) => {
-    const out: Piece[] = [];
-    let at = 0;
-    for (const match of text.matchAll(inSentences)) {
-      const word = match[0].toLowerCase();
-      if (seen.has(word)) continue;
+    const key = `${before}|${text}`;
+    const found = told.get(key) ?? tell(text, seen);
+    if (told.size >= mostTold) told.clear();
+    told.set(key, found);
+    for (const word of found.words) {
       seen.add(word);
-      if (match.index > at) out.push({ text: text.slice(at, match.index) });
-      out.push({ text: match[0], word });
-      at = match.index + match[0].length;
+      before += `,${word}`;
     }
-    if (at < text.length) out.push({ text: text.slice(at) });
-    return out;
+    return found.pieces;
   });
 }
