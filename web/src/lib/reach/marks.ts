@@ -68,9 +68,13 @@ export function jobMarks(c: Chart, jobs: Job[], width: number): JobMark[] {
   return marks.map((m, i) => ({ ...m, y: y[i] ?? m.y }));
 }
 
-/** Where the names stand, for what must not cover them. */
+/** Where names, bands and stems stand, for what must not cover them. */
 export const taken = (marks: readonly JobMark[]): Label[] =>
   marks.flatMap((m) => [
     { x: m.x, y: m.y, width: widthOf(m.text) },
+    ...m.path.slice(1).map((p, i) => {
+      const from = m.path[i] ?? p;
+      return { x: from.x, y: (from.y + p.y) / 2 + 8, width: p.x - from.x };
+    }),
     ...(m.breakaway ? [{ x: m.breakaway[1].x - 6, y: m.breakaway[1].y + 8, width: 12 }] : [])
   ]);

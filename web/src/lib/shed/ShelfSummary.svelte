@@ -7,11 +7,11 @@
 </script>
 
 <section>
-  <h2 class="caption flex justify-between">On the shelf <a class="hover:underline" href="#/shelf">open</a></h2>
+  <h2 class="caption flex justify-between">On the shelf <a class="tap hover:underline" href="#/shelf">open</a></h2>
   <ul class="mt-2">
     {#each shelf.slice(0, most) as m (m.id)}
       <li class="flex justify-between gap-3 border-b border-dotted border-rule py-1.5">
-        <a class="hover:underline" href="#/shelf/{m.id}">{m.name}</a>
+        <a class="tap hover:underline" href="#/shelf/{m.id}">{m.name}</a>
         <span class="text-right text-soft">{m.says}</span>
       </li>
     {:else}
