@@ -14,6 +14,7 @@
   }
   let { stages, step, at, y, length }: Props = $props();
 
+  const TIGHT = 96; // px under which a belt's length stands without the word
   const NARROW = 200; // px under which belt and wrap stand on two lines
   const dimensions = $derived(
     stages.flatMap((s, i) => {
@@ -21,8 +22,9 @@
       const [x1, x2] = [at[i]?.x ?? 0, at[i + 1]?.x ?? 0];
       const w = on(s, step);
       const wrap = s.centreKnown && w && !s.meshed && s.kind !== 'chain' ? `wrap ${figure(w.wrapDeg)}°` : '';
-      const belt = s.belt > 0 ? `${s.kind === 'chain' ? 'chain' : 'belt'} ${length(w?.length || s.belt)}` : '';
       const apart = Math.abs(x2 - x1);
+      const named = apart < TIGHT ? '' : s.kind === 'chain' ? 'chain ' : 'belt ';
+      const belt = s.belt > 0 ? named + length(w?.length || s.belt) : '';
       const centre = s.centreKnown ? length(s.centre) : 'distance?';
       return [{ i, x1, x2, centre, belt, wrap, narrow: apart < NARROW, drawn: apart > 20 }];
     })

@@ -95,18 +95,6 @@
       </div>
     {/if}
   </div>
-  <p class="min-h-6 px-3 text-sm" aria-live="polite">
-    {#if drag.held?.belt}
-      <span class="font-semibold text-brass-ink">{drag.held.belt.name}</span>
-      {drag.held.belt.owned ? 'from the shelf fits here.' : 'fits here; it is to be bought.'}
-    {:else if drag.held && belts.has(drag.held.shaft - 1)}
-      No belt is made for just here.
-    {/if}
-    {#if drag.left}
-      That leaves {drag.left}, which you have.
-      {#if !drag.held}<button class="link" onclick={() => (sheet.undo(), (drag.left = ''))}>Put it back</button>{/if}
-    {/if}
-  </p>
   <div class="relative min-h-0 flex-1" bind:clientWidth={width} bind:clientHeight={height}>
     <svg class="absolute inset-0" {width} {height} role="group" aria-label="{stages.length} stages drawn end on">
       {#each stages as s, i (i)}
@@ -160,6 +148,18 @@
         <text x={20 + rule * view.scale} y={height - 10} class="says soft">{length(rule)}</text>
       {/if}
     </svg>
+    <p class="absolute inset-x-3 top-0 text-sm" aria-live="polite">
+      {#if drag.held?.belt}
+        <span class="font-semibold text-brass-ink">{drag.held.belt.name}</span>
+        {drag.held.belt.owned ? 'from the shelf fits here.' : 'fits here; it is to be bought.'}
+      {:else if drag.held && belts.has(drag.held.shaft - 1)}
+        No belt is made for just here.
+      {/if}
+      {#if drag.left}
+        That leaves {drag.left}, which you have.
+        {#if !drag.held}<button class="link" onclick={() => (sheet.undo(), (drag.left = ''))}>Put it back</button>{/if}
+      {/if}
+    </p>
   </div>
 </section>
 

@@ -24,9 +24,9 @@
           ['L', 'L, coarse ribs']
         ] as const)
       : ([
-          ['Z', 'Z, 10 mm wide'],
-          ['A', 'A, 13 mm wide'],
-          ['B', 'B, 17 mm wide']
+          ['Z', 'Z, 10 mm'],
+          ['A', 'A, 13 mm'],
+          ['B', 'B, 17 mm']
         ] as const)
   );
   const counts: Record<string, [string, string]> = {
