@@ -168,10 +168,10 @@ test('at 1280 nothing is cut in the line or in a select', async ({ page, worksho
     page.evaluate(() => {
       const brush = document.createElement('canvas').getContext('2d');
       if (!brush) throw new Error('no canvas');
-      const texts = [...document.querySelectorAll<HTMLElement>('nav[aria-label="The line"] :is(.title, p)')]
+      const texts = Array.from(document.querySelectorAll<HTMLElement>('nav[aria-label="The line"] :is(.title, p)'))
         .filter((el) => el.scrollWidth > el.clientWidth + 1 || el.scrollHeight > el.clientHeight + 2)
         .map((el) => el.textContent?.trim());
-      const selects = [...document.querySelectorAll('select')]
+      const selects = Array.from(document.querySelectorAll('select'))
         .filter((el) => el.checkVisibility())
         .filter((el) => {
           const style = getComputedStyle(el);

@@ -17,9 +17,8 @@ const small = (page: Page) =>
       const line = el.parentElement?.closest('p, dd, li, td, summary, span, label, h2');
       return getComputedStyle(el).display === 'inline' || (line && tall(line) >= 44 && el.matches('a, button'));
     };
-    return [
-      ...document.querySelectorAll('main a, main button, main input, main select, main summary, nav a, nav button')
-    ]
+    const pressed = 'main a, main button, main input, main select, main summary, nav a, nav button';
+    return Array.from(document.querySelectorAll(pressed))
       .filter((el) => el.checkVisibility() && tall(el) > 0)
       .filter((el) => {
         const label = el.closest('label');

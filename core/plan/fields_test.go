@@ -120,7 +120,8 @@ func TestTheUnitBesideAFieldIsTakenThere(t *testing.T) {
 	tried := map[string]bool{}
 	for _, sound := range plantest.Sounds() {
 		for i, f := range plantest.Figures(&sound.Input) {
-			if f.Unit == "" {
+			// Wheels that are counted have teeth and no size; the interface leaves the unit away there.
+			if f.Unit == "" || f.Whole() && strings.Contains(f.Path, ".Steps.") {
 				continue
 			}
 			metric, inch, kept := q.BareUnits(f.Unit)

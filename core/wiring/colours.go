@@ -13,8 +13,8 @@ type Colours struct {
 // red and blue for hot wires are common practice [all from memory].
 var (
 	EuropeanColours = Colours{
-		poles: map[string]string{"L": "brown", "N": "light blue", "L1": "brown", "L2": "black", "L3": "grey", "+": "red",
-			"−": "black"},
+		poles: map[string]string{"L": "brown", "N": "light blue", "L1": "brown", "L2": "black", "L3": "grey",
+			"+": "red", "−": "black"},
 		earth: "green and yellow", control: "red"}
 	AmericanColours = Colours{
 		poles: map[string]string{"L": "black", "N": "white", "L1": "black", "L2": "red", "L3": "blue", "+": "red",
