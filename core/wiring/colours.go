@@ -1,6 +1,9 @@
 package wiring
 
-import "strings"
+import (
+	"slices"
+	"strings"
+)
 
 // Colours is a family of rules for the colours of wires.
 type Colours struct {
@@ -30,8 +33,9 @@ var (
 const directControl = "dark blue"
 
 // Colour gives each wire the colour of its family. A wire to the motor may have any but those of earth and neutral, and
-// is told by its mark.
+// is told by its mark. What is drawn up is kept and shared: this diagram gets wires of its own.
 func (d *Diagram) Colour(c Colours) {
+	d.Wires = slices.Clone(d.Wires)
 	poles := d.poleOf()
 	for i := range d.Wires {
 		w := &d.Wires[i]

@@ -58,3 +58,16 @@ func TestNoWireGoesWithoutAColour(t *testing.T) {
 		}
 	}
 }
+
+// Diagrams are drawn up once and shared: what one plan's colours are is nothing to another's.
+func TestColoursOfOnePlanAreNotAnothers(t *testing.T) {
+	s := Spec{Phases: OnePhase, Control: DCDrive, Motor: Armature, Fused: true, Earthed: true}
+	europe, _ := Looked(s)
+	europe.Colour(EuropeanColours)
+	america, _ := Looked(s)
+	america.Colour(AmericanColours)
+	assert.Equal(t, "brown", europe.Wires[0].Colour)
+	assert.Equal(t, "black", america.Wires[0].Colour)
+	plain, _ := Looked(s)
+	assert.Empty(t, plain.Wires[0].Colour)
+}
