@@ -199,7 +199,8 @@ func (s *ODE) Within(t float64, y []float64) {
 		at = (t - s.began) / (s.t - s.began)
 	}
 	for k := range y {
-		y[k] = s.spread[0][k] + at*(s.spread[1][k]+(1-at)*(s.spread[2][k]+at*(s.spread[3][k]+(1-at)*s.spread[4][k])))
+		bend := s.spread[2][k] + at*(s.spread[3][k]+(1-at)*s.spread[4][k])
+		y[k] = s.spread[0][k] + at*(s.spread[1][k]+(1-at)*bend)
 	}
 }
 
