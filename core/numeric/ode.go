@@ -204,8 +204,8 @@ func (s *ODE) Within(t float64, y []float64) {
 	}
 }
 
-// Crossing is the first time within the last step at which a value of the state has become less than 0, to within
-// some seconds; false where it has not by the step's end. A value that sinks and comes back within one step is not seen.
+// Crossing is the first time within the last step at which a value of the state has become less than 0, to within some
+// seconds; false where it has not by the step's end. A value that sinks and comes back within one step is not seen.
 func (s *ODE) Crossing(value func(t float64, y []float64) float64, within float64) (float64, bool) {
 	if value(s.t, s.y) >= 0 {
 		return 0, false
