@@ -239,7 +239,7 @@ test('an entry that cannot be used takes nothing away, on the sheet, in the shed
   await page.goto(url);
   await page.getByRole('radio', { name: 'inch' }).click();
   await station(page, 'Supply');
-  await page.getByLabel(/^Cable/).fill('25 rods');
+  await page.getByLabel(/^Cable/).fill('25 mm');
   await saved(page);
   await page.reload();
   await expect(page.getByRole('tab', { name: /^Supply/ })).toBeVisible();
@@ -251,11 +251,11 @@ test('an entry that cannot be used takes nothing away, on the sheet, in the shed
   await expect(page.getByLabel(/^Cable/)).toHaveAttribute('aria-invalid', 'true');
 
   await page.goto(`${url}/speed-plate`);
-  await expect(page.getByText('Supply, cable, “25”: must lie between', { exact: false })).toBeVisible();
+  await expect(page.getByText('Supply, cable, “25 mm”: must lie between', { exact: false })).toBeVisible();
   await expect(page.getByRole('rowheader', { name: 'Centring 4 kg' })).toBeVisible();
   await page.goto(`${workshop.url}/#/`);
   const row = page.getByRole('region', { name: 'Kick wheel, powered' });
-  await expect(row.getByText('“25” cannot be used', { exact: false })).toBeVisible();
+  await expect(row.getByText('“25 mm” cannot be used', { exact: false })).toBeVisible();
   await expect(row.getByRole('link', { name: 'Open plan B of Kick wheel, powered' }).locator('svg')).toBeVisible();
 });
 
