@@ -17,7 +17,7 @@ func headline(a *Assessment, t *line.Model) string {
 	}
 	if !t.Runs || len(t.Reduction.Positions) == 0 {
 		for _, one := range a.Findings {
-			if one.Level == f.Stop && one.Station == f.Control {
+			if one.Level == f.Stop && (one.ID == f.ControlSuits || one.ID == f.ControlPhases) {
 				return one.Title + "."
 			}
 		}

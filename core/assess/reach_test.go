@@ -105,7 +105,7 @@ func TestStationsAreTitledByWhatTheyHold(t *testing.T) {
 		}
 		return out
 	}
-	assert.Equal(t, []string{"Supply", "Phase-angle drive", "Direct current, permanent magnet", "One belt", "Wheel"},
+	assert.Equal(t, []string{"Supply", "Phase-angle drive", "Direct current", "One belt", "Wheel"},
 		titles(in))
 	belt := in.Plan.Reduction.Stages[0]
 	other := belt

@@ -6,7 +6,9 @@ import (
 	"github.com/stretchr/testify/assert"
 
 	"jiriki/core/assess/assesstest"
+	"jiriki/core/control"
 	"jiriki/core/finding"
+	"jiriki/core/motor"
 	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
@@ -53,6 +55,23 @@ func TestAYesIsOnlySaidWhereItMayBePowered(t *testing.T) {
 		}
 		if a.Does.Mark == finding.Good {
 			assert.Equal(t, len(a.Jobs), a.JobsDone, n)
+		}
+	}
+}
+
+// A motor that lacks its volts is the headline of nothing else: what hurts besides stands in the answer about power.
+func TestWhatIsNotKnownIsTheHeadlineWhereNothingCanBeJudged(t *testing.T) {
+	in := plantest.Sounds()[0].Input
+	in.Plan.Motor.Plate = motor.Plate{Power: "1/3 hp", Speed: "1640 rpm"}
+	in.Plan.Motor.Readings = nil
+	in.Plan.Motor.Kind = motor.SplitPhase
+	in.Plan.Control = control.Described{Kind: control.Contactor}
+	a := assesstest.Of(t, in)
+	assert.Equal(t, "Not enough known yet to judge it.", a.Headline)
+	assert.Equal(t, finding.Stop, a.Power.Mark)
+	for _, s := range a.Stations {
+		if s.Station == finding.Work {
+			assert.Equal(t, "not judged yet", s.Note)
 		}
 	}
 }

@@ -110,7 +110,8 @@ func controlStation(t *line.Model, in *plan.Input) Station {
 
 func motorStation(t *line.Model, in *plan.Input) Station {
 	m := t.Motor
-	s := Station{Station: f.Motor, Title: words.Named(in.Plan.Motor.Name, words.Named(m.Kind.Profile().Name, "Motor"))}
+	kind, _, _ := strings.Cut(m.Kind.Profile().Name, ",") // as long as there is room for
+	s := Station{Station: f.Motor, Title: words.Named(in.Plan.Motor.Name, words.Named(kind, "Motor"))}
 	geared := m.Gear.Sort != "none" && m.Torque.OK() && m.Speed.OK()
 	switch {
 	case geared:
@@ -186,6 +187,9 @@ func workStation(t *line.Model, in *plan.Input, a *Assessment) Station {
 	}
 	if n := len(a.Jobs); n > 0 {
 		s.Note = fmt.Sprintf("%d of %d jobs done", a.JobsDone, n)
+		if !slices.ContainsFunc(a.Jobs, func(j JobResult) bool { return j.Outcome != line.CannotTell }) {
+			s.Note = "not judged yet"
+		}
 	}
 	return s
 }

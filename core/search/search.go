@@ -40,6 +40,7 @@ type Result struct {
 	Now     *Found  `json:"now,omitempty" doc:"The plan's reduction as it stands"`
 	Simpler *Found  `json:"simpler,omitempty" doc:"The best with one stage less than the first, or coupled straight"`
 	Why     string  `json:"why" doc:"Why not simpler"`
+	Untold  string  `json:"untold" doc:"What must be known before anything can be looked for; empty when all is"`
 	Tried   int     `json:"tried" doc:"How many reductions were looked at"`
 	LeftOut int     `json:"leftOut" doc:"Sizes of wheel that were not tried, being too many: those that lie closest to others"`
 	Wide    Wide    `json:"wide"`
@@ -72,7 +73,15 @@ func Search(in Input, progress Progress) (Result, error) {
 	}
 	out := Result{Found: []Found{}, Units: q.UnitsOf(in.Units), Wide: wide(t),
 		Cone: coneOrBelt(t, in.Units)}
-	if !t.Runs || !slices.ContainsFunc(s.Machine.Jobs, func(j work.Need) bool { return j.Missing == "" }) {
+	switch {
+	case len(s.Machine.Jobs) == 0:
+		out.Untold = "Put in a job first."
+	case !slices.ContainsFunc(s.Machine.Jobs, func(j work.Need) bool { return j.Missing == "" }):
+		out.Untold = "Fill in a job first: how fast, against how much."
+	case !t.Runs:
+		out.Untold = "Motor, supply and a control that suits them come first: nothing can be judged without."
+	}
+	if out.Untold != "" {
 		return out, nil
 	}
 	l := &searcher{Model: t, bounds: bounds, progress: progress}

@@ -12,6 +12,7 @@ import (
 	"pgregory.net/rapid"
 
 	"jiriki/core/line"
+	"jiriki/core/motor"
 	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
@@ -342,4 +343,21 @@ func TestGearsGiveBackWhatElectronicsLose(t *testing.T) {
 	require.Len(t, w.Geared, 2)
 	assert.Greater(t, w.Gain, 230.0/20/4)
 	assert.NotEmpty(t, w.Alone)
+}
+
+// Where nothing can be judged yet nothing was looked for, and it is said what comes first, not that no motor will do.
+func TestASearchWithoutAMotorSaysWhatComesFirst(t *testing.T) {
+	in := plantest.Sounds()[0].Input
+	in.Plan.Motor.Plate = motor.Plate{}
+	r, err := Search(Input{Input: in, Ask: Ask{}}, nil)
+	require.NoError(t, err)
+	assert.Empty(t, r.Found)
+	assert.Contains(t, r.Untold, "Motor")
+	in.Machine.Jobs = nil
+	r, err = Search(Input{Input: in, Ask: Ask{}}, nil)
+	require.NoError(t, err)
+	assert.Contains(t, r.Untold, "job")
+	r, err = Search(Input{Input: plantest.Sounds()[0].Input, Ask: Ask{}}, nil)
+	require.NoError(t, err)
+	assert.Empty(t, r.Untold)
 }

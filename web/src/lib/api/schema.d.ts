@@ -2137,6 +2137,8 @@ export interface components {
              */
             tried: number;
             units: components["schemas"]["QuantityUnits"];
+            /** @description What must be known before anything can be looked for; empty when all is */
+            untold: string;
             /** @description Why not simpler */
             why: string;
             wide: components["schemas"]["SearchWide"];

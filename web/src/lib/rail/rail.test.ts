@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { nextOf, stepsOf, type Known } from './rail';
 
-const job = {} as Known['a']['jobs'][number];
+const job = { outcome: 'does' } as Known['a']['jobs'][number];
 const known = (more: Partial<Known['a']>, parts?: Known['parts'], steps?: Known['steps']): Known => ({
   a: { jobs: [job, job, job], jobsDone: 3, mayPower: true, next: { text: '', field: '' }, stations: [], ...more },
   parts,
@@ -23,6 +23,8 @@ it('each step says how far it is', () => {
     '4 to print'
   ]);
   expect(states(known({}, { done: 9, all: 9 }, { done: 14, all: 14 }))[2]).toBe('all done');
+  const open = known({ jobs: [{ ...job, outcome: 'cannot-tell' }], jobsDone: 0 });
+  expect(stepsOf(open)[0]).toMatchObject({ state: 'not judged yet', bad: false });
 });
 
 it('a plan that may not be powered is never past its first step', () => {

@@ -25,12 +25,13 @@ export interface Step {
 /** The steps of the work, in the order it is done. */
 export function stepsOf({ a, parts, steps }: Known): Step[] {
   const all = a.jobs.length;
+  const judged = a.jobs.some((j) => j.outcome !== 'cannot-tell');
   return [
     {
       panel: '',
       name: 'Plan',
-      state: all === 0 ? 'no job yet' : `${a.jobsDone} of ${all} jobs`,
-      bad: all > 0 && a.jobsDone < all
+      state: all === 0 ? 'no job yet' : judged ? `${a.jobsDone} of ${all} jobs` : 'not judged yet',
+      bad: judged && a.jobsDone < all
     },
     {
       panel: 'build',

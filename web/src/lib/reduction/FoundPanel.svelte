@@ -98,9 +98,16 @@
         {@render answer(f, false)}
       {:else}
         <li class="py-3 text-soft">
-          {sheet.assessment?.jobs.length
-            ? 'Nothing within these bounds does any of the jobs. Widen them, or look for another motor.'
-            : 'Put in a job first.'}
+          {#if result.untold}
+            {result.untold}
+            {#if sheet.assessment?.next.field}
+              <button class="link" onclick={() => sheet.goTo(sheet.assessment?.next.field ?? '')}
+                >{sheet.assessment.next.text}</button
+              >
+            {/if}
+          {:else}
+            Nothing within these bounds does any of the jobs. Widen them, or look for another motor.
+          {/if}
         </li>
       {/each}
     </ol>
