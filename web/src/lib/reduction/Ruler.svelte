@@ -65,7 +65,7 @@
     a.coverage.holes.map((h) => ({
       ...h,
       middle: (x(h.fromRpm) + x(h.toRpm)) / 2,
-      says: bands.length > 0 ? `not reached, ${percent(h.share)}` : 'not reached'
+      says: bands.length > 0 ? `not reached: ${figure(h.fromRpm)} to ${figure(h.toRpm)}` : 'not reached'
     }))
   );
   const limit = $derived.by(() => {
