@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, headline, station, test } from './workshop';
+import { demoPlans, expect, headline, station, test } from './workshop';
 
 for (const theme of ['day', 'night'] as const)
   test(`no accessibility violation on any view by ${theme}`, async ({ page, workshop }) => {
@@ -183,13 +183,7 @@ test('at 1280 nothing is cut in the line or in a select', async ({ page, worksho
       return [...texts, ...selects];
     });
   const found: string[] = [];
-  for (const [machine, letter] of [
-    ['Kick wheel, powered', 'A'],
-    ['Kick wheel, powered', 'B'],
-    ['Cider mill', 'A'],
-    ['Power hacksaw', 'A'],
-    ['Honey extractor', 'A']
-  ] as const) {
+  for (const [machine, letter] of demoPlans) {
     await page.goto(await workshop.plan(machine, letter));
     await expect(headline(page)).toBeVisible();
     for (const name of ['Supply', 'Control', 'Motor', 'Reduction', 'Work']) {

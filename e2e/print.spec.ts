@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, headline, test } from './workshop';
+import { demoPlans, expect, headline, test } from './workshop';
 
 /** The most pages a sheet may have. */
 const sheets = [
@@ -13,13 +13,7 @@ for (const paper of ['A4', 'Letter'] as const)
   test(`every sheet of every plan prints on ${paper}, numbered, within its pages`, async ({ page, workshop }, info) => {
     test.setTimeout(240_000);
     await workshop.loadDemo();
-    for (const [machine, letter] of [
-      ['Kick wheel, powered', 'A'],
-      ['Kick wheel, powered', 'B'],
-      ['Cider mill', 'A'],
-      ['Power hacksaw', 'A'],
-      ['Honey extractor', 'A']
-    ] as const) {
+    for (const [machine, letter] of demoPlans) {
       const plan = await workshop.plan(machine, letter);
       for (const [sheet, most] of sheets) {
         await page.goto(`${plan}/${sheet}`);

@@ -159,6 +159,8 @@ test('two measured speeds name the wheel to measure again', async ({ page, works
   await page.getByRole('textbox', { name: 'At the spindle' }).fill('180 rpm');
   await page.getByRole('button', { name: /^Measured ratio is/ }).click();
   await expect(page.getByText('The least that explains it')).toBeVisible();
+  // It goes to the wheel that is to be measured.
+  await expect(page.locator('input:focus')).toHaveValue('60 mm');
   await page.getByRole('textbox', { name: 'At the spindle' }).fill('fast');
   await expect(page.getByText('no number found in "fast"')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'At the spindle' })).toHaveValue('fast');

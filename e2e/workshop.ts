@@ -157,6 +157,15 @@ export const test = base.extend<{ workshop: Workshop }>({
 });
 
 export const saved = (page: Page) => expect(page.locator('[data-save="saved"]')).toBeVisible();
+/** Every plan of the demo, by machine and letter. */
+export const demoPlans = [
+  ['Kick wheel, powered', 'A'],
+  ['Kick wheel, powered', 'B'],
+  ['Cider mill', 'A'],
+  ['Power hacksaw', 'A'],
+  ['Honey extractor', 'A']
+] as const;
+
 export const station = (page: Page, name: string) =>
   page.getByRole('tab', { name: new RegExp(`^${name}`, 'i') }).click();
 export const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });

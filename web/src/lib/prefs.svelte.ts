@@ -3,6 +3,11 @@ import { guess } from './region';
 export type Units = 'metric' | 'inch';
 export type Theme = 'system' | 'day' | 'night';
 
+export const unitChoices: readonly (readonly [units: Units, words: string])[] = [
+  ['metric', 'metric'],
+  ['inch', 'inch']
+];
+
 const stored = (key: string): string | null => {
   try {
     return localStorage.getItem(`jiriki.${key}`);

@@ -3,7 +3,7 @@
   import type { Snippet } from 'svelte';
   import { push } from 'svelte-spa-router';
   import { catalogue } from '../catalogue.svelte';
-  import { prefs, type Theme, type Units } from '../prefs.svelte';
+  import { prefs, unitChoices, type Theme, type Units } from '../prefs.svelte';
   import { currencies } from '../region';
   import MenuChoice from './MenuChoice.svelte';
 
@@ -34,10 +34,7 @@
       <MenuChoice
         title="Units"
         value={prefs.units}
-        options={[
-          ['metric', 'metric'],
-          ['inch', 'inch']
-        ]}
+        options={unitChoices}
         onchange={(v) => prefs.setUnits(v as Units)}
       />
       <MenuChoice

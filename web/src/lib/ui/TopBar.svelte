@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { prefs } from '../prefs.svelte';
+  import { prefs, unitChoices } from '../prefs.svelte';
   import MoreMenu from './MoreMenu.svelte';
   import Segments from './Segments.svelte';
 
@@ -23,15 +23,7 @@
     <a class="caption hover:underline" href="#/shelf">shelf</a>
     {@render tools?.()}
     <div class="max-sm:hidden">
-      <Segments
-        label="Units shown"
-        value={prefs.units}
-        options={[
-          ['metric', 'metric'],
-          ['inch', 'inch']
-        ]}
-        onchange={(u) => prefs.setUnits(u)}
-      />
+      <Segments label="Units shown" value={prefs.units} options={unitChoices} onchange={(u) => prefs.setUnits(u)} />
     </div>
     <MoreMenu {print}>{@render menu?.()}</MoreMenu>
   </div>
