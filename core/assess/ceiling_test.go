@@ -40,7 +40,7 @@ func TestAJobIsDrawnUnderTheCeilingItIsJudgedBy(t *testing.T) {
 				pick = slices.MaxFunc[[]line.CurvePoint]
 			}
 			binds := pick(job.Ceiling, func(a, b line.CurvePoint) int { return cmp.Compare(a.Torque, b.Torque) })
-			assert.GreaterOrEqual(t, binds.Torque/job.Needed[0], job.Margin*0.98, "%s, %s", sound.What, job.Name)
+			assert.InEpsilon(t, job.Margin, binds.Torque/job.Needed[0], 0.02, "%s, %s", sound.What, job.Name)
 			seen++
 		}
 	}

@@ -1,9 +1,11 @@
 package slate
 
 import (
+	"encoding/json"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -31,10 +33,20 @@ func TestAPlateIsReadOutOfOneLine(t *testing.T) {
 	}
 }
 
-// What is read out of a line is an entry the motor takes.
+// What is read out of a line are entries the motor takes, and they come to what the plate says.
 func TestWhatIsReadOffAPlateIsTaken(t *testing.T) {
+	entries := map[string]q.Text{}
+	for _, f := range Plate("0.37 kW 2770 rpm 230/400 V 2.1/1.2 A 50 Hz") {
+		entries[f.Field[len("motor.plate."):]] = f.Text
+	}
+	written, err := json.Marshal(entries)
+	require.NoError(t, err)
+	var plate motor.Plate
+	require.NoError(t, json.Unmarshal(written, &plate))
 	r := q.NewReader("motor")
-	motor.Resolve(motor.Described{Kind: motor.ThreePhase, Plate: motor.Plate{Power: "0.37 kW", Speed: "2770 rpm",
-		Volts: "230/400 V", Amps: "2.1/1.2 A", Hertz: "50 Hz"}}, r)
-	assert.NoError(t, r.Err())
+	m := motor.Resolve(motor.Described{Kind: motor.ThreePhase, Plate: plate}, r)
+	require.NoError(t, r.Err())
+	assert.InEpsilon(t, 370, m.Power.Value, 1e-9)
+	assert.InEpsilon(t, 2770*q.RPM, m.Speed.Value, 1e-9)
+	assert.True(t, m.Volts.OK() && m.Amps.OK())
 }

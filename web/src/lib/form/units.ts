@@ -41,8 +41,9 @@ export function withUnit(text: string, unit: string): string {
   return text.trim() + (unit === '°' || unit === '%' ? '' : ' ') + unit;
 }
 
-const padded = new Set(['rpm', 'V', 'A', 'Hz', 'Ω', 's', '°', '%', 'µF', 'mH', 'mm', 'kg', 'm', '°C', 'm/min', 'N']);
+/** Units that stand behind one plain figure. */
+const plainUnits = new Set(['rpm', 'V', 'A', 'Hz', 'Ω', 's', '°', '%', 'µF', 'mH', 'mm', 'kg', 'm', '°C', 'm/min', 'N']);
 
 /** The keyboard that suits a field on a phone: of figures where a unit stands beside it that nobody types fractions
  *  or two figures in. */
-export const keyboardFor = (unit: string, mixed: boolean) => (padded.has(unit) && !mixed ? 'decimal' : 'text');
+export const keyboardFor = (unit: string, mixed: boolean) => (plainUnits.has(unit) && !mixed ? 'decimal' : 'text');
