@@ -42,7 +42,24 @@ export function withUnit(text: string, unit: string): string {
 }
 
 /** Units that stand behind one plain figure. */
-const plainUnits = new Set(['rpm', 'V', 'A', 'Hz', 'Ω', 's', '°', '%', 'µF', 'mH', 'mm', 'kg', 'm', '°C', 'm/min', 'N']);
+const plainUnits = new Set([
+  'rpm',
+  'V',
+  'A',
+  'Hz',
+  'Ω',
+  's',
+  '°',
+  '%',
+  'µF',
+  'mH',
+  'mm',
+  'kg',
+  'm',
+  '°C',
+  'm/min',
+  'N'
+]);
 
 /** The keyboard that suits a field on a phone: of figures where a unit stands beside it that nobody types fractions
  *  or two figures in. */
