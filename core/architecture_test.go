@@ -32,7 +32,8 @@ var rooms = map[string]string{
 	"shelf":     "control finding motor quantity reduction working",
 	"donor":     "motor",
 	"identify":  "donor finding motor quantity",
-	"plan":      "control finding motor quantity reduction shelf supply work",
+	"script":    "quantity work",
+	"plan":      "control finding motor quantity reduction script shelf supply work",
 	"openfile":  "bounds plan quantity shelf work",
 	"line":      "air control motor numeric plan quantity reduction source supply wiring work",
 	"drawing":   "control line quantity reduction",
@@ -43,6 +44,8 @@ var rooms = map[string]string{
 	"settings":  "control line motor quantity source work working",
 	"assess": "air control drawing finding line motor numeric plan quantity reduction remedy settings source supply " +
 		"verdict words work working",
+	"dryrun": "air assess control finding line motor numeric plan quantity reduction remedy script supply thermal " +
+		"words work working",
 	"build":   "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
 	"compare": "assess build finding line plan quantity words",
 	"slate":   "motor quantity reduction source supply work working",

@@ -99,6 +99,7 @@ func describe(e *echo.Echo, c Config) *api {
 	a.shelf(hapi)
 	a.pictures(hapi)
 	a.assess(hapi)
+	a.dryRun(hapi)
 	a.search(hapi)
 	a.belts(hapi)
 	a.identify(hapi)

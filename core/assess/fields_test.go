@@ -196,8 +196,10 @@ func TestNonsenseIsRefusedAtItsOwnField(t *testing.T) {
 			// And marks nothing else: the rest is answered, but not to be powered.
 			assesstest.CheckWhole(t, a)
 			assert.Len(t, a.Stations, 5)
-			assert.False(t, a.MayPower, path)
-			assert.Equal(t, path, a.Next.Field, "the first thing to mend")
+			if !strings.HasPrefix(path, "script.") { // what a dry run does not understand keeps no motor off
+				assert.False(t, a.MayPower, path)
+				assert.Equal(t, path, a.Next.Field, "the first thing to mend")
+			}
 			refused[steps.ReplaceAllStringFunc(path, func(s string) string {
 				if _, err := strconv.Atoi(s); err == nil {
 					return "n"

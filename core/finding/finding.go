@@ -52,6 +52,7 @@ type Finding struct {
 	Always  bool       `json:"always,omitempty" doc:"Said of every plan of this sort, whatever is filled in"`
 	Entry   bool       `json:"entry,omitempty" doc:"An entry that was typed and cannot be used"`
 	Fix     Fix        `json:"-"`
+	Dry     bool       `json:"simulated,omitempty" doc:"A dry run found it; nothing of it was measured"`
 	Short   bool       `json:"short,omitempty" doc:"A stop for the job only: it falls short, which harms nobody"`
 }
 

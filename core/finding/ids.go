@@ -178,6 +178,30 @@ const (
 	LeadsPairMissing      ID = "leads.pair-missing"
 	LeadsSumOff           ID = "leads.sum-off"
 	LeadsBothWays         ID = "leads.both-ways"
+
+	// What a dry run finds.
+	DryStarts       ID = "motor.dry-starts"
+	DryNoStart      ID = "motor.dry-no-start"
+	DryStartWinding ID = "motor.dry-start-winding"
+	DryClass        ID = "motor.dry-class"
+	DryMagnets      ID = "motor.dry-magnets"
+	DryLostStep     ID = "motor.dry-lost-step"
+	DryStalls       ID = "work.dry-stalls"
+	DryHolds        ID = "work.dry-holds"
+	DrySags         ID = "work.dry-sags"
+	DryUnscrews     ID = "work.dry-unscrews"
+	DryCoasts       ID = "work.dry-coasts"
+	DryTrips        ID = "control.dry-trips"
+	DryAtLimit      ID = "control.dry-at-limit"
+	DryOverVolts    ID = "control.dry-over-volts"
+	DryStartsItself ID = "control.dry-starts-itself"
+	DryReach        ID = "control.dry-reach"
+	DryNoReverse    ID = "control.dry-no-reverse"
+	DryPlugged      ID = "control.dry-plugged"
+	DrySlips        ID = "reduction.dry-slips"
+	DryBears        ID = "reduction.dry-bears"
+	DryBreaker      ID = "supply.dry-breaker"
+	DryBattery      ID = "supply.dry-battery"
 )
 
 // Of is the finding as it is said of what is named: a job, a need, an end of a stage.

@@ -8,6 +8,9 @@ import (
 	"jiriki/core/work"
 )
 
+// UsualRamp is how long a control that ramps takes from rest to full speed where nobody set it [common practice], s.
+const UsualRamp = 2.5
+
 // OwnInertia is what turns besides the work in a position, at the spindle, kg·m²: the motor's rotor and the wheels.
 func (t *Model) OwnInertia(p *reduction.Position) float64 {
 	turns := p.Ratio * t.Motor.Gear.Ratio

@@ -100,6 +100,8 @@ type law interface {
 	// fall is the share of its unloaded speed it has lost when it carries a torque turning at omega, its control left
 	// alone.
 	fall(torque, omega float64) float64
+	// moment is what it does at a speed as fed at one moment.
+	moment(omega float64, fed *Fed) Moment
 }
 
 // Model is a motor on a feed with whatever is built onto it, asked for torque at the speed of

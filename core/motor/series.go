@@ -44,7 +44,12 @@ func newSeriesLaw(m *Resolved, f Feed) *seriesLaw {
 
 // ampsAt is the current that volts push at a speed.
 func (l *seriesLaw) ampsAt(omega, volts float64) float64 {
-	k, r := l.m.Series.K.Value, l.ohms()
+	return l.ampsThrough(l.ohms(), omega, volts)
+}
+
+// ampsThrough is the same through so many ohms.
+func (l *seriesLaw) ampsThrough(r, omega, volts float64) float64 {
+	k := l.m.Series.K.Value
 	if amps := volts / math.Hypot(k*omega+r, l.x); amps <= l.full {
 		return amps
 	}

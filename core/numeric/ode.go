@@ -149,30 +149,45 @@ func (s *ODE) norm(v []float64) float64 {
 	return math.Sqrt(sum / float64(len(v)))
 }
 
-// try works a step out, and returns its error as a share of what is allowed.
+// try works a step out, and returns its error as a share of what is allowed. Each stage is written out, so that a state
+// is gone through once for it.
 func (s *ODE) try(h float64) float64 {
-	for i := 1; i < stages; i++ {
-		copy(s.trial, s.y)
-		for j, share := range shares[i][:i] {
-			if share == 0 {
-				continue
-			}
-			for k, slope := range s.stages[j] {
-				s.trial[k] += h * share * slope
-			}
-		}
-		s.f(s.t+nodes[i]*h, s.trial, s.stages[i])
+	n := len(s.y)
+	y, to := s.y[:n], s.trial[:n]
+	k0, k1, k2, k3 := s.stages[0][:n], s.stages[1][:n], s.stages[2][:n], s.stages[3][:n]
+	k4, k5, k6 := s.stages[4][:n], s.stages[5][:n], s.stages[6][:n]
+	for i, y := range y {
+		to[i] = y + h*(shares[1][0]*k0[i])
 	}
+	s.f(s.t+nodes[1]*h, to, k1)
+	for i, y := range y {
+		to[i] = y + h*(shares[2][0]*k0[i]+shares[2][1]*k1[i])
+	}
+	s.f(s.t+nodes[2]*h, to, k2)
+	for i, y := range y {
+		to[i] = y + h*(shares[3][0]*k0[i]+shares[3][1]*k1[i]+shares[3][2]*k2[i])
+	}
+	s.f(s.t+nodes[3]*h, to, k3)
+	for i, y := range y {
+		to[i] = y + h*(shares[4][0]*k0[i]+shares[4][1]*k1[i]+shares[4][2]*k2[i]+shares[4][3]*k3[i])
+	}
+	s.f(s.t+nodes[4]*h, to, k4)
+	for i, y := range y {
+		to[i] = y + h*(shares[5][0]*k0[i]+shares[5][1]*k1[i]+shares[5][2]*k2[i]+shares[5][3]*k3[i]+shares[5][4]*k4[i])
+	}
+	s.f(s.t+h, to, k5)
+	for i, y := range y {
+		to[i] = y + h*(shares[6][0]*k0[i]+shares[6][2]*k2[i]+shares[6][3]*k3[i]+shares[6][4]*k4[i]+shares[6][5]*k5[i])
+	}
+	s.f(s.t+h, to, k6)
 	sum := 0.0
-	for k, y := range s.trial {
-		off := 0.0
-		for i, share := range errorOf {
-			off += share * s.stages[i][k]
-		}
-		off *= h / (s.within.Absolute[k] + s.within.Relative*max(math.Abs(s.y[k]), math.Abs(y)))
+	for i, y := range y {
+		off := errorOf[0]*k0[i] + errorOf[2]*k2[i] + errorOf[3]*k3[i] + errorOf[4]*k4[i] + errorOf[5]*k5[i] +
+			errorOf[6]*k6[i]
+		off *= h / (s.within.Absolute[i] + s.within.Relative*max(math.Abs(y), math.Abs(to[i])))
 		sum += off * off
 	}
-	return math.Sqrt(sum / float64(len(s.y)))
+	return math.Sqrt(sum / float64(n))
 }
 
 // accept goes on by a step that was tried, and keeps what lies within it.
@@ -182,10 +197,8 @@ func (s *ODE) accept(h float64) {
 		bend := h*s.stages[0][k] - went
 		s.spread[0][k], s.spread[1][k], s.spread[2][k] = y, went, bend
 		s.spread[3][k] = went - h*s.stages[stages-1][k] - bend
-		s.spread[4][k] = 0
-		for i, share := range bent {
-			s.spread[4][k] += h * share * s.stages[i][k]
-		}
+		s.spread[4][k] = h * (bent[0]*s.stages[0][k] + bent[2]*s.stages[2][k] + bent[3]*s.stages[3][k] +
+			bent[4]*s.stages[4][k] + bent[5]*s.stages[5][k] + bent[6]*s.stages[6][k])
 	}
 	s.began, s.t = s.t, s.t+h
 	copy(s.y, s.trial)

@@ -10,6 +10,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/script"
 	"jiriki/core/shelf"
 	"jiriki/core/supply"
 	"jiriki/core/work"
@@ -24,6 +25,7 @@ type Plan struct {
 	Motor     motor.Described     `json:"motor"`
 	Reduction reduction.Described `json:"reduction"`
 	Prices    []Price             `json:"prices" maxItems:"200" nullable:"false" doc:"What parts not on the shelf cost"`
+	Script    script.Described    `json:"script"`
 	Checks    []Check             `json:"checks" maxItems:"200" nullable:"false" doc:"What has been set, tried or put by"`
 }
 
@@ -69,6 +71,7 @@ type Stations struct {
 	Motor     motor.Resolved
 	Reduction reduction.Resolved
 	Machine   work.Resolved
+	Script    script.Resolved
 	Entries   q.FieldErrors // what cannot be used: taken as not there
 }
 
@@ -91,6 +94,7 @@ func Resolve(in Input) (Stations, error) {
 		Machine: work.Resolve(in.Machine, r.Under("machine")),
 	}
 	s.Reduction = reduction.Resolve(in.Plan.Reduction, s.Motor.Body.Shaft, s.Motor.Gear.Ratio, r.Under("reduction"))
+	s.Script = script.Resolve(in.Plan.Script, &s.Machine, r.Under("script"))
 	for i, p := range in.Plan.Prices {
 		if p.Cost.Known() && !shelf.ParseMoney(p.Cost).Known {
 			r.Refuse(fmt.Sprintf("prices[%d].cost", i), string(p.Cost), "write it as a number, such as 12 or £12.50")
@@ -130,6 +134,7 @@ func (p Plan) Whole() Plan {
 	}
 	p.Reduction.Stages = stages
 	p.Motor = p.Motor.Whole()
+	p.Script = p.Script.Whole()
 	if p.Prices == nil {
 		p.Prices = []Price{}
 	}

@@ -44,3 +44,17 @@ func WrittenLength(mm float64, sys System) Text {
 	}
 	return Text(fmt.Sprintf("%g mm", math.Round(mm*10)/10))
 }
+
+// WrittenTorque writes a torque (N·m) as a person would type it.
+func WrittenTorque(torque float64, sys System) Text {
+	label, si := Unit(Torque, sys)
+	return Written(torque/si, label)
+}
+
+// Joules writes an energy in motion, which watt-hours would make too small to read.
+func Joules(v float64) string {
+	if v >= 1000 {
+		return Figures(v/1000, 3) + ThinSpace + "kJ"
+	}
+	return Figures(v, 3) + ThinSpace + "J"
+}

@@ -33,6 +33,7 @@ type link struct {
 	pull   Pull
 	level  float64 // N·m here whatever the speed, for a shaft, a key or a rating; 0 for a belt
 	by     WeakLink
+	slips  bool // past what it bears it slips, and breaks nothing
 }
 
 // WeakLink names what a stage is held by, in the words shown.
@@ -55,6 +56,18 @@ func (p *Position) Carries(omega, overload float64) (float64, WeakLink) {
 		}
 	}
 	return most, by
+}
+
+// Slips is the torque (N·m at the spindle, turning at omega) past which one of the position's belts slips on its
+// pulleys; +Inf where none does, or none is rated. Toothed belts, chains and gears do not slip: they jump or break.
+func (p *Position) Slips(omega float64) float64 {
+	most := math.Inf(1)
+	for i := range p.links {
+		if l := &p.links[i]; l.slips {
+			most = min(most, OverloadShare*l.pull.Carries(omega*l.speed*l.radius)*l.radius*l.gain)
+		}
+	}
+	return most
 }
 
 // LookTo works out once what the position bears at every speed up to omega (rad/s), for ever and for some seconds,
@@ -141,7 +154,7 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 		p.hold(link{level: s.Rated, gain: gain, by: s.weak.rated})
 		if step.Pull.Rated() {
 			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull,
-				by: s.weak.belt})
+				by: s.weak.belt, slips: s.Kind.Profile().Belted && !s.Kind.Profile().Counted})
 		}
 		face := s.face()
 		p.Inertia += speed * speed * wheelInertia(step.Driven, face)

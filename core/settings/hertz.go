@@ -138,7 +138,7 @@ func (s *Sheet) stopMode() {
 		value, figures = "ramp, brake resistor on", s.show(s.Control.BrakeOhms, q.Resistance)
 		watch = "Where it has a jumper in place of a resistor, take that out first. It runs hot: guard it."
 	case energy > 2000:
-		value, figures = "coast", joules(energy)+" turns in it and no brake resistor is put in"
+		value, figures = "coast", q.Joules(energy)+" turns in it and no brake resistor is put in"
 		watch = "Nobody near until it stands still; a resistor stops it sooner."
 	}
 	s.add(dial{

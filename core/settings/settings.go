@@ -93,11 +93,8 @@ func (s *Sheet) topTrim() trimChoice {
 	return trimChoice{1, forHours}
 }
 
-// Ramps [common practice]: usual, and how much longer than the least one takes.
-const (
-	usualRamp  = 2.5 // s
-	rampMargin = 1.25
-)
+// rampMargin is how much longer than the least a ramp takes [common practice].
+const rampMargin = 1.25
 
 // spinUp is what a job of inertia tells of starting and stopping: seconds to speed with the torque
 // there is for some seconds, the energy in what turns then (J), and seconds to coast down on friction
@@ -129,7 +126,7 @@ func (s *Sheet) leastRamp() (out spinUp) {
 // ramps are acceleration and deceleration, from the inertia where a job tells it.
 func (s *Sheet) ramps() {
 	spin, least := s.spin, s.spin.seconds
-	seconds, formula, figures := usualRamp, "2–3 s is usual", "no job tells the inertia"
+	seconds, formula, figures := line.UsualRamp, "2–3 s is usual", "no job tells the inertia"
 	if s.Control.Accel > 0 {
 		seconds, figures = s.Control.Accel, "as put in"
 	}
@@ -137,7 +134,7 @@ func (s *Sheet) ramps() {
 		formula, figures = "t ≥ ∫ J·dω / (T_peak − T_friction), a quarter more",
 			s.show(least, q.Duration)+" at the torque there is for some seconds"
 		if s.Control.Accel == 0 {
-			seconds = max(usualRamp, rampMargin*least)
+			seconds = max(line.UsualRamp, rampMargin*least)
 		}
 	}
 	s.add(dial{
@@ -151,7 +148,7 @@ func (s *Sheet) ramps() {
 	})
 	watch := "Longer with a heavy wheel: braking hard can undo a thread or trip the drive."
 	if spin.energy > 0 {
-		figures = joules(spin.energy) + " turns in it at full speed; " + figures
+		figures = q.Joules(spin.energy) + " turns in it at full speed; " + figures
 	}
 	if spin.coast > 0 {
 		figures += "; left alone it coasts for " + s.show(spin.coast, q.Duration) + ", J·ω / T_friction"
@@ -165,14 +162,6 @@ func (s *Sheet) ramps() {
 		watch:       watch,
 		from:        source.RampTimes,
 	})
-}
-
-// joules writes an energy in motion, which watt-hours would make too small to read.
-func joules(v float64) string {
-	if v >= 1000 {
-		return q.Figures(v/1000, 3) + q.ThinSpace + "kJ"
-	}
-	return q.Figures(v, 3) + q.ThinSpace + "J"
 }
 
 // currentLimit is the plan's own where it is within 1.5 × the plate's amps and what drive and magnets bear;

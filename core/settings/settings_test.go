@@ -103,7 +103,7 @@ func TestRampsFollowTheInertia(t *testing.T) {
 	require.NoError(t, err)
 	sheet := sheetOf(s, in)
 	spin := sheet.spin
-	require.Greater(t, spin.seconds, usualRamp)
+	require.Greater(t, spin.seconds, line.UsualRamp)
 	// By hand: a ring of 60 kg between 0.4 and 0.45 m has J = 60·(0.4² + 0.45²)/2 = 10.9 kg·m², at 300 rpm 5.37 kJ.
 	assert.InEpsilon(t, 5367, spin.energy, 0.01)
 	assert.Contains(t, setting(t, in, "Acceleration").Value, q.Show(1.25*spin.seconds, q.Duration, q.Metric))

@@ -82,3 +82,7 @@ func (b Bodies) decay(cooling, seconds float64) matrix {
 	even, odd := (fast+slow)/2, (slow-fast)/(2*split)
 	return matrix{even + odd*(a.ww-middle), odd * a.wc, odd * a.cw, even + odd*(a.cc-middle)}
 }
+
+// CoolingFor is how many times its usual heat the case sheds where so much heat for ever, a share of rated, settles the
+// winding of [Of] at its rated rise.
+func CoolingFor(heat float64) float64 { return caseShare / (1/heat - (1 - caseShare)) }

@@ -3,6 +3,7 @@ package work
 import (
 	"math"
 
+	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
 )
 
@@ -11,6 +12,26 @@ import (
 type Bites struct {
 	Ratio float64 // the most torque over the mean, > 1; 0 where the cut is whole
 	Angle float64 // rad of the spindle for which it is over the mean at a time
+	Apart float64 // rad of the spindle from one bite to the next
+	sharp float64 // how sharply it rises: see At
+}
+
+// bites are so much over the mean, for an angle, so far apart.
+func bites(ratio, angle, apart float64) Bites {
+	// The mean of cos²ⁿ over a turn is Γ(n+½)/(√π·Γ(n+1)): n such that it is one part in the ratio.
+	mean := func(n float64) float64 {
+		above, _ := math.Lgamma(n + 0.5)
+		below, _ := math.Lgamma(n + 1)
+		return math.Exp(above-below) / math.SqrtPi
+	}
+	sharp := numeric.Last(0, 1e4, 1e-6, func(n float64) bool { return mean(n) > 1/ratio })
+	return Bites{Ratio: ratio, Angle: angle, Apart: apart, sharp: sharp}
+}
+
+// At is the torque over its mean after the spindle has turned so far (rad): bites of the same mean and the same most as
+// the cut's own, shaped Ratio·cos²ⁿ, which rises and falls without a jump.
+func (b *Bites) At(turned float64) float64 {
+	return b.Ratio * math.Pow(math.Abs(math.Cos(math.Pi*turned/b.Apart)), 2*b.sharp)
 }
 
 // biteSteps is how finely a turn between two teeth is looked at.
@@ -42,7 +63,7 @@ func bitesOf(torques []float64, most, mean, between float64) Bites {
 			over++
 		}
 	}
-	return Bites{Ratio: most / mean, Angle: between * float64(over) / float64(len(torques))}
+	return bites(most/mean, between*float64(over)/float64(len(torques)), between)
 }
 
 // usualContact is the share of a turn a turning tool is in the work where nobody says [common practice].
@@ -51,16 +72,16 @@ const usualContact = 0.5
 // interrupted are the bites of a turning tool broken off so often in a turn, and the mean of its torque over the torque
 // in the cut.
 func interrupted(c CuttingLoad, r *q.Reader) (b Bites, mean float64) {
-	bites := r.Read("bites", c.Bites, q.Number, q.Range{Min: 1, Max: 100})
+	count := r.Read("bites", c.Bites, q.Number, q.Range{Min: 1, Max: 100})
 	contact := r.Read("contact", c.Contact, q.Number, q.Range{Min: 0.02, Max: 1})
-	if !bites.Known && !contact.Known {
+	if !count.Known && !contact.Known {
 		return Bites{}, 1
 	}
 	share := contact.Or(usualContact)
 	if share > 0.99 {
 		return Bites{}, 1
 	}
-	return Bites{Ratio: 1 / share, Angle: 2 * math.Pi * share / bites.Or(1)}, share
+	return bites(1/share, 2*math.Pi*share/count.Or(1), 2*math.Pi/count.Or(1)), share
 }
 
 // InTheBite is the torque (N·m) the motor must give while the cut is at its most, turning at omega (rad/s) with so much

@@ -143,6 +143,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dryrun": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Run a plan's script through time; nothing is saved
+         * @description The answer names every entry that cannot be used; the rest is run without them. Without events the usual script of its kind of machine is run, and comes back with the answer.
+         */
+        post: operations["dryRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/example": {
         parameters: {
             query?: never;
@@ -1171,6 +1191,247 @@ export interface components {
              */
             wrapDeg: number;
         };
+        DryRunInput: {
+            machine: components["schemas"]["WorkMachine"];
+            plan: components["schemas"]["Plan"];
+            /** @description Run in place of the plan's own, as beside another plan */
+            script?: components["schemas"]["ScriptDescribed"];
+            /** @description Parts to try; left out for those of the workshop's shelf */
+            shelf?: components["schemas"]["ShelfItem"][];
+            /**
+             * @description Units the answer is written in; never changes what was typed
+             * @enum {string}
+             */
+            units: "metric" | "inch";
+        };
+        DryrunAnswer: {
+            /** @description Entries that cannot be used; the rest was run without them */
+            entries: components["schemas"]["QuantityFieldError"][];
+            events: components["schemas"]["DryrunEvent"][];
+            /** @description The results as they are read */
+            figures: components["schemas"]["DryrunFigure"][];
+            /** @description Most serious first */
+            findings: components["schemas"]["Finding"][];
+            /** @description Changes that were run, by finding */
+            fixes: {
+                [key: string]: components["schemas"]["DryrunRemedy"][] | null;
+            };
+            headline: string;
+            onTheDay: components["schemas"]["DryrunOnTheDay"];
+            /** @description Of the reduction it was run in */
+            position: string;
+            results: components["schemas"]["DryrunResults"];
+            /** @description It could be run */
+            runs: boolean;
+            /** @description As it was run: the plan's own, or the usual one for its kind of machine */
+            script: components["schemas"]["ScriptDescribed"];
+            trace: components["schemas"]["DryrunTrace"];
+            /** @description It was the usual one */
+            usual: boolean;
+            /** @description What keeps it from being run */
+            wants: components["schemas"]["AssessNext"];
+        };
+        DryrunCut: {
+            /**
+             * Format: double
+             * @description The most while it was on
+             */
+            amps: number;
+            /**
+             * Format: double
+             * @description Seconds held by a limit of current
+             */
+            atLimit: number;
+            /**
+             * Format: double
+             * @description Spindle rpm before it came on
+             */
+            before: number;
+            /**
+             * Format: int64
+             * @description Which of the script's events
+             */
+            entry: number;
+            /**
+             * Format: double
+             * @description Seconds
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description Spindle rpm as it ended
+             */
+            holds: number;
+            /** @description ID of the job, if it is one's */
+            job: string;
+            /**
+             * Format: double
+             * @description Spindle rpm at the least while it was on
+             */
+            least: number;
+            name: string;
+            /** @description The motor was off before it ended */
+            off: boolean;
+            /**
+             * Format: double
+             * @description Share of the speed before that is gone as it ends
+             */
+            sag: number;
+            /**
+             * Format: double
+             * @description Seconds belt or clutch slipped
+             */
+            slips: number;
+            /**
+             * Format: double
+             * @description Seconds at which it stood; 0 where it went on turning
+             */
+            stalls: number;
+            /**
+             * Format: double
+             * @description Seconds
+             */
+            to: number;
+            /**
+             * Format: double
+             * @description N·m at the spindle, as it came on
+             */
+            torque: number;
+        };
+        DryrunEvent: {
+            /** @description Nobody wants it */
+            bad: boolean;
+            /**
+             * Format: int64
+             * @description Which of the script's events it comes from; -1 for none
+             */
+            entry: number;
+            /** Format: double */
+            seconds: number;
+            /**
+             * Format: double
+             * @description Seconds at which what came on is off again; 0 where nothing lasts
+             */
+            to: number;
+            what: string;
+            words: string;
+        };
+        DryrunFigure: {
+            detail: string;
+            name: string;
+            value: string;
+        };
+        DryrunOnTheDay: {
+            air: components["schemas"]["DryrunTaken"];
+            friction: components["schemas"]["DryrunTaken"];
+            inertia: components["schemas"]["DryrunTaken"];
+            volts: components["schemas"]["DryrunTaken"];
+        };
+        DryrunRemedy: {
+            control?: components["schemas"]["ControlDescribed"];
+            /** @description What the run then does */
+            detail: string;
+            /** @description What to try, short enough for a link */
+            label: string;
+            machine?: components["schemas"]["WorkMachine"];
+            motor?: components["schemas"]["MotorDescribed"];
+            reduction?: components["schemas"]["ReductionDescribed"];
+            script?: components["schemas"]["ScriptDescribed"];
+        };
+        DryrunResults: {
+            /**
+             * Format: double
+             * @description Seconds its current was held by a limit or a rating
+             */
+            atLimit: number;
+            /**
+             * Format: double
+             * @description Share of what a battery may be asked for; 1 without a battery
+             */
+            batteryLeft: number;
+            /**
+             * Format: double
+             * @description Most torque over what belts, teeth, shafts and keys bear for some seconds
+             */
+            bears: number;
+            /**
+             * Format: double
+             * @description Into the brake resistor
+             */
+            brakeJoules: number;
+            cuts: components["schemas"]["DryrunCut"][];
+            /**
+             * Format: double
+             * @description °C
+             */
+            endCase: number;
+            /**
+             * Format: double
+             * @description °C
+             */
+            endWinding: number;
+            /**
+             * Format: double
+             * @description Joules from the supply
+             */
+            energy: number;
+            /**
+             * Format: double
+             * @description Joules the drive's capacitors held at the most, over what they hold at rest
+             */
+            givenBack: number;
+            /**
+             * Format: double
+             * @description Of the motor
+             */
+            mostAmps: number;
+            /**
+             * Format: double
+             * @description Seconds from the start
+             */
+            mostAmpsAt: number;
+            /**
+             * Format: double
+             * @description °C
+             */
+            mostWinding: number;
+            /**
+             * Format: double
+             * @description Seconds the start winding was in at a time, the longest
+             */
+            startWinding: number;
+            /** @description It turned at all */
+            started: boolean;
+            /** @description It still turns at the end of the run */
+            stillTurns: boolean;
+            /**
+             * Format: double
+             * @description Seconds from the last stop asked for to standing still; 0 while it still turns at the end
+             */
+            stop: number;
+            /**
+             * Format: double
+             * @description Seconds from switching on to 97 % of the speed it then keeps
+             */
+            toSpeed: number;
+        };
+        DryrunTaken: {
+            guessed: boolean;
+            value: string;
+        };
+        DryrunTrace: {
+            /** @description As a meter in the motor's lead shows */
+            amps: number[];
+            caseC: number[];
+            motorRpm: number[];
+            seconds: number[];
+            spindleRpm: number[];
+            /** @description N·m at the motor's own shaft */
+            torque: number[];
+            /** @description At the motor's terminals */
+            volts: number[];
+            windingC: number[];
+        };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
             location?: string;
@@ -1232,6 +1493,8 @@ export interface components {
             level: "stop" | "missing" | "caution" | "good";
             /** @description A stop for the job only: it falls short, which harms nobody */
             short?: boolean;
+            /** @description A dry run found it; nothing of it was measured */
+            simulated?: boolean;
             /** @enum {string} */
             station: "supply" | "control" | "motor" | "reduction" | "work";
             title: string;
@@ -1719,6 +1982,7 @@ export interface components {
             /** @description What parts not on the shelf cost */
             prices: components["schemas"]["PlanPrice"][];
             reduction: components["schemas"]["ReductionDescribed"];
+            script: components["schemas"]["ScriptDescribed"];
             supply: components["schemas"]["SupplyDescribed"];
         };
         PlanCheck: {
@@ -2026,6 +2290,40 @@ export interface components {
             machineVersion: number;
             /** Format: int64 */
             planVersion: number;
+        };
+        ScriptDescribed: {
+            /** @description How warm the shop is; 20 °C when empty */
+            air: string;
+            /** @description What happens, in any order; the usual for the kind of machine when empty */
+            events: components["schemas"]["ScriptEvent"][];
+            /** @description Torque that keeps the empty machine turning; guessed from its jobs when empty */
+            friction: string;
+            /** @description Moment of inertia of what turns with the spindle, the work with it, such as 0.4 kg·m²; from the machine when empty */
+            inertia: string;
+            /** @description When the run ends; once all is still when empty */
+            lasts: string;
+            /** @description Position of the reduction it runs in, by its label; the one its first cut comes out best in when empty */
+            position: string;
+            /** @description Volts at the socket or battery on the day; those of the supply when empty */
+            volts: string;
+            /** @description How hot the winding is at the start; as the shop when empty */
+            warm: string;
+        };
+        ScriptEvent: {
+            /** @description When, from the start */
+            at: string;
+            /** @enum {string} */
+            does: "on" | "knob" | "cut" | "free" | "jam" | "fails" | "returns" | "reverse" | "ramp" | "coast" | "brake" | "stop" | "";
+            /** @description cut: ID of the job whose load comes on */
+            job: string;
+            /** @description cut, jam, fails: how long; until something else ends it when empty */
+            lasts: string;
+            /** @description What the person calls it */
+            name: string;
+            /** @description on, knob, reverse: spindle speed asked for, or hertz, or a part of full speed; full when empty */
+            speed: string;
+            /** @description cut, jam: at the spindle; a cut has its job's when empty */
+            torque: string;
         };
         SearchAsk: {
             /** @description Most distance between shafts; 700 mm when empty */
@@ -3039,6 +3337,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    dryRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DryRunInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DryrunAnswer"];
+                };
             };
             /** @description Error */
             default: {

@@ -1,0 +1,205 @@
+// Package dryrun starts a plan's machine, loads it, jams it and stops it before any metal is cut: its script run
+// through time on the same model the verdict asks.
+package dryrun
+
+import (
+	"jiriki/core/assess"
+	f "jiriki/core/finding"
+	"jiriki/core/line"
+	"jiriki/core/plan"
+	q "jiriki/core/quantity"
+	"jiriki/core/script"
+	"jiriki/core/words"
+)
+
+// Answer is what a dry run says of a plan.
+type Answer struct {
+	Script   script.Described  `json:"script" doc:"As it was run: the plan's own, or the usual one for its kind of machine"`
+	Usual    bool              `json:"usual" doc:"It was the usual one"`
+	Position string            `json:"position" doc:"Of the reduction it was run in"`
+	Runs     bool              `json:"runs" doc:"It could be run"`
+	Wants    assess.Next       `json:"wants" doc:"What keeps it from being run"`
+	Headline string            `json:"headline"`
+	Trace    Trace             `json:"trace"`
+	Events   []Event           `json:"events" nullable:"false"`
+	Results  Results           `json:"results"`
+	Figures  []Figure          `json:"figures" nullable:"false" doc:"The results as they are read"`
+	OnTheDay OnTheDay          `json:"onTheDay"`
+	Findings []f.Finding       `json:"findings" nullable:"false" doc:"Most serious first"`
+	Fixes    map[f.ID][]Remedy `json:"fixes" doc:"Changes that were run, by finding"`
+	Entries  []q.FieldError    `json:"entries" nullable:"false" doc:"Entries that cannot be used; the rest was run without them"`
+}
+
+// Event is something that happens in a run, whether asked for or by itself.
+type Event struct {
+	Seconds float64 `json:"seconds"`
+	What    What    `json:"what"`
+	Words   string  `json:"words"`
+	Entry   int     `json:"entry" doc:"Which of the script's events it comes from; -1 for none"`
+	To      float64 `json:"to" doc:"Seconds at which what came on is off again; 0 where nothing lasts"`
+	Bad     bool    `json:"bad" doc:"Nobody wants it"`
+}
+
+// OnTheDay is what the day was taken to be, with what was guessed.
+type OnTheDay struct {
+	Inertia  Taken `json:"inertia"`
+	Friction Taken `json:"friction"`
+	Volts    Taken `json:"volts"`
+	Air      Taken `json:"air"`
+}
+
+// Taken is a figure that was used, as it is read.
+type Taken struct {
+	Value   string `json:"value"`
+	Guessed bool   `json:"guessed"`
+}
+
+// Of runs a plan's script. The error is quantity.FieldErrors when the input is past what is taken at once.
+func Of(in plan.Input) (Answer, error) {
+	out, s, err := prepare(&in)
+	if err != nil || s == nil {
+		return out, err
+	}
+	r, err := simulate(newMachine(s, &s.Script), &s.Script, 1)
+	if err != nil {
+		return out, refused(&in)
+	}
+	out.tell(r, in.Units)
+	if out.Results.open > closes {
+		return out, refused(&in)
+	}
+	out.Fixes = remedies(in, &out)
+	return out, nil
+}
+
+// refused is a run that cannot be worked out, or whose energy does not close, at the field that is the likeliest cause.
+func refused(in *plan.Input) error {
+	field, given := "script.inertia", in.Plan.Script.Inertia
+	if in.Plan.Motor.Body.Rotor.Known() && !given.Known() {
+		field, given = "motor.body.rotor", in.Plan.Motor.Body.Rotor
+	}
+	return q.FieldErrors{{Field: field, Given: string(given),
+		Message: "the run cannot be worked out with this inertia; put in what turns as it was weighed or measured"}}
+}
+
+// closes is the share of the energy that moved that may be lost from the books.
+const closes = 1e-3
+
+// prepare resolves an input and puts the usual script in place of none. The model is nil where it cannot run, and the
+// answer then says what is wanted.
+func prepare(in *plan.Input) (Answer, *line.Model, error) {
+	out := Answer{Events: []Event{}, Figures: []Figure{}, Findings: []f.Finding{}, Entries: []q.FieldError{},
+		Fixes: map[f.ID][]Remedy{}, Script: in.Plan.Script.Whole(), Results: Results{Cuts: []Cut{}},
+		Trace: traceOf(nil, MostPoints)}
+	s, err := plan.Resolve(*in)
+	if err != nil {
+		return out, nil, err
+	}
+	t := line.New(s)
+	out.Entries = append(out.Entries, s.Entries...)
+	if !t.Runs || len(t.Reduction.Positions) == 0 || len(s.Unusable()) > 0 {
+		a, err := assess.Assess(*in)
+		out.Wants = a.Next
+		return out, nil, err
+	}
+	if len(in.Plan.Script.Events) == 0 {
+		out.Usual = true
+		out.Script.Events = script.Usual(&t.Machine, t.Powered.FixedSpeed(), in.Units).Events
+		t.Script = script.Resolve(out.Script, &t.Machine, q.NewReader("script"))
+	}
+	return out, t, nil
+}
+
+// tell puts a run in an answer.
+func (out *Answer) tell(r *run, sys q.System) {
+	out.Runs, out.Position = true, r.label
+	out.Results = resultsOf(r)
+	out.Trace = traceOf(r.log.rows, MostPoints)
+	out.Events = eventsOf(r)
+	out.Findings = findingsOf(r, &out.Results, sys)
+	out.Figures = figuresOf(r, &out.Results, sys)
+	out.OnTheDay = OnTheDay{
+		Inertia:  Taken{q.Show(r.rest-r.position.Inertia, q.Inertia, sys), r.guess.inertia},
+		Friction: Taken{q.Show(r.running, q.Torque, sys), r.guess.friction},
+		Volts:    Taken{q.Show(r.supply*r.Supply.Volts, q.Voltage, sys), false},
+		Air:      Taken{q.Show(r.ambient+zeroCelsius, q.Temperature, sys), false},
+	}
+	out.Headline = headline(out)
+}
+
+// headline is how it went, in a sentence or two: how it starts, and the worst that happens.
+func headline(out *Answer) string {
+	says := ""
+	for _, one := range out.Findings {
+		if one.ID == f.DryStarts || one.ID == f.DryNoStart {
+			says = words.Sentence(one.Title)
+		}
+	}
+	for _, one := range out.Findings {
+		if one.Level == f.Stop && one.ID != f.DryNoStart {
+			return says + " " + words.Sentence(one.Title)
+		}
+	}
+	held, cuts := 0, 0
+	for _, c := range out.Results.Cuts {
+		if cuts++; c.Stalls == 0 && !c.Off {
+			held++
+		}
+	}
+	switch {
+	case cuts == 0:
+		return says
+	case held == cuts:
+		return says + " It holds all that comes on."
+	}
+	for _, one := range out.Findings {
+		if one.Level == f.Caution {
+			return says + " " + words.Sentence(one.Title)
+		}
+	}
+	return says
+}
+
+// itselfWords are what a run does by itself, as it is told.
+var itselfWords = map[What]string{
+	Leaves: "starts to turn", Stands: "stands", Slips: "slips", Grips: "takes hold again",
+	StartsItself: "starts by itself", WindingOut: "start winding out", WindingIn: "start winding in",
+}
+
+// whyWords are what trips, as it is told.
+var whyWords = map[Why]string{
+	OverAmps: "drive trips, overload", OverVolts: "drive trips, over-volts", BreakerTrip: "breaker trips",
+	RelayTrip: "overload relay opens", LostStep: "loses step", BatteryEmpty: "battery used", WindingHot: "protector " +
+		"opens",
+}
+
+// eventsOf is what happened, in order.
+func eventsOf(r *run) []Event {
+	out := []Event{}
+	for _, e := range r.log.events {
+		one := Event{Seconds: q.Rounded(e.t), What: e.what, Entry: -1}
+		switch e.what {
+		case Asked:
+			if e.e.Ended {
+				continue
+			}
+			one.Words, one.Entry = e.e.Says(&r.Machine), e.e.Entry
+		case Trips:
+			one.Words, one.Bad = whyWords[e.why], true
+		default:
+			if one.Words = itselfWords[e.what]; one.Words == "" {
+				continue
+			}
+			one.Bad = e.what == StartsItself || e.what == Slips
+		}
+		out = append(out, one)
+	}
+	for i := range out {
+		for _, e := range r.script.Events {
+			if e.Ended && e.Entry == out[i].Entry {
+				out[i].To = e.At
+			}
+		}
+	}
+	return out
+}

@@ -1,0 +1,32 @@
+package dryrun
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/line"
+	"jiriki/core/plan"
+	"jiriki/core/plan/plantest"
+	q "jiriki/core/quantity"
+	"jiriki/core/script"
+)
+
+func BenchmarkDryRun(b *testing.B) {
+	for _, in := range plantest.Demo(b) {
+		b.Run(in.Machine.Name, func(b *testing.B) {
+			s, err := plan.Resolve(in)
+			require.NoError(b, err)
+			model := line.New(s)
+			d := script.Usual(&model.Machine, model.Powered.FixedSpeed(), q.Metric)
+			sc := script.Resolve(d, &model.Machine, q.NewReader(""))
+			m := newMachine(model, &sc)
+			b.ReportAllocs()
+			for b.Loop() {
+				if _, err := simulate(m, &sc, 1); err != nil {
+					b.Fatal(err)
+				}
+			}
+		})
+	}
+}
