@@ -11,6 +11,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/script"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
@@ -31,6 +32,7 @@ type Catalogue struct {
 	Item       shelf.Item               `json:"item" doc:"A part with nothing filled in"`
 	Reading    motor.Reading            `json:"reading" doc:"A bench reading with nothing filled in"`
 	Stage      reduction.DescribedStage `json:"stage" doc:"A stage of a reduction with nothing filled in"`
+	Happenings []script.Happening       `json:"happenings" nullable:"false" doc:"What can happen in a dry run"`
 	Pulleys    []q.Text                 `json:"pulleys" nullable:"false" doc:"Standard pitch diameters as they are typed"`
 }
 
@@ -60,7 +62,8 @@ func (a *api) getCatalogue(_ context.Context, in *catalogueInput) (*catalogueOut
 		Job:        work.Blank(),
 		Motors:     motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Reading: motor.Reading{},
 		Controls: control.Profiles(),
-		Stages:   reduction.Profiles(), Stage: reduction.Blank(), Pulleys: pulleys,
+		Happenings: script.Happenings(),
+		Stages:     reduction.Profiles(), Stage: reduction.Blank(), Pulleys: pulleys,
 		Item: shelf.Item{}.Whole(),
 	}}, nil
 }

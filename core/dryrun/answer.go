@@ -3,6 +3,9 @@
 package dryrun
 
 import (
+	"cmp"
+	"math"
+
 	"jiriki/core/assess"
 	f "jiriki/core/finding"
 	"jiriki/core/line"
@@ -17,6 +20,10 @@ type Answer struct {
 	Script   script.Described  `json:"script" doc:"As it was run: the plan's own, or the usual one for its kind of machine"`
 	Usual    bool              `json:"usual" doc:"It was the usual one"`
 	Position string            `json:"position" doc:"Of the reduction it was run in"`
+	Steps    []int             `json:"steps" nullable:"false" doc:"Step of each of its stages there; -1 for one that is out"`
+	Gear     float64           `json:"gear" doc:"Motor turns to one of its output"`
+	Limit    float64           `json:"limit" doc:"Amps its current is limited to, or its drive is rated for; 0 where nothing holds it"`
+	Class    float64           `json:"class" doc:"°C the winding's insulation allows"`
 	Runs     bool              `json:"runs" doc:"It could be run"`
 	Wants    assess.Next       `json:"wants" doc:"What keeps it from being run"`
 	Headline string            `json:"headline"`
@@ -90,7 +97,7 @@ const closes = 1e-3
 func prepare(in *plan.Input) (Answer, *line.Model, error) {
 	out := Answer{Events: []Event{}, Figures: []Figure{}, Findings: []f.Finding{}, Entries: []q.FieldError{},
 		Fixes: map[f.ID][]Remedy{}, Script: in.Plan.Script.Whole(), Results: Results{Cuts: []Cut{}},
-		Trace: traceOf(nil, MostPoints)}
+		Trace: traceOf(nil, MostPoints), Steps: []int{}}
 	s, err := plan.Resolve(*in)
 	if err != nil {
 		return out, nil, err
@@ -112,10 +119,14 @@ func prepare(in *plan.Input) (Answer, *line.Model, error) {
 
 // tell puts a run in an answer.
 func (out *Answer) tell(r *run, sys q.System) {
-	out.Runs, out.Position = true, r.label
+	out.Runs, out.Position, out.Steps = true, r.label, r.position.Steps
+	out.Gear, out.Class = r.Motor.Gear.Ratio, r.limit
+	if amps := min(r.Feed.LimitAmps, r.Feed.PeakAmps); !math.IsInf(amps, 1) {
+		out.Limit = amps
+	}
 	out.Results = resultsOf(r)
 	out.Trace = traceOf(r.log.rows, MostPoints)
-	out.Events = eventsOf(r)
+	out.Events = eventsOf(r, out.Script.Events)
 	out.Findings = findingsOf(r, &out.Results, sys)
 	out.Figures = figuresOf(r, &out.Results, sys)
 	out.OnTheDay = OnTheDay{
@@ -124,11 +135,11 @@ func (out *Answer) tell(r *run, sys q.System) {
 		Volts:    Taken{q.Show(r.supply*r.Supply.Volts, q.Voltage, sys), false},
 		Air:      Taken{q.Show(r.ambient+zeroCelsius, q.Temperature, sys), false},
 	}
-	out.Headline = headline(out)
+	out.Headline = headline(out, sys)
 }
 
 // headline is how it went, in a sentence or two: how it starts, and the worst that happens.
-func headline(out *Answer) string {
+func headline(out *Answer, sys q.System) string {
 	says := ""
 	for _, one := range out.Findings {
 		if one.ID == f.DryStarts || one.ID == f.DryNoStart {
@@ -150,7 +161,7 @@ func headline(out *Answer) string {
 	case cuts == 0:
 		return says
 	case held == cuts:
-		return says + " It holds all that comes on."
+		return says + " Nothing stalls in these " + q.ShowFigures(out.Results.Lasts, q.Duration, sys, 2) + "."
 	}
 	for _, one := range out.Findings {
 		if one.Level == f.Caution {
@@ -174,7 +185,7 @@ var whyWords = map[Why]string{
 }
 
 // eventsOf is what happened, in order.
-func eventsOf(r *run) []Event {
+func eventsOf(r *run, written []script.Event) []Event {
 	out := []Event{}
 	for _, e := range r.log.events {
 		one := Event{Seconds: q.Rounded(e.t), What: e.what, Entry: -1}
@@ -184,6 +195,9 @@ func eventsOf(r *run) []Event {
 				continue
 			}
 			one.Words, one.Entry = e.e.Says(&r.Machine), e.e.Entry
+			if written := written[e.e.Entry].Speed; e.e.Does == script.Knob && e.e.Name == "" {
+				one.Words += " " + cmp.Or(string(written), "full")
+			}
 		case Trips:
 			one.Words, one.Bad = whyWords[e.why], true
 		default:

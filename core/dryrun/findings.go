@@ -170,11 +170,20 @@ func (s *teller) cut(c *Cut) {
 				q.Percent(c.Sag), q.Percent(s.job0(c).Fall), s.rpm(c.Holds), s.rpm(c.Before)))
 		one.Job = c.Job
 	default:
-		one := s.add(cutID(f.DryHolds, c), f.Good, "", "Holds "+c.Name,
-			fmt.Sprintf("%s at %s, %s less than before it, and %s at the most.", needs, s.rpm(c.Holds),
-				q.Percent(c.Sag), s.show(c.Amps, q.Current)))
+		one := s.add(cutID(f.DryHolds, c), f.Good, "", "Holds "+c.Name+" for "+s.seconds(c.To-c.From),
+			fmt.Sprintf("%s at %s, %s less than before it, and %s at the most.%s", needs, s.rpm(c.Holds),
+				q.Percent(c.Sag), s.show(c.Amps, q.Current), s.overItsMinutes(c)))
 		one.Job = c.Job
 	}
+}
+
+// overItsMinutes says where the verdict does not call a job done that was held for some seconds: seconds prove nothing
+// of hours.
+func (s *teller) overItsMinutes(c *Cut) string {
+	if c.job < 0 || s.Best(s.job0(c), s.Reduction.Positions).Outcome.Done() {
+		return ""
+	}
+	return " For as long as the job lasts the verdict finds it short."
 }
 
 func (s *teller) job0(c *Cut) *work.Need { return &s.Machine.Jobs[c.job] }

@@ -22,7 +22,7 @@ func anyScript(t *rapid.T, jobs int) script.Described {
 		name := fmt.Sprint("event ", i)
 		e := script.Event{
 			At:   q.Text(fmt.Sprintf("%.3f s", rapid.Float64Range(0, 12).Draw(t, name+" at"))),
-			Does: rapid.SampledFrom(script.Happenings).Draw(t, name).Does,
+			Does: rapid.SampledFrom(script.Happenings()).Draw(t, name).Does,
 		}
 		switch e.Does {
 		case script.Cut:

@@ -10,6 +10,7 @@ import (
 
 // Results is what a run comes to. Zero is what did not happen, or is not known.
 type Results struct {
+	Lasts        float64 `json:"lasts" doc:"Seconds the whole run took"`
 	Started      bool    `json:"started" doc:"It turned at all"`
 	ToSpeed      float64 `json:"toSpeed" doc:"Seconds from switching on to 97 % of the speed it then keeps"`
 	MostAmps     float64 `json:"mostAmps" doc:"Of the motor"`
@@ -60,7 +61,7 @@ type Cut struct {
 func resultsOf(r *run) Results {
 	rows := r.log.rows
 	last := &rows[len(rows)-1]
-	out := Results{Cuts: []Cut{}, EndWinding: last.winding, EndCase: last.casing, BatteryLeft: 1,
+	out := Results{Lasts: last.t, Cuts: []Cut{}, EndWinding: last.winding, EndCase: last.casing, BatteryLeft: 1,
 		Energy: r.y[drained], BrakeJoules: r.y[braked] + r.y[burnt], StillTurns: math.Abs(last.spindle) > 0}
 	if r.battery > 0 {
 		out.BatteryLeft = 1 - r.y[drained]/r.battery

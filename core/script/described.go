@@ -55,8 +55,10 @@ type Happening struct {
 	Lasts bool   `json:"lasts" doc:"It may end by itself"`
 }
 
-// Happenings are the kinds of event in the order they are offered.
-var Happenings = []Happening{
+// Happenings returns the kinds of event in the order they are offered.
+func Happenings() []Happening { return happenings }
+
+var happenings = []Happening{
 	{On, "Switch on", "speed", false}, {Knob, "Knob to", "speed", false}, {Cut, "A cut comes on", "job", true},
 	{Free, "Hands off", "", false}, {Jam, "It jams", "torque", true}, {Fails, "Power fails", "", true},
 	{Returns, "Power comes back", "", false}, {Reverse, "Reverse asked for", "speed", false},

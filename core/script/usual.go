@@ -123,7 +123,7 @@ func (e *Timed) Says(m *work.Resolved) string {
 	if e.Does == Cut && e.Job >= 0 {
 		return m.Jobs[e.Job].Name
 	}
-	for _, h := range Happenings {
+	for _, h := range happenings {
 		if h.Does == e.Does {
 			return h.Name
 		}

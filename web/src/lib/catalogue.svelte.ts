@@ -63,6 +63,9 @@ class CatalogueState {
   get methods() {
     return this.#data?.methods ?? [];
   }
+  get happenings() {
+    return this.#data?.happenings ?? [];
+  }
   get operations() {
     return this.#data?.operations ?? [];
   }

@@ -920,6 +920,8 @@ export interface components {
             controls: components["schemas"]["ControlProfile"][];
             /** @description What usually holds what */
             donors: components["schemas"]["Donor"][];
+            /** @description What can happen in a dry run */
+            happenings: components["schemas"]["ScriptHappening"][];
             /** @description A part with nothing filled in */
             item: components["schemas"]["ShelfItem"];
             /** @description A job with nothing filled in */
@@ -1205,6 +1207,11 @@ export interface components {
             units: "metric" | "inch";
         };
         DryrunAnswer: {
+            /**
+             * Format: double
+             * @description °C the winding's insulation allows
+             */
+            class: number;
             /** @description Entries that cannot be used; the rest was run without them */
             entries: components["schemas"]["QuantityFieldError"][];
             events: components["schemas"]["DryrunEvent"][];
@@ -1216,7 +1223,17 @@ export interface components {
             fixes: {
                 [key: string]: components["schemas"]["DryrunRemedy"][] | null;
             };
+            /**
+             * Format: double
+             * @description Motor turns to one of its output
+             */
+            gear: number;
             headline: string;
+            /**
+             * Format: double
+             * @description Amps its current is limited to, or its drive is rated for; 0 where nothing holds it
+             */
+            limit: number;
             onTheDay: components["schemas"]["DryrunOnTheDay"];
             /** @description Of the reduction it was run in */
             position: string;
@@ -1225,6 +1242,8 @@ export interface components {
             runs: boolean;
             /** @description As it was run: the plan's own, or the usual one for its kind of machine */
             script: components["schemas"]["ScriptDescribed"];
+            /** @description Step of each of its stages there; -1 for one that is out */
+            steps: number[];
             trace: components["schemas"]["DryrunTrace"];
             /** @description It was the usual one */
             usual: boolean;
@@ -1380,6 +1399,11 @@ export interface components {
              * @description Joules the drive's capacitors held at the most, over what they hold at rest
              */
             givenBack: number;
+            /**
+             * Format: double
+             * @description Seconds the whole run took
+             */
+            lasts: number;
             /**
              * Format: double
              * @description Of the motor
@@ -2324,6 +2348,17 @@ export interface components {
             speed: string;
             /** @description cut, jam: at the spindle; a cut has its job's when empty */
             torque: string;
+        };
+        ScriptHappening: {
+            does: string;
+            /** @description It may end by itself */
+            lasts: boolean;
+            name: string;
+            /**
+             * @description What its size is
+             * @enum {string}
+             */
+            sized: "speed" | "torque" | "job" | "";
         };
         SearchAsk: {
             /** @description Most distance between shafts; 700 mm when empty */

@@ -3,6 +3,8 @@
   import type { Drawing, Station, StationName } from '../api/client';
   import Mark from '../ui/Mark.svelte';
   import Worked from '../ui/Worked.svelte';
+  import type { Play } from '../dryrun/play.svelte';
+  import { figure } from '../reach/scale';
   import LineDrawing from './LineDrawing.svelte';
 
   interface Props {
@@ -10,8 +12,21 @@
     drawing: Drawing;
     selected: StationName;
     onselect: (station: StationName) => void;
+    /** A dry run that is played: the line turns with it, and its stations have meters. */
+    play?: Play;
   }
-  let { stations, drawing, selected, onselect }: Props = $props();
+  let { stations, drawing, selected, onselect, play }: Props = $props();
+
+  /** What the meters show at a moment of the run; the other stations keep their figures. */
+  const meters = $derived.by((): Partial<Record<StationName, string[]>> => {
+    const m = play?.moment;
+    if (!m) return {};
+    return {
+      control: [`${figure(m.volts)} V`],
+      motor: [`${figure(m.amps)} A`, `${figure(m.motorRpm)} rpm`],
+      work: [`${figure(m.spindleRpm)} rpm`]
+    };
+  });
 
   const names: Record<StationName, string> = {
     supply: 'Supply',
@@ -25,7 +40,7 @@
 <nav aria-label="The line" class="line-strip relative overflow-x-auto border-b border-rule bg-card">
   <div class="strip relative min-w-[48rem]">
     <div class="drawn pointer-events-none absolute inset-x-0 top-[4.1rem] h-[6.6rem] desk:top-[3.1rem]">
-      <LineDrawing {drawing} captioned />
+      <LineDrawing {drawing} captioned {play} />
     </div>
     <Tabs.List aria-label="Stations">
       {#snippet child({ props: list })}
@@ -58,7 +73,11 @@
       {#each stations as s (s.station)}
         <div class="figures min-w-0 px-4 pb-2.5" class:on={s.station === selected}>
           <p class="flex flex-wrap gap-x-4 text-[1.05rem] font-semibold">
-            {#each s.figures as f, i (i)}<Worked id={f.working} text={f.text} />{:else}&nbsp;{/each}
+            {#if meters[s.station]}
+              {#each meters[s.station] ?? [] as text, i (i)}<span class="meter">{text}</span>{/each}
+            {:else}
+              {#each s.figures as f, i (i)}<Worked id={f.working} text={f.text} />{:else}&nbsp;{/each}
+            {/if}
           </p>
           <p
             class="line-clamp-2 text-[0.92rem] leading-tight desk:line-clamp-1 {s.bad ? 'text-stop' : 'text-soft'}"
@@ -76,6 +95,10 @@
   .stations {
     display: grid;
     grid-template-columns: 14.5fr 17.5fr 18fr 23fr 27fr;
+  }
+  .meter {
+    padding-inline: 0.35rem;
+    background: var(--iron-wash);
   }
   .station:not(:first-child),
   .figures:not(:first-child) {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Drawing } from '../api/client';
+  import type { Play } from '../dryrun/play.svelte';
   import Stages from './Stages.svelte';
   import ControlBox from './ControlBox.svelte';
   import MotorBody from './MotorBody.svelte';
@@ -8,7 +9,12 @@
   import { waves } from './waves';
 
   /** The whole line as one stroke from wall to work, motor and wheels to one scale. */
-  let { drawing, captioned = false }: { drawing: Drawing; captioned?: boolean } = $props();
+  let { drawing, captioned = false, play }: { drawing: Drawing; captioned?: boolean; play?: Play } = $props();
+
+  /** What turns by how much, where a run is played and may move. */
+  const motorTurns = $derived(play?.turns ? play.motorTurns : undefined);
+  const spindleTurns = $derived(play?.turns ? play.spindleTurns : undefined);
+  const off = $derived(play?.moment !== undefined && play.moment.volts === 0 && play.moment.amps === 0);
 
   let given = $state(1280);
   /** Narrower than this the whole drawing shrinks instead of crowding. */
@@ -49,12 +55,12 @@
       <rect x={frameFrom} y="1" width={frameTo - frameFrom} height={height - 2} class="frame" />
       {#if captioned}<text x={frameFrom + 5} y="12" class="view">end on</text>{/if}
     {/if}
-    <ControlBox kind={drawing.control} x={box} {y} width={boxWidth} wireTo={motorX} />
-    <MotorBody motor={drawing.motor} x={motorX} {y} {scale} {shaftEnd} />
+    <g class:off><ControlBox kind={drawing.control} x={box} {y} width={boxWidth} wireTo={motorX} /></g>
+    <MotorBody motor={drawing.motor} x={motorX} {y} {scale} {shaftEnd} turns={motorTurns} />
     {#if endOn}
       {#each [shaftEnd, frameTo + 10] as at (at)}<path d="M{at} {y - 9}c5 6 -5 12 0 18" class="break" />{/each}
     {/if}
-    <Stages stages={drawing.stages} x={stagesX} {y} {scale} />
+    <Stages stages={drawing.stages} x={stagesX} {y} {scale} turns={motorTurns} steps={play?.steps} />
     <Tool
       kind={drawing.tool}
       shaftFrom={endOn ? frameTo + 10 : drawing.stages.length > 0 ? lastShaft : shaftEnd}
@@ -62,6 +68,7 @@
       {y}
       room={width - toolX}
       size={Math.min(Math.max(drawing.toolMm * scale, 40), 92)}
+      turns={spindleTurns}
     />
   </svg>
 </div>
@@ -71,6 +78,9 @@
     fill: none;
     stroke: var(--iron);
     stroke-width: 2;
+  }
+  .off {
+    opacity: 0.45;
   }
   .frame {
     fill: var(--card);

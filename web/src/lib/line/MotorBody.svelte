@@ -7,8 +7,12 @@
     y: number;
     scale: number;
     shaftEnd: number;
+    /** How often its shaft has turned, where a run is played. */
+    turns?: number;
   }
-  let { motor, x, y, scale, shaftEnd }: Props = $props();
+  let { motor, x, y, scale, shaftEnd, turns }: Props = $props();
+
+  const angle = $derived(2 * Math.PI * (turns ?? 0));
 
   const d = $derived(Math.max(motor.diameter * scale, 14));
   const l = $derived(Math.max(motor.length * scale, 20));
@@ -17,6 +21,10 @@
 </script>
 
 <rect x={x + l} y={y - shaft / 2} width={Math.max(shaftEnd - x - l, 4)} height={shaft} class="shaft" />
+{#if turns !== undefined && Math.cos(angle) > 0}
+  <!-- A line along the shaft, seen while it is on this side. -->
+  <path d="M{x + l + 3} {y + (shaft / 2) * Math.sin(angle)}H{shaftEnd - 3}" class="turning" />
+{/if}
 {#if motor.gearbox !== 'none'}
   <!-- Built on, between motor and shaft; a worm's output stands off to one side. -->
   <rect
@@ -117,6 +125,10 @@
     fill: var(--card);
     stroke: var(--ink);
     stroke-width: 1.3;
+  }
+  .turning {
+    stroke: var(--brass);
+    stroke-width: 2;
   }
   .rib {
     stroke: color-mix(in srgb, var(--iron) 45%, transparent);

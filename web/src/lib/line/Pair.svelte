@@ -13,14 +13,31 @@
     /** Spokes and rims, for the large drawing. */
     detailed?: boolean;
     step?: number;
+    /** How often the driving shaft has turned, where a run is played. */
+    turns?: number;
   }
-  let { stage, x1, y1, x2, y2, scale, detailed = false, step = 0 }: Props = $props();
+  let { stage, x1, y1, x2, y2, scale, detailed = false, step = 0, turns }: Props = $props();
 
   const on = $derived(stage.steps[Math.min(step, stage.steps.length - 1)]);
   const belted = $derived(!stage.meshed && stage.kind !== 'direct');
   const runs = $derived(
     on && belted ? tangents(x1, y1, (on.driver / 2) * scale, x2, y2, (on.driven / 2) * scale) : ['', '']
   );
+  /** Marks on the wheels, so that their turning is seen. */
+  const marks = $derived.by(() => {
+    if (turns === undefined || !on) return [];
+    const driven = (turns * on.driver) / Math.max(on.driven, 1e-9);
+    const way = stage.meshed ? -1 : 1;
+    return [
+      { x: x1, y: y1, r: (on.driver / 2) * scale, angle: 2 * Math.PI * turns },
+      { x: x2, y: y2, r: (on.driven / 2) * scale, angle: way * 2 * Math.PI * driven }
+    ].map((m) => {
+      const [cos, sin] = [Math.cos(m.angle), Math.sin(m.angle)];
+      return `M${m.x + 0.3 * m.r * cos} ${m.y + 0.3 * m.r * sin}L${m.x + 0.94 * m.r * cos} ${m.y + 0.94 * m.r * sin}`;
+    });
+  });
+  /** How far the belt has run, in pixels: its runs go opposite ways. */
+  const run = $derived(turns === undefined || !on ? 0 : (turns * Math.PI * on.driver * scale) % 130);
   const spokes = [0.3, 1.56, 2.8, 4.07, 5.33];
   const wheels = $derived(
     stage.steps
@@ -60,10 +77,13 @@
   {#each runs as d, i (i)}<path
       {d}
       class="belt"
+      class:runs={turns !== undefined}
+      style:stroke-dashoffset={turns === undefined ? undefined : i === 0 ? -run : run}
       class:chain={stage.kind === 'chain' || stage.kind === 'link'}
       class:teeth={stage.kind === 'toothed'}
     />{/each}
 {/if}
+{#each marks as d, i (i)}<path {d} class="mark" />{/each}
 {#each [[x1, y1], [x2, y2]] as [x, y], i (i)}<circle
     cx={x}
     cy={y}
@@ -98,6 +118,13 @@
     fill: none;
     stroke: var(--brass);
     stroke-width: 2.6;
+  }
+  .runs {
+    stroke-dasharray: 9 4;
+  }
+  .mark {
+    stroke: var(--ink);
+    stroke-width: 2.2;
   }
   .chain {
     stroke-dasharray: 4 2;

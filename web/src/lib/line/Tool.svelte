@@ -8,13 +8,25 @@
     /** Room to the right of x. */
     room: number;
     size: number;
+    /** How often it has turned, where a run is played. */
+    turns?: number;
   }
-  let { kind, shaftFrom, x, y, room, size }: Props = $props();
+  let { kind, shaftFrom, x, y, room, size, turns }: Props = $props();
 
   const half = $derived(size / 2);
   const face = $derived(x + Math.min(100, room * 0.25));
   /** Long tools shrink where there is little room. */
   const k = $derived(Math.min(1, (x + room - face - 12) / 190));
+
+  const angle = $derived(2 * Math.PI * (turns ?? 0));
+  /** Wheels that are drawn end on: where, and how large. */
+  const wheels: Record<string, [x: number, r: number] | undefined> = $derived({
+    hacksaw: [26, 26],
+    shaper: [24, 24],
+    bandsaw: [half, half],
+    'belt-sander': [half, half]
+  });
+  const wheel = $derived(wheels[kind]);
 </script>
 
 <rect x={shaftFrom} y={y - 5} width={face - shaftFrom} height="10" class="part" />
@@ -87,7 +99,21 @@
     <rect x="0" y={-half * 0.8} width="12" height={size * 0.8} class="part wash" />
     <rect x="12" y={-half * 0.3} width="18" height={size * 0.3} class="part" />
   {/if}
+  {#if turns !== undefined && wheel}
+    <circle
+      cx={wheel[0] + 0.75 * wheel[1] * Math.cos(angle)}
+      cy={0.75 * wheel[1] * Math.sin(angle)}
+      r="3.500"
+      class="tooth"
+    />
+  {:else if turns !== undefined && Math.cos(angle) > 0}
+    <!-- A mark on its face, seen while it is on this side. -->
+    <path d="M2 {half * 0.72 * Math.sin(angle)}h{Math.max(size * 0.1, 9)}" class="turning" />
+  {/if}
 </g>
+{#if turns !== undefined && Math.cos(angle) > 0}
+  <path d="M{shaftFrom + 2} {y + 4 * Math.sin(angle)}H{face - 2}" class="turning" />
+{/if}
 
 <style>
   .part {
@@ -107,6 +133,10 @@
   }
   .tooth {
     fill: var(--ink);
+  }
+  .turning {
+    stroke: var(--brass);
+    stroke-width: 2.4;
   }
   .mesh {
     stroke: var(--soft);

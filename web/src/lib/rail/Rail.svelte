@@ -5,7 +5,7 @@
   /** The steps of the work in the order it is done, each with its state, and the next thing to do. */
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
-  const known = $derived(a && { a, parts: sheet.build.parts, steps: sheet.build.steps });
+  const known = $derived(a && { a, dry: sheet.dry.answer, parts: sheet.build.parts, steps: sheet.build.steps });
   const steps = $derived(known ? stepsOf(known) : []);
   const next = $derived(known && nextOf(known));
   const here = $derived(

@@ -1,4 +1,4 @@
-import type { Assessment, Station } from '../api/client';
+import type { Assessment, Schemas, Station } from '../api/client';
 import type { Panel } from '../sheet/sheet.svelte';
 
 /** How far something is. */
@@ -10,6 +10,8 @@ interface Count {
 /** What the states of the steps follow from. */
 export interface Known {
   a: Pick<Assessment, 'jobs' | 'jobsDone' | 'mayPower' | 'next'> & { stations: Pick<Station, 'mark'>[] };
+  /** What the dry run found, where there was one. */
+  dry: Pick<Schemas['DryrunAnswer'], 'runs' | 'findings'> | undefined;
   parts: Count | undefined;
   steps: Count | undefined;
 }
@@ -23,7 +25,7 @@ export interface Step {
 }
 
 /** The steps of the work, in the order it is done. */
-export function stepsOf({ a, parts, steps }: Known): Step[] {
+export function stepsOf({ a, dry, parts, steps }: Known): Step[] {
   const all = a.jobs.length;
   const judged = a.jobs.some((j) => j.outcome !== 'cannot-tell');
   return [
@@ -33,6 +35,7 @@ export function stepsOf({ a, parts, steps }: Known): Step[] {
       state: all === 0 ? 'no job yet' : judged ? `${a.jobsDone} of ${all} jobs` : 'not judged yet',
       bad: judged && a.jobsDone < all
     },
+    { panel: 'dry', name: 'Dry run', ...dryState(dry) },
     {
       panel: 'build',
       name: 'Build',
@@ -53,6 +56,17 @@ export function stepsOf({ a, parts, steps }: Known): Step[] {
     },
     { panel: 'sheets', name: 'Sheets', state: '4 to print', bad: false }
   ];
+}
+
+/** How the dry run went, in three words. */
+function dryState(dry: Known['dry']): Pick<Step, 'state' | 'bad'> {
+  if (!dry?.runs) return { state: 'not yet', bad: false };
+  const of = (level: string) => dry.findings.filter((f) => f.level === level).length;
+  const stops = of('stop');
+  const cautions = of('caution');
+  if (stops > 0) return { state: stops === 1 ? 'one stop' : `${stops} stops`, bad: true };
+  if (cautions > 0) return { state: cautions === 1 ? 'one to watch' : `${cautions} to watch`, bad: false };
+  return { state: 'nothing stalls', bad: false };
 }
 
 /** What comes next: the next thing that is not known, then the next step that is not done. */

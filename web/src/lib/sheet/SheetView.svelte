@@ -18,6 +18,7 @@
   import FoundPanel from '../reduction/FoundPanel.svelte';
   import ReductionSheet from '../reduction/ReductionSheet.svelte';
   import RankBench from '../rank/RankBench.svelte';
+  import DryRunPanel from '../dryrun/DryRunPanel.svelte';
   import ClashPanel from '../form/ClashPanel.svelte';
   import { provideSheet } from './context';
   import Verdict from '../verdict/Verdict.svelte';
@@ -39,6 +40,7 @@
   const Bench = $derived(benches[sheet.station]);
   const panels = {
     '': undefined,
+    dry: DryRunPanel,
     rank: RankBench,
     controls: ControlsPanel,
     build: BuildPanel,
@@ -74,7 +76,11 @@
 
   // How far the building is follows from what is saved, which changes less often than what is typed.
   $effect(() => {
-    if (sheet.saved.state === 'saved') untrack(() => sheet.build.again());
+    if (sheet.saved.state === 'saved')
+      untrack(() => {
+        sheet.build.again();
+        sheet.dry.again();
+      });
   });
 
   /** Whatever floats above the sheet closes first. */
@@ -120,7 +126,13 @@
       <ClashPanel saved={sheet.saved} what="plan" />
       {#if a}
         <div class:aside={sheet.panel !== ''}>
-          <Line stations={a.stations} drawing={a.drawing} selected={sheet.station} onselect={choose} />
+          <Line
+            stations={a.stations}
+            drawing={a.drawing}
+            selected={sheet.station}
+            onselect={choose}
+            play={sheet.panel === 'dry' ? sheet.dry.play : undefined}
+          />
         </div>
         <Rail />
       {/if}

@@ -23,6 +23,8 @@ import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.sve
 import { prefs, type Units } from '../prefs.svelte';
 import { bringOlderDraft } from './olderDraft';
 import { BuildState } from '../build/build.svelte';
+import { DryRunState } from '../dryrun/dryrun.svelte';
+import { blankScript } from '../dryrun/script';
 import { SearchState } from '../reduction/search.svelte';
 
 /** What a person edits: undone, redone and saved as one. */
@@ -40,6 +42,7 @@ interface Version {
 /** What stands in place of the benches, and how its address ends. */
 export const views = {
   '': '',
+  dry: '/dry-run',
   rank: '/ranking',
   controls: '/controls',
   build: '/wire',
@@ -52,6 +55,7 @@ export type Panel = keyof typeof views;
 /** The sheet each view prints as. */
 const paperOf: Record<Exclude<Panel, 'beside'>, string> = {
   '': 'verdict',
+  dry: 'verdict',
   rank: 'verdict',
   controls: 'settings',
   build: 'build',
@@ -68,6 +72,7 @@ const whole = (doc: Doc): Doc => {
   for (const job of doc.machine.jobs) job.start ??= { how: '', torque: '' };
   doc.plan.checks ??= [];
   doc.plan.prices ??= [];
+  doc.plan.script ??= blankScript();
   return doc;
 };
 
@@ -124,6 +129,7 @@ export class SheetState {
   finding = $state(false);
   readonly search: SearchState;
   readonly build: BuildState;
+  readonly dry: DryRunState;
   /** Field to bring into view and focus, set by findings and the finder. */
   wanted = $state('');
   errorCount: number;
@@ -149,6 +155,7 @@ export class SheetState {
     this.saved = saved;
     this.search = new SearchState(this);
     this.build = new BuildState(this);
+    this.dry = new DryRunState(this);
     this.errorCount = $derived(Object.keys(this.errors).length);
     if (machine.jobs.length === 0 || plan.motor.kind === '') this.station = 'work';
     saved.onchange = () => this.assess();
@@ -248,8 +255,11 @@ export class SheetState {
     else this.change(({ plan }) => plan.prices.push({ part, cost }));
   }
 
-  applyRemedy(r: Remedy) {
-    this.change(({ machine, plan }) => {
+  applyRemedy(r: Partial<Remedy> & Partial<Schemas['DryrunRemedy']>) {
+    this.change((doc) => {
+      const { machine, plan } = doc;
+      if (r.machine) doc.machine = r.machine;
+      if (r.script) plan.script = r.script;
       if (r.jobs) machine.jobs = r.jobs;
       if (r.control) plan.control = r.control;
       if (r.motor) plan.motor = r.motor;
@@ -289,6 +299,11 @@ export class SheetState {
   /** Opens the station of a field and asks for the field to be focused. */
   goTo(field: string) {
     const root = field.split(/[.[]/)[0];
+    if (root === 'script') {
+      this.show('dry');
+      this.wanted = field;
+      return;
+    }
     const station = root === 'machine' ? 'work' : root;
     if (station && ['supply', 'control', 'motor', 'reduction', 'work'].includes(station)) {
       this.station = station as StationName;
@@ -301,6 +316,7 @@ export class SheetState {
   close() {
     this.#asked.stop();
     this.build.stop();
+    this.dry.stop();
     this.saved.close();
   }
 

@@ -3,11 +3,15 @@
   import FindingLine from './FindingLine.svelte';
   import TwoAnswers from './TwoAnswers.svelte';
   import { pieces } from '../words';
+  import Mark from '../ui/Mark.svelte';
   import { partsOf } from './parts';
 
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
   const parts = $derived(partsOf(a?.findings ?? [], sheet.station));
+  const simulated = $derived(
+    sheet.dry.answer?.findings.filter((f) => f.level === 'stop' || f.level === 'caution') ?? []
+  );
   /** What is said, special words told where they stand first, in the order it is read. */
   const details = $derived.by(() => {
     const read = [...parts.first, ...parts.folds.flatMap((fold) => fold.findings), ...parts.good];
@@ -44,6 +48,20 @@
         </ol>
       </details>
     {/each}
+    {#if simulated.length > 0}
+      <p class="caption mt-3">In the dry run, simulated</p>
+      <ol>
+        {#each simulated as f (f.id)}
+          <li class="flex gap-3 border-b border-rule py-2.5">
+            <Mark level={f.level} size={22} />
+            <div class="min-w-0 flex-1">
+              <a class="font-semibold hover:underline" href={sheet.address('dry')}>{f.title}</a>
+              <p class="text-[0.94rem] text-soft">{f.detail}</p>
+            </div>
+          </li>
+        {/each}
+      </ol>
+    {/if}
     <ol>
       {#each parts.good as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
     </ol>

@@ -1,0 +1,85 @@
+import { Ask } from '../api/ask.svelte';
+import { api, call, filledOnly, sayProblem, type Machine, type Plan, type Schemas } from '../api/client';
+import { Play } from './play.svelte';
+
+type Answer = Schemas['DryrunAnswer'];
+type Question = { units: 'metric' | 'inch'; machine: Machine; plan: Plan };
+
+/** The plan that is run. */
+interface Of {
+  readonly question: Question;
+}
+
+const ask = (body: Question & { script?: Plan['script'] }, signal: AbortSignal) =>
+  // What has been ticked off sways nothing.
+  call(() =>
+    api.POST('/api/dryrun', {
+      body: { ...body, plan: { ...body.plan, checks: [] } },
+      bodySerializer: filledOnly,
+      signal
+    })
+  );
+
+/** The dry run of the open plan, and of another beside it. */
+export class DryRunState {
+  readonly play: Play;
+  readonly #of: Of;
+  readonly #asked: Ask<Answer>;
+  readonly #ghost: Ask<Answer>;
+  /** The plan that runs beside it, by the same script. */
+  beside = $state.raw<{ id: string; name: string; plan: Plan }>();
+
+  constructor(of: Of) {
+    this.#of = of;
+    this.#asked = new Ask<Answer>(
+      (signal) => ask(of.question, signal),
+      (reply) => {
+        if (reply.data) this.play.take(reply.data);
+        if (reply.data && this.beside) this.#ghost.again();
+      }
+    );
+    this.#ghost = new Ask<Answer>((signal) => {
+      const { units, machine, plan } = of.question;
+      const script = this.answer?.script ?? plan.script;
+      // Its own reduction has positions of its own.
+      return ask({ units, machine, plan: this.beside?.plan ?? plan, script: { ...script, position: '' } }, signal);
+    });
+    this.play = new Play();
+  }
+
+  get answer() {
+    return this.#asked.answer;
+  }
+  get ghost() {
+    return this.beside && this.#ghost.answer?.runs ? this.#ghost.answer : undefined;
+  }
+  /** Why there is no newer answer. */
+  get problem() {
+    return this.#asked.problem ? sayProblem(this.#asked.problem) : '';
+  }
+  get script() {
+    return this.#of.question.plan.script;
+  }
+
+  again() {
+    this.#asked.again();
+  }
+
+  /** Runs another plan beside it, or none. */
+  async runBeside(id: string, name: string) {
+    if (!id) {
+      this.beside = undefined;
+      return;
+    }
+    const { data } = await call(() => api.GET('/api/plans/{id}', { params: { path: { id } } }));
+    if (!data) return;
+    this.beside = { id, name, plan: data.plan };
+    this.#ghost.instead();
+  }
+
+  stop() {
+    this.#asked.stop();
+    this.#ghost.stop();
+    this.play.pause();
+  }
+}
