@@ -61,7 +61,7 @@ func (a *api) getCatalogue(_ context.Context, in *catalogueInput) (*catalogueOut
 		Operations: work.Operations(),
 		Job:        work.Blank(),
 		Motors:     motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Reading: motor.Reading{},
-		Controls: control.Profiles(),
+		Controls:   control.Profiles(),
 		Happenings: script.Happenings(),
 		Stages:     reduction.Profiles(), Stage: reduction.Blank(), Pulleys: pulleys,
 		Item: shelf.Item{}.Whole(),

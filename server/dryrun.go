@@ -2,9 +2,12 @@ package server
 
 import (
 	"context"
+	"errors"
 	"net/http"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/sse"
 
 	"jiriki/core/dryrun"
 	"jiriki/core/plan"
@@ -15,6 +18,15 @@ import (
 type DryRunInput struct {
 	plan.Input
 	Script *script.Described `json:"script,omitempty" doc:"Run in place of the plan's own, as beside another plan"`
+	Draws  int               `json:"draws,omitempty" minimum:"0" maximum:"200" doc:"Runs over what is not known that come with the answer; none when left out"`
+}
+
+// mostDraws is how many runs over what is not known are made at the most.
+const mostDraws = 200
+
+// DrawsProgress is how many of the runs over what is not known are made.
+type DrawsProgress struct {
+	Share float64 `json:"share" doc:"From 0 to 1"`
 }
 
 // input is the plan with the script it is to run.
@@ -41,6 +53,61 @@ func (a *api) dryRun(h huma.API) {
 			return nil, a.fail(ctx, err)
 		}
 		out, err := dryrun.Of(input)
+		if err == nil && in.Body.Draws > 0 {
+			var draws dryrun.Draws
+			draws, err = dryrun.Over(input, min(in.Body.Draws, mostDraws),
+				func(float64) bool { return ctx.Err() == nil })
+			out.Draws = &draws
+		}
 		return &struct{ Body dryrun.Answer }{out}, a.fail(ctx, err)
 	})
+	sse.Register(h, inLane(long, huma.Operation{
+		OperationID: "draws", Method: http.MethodPost, Path: "/api/draws",
+		Summary:          "Run a plan's script over what is not known of it",
+		Description:      "Streams progress, then the result, or the problem. Closing the connection stops it.",
+		SkipValidateBody: true,
+	}), map[string]any{"progress": DrawsProgress{}, "result": dryrun.Draws{}, "problem": huma.ErrorModel{}},
+		a.runDraws)
+	huma.Register(h, inLane(keyed, huma.Operation{
+		OperationID: "day", Method: http.MethodPost, Path: "/api/day",
+		Summary:          "A working day of a plan's jobs, by the heat of its motor",
+		SkipValidateBody: true,
+	}), func(ctx context.Context, in *struct{ Body DryRunInput }) (*struct{ Body dryrun.Day }, error) {
+		input := in.Body.input()
+		if err := a.stocked(ctx, &input); err != nil {
+			return nil, a.fail(ctx, err)
+		}
+		out, err := dryrun.DayOf(input)
+		return &struct{ Body dryrun.Day }{out}, a.fail(ctx, err)
+	})
+}
+
+func (a *api) runDraws(ctx context.Context, in *struct{ Body DryRunInput }, send sse.Sender) {
+	told := time.Now()
+	input := in.Body.input()
+	if err := a.stocked(ctx, &input); err != nil {
+		a.sendProblem(ctx, err, send)
+		return
+	}
+	draws := min(max(in.Body.Draws, 0), mostDraws)
+	if draws == 0 {
+		draws = dryrun.UsualDraws
+	}
+	result, err := dryrun.Over(input, draws, func(share float64) bool {
+		if time.Since(told) > progressEvery {
+			told = time.Now()
+			if send.Data(DrawsProgress{share}) != nil {
+				return false
+			}
+		}
+		return ctx.Err() == nil
+	})
+	if errors.Is(err, dryrun.ErrStopped) {
+		return
+	}
+	if err != nil {
+		a.sendProblem(ctx, err, send)
+		return
+	}
+	_ = send.Data(result)
 }

@@ -30,3 +30,21 @@ func BenchmarkDryRun(b *testing.B) {
 		})
 	}
 }
+
+func BenchmarkDraws(b *testing.B) {
+	in := plantest.Demo(b)[2]
+	for b.Loop() {
+		if _, err := Over(in, UsualDraws, func(float64) bool { return true }); err != nil {
+			b.Fatal(err)
+		}
+	}
+}
+
+func BenchmarkDay(b *testing.B) {
+	in := plantest.Demo(b)[2]
+	for b.Loop() {
+		if _, err := DayOf(in); err != nil {
+			b.Fatal(err)
+		}
+	}
+}

@@ -64,7 +64,37 @@ func warmOhms(celsius float64) float64 { return 1 + copperGrows*(celsius-readAt)
 // allows.
 func (m *Resolved) heating(amps float64, fed *Fed) float64 {
 	share := amps / m.Amps.Value
-	return share * share * warmOhms(fed.Winding) / warmOhms(fed.Limit)
+	return share * share * Warmth(fed.Winding, fed.Limit)
+}
+
+// Warmth is how many times the ohms a winding has at its class's limit it has at a temperature, both °C.
+func Warmth(celsius, limit float64) float64 {
+	// Well past its class it has burnt, and what its ohms would be says nothing.
+	return warmOhms(min(celsius, limit+burnt)) / warmOhms(limit)
+}
+
+// burnt is how far past its class a winding is not followed any more, K.
+const burnt = 50
+
+// DrawsFor is what the motor draws carrying a torque (N·m) at speed omega, both at the output: of an induction motor
+// with the amps that magnetise it, which [Model.AmpsFor] leaves out as limits of torque do not go by them.
+func (m *Model) DrawsFor(torque, omega float64) float64 {
+	times := torque / m.gain / m.motor.Torque.Value
+	switch l := m.law.(type) {
+	case *inverterLaw:
+		return m.motor.drawn(times, l.flux(omega*m.ratio))
+	case *lineLaw, *fanLaw:
+		return m.motor.drawn(times, 1)
+	}
+	return m.AmpsFor(torque, omega)
+}
+
+// FormAt is the form factor of the current at a speed of the output shaft, rad/s: its rms over what a meter shows.
+func (m *Model) FormAt(omega float64) float64 {
+	if l, ok := m.law.(*dcLaw); ok {
+		return l.f.formAt(max(omega, 0) * m.ratio / m.motor.Speed.Value)
+	}
+	return 1
 }
 
 // At is what the motor does with its rotor turning at omega (rad/s; under 0 against the way it is asked to turn).

@@ -3,6 +3,7 @@ package work
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"jiriki/core/air"
 	"jiriki/core/numeric"
@@ -284,4 +285,18 @@ func (n *Need) missing(is bool, field string) {
 	if is && n.Missing == "" {
 		n.Missing = field
 	}
+}
+
+// Scale makes the job's load and what starts it so many times what they were.
+func (n *Need) Scale(times float64) {
+	n.Torque *= times
+	n.Start.Torque *= times
+	if len(n.Points) == 0 {
+		return
+	}
+	points := slices.Clone(n.Points)
+	for i := range points {
+		points[i].Torque *= times
+	}
+	n.join(points)
 }

@@ -126,6 +126,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A working day of a plan's jobs, by the heat of its motor */
+        post: operations["day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/demo": {
         parameters: {
             query?: never;
@@ -137,6 +154,26 @@ export interface paths {
         put?: never;
         /** Add the demo workshop */
         post: operations["load-demo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/draws": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Run a plan's script over what is not known of it
+         * @description Streams progress, then the result, or the problem. Closing the connection stops it.
+         */
+        post: operations["draws"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1193,7 +1230,19 @@ export interface components {
              */
             wrapDeg: number;
         };
+        DrawsProgress: {
+            /**
+             * Format: double
+             * @description From 0 to 1
+             */
+            share: number;
+        };
         DryRunInput: {
+            /**
+             * Format: int64
+             * @description Runs over what is not known that come with the answer; none when left out
+             */
+            draws?: number;
             machine: components["schemas"]["WorkMachine"];
             plan: components["schemas"]["Plan"];
             /** @description Run in place of the plan's own, as beside another plan */
@@ -1212,6 +1261,8 @@ export interface components {
              * @description °C the winding's insulation allows
              */
             class: number;
+            /** @description Over what is not known, where that was asked for */
+            draws?: components["schemas"]["DryrunDraws"];
             /** @description Entries that cannot be used; the rest was run without them */
             entries: components["schemas"]["QuantityFieldError"][];
             events: components["schemas"]["DryrunEvent"][];
@@ -1249,6 +1300,13 @@ export interface components {
             usual: boolean;
             /** @description What keeps it from being run */
             wants: components["schemas"]["AssessNext"];
+        };
+        DryrunBand: {
+            /** @description rpm */
+            high: number[];
+            /** @description rpm */
+            low: number[];
+            seconds: number[];
         };
         DryrunCut: {
             /**
@@ -1316,6 +1374,77 @@ export interface components {
              * @description N·m at the spindle, as it came on
              */
             torque: number;
+        };
+        DryrunDay: {
+            /**
+             * Format: double
+             * @description °C of the shop
+             */
+            air: number;
+            caseC: number[];
+            /**
+             * Format: double
+             * @description °C the winding's insulation allows
+             */
+            class: number;
+            entries: components["schemas"]["QuantityFieldError"][];
+            findings: components["schemas"]["Finding"][];
+            headline: string;
+            /** @description From the start of the day */
+            hours: number[];
+            jobs: components["schemas"]["DryrunDayJob"][];
+            /**
+             * Format: double
+             * @description °C of the winding at the most
+             */
+            most: number;
+            runs: boolean;
+            windingC: number[];
+        };
+        DryrunDayJob: {
+            /**
+             * Format: double
+             * @description °C the winding comes to where this job is all it does all day
+             */
+            alone: number;
+            /**
+             * Format: double
+             * @description While it works
+             */
+            amps: number;
+            /** @description How long at a time, in words */
+            duty: string;
+            /**
+             * Format: double
+             * @description Share of rated heat while it works
+             */
+            heat: number;
+            id: string;
+            /**
+             * Format: double
+             * @description Of each hour that are its own, its rests with them
+             */
+            minutes: number;
+            name: string;
+            /** @description Why it is no part of the day */
+            skipped: string;
+        };
+        DryrunDraws: {
+            band: components["schemas"]["DryrunBand"];
+            mostAmps: components["schemas"]["DryrunSpread"];
+            /**
+             * Format: int64
+             * @description How many runs
+             */
+            of: number;
+            /** @description Seconds */
+            stop: components["schemas"]["DryrunSpread"];
+            /** @description What was found in some of them, oftenest first */
+            tallies: components["schemas"]["DryrunTally"][];
+            /** @description Seconds */
+            toSpeed: components["schemas"]["DryrunSpread"];
+            /** @description What was drawn, and how far it may be off */
+            unknown: string[];
         };
         DryrunEvent: {
             /** @description Nobody wants it */
@@ -1439,9 +1568,24 @@ export interface components {
              */
             toSpeed: number;
         };
+        DryrunSpread: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+        };
         DryrunTaken: {
             guessed: boolean;
             value: string;
+        };
+        DryrunTally: {
+            /** Format: int64 */
+            count: number;
+            id: string;
+            /** @enum {string} */
+            level: "stop" | "missing" | "caution" | "good";
+            /** @description As one of them said it */
+            title: string;
         };
         DryrunTrace: {
             /** @description As a meter in the motor's lead shows */
@@ -3357,6 +3501,39 @@ export interface operations {
             };
         };
     };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DryRunInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DryrunDay"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "load-demo": {
         parameters: {
             query?: never;
@@ -3372,6 +3549,72 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    draws: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DryRunInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": ({
+                        data: components["schemas"]["ErrorModel"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "problem";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    } | {
+                        data: components["schemas"]["DrawsProgress"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "progress";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    } | {
+                        data: components["schemas"]["DryrunDraws"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "result";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    })[];
+                };
             };
             /** @description Error */
             default: {

@@ -2,7 +2,10 @@
   import { untrack } from 'svelte';
   import { figure } from '../reach/scale';
   import { openSheet } from '../sheet/context';
-  import { nameOf } from '../compare/compare.svelte';
+  import Segments from '../ui/Segments.svelte';
+  import { csvOf } from './csv';
+  import DayPanel from './DayPanel.svelte';
+  import DrawsLine from './DrawsLine.svelte';
   import HowItWent from './HowItWent.svelte';
   import ScriptForm from './ScriptForm.svelte';
   import StripChart from './StripChart.svelte';
@@ -19,8 +22,18 @@
   });
   $effect(() => () => play.pause());
 
-  const others = $derived(sheet.head.siblings.filter((p) => p.id !== sheet.planId));
   const moment = $derived(play.moment);
+  let span = $state<'seconds' | 'day'>('seconds');
+
+  /** The trace as a file for a spreadsheet. */
+  const save = () => {
+    if (!answer) return;
+    const a = document.createElement('a');
+    a.href = URL.createObjectURL(new Blob([csvOf(answer.trace)], { type: 'text/csv' }));
+    a.download = `${sheet.doc.machine.name || 'machine'}, dry run.csv`;
+    a.click();
+    URL.revokeObjectURL(a.href);
+  };
 </script>
 
 <section aria-label="Dry run" class="dry">
@@ -30,34 +43,35 @@
     {#if dry.problem}<p role="alert" class="mx-4 mb-2 border-l-4 border-stop pl-3">{dry.problem}</p>{/if}
     {#if answer?.runs}
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2 px-4">
-        <button class="button primary min-w-24" onclick={() => play.toggle()}
-          >{play.playing ? 'Pause' : 'Run it'}</button
-        >
+        {#if span === 'seconds'}
+          <button class="button primary min-w-24" onclick={() => play.toggle()}
+            >{play.playing ? 'Pause' : 'Run it'}</button
+          >
+        {/if}
         <p class="min-w-0 flex-1">
-          {#if moment}
+          {#if moment && span === 'seconds'}
             <span class="text-soft">{figure(moment.seconds)} s</span>
             <span class="px-2 font-semibold">{figure(moment.spindleRpm)} rpm, {figure(moment.amps)} A</span>
             <span class="text-soft">{play.doing}</span>
           {/if}
         </p>
-        {#if others.length > 0}
-          <label class="flex items-center gap-2 text-sm text-soft"
-            >beside it
-            <select
-              class="blank w-auto!"
-              value={dry.beside?.id ?? ''}
-              onchange={(e) => {
-                const p = others.find((o) => o.id === e.currentTarget.value);
-                void dry.runBeside(p?.id ?? '', p ? nameOf(p) : '');
-              }}
-            >
-              <option value="">no plan</option>
-              {#each others as p (p.id)}<option value={p.id}>{nameOf(p)}</option>{/each}
-            </select></label
-          >
-        {/if}
+        <Segments
+          label="How long"
+          value={span}
+          options={[
+            ['seconds', 'seconds'],
+            ['day', 'a working day']
+          ]}
+          onchange={(v) => (span = v)}
+        />
       </div>
-      <StripChart {answer} ghost={dry.ghost} ghostName={dry.beside?.name} {play} />
+      {#if span === 'day'}
+        <DayPanel />
+      {:else}
+        <StripChart {answer} ghost={dry.ghost} ghostName={dry.beside?.name} band={dry.draws?.band} {play} />
+        <p class="px-4 text-right text-sm"><button class="link min-h-8" onclick={save}>save it as CSV</button></p>
+        <DrawsLine />
+      {/if}
     {:else if answer}
       <div class="px-4">
         <p class="text-[1.2rem] font-semibold">It cannot be run yet.</p>

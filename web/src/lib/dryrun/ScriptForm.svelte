@@ -1,6 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { catalogue } from '../catalogue.svelte';
+  import { nameOf as nameOfPlan } from '../compare/compare.svelte';
   import Choice from '../form/Choice.svelte';
   import Field from '../form/Field.svelte';
   import { openSheet } from '../sheet/context';
@@ -66,6 +67,7 @@
     ['free', 'hands off'],
     ['on', 'switch on']
   ] as const;
+  const others = $derived(sheet.head.siblings.filter((p) => p.id !== sheet.planId));
   const positions = $derived(sheet.assessment?.reach.positions.map((p) => p.label) ?? []);
 </script>
 
@@ -139,6 +141,23 @@
       </div>
     {/each}
     <Field path="script.warm" label="Winding, at the start" hint="60 °C" />
+    {#if others.length > 0}
+      <div>
+        <label for="dry-beside" class="block text-sm text-soft">Beside it</label>
+        <select
+          id="dry-beside"
+          class="blank"
+          value={sheet.dry.beside?.id ?? ''}
+          onchange={(e) => {
+            const p = others.find((o) => o.id === e.currentTarget.value);
+            void sheet.dry.runBeside(p?.id ?? '', p ? nameOfPlan(p) : '');
+          }}
+        >
+          <option value="">no plan</option>
+          {#each others as p (p.id)}<option value={p.id}>{nameOfPlan(p)}</option>{/each}
+        </select>
+      </div>
+    {/if}
     {#if positions.length > 1}
       <Choice
         path="script.position"

@@ -2,7 +2,7 @@
   import { scaleLinear } from 'd3-scale';
   import type { Schemas } from '../api/client';
   import { figure } from '../reach/scale';
-  import { labelsOf, pathOf, spansOf } from './chart';
+  import { bandOf, labelsOf, pathOf, spansOf } from './chart';
   import type { Play } from './play.svelte';
 
   /** Speed, current and warmth over time, and where the hand is. */
@@ -10,9 +10,11 @@
     answer: Schemas['DryrunAnswer'];
     ghost?: Schemas['DryrunAnswer'];
     ghostName?: string;
+    /** Where nine in ten of the runs over what is not known lie. */
+    band?: Schemas['DryrunBand'];
     play: Play;
   }
-  let { answer, ghost, ghostName = '', play }: Props = $props();
+  let { answer, ghost, ghostName = '', band, play }: Props = $props();
 
   let width = $state(640);
   let shown = $state<[number, number]>();
@@ -39,7 +41,7 @@
     let top = TOP;
     return rows.map((r) => {
       const values = trace[r.key];
-      const all = ghost ? [...values, ...ghost.trace[r.key]] : values;
+      const all = [...values, ...(ghost?.trace[r.key] ?? []), ...(r.key === 'spindleRpm' ? (band?.high ?? []) : [])];
       let high = most(all);
       // What rounding leaves under nothing is no room to show.
       const under = least(all) < -0.02 * high ? least(all) : 0;
@@ -56,6 +58,7 @@
         y,
         ticks: y.ticks(r.h > 100 ? 4 : 2),
         d: pathOf(trace.seconds, values, x, y),
+        band: band && r.key === 'spindleRpm' ? bandOf(band, x, y) : '',
         beside: ghost ? pathOf(ghost.trace.seconds, ghost.trace[r.key], x, y) : ''
       };
       top += r.h + GAP;
@@ -168,6 +171,7 @@
           {#if s.key === 'amps' && answer.limit && s.y(answer.limit) > s.top - 2}
             <path d="M0 {s.y(answer.limit)}H{plot}" class="limit" />
           {/if}
+          {#if s.band}<path d={s.band} class="band" />{/if}
           {#if s.beside}<path d={s.beside} class="ghost" />{/if}
           <path d={s.d} class="line" />
         </g>
@@ -251,6 +255,9 @@
     stroke: var(--iron);
     stroke-width: 2.2;
     stroke-linejoin: round;
+  }
+  .band {
+    fill: color-mix(in srgb, var(--iron) 24%, transparent);
   }
   .ghost {
     fill: none;

@@ -21,6 +21,19 @@ export function pathOf(
   return d;
 }
 
+/** The area between the least and the most of a band, as an SVG path. */
+export function bandOf(
+  band: Schemas['DryrunBand'],
+  x: ScaleLinear<number, number>,
+  y: ScaleLinear<number, number>
+): string {
+  const at = (i: number, list: readonly number[]) =>
+    `${x(band.seconds[i] ?? 0).toFixed(1)} ${y(list[i] ?? 0).toFixed(1)}`;
+  const there = band.seconds.map((_, i) => at(i, band.high));
+  const back = band.seconds.map((_, i) => at(i, band.low)).reverse();
+  return there.length > 0 ? `M${[...there, ...back].join('L')}Z` : '';
+}
+
 /** A label over the chart: where it stands, and in which of the rows. */
 export interface Label {
   at: number;

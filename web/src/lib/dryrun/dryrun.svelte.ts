@@ -1,5 +1,6 @@
 import { Ask } from '../api/ask.svelte';
 import { api, call, filledOnly, sayProblem, type Machine, type Plan, type Schemas } from '../api/client';
+import { stream } from '../api/stream';
 import { Play } from './play.svelte';
 
 type Answer = Schemas['DryrunAnswer'];
@@ -26,6 +27,12 @@ export class DryRunState {
   readonly #of: Of;
   readonly #asked: Ask<Answer>;
   readonly #ghost: Ask<Answer>;
+  readonly #day: Ask<Schemas['DryrunDay']>;
+  /** The run over what is not known, of the plan as it was when it was asked for. */
+  draws = $state.raw<Schemas['DryrunDraws']>();
+  /** How much of it is done, from 0 to 1, while it is. */
+  drawing = $state<number>();
+  #drawing: AbortController | undefined;
   /** The plan that runs beside it, by the same script. */
   beside = $state.raw<{ id: string; name: string; plan: Plan }>();
 
@@ -35,6 +42,8 @@ export class DryRunState {
       (signal) => ask(of.question, signal),
       (reply) => {
         if (reply.data) this.play.take(reply.data);
+        // What was drawn was drawn of the plan as it was.
+        if (reply.data) this.draws = undefined;
         if (reply.data && this.beside) this.#ghost.again();
       }
     );
@@ -44,7 +53,37 @@ export class DryRunState {
       // Its own reduction has positions of its own.
       return ask({ units, machine, plan: this.beside?.plan ?? plan, script: { ...script, position: '' } }, signal);
     });
+    this.#day = new Ask<Schemas['DryrunDay']>((signal) =>
+      call(() => api.POST('/api/day', { body: of.question, bodySerializer: filledOnly, signal }))
+    );
     this.play = new Play();
+  }
+
+  get day() {
+    return this.#day.answer;
+  }
+  askDay() {
+    this.#day.again();
+  }
+
+  /** Runs it over what is not known; asked again it is stopped. */
+  async draw() {
+    if (this.#drawing) return this.#stopDrawing();
+    const mine = new AbortController();
+    this.#drawing = mine;
+    this.drawing = 0;
+    await stream<Schemas['DrawsProgress'], Schemas['DryrunDraws']>('/api/draws', this.#of.question, mine.signal, {
+      progress: ({ share }) => (this.drawing = share),
+      result: (draws) => (this.draws = draws),
+      problem: () => (this.draws = undefined)
+    });
+    if (this.#drawing === mine) this.#stopDrawing();
+  }
+
+  #stopDrawing() {
+    this.#drawing?.abort();
+    this.#drawing = undefined;
+    this.drawing = undefined;
   }
 
   get answer() {
@@ -57,10 +96,6 @@ export class DryRunState {
   get problem() {
     return this.#asked.problem ? sayProblem(this.#asked.problem) : '';
   }
-  get script() {
-    return this.#of.question.plan.script;
-  }
-
   again() {
     this.#asked.again();
   }
@@ -80,6 +115,8 @@ export class DryRunState {
   stop() {
     this.#asked.stop();
     this.#ghost.stop();
+    this.#day.stop();
+    this.#stopDrawing();
     this.play.pause();
   }
 }

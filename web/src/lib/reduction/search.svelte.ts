@@ -1,5 +1,5 @@
-import { EventSourceParserStream } from 'eventsource-parser/stream';
-import { fieldsOf, filledOnly, sayProblem, type Machine, type Plan, type Problem, type Schemas } from '../api/client';
+import { fieldsOf, sayProblem, type Machine, type Plan, type Schemas } from '../api/client';
+import { stream } from '../api/stream';
 import { prefs } from '../prefs.svelte';
 
 export type Found = Schemas['SearchFound'];
@@ -85,40 +85,22 @@ export class SearchState {
     this.running = true;
     const began = performance.now();
     const body = { ...this.#subject.question, ask: $state.snapshot(this.ask) };
-    try {
-      const answer = await fetch('/api/search', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: filledOnly(body),
-        signal: mine.signal
-      });
-      if (!answer.body || !answer.ok) {
-        this.problem = sayProblem((await answer.json()) as Problem);
-        return this.#over(mine);
+    await stream<Schemas['SearchProgress'], Schemas['SearchResult']>('/api/search', body, mine.signal, {
+      progress: ({ share }) => {
+        if (performance.now() - began > PATIENCE) this.share = share;
+      },
+      result: (result) => {
+        this.result = result;
+        this.seconds = (performance.now() - began) / 1000;
+        this.looked = undefined;
+        this.problem = '';
+        this.errors = {};
+      },
+      problem: (refused) => {
+        this.errors = refused ? fieldsOf(refused) : this.errors;
+        this.problem = sayProblem(refused);
       }
-      const events = answer.body
-        .pipeThrough(new TextDecoderStream())
-        .pipeThrough(new EventSourceParserStream())
-        .getReader();
-      for (let next = await events.read(); !next.done; next = await events.read()) {
-        const data: unknown = JSON.parse(next.value.data);
-        if (next.value.event === 'progress') {
-          if (performance.now() - began > PATIENCE) this.share = (data as Schemas['SearchProgress']).share;
-        } else if (next.value.event === 'result') {
-          this.result = data as Schemas['SearchResult'];
-          this.seconds = (performance.now() - began) / 1000;
-          this.looked = undefined;
-          this.problem = '';
-          this.errors = {};
-        } else {
-          const refused = data as Problem;
-          this.errors = fieldsOf(refused);
-          this.problem = sayProblem(refused);
-        }
-      }
-    } catch {
-      if (!mine.signal.aborted) this.problem = sayProblem(undefined);
-    }
+    });
     this.#over(mine);
   }
 

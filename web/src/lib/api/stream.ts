@@ -1,0 +1,39 @@
+import { EventSourceParserStream } from 'eventsource-parser/stream';
+import { filledOnly, type Problem } from './client';
+
+/** What comes of long work while it is done and at its end. */
+export interface Heard<Progress, Result> {
+  progress: (p: Progress) => void;
+  result: (r: Result) => void;
+  problem: (p: Problem | undefined) => void;
+}
+
+/** Asks for long work, whose progress is streamed; the signal stops it on both sides. */
+export async function stream<Progress, Result>(
+  path: string,
+  body: unknown,
+  signal: AbortSignal,
+  heard: Heard<Progress, Result>
+): Promise<void> {
+  try {
+    const answer = await fetch(path, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: filledOnly(body),
+      signal
+    });
+    if (!answer.body || !answer.ok) return heard.problem((await answer.json()) as Problem);
+    const events = answer.body
+      .pipeThrough(new TextDecoderStream())
+      .pipeThrough(new EventSourceParserStream())
+      .getReader();
+    for (let next = await events.read(); !next.done; next = await events.read()) {
+      const data: unknown = JSON.parse(next.value.data);
+      if (next.value.event === 'progress') heard.progress(data as Progress);
+      else if (next.value.event === 'result') heard.result(data as Result);
+      else heard.problem(data as Problem);
+    }
+  } catch {
+    if (!signal.aborted) heard.problem(undefined);
+  }
+}
