@@ -68,12 +68,12 @@ func Of(in plan.Input) (Answer, error) {
 	if err != nil || s == nil {
 		return out, err
 	}
-	r, err := simulate(newMachine(s, &s.Script), &s.Script, 1)
+	r, err := simulate(newMachine(s, &s.Script), &s.Script, usual)
 	if err != nil {
 		return out, refused(&in)
 	}
 	out.tell(r, in.Units)
-	if out.Results.open > closes {
+	if !(out.Results.open <= closes) {
 		return out, refused(&in)
 	}
 	out.Fixes = remedies(in, &out)

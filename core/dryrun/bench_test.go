@@ -1,6 +1,7 @@
 package dryrun
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -23,7 +24,7 @@ func BenchmarkDryRun(b *testing.B) {
 			m := newMachine(model, &sc)
 			b.ReportAllocs()
 			for b.Loop() {
-				if _, err := simulate(m, &sc, 1); err != nil {
+				if _, err := simulate(m, &sc, usual); err != nil {
 					b.Fatal(err)
 				}
 			}
@@ -47,4 +48,27 @@ func BenchmarkDay(b *testing.B) {
 			b.Fatal(err)
 		}
 	}
+}
+
+// BenchmarkBesideSciPy is the reference's first machine at the usual tolerance; off is how far the worst of its figures
+// is from the tight reference, a share. scripts/bench_scipy.sh sets SciPy's time at the same error beside it.
+func BenchmarkBesideSciPy(b *testing.B) {
+	one := references[0]
+	m, s, _ := referenceRun(b, one.plan, one.sort, one.load)
+	want := referenceOf(b).Runs[0]
+	r, err := simulate(m, s, detail{fine: 1, endsOnly: true})
+	require.NoError(b, err)
+	off := 0.0
+	for _, pair := range [][2]float64{
+		{want.Started, r.at(jamsAt).spindle}, {want.Loaded, r.at(freesAt).spindle},
+		{want.Freed, r.at(letsGoAt).spindle}, {want.StandsAfter, resultsOf(r).Stop},
+	} {
+		off = max(off, math.Abs(pair[1]/pair[0]-1))
+	}
+	for b.Loop() {
+		if _, err := simulate(m, s, detail{fine: 1, endsOnly: true}); err != nil {
+			b.Fatal(err)
+		}
+	}
+	b.ReportMetric(off, "off")
 }

@@ -44,9 +44,9 @@ type DayJob struct {
 // A day's length, and how finely it is worked out.
 const (
 	dayHours   = 8
-	dayStep    = 60.0  // s
-	workedFor  = 10.0  // s of a job that takes seconds
-	warmMargin = 10.0  // K under its class a winding is warm enough for a word
+	dayStep    = 60.0 // s
+	workedFor  = 10.0 // s of a job that takes seconds
+	warmMargin = 10.0 // K under its class a winding is warm enough for a word
 )
 
 // part is a job as it is done through the day.
@@ -136,9 +136,7 @@ func (m *machine) workedAt(p *reduction.Position, result *line.Result) (amps, he
 	omega := math.Sqrt(result.Low * result.High)
 	torque := min(result.Needed, m.Peak(omega, p).Torque) / (p.Ratio * p.Efficiency)
 	amps = m.Powered.DrawsFor(torque, omega*p.Ratio)
-	rms := amps * m.Powered.FormAt(omega*p.Ratio)
-	share := rms / m.Motor.Amps.Value
-	return amps, share * share
+	return amps, m.Powered.HeatFor(torque, omega*p.Ratio)
 }
 
 // settled is the winding's share of its rated rise at the most, once a day of some parts has settled.

@@ -82,7 +82,7 @@ func Over(in plan.Input, draws int, goesOn func(share float64) bool) (Draws, err
 		if !goesOn(float64(i) / float64(draws)) {
 			return Draws{}, ErrStopped
 		}
-		r, err := simulate(d.machine(), &t.Script, coarse)
+		r, err := simulate(d.machine(), &t.Script, detail{fine: coarse})
 		if err != nil {
 			continue // figures so far off that nothing moves as numbers do
 		}

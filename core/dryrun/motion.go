@@ -21,15 +21,11 @@ const (
 	relayHeat           // and of an overload relay
 	bus                 // J the drive's capacitors hold over what they hold at rest
 	drained             // J out of the supply
-	entered             // J into the motor and what its current passes, and so on: where that went
-	copper
-	other
-	rubbed  // the motor's own drag
-	passed  // lost in reduction, belts that slip and clutch
-	worked  // at the spindle: its load and its own friction
-	outside // series resistor, inside of a battery
-	braked  // in a resistor across the armature
-	burnt   // of what came back to a drive, in its brake resistor
+	entered             // J into the motor and what its current passes
+	spent               // J of that which is no motion any more: heat, what the load and its own friction took
+	passed              // J of that lost in reduction, clutch and belts that slip
+	braked              // J of that in a resistor across the armature
+	burnt               // J of what came back to a drive, in its brake resistor
 	states
 )
 
@@ -212,11 +208,9 @@ func (v *moving) slope(t float64, y, dy []float64) {
 	if v.biting {
 		dy[angle] = math.Abs(y[spindleSpeed])
 	}
-	dy[copper], dy[other] = m.Copper, m.Other
 	dy[entered] = m.In + m.Out
-	if v.fed.On {
-		dy[outside] = m.Out
-	} else {
+	dy[spent] += m.Copper + m.Other + m.Out
+	if !v.fed.On {
 		dy[braked] = m.Out
 	}
 	v.draws(&m, y, dy)
@@ -230,31 +224,30 @@ func (v *moving) speeds(t float64, m *motor.Moment, y, dy []float64) {
 		held := v.grip(y) * v.rel
 		if !v.rests {
 			dy[rotorSpeed] = (drives(m, v.spin) - held) / v.rotor
-			dy[rubbed] = m.Drag * v.spin * omega
+			dy[spent] = m.Drag * v.spin * omega
 		}
 		if !v.stuck {
 			load := v.load(t, y)
 			dy[spindleSpeed] = (v.passes(held, v.sense) - load*v.sense) / v.rest
-			dy[worked] = load * v.sense * spindle
 			dy[passed] = held*omega - v.passes(held, v.sense)*spindle
+			dy[spent] += load * v.sense * spindle
 		} else {
 			dy[passed] = held * omega
 		}
+		dy[spent] += dy[passed]
 	case !v.stuck:
 		gains, pull := v.together(t, m, y)
 		dy[spindleSpeed], dy[rotorSpeed] = gains, gains*v.turns
-		dy[rubbed] = m.Drag * v.sense * omega
-		dy[worked] = v.load(t, y) * v.sense * spindle
 		dy[passed] = pull*omega - v.passes(pull, v.sense)*spindle
+		dy[spent] = m.Drag*v.sense*omega + v.load(t, y)*v.sense*spindle + dy[passed]
 	}
 }
 
 // rides are the works done at a speed that holds.
 func (v *moving) rides(m *motor.Moment, y, dy []float64) {
 	net := drives(m, v.sense)
-	dy[rubbed] = m.Drag * math.Abs(y[rotorSpeed])
-	dy[worked] = v.passes(net, v.sense) * y[spindleSpeed]
-	dy[passed] = net*y[rotorSpeed] - dy[worked]
+	dy[passed] = net*y[rotorSpeed] - v.passes(net, v.sense)*y[spindleSpeed]
+	dy[spent] = m.Torque * y[rotorSpeed]
 }
 
 // speedsUp is how fast the rotor gains while nothing slips, rad/s².

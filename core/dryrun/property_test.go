@@ -102,7 +102,7 @@ func ofTolerance(in plan.Input, fine float64) (Results, error) {
 	if err != nil {
 		return Results{}, err
 	}
-	r, err := simulate(newMachine(t, &t.Script), &t.Script, fine)
+	r, err := simulate(newMachine(t, &t.Script), &t.Script, detail{fine: fine})
 	if err != nil {
 		return Results{}, err
 	}

@@ -62,14 +62,17 @@ type log struct {
 
 func (l *log) begin(r *run) {
 	l.gap = max(r.script.Last()/rowsASpan, leastGap)
+	if r.detail.endsOnly {
+		l.gap = math.Inf(1)
+	}
 	l.y = make([]float64, states)
-	l.rows = make([]row, 0, 2*rowsASpan)
+	l.rows = make([]row, 0, 64)
 	l.take(r, 0, r.y)
 }
 
 // How finely rows are kept.
 const (
-	rowsASpan = 800
+	rowsASpan = 500
 	leastGap  = 0.01 // s
 )
 
@@ -79,15 +82,28 @@ func (l *log) take(r *run, t float64, y []float64) {
 	one := row{t: t, rotor: y[rotorSpeed], spindle: y[spindleSpeed], amps: m.Amps, torque: m.Torque, volts: m.Volts,
 		in: m.In + m.Out, winding: r.fed.Winding, casing: r.fed.Case, by: m.By, on: r.fed.On, stuck: r.stuck,
 		slips: r.slipping, starts: r.starts, entry: r.cutEntry, bus: y[bus]}
-	pull := r.grip(y)
-	if !r.slipping {
-		pull = min(math.Abs(r.pulls(t, &m, y)), pull)
-	}
-	if most, _ := r.position.Carries(math.Abs(y[spindleSpeed]), reduction.OverloadShare); !math.IsInf(most,
-		1) && most > 0 {
-		one.bears = pull * r.turns * r.keeps / most
-	}
+	one.bears = r.bears(t, &m, y)
 	l.rows = append(l.rows, one)
+}
+
+// bears is the torque at the spindle over what reduction and keys bear for some seconds; 0 where they surely bear it.
+func (r *run) bears(t float64, m *motor.Moment, y []float64) float64 {
+	pull := math.Inf(1)
+	if !r.slipping {
+		pull = math.Abs(r.pulls(t, m, y))
+	}
+	if r.slips {
+		pull = min(pull, r.grip(y))
+	}
+	torque, omega := pull*r.turns*r.keeps, math.Abs(y[spindleSpeed])
+	if r.position.Surely(torque, omega, reduction.OverloadShare) {
+		return 0
+	}
+	most, _ := r.position.Carries(omega, reduction.OverloadShare)
+	if most == 0 {
+		return 0
+	}
+	return torque / most
 }
 
 // span keeps rows of the last step up to a time within it, as far apart as rows are.

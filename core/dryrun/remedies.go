@@ -249,7 +249,7 @@ func (h *helper) helps(c *Remedy, id f.ID) bool {
 	if err != nil || t == nil {
 		return false
 	}
-	r, err := simulate(newMachine(t, &t.Script), &t.Script, 1)
+	r, err := simulate(newMachine(t, &t.Script), &t.Script, usual)
 	if err != nil {
 		return false
 	}

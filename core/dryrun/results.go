@@ -108,7 +108,7 @@ func heldByAmps(by motor.Limit) bool { return by == motor.CurrentLimit || by == 
 // open is how far the energy that went in is from where it went, a share of all that moved.
 func (r *run) open() float64 {
 	y := r.y
-	lost := y[copper] + y[other] + y[rubbed] + y[passed] + y[worked] + y[outside] + y[braked]
+	lost := y[spent]
 	// Less than a hundredth of a second of rated power is nothing to weigh by.
 	moved := lost + r.turning(y) + math.Abs(r.loses) + 0.01*r.Motor.Power.Value
 	stored := r.turning(y)

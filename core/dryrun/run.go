@@ -11,7 +11,7 @@ import (
 
 // How finely a run is worked out.
 const (
-	relative  = 1e-6
+	relative  = 3e-6
 	within    = 1e-6 // s to which a sudden thing is found
 	mostSteps = 60_000
 )
@@ -38,7 +38,7 @@ var errNeverEnds = errors.New("more steps than a run can take")
 type run struct {
 	moving
 	script *script.Resolved
-	fine   float64 // of the usual tolerance, 1 but in tests
+	detail detail
 	ode    *numeric.ODE
 	y      []float64 // the state where something happens
 	next   int       // of the script's events
@@ -66,10 +66,19 @@ type watch struct {
 	act   func(t float64)
 }
 
+// detail is how closely a run is looked at.
+type detail struct {
+	fine     float64 // of the usual tolerance
+	endsOnly bool    // rows are kept only where something happens
+}
+
+// usual is a run that is looked at.
+var usual = detail{fine: 1}
+
 // simulate runs a script on a machine. The error says that the numbers would not have it.
-func simulate(m *machine, s *script.Resolved, fine float64) (*run, error) {
+func simulate(m *machine, s *script.Resolved, d detail) (*run, error) {
 	r := &run{moving: moving{machine: m, stuck: true, sense: 1, settled: true, powerOn: true, starts: true}, script: s,
-		fine: fine, arrives: math.Inf(1), still: math.Inf(1), cutEntry: -1, y: make([]float64, states)}
+		detail: d, arrives: math.Inf(1), still: math.Inf(1), cutEntry: -1, y: make([]float64, states)}
 	r.fed.Supply, r.fed.Limit = m.supply, m.limit
 	if m.Supply.Battery {
 		r.fed.Inside, r.fed.Rests = m.Supply.Inside, m.Supply.Volts
@@ -105,19 +114,19 @@ const caseWarm = 0.68
 
 // tolerance is what may be off in each part of the state: what only adds up steers no step.
 func (r *run) tolerance() numeric.Tolerance {
-	t := numeric.Tolerance{Relative: relative * r.fine, Absolute: make([]float64, states)}
+	t := numeric.Tolerance{Relative: relative * r.detail.fine, Absolute: make([]float64, states)}
 	for i := range t.Absolute {
 		t.Absolute[i] = 1e12
 	}
-	t.Absolute[rotorSpeed] = relative * r.fine * r.full
+	t.Absolute[rotorSpeed] = relative * r.detail.fine * r.full
 	t.Absolute[spindleSpeed] = t.Absolute[rotorSpeed] / r.turns
-	t.Absolute[current] = 10 * relative * r.fine * r.Motor.Amps.Value
-	t.Absolute[winding], t.Absolute[casing] = 1e-5*r.fine, 1e-5*r.fine
-	t.Absolute[angle] = 1e-3 * r.fine
-	for _, i := range []int{entered, worked, passed, rubbed, copper} {
-		t.Absolute[i] = 1e-5 * r.fine * r.Motor.Power.Value
+	t.Absolute[current] = 10 * relative * r.detail.fine * r.Motor.Amps.Value
+	t.Absolute[winding], t.Absolute[casing] = 1e-5*r.detail.fine, 1e-5*r.detail.fine
+	t.Absolute[angle] = 1e-3 * r.detail.fine
+	for _, i := range []int{entered, spent, passed} {
+		t.Absolute[i] = 1e-5 * r.detail.fine * r.Motor.Power.Value
 	}
-	t.Absolute[loopSum] = 10 * relative * r.fine
+	t.Absolute[loopSum] = 10 * relative * r.detail.fine
 	return t
 }
 

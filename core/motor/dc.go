@@ -21,6 +21,8 @@ type dcLaw struct {
 	m    *Resolved
 	f    Feed
 	most Limited // what its amps may make at any speed
+	fast float64 // rad/s, the fastest under load
+	fade float64 // share of K_e a kelvin takes of its magnets; 0 without any
 }
 
 func newDCLaw(m *Resolved, f Feed) *dcLaw {
@@ -29,7 +31,9 @@ func newDCLaw(m *Resolved, f Feed) *dcLaw {
 	l.most = Limited{l.torque(amps), by}
 	if m.Kind.Magnets() {
 		l.most = least(l.most, Limited{l.torque(3 * m.Amps.Value), Magnets})
+		l.fade = magnetFades
 	}
+	_, l.fast = l.span()
 	return l
 }
 

@@ -89,8 +89,21 @@ func (m *Model) DrawsFor(torque, omega float64) float64 {
 	return m.AmpsFor(torque, omega)
 }
 
-// FormAt is the form factor of the current at a speed of the output shaft, rad/s: its rms over what a meter shows.
-func (m *Model) FormAt(omega float64) float64 {
+// HeatFor is what carrying a torque (N·m) at speed omega, both at the output, heats the winding by, a share of rated heat.
+func (m *Model) HeatFor(torque, omega float64) float64 {
+	times := torque / m.gain / m.motor.Torque.Value
+	amps := m.AmpsFor(torque, omega) * m.formAt(omega)
+	switch l := m.law.(type) {
+	case *inverterLaw:
+		amps = m.motor.warming(times, l.flux(omega*m.ratio))
+	case *lineLaw, *fanLaw:
+		amps = m.motor.warming(times, 1)
+	}
+	return square(amps / m.motor.Amps.Value)
+}
+
+// formAt is the form factor of the current at a speed of the output shaft, rad/s: its rms over what a meter shows.
+func (m *Model) formAt(omega float64) float64 {
 	if l, ok := m.law.(*dcLaw); ok {
 		return l.f.formAt(max(omega, 0) * m.ratio / m.motor.Speed.Value)
 	}
@@ -106,10 +119,7 @@ const idleDrag = 0.01
 
 func (l *dcLaw) moment(omega float64, fed *Fed) Moment {
 	dc := &l.m.DC
-	ke, r := dc.Ke.Value, dc.Resistance.Value*warmOhms(fed.Winding)
-	if l.m.Kind.Magnets() {
-		ke *= 1 - magnetFades*(fed.Case-readAt)
-	}
+	ke, r := dc.Ke.Value*(1-l.fade*(fed.Case-readAt)), dc.Resistance.Value*warmOhms(fed.Winding)
 	p := Moment{Drag: dc.Friction.Value}
 	back := ke * omega
 	outside := l.f.Ohms + fed.Inside
@@ -155,11 +165,13 @@ func (l *dcLaw) direct() bool {
 func (l *dcLaw) pushed(back, ke, r, outside, most float64, fed *Fed) (amps float64, by Limit, missing float64) {
 	ohms := r + outside
 	full := (most - back) / ohms
-	top := min(most, l.f.topVolts(l.m.Volts.Value)*fed.Supply)
+	top := most
+	if l.f.Trimmed {
+		top = min(most, l.f.TopTrim*l.m.Volts.Value)
+	}
 	asked := (fed.Set*top - back) / ohms
 	if l.f.Held > 0 {
-		_, high := l.span()
-		missing = fed.Set - back/ke/high
+		missing = fed.Set - back/ke/l.fast
 		asked = l.amps(fed.asks(missing)*l.m.Torque.Value, 0)
 	}
 	limit, limited := l.f.peakAmps()
@@ -234,6 +246,12 @@ func (m *Resolved) drawn(times, flux float64) float64 {
 	return m.Amps.Value * max(load, math.Sqrt(idle*idle+(1-idle*idle)*min(load*load, 1)))
 }
 
+// warming is the current by which an induction motor heats: up to rated load that of its torque, as the torque it holds
+// for ever goes by, and never less than what magnetises it.
+func (m *Resolved) warming(times, flux float64) float64 {
+	return m.Amps.Value * max(times/max(min(flux, 1), 0.05), m.idleShare()*flux)
+}
+
 // idleShare is the share of its plate amps an induction motor draws with nothing on its shaft: the part that is out of
 // step, most of which magnetises [common practice: nine tenths].
 func (m *Resolved) idleShare() float64 {
@@ -241,14 +259,19 @@ func (m *Resolved) idleShare() float64 {
 	return 0.9 * math.Sqrt(1-pf*pf)
 }
 
-// turned finishes a moment of an induction motor: its torque taken from a field at so many rad/s.
-func (m *Resolved) turned(p *Moment, omega, field, fluxSquared float64, fed *Fed) {
+// turned finishes a moment of an induction motor: its torque taken from a field at so many rad/s, with a share of its
+// rated flux.
+func (m *Resolved) turned(p *Moment, omega, field, flux float64, fed *Fed) {
 	ohms, iron := m.inductionLosses()
 	stator := p.Amps * p.Amps * ohms
 	p.Copper = stator + p.Torque*(field-omega)
-	p.Other = iron * fluxSquared
+	p.Other = iron * flux * flux
 	p.In = p.Torque*field + stator + p.Other
-	p.Heating = m.heating(p.Amps, fed)
+	warms := p.Amps
+	if times := math.Abs(p.Torque) / m.Torque.Value; p.Amps <= m.Amps.Value {
+		warms = m.warming(times, flux)
+	}
+	p.Heating = m.heating(warms, fed)
 }
 
 func (l *lineLaw) moment(omega float64, fed *Fed) Moment {
@@ -267,8 +290,7 @@ func (l *lineLaw) moment(omega float64, fed *Fed) Moment {
 		torque = -l.runUp(2*sync - omega)
 	}
 	p.Torque = torque * there * there
-	flux := l.flux() * there
-	m.turned(&p, omega, sync, flux*flux, fed)
+	m.turned(&p, omega, sync, l.flux()*there, fed)
 	return p
 }
 
@@ -343,7 +365,7 @@ func (l *inverterLaw) moment(omega float64, fed *Fed) Moment {
 	}
 	p.Amps = min(m.drawn(math.Abs(p.Torque)/m.Torque.Value, flux), max(limitAmps, m.idleShare()*m.Amps.Value))
 	p.Volts = min(l.f.Volts*fed.Supply, l.f.BaseVolts*min(1, max(hertz, 0)/l.f.BaseHertz))
-	m.turned(&p, omega, omega+ahead, flux*flux, fed)
+	m.turned(&p, omega, omega+ahead, flux, fed)
 	return p
 }
 

@@ -102,3 +102,11 @@ func TestAHalfIsRoundedUp(t *testing.T) {
 	assert.Equal(t, "3.18"+ThinSpace+"mm", Show(inch/8, Length, Metric))
 	assert.Equal(t, "2.68", Figures(2.675, 3))
 }
+
+// What is smaller than numbers go is nothing, and never not a number.
+func TestTheSmallestNumbersAreRoundedToNothing(t *testing.T) {
+	for _, v := range []float64{5e-324, 1e-310, -3e-308} {
+		assert.Zero(t, Rounded(v))
+	}
+	assert.InEpsilon(t, 1.2346e-290, Rounded(1.23456e-290), 1e-9)
+}

@@ -20,6 +20,9 @@ func Rounded(v float64) float64 {
 		return 0
 	}
 	scale := math.Pow10(4 - int(math.Floor(math.Log10(math.Abs(v)))))
+	if math.IsInf(scale, 1) || math.IsInf(v*scale, 0) {
+		return 0 // smaller than any figure is shown
+	}
 	return math.Round(v*scale) / scale
 }
 

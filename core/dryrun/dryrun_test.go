@@ -1,0 +1,284 @@
+package dryrun
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	f "jiriki/core/finding"
+	"jiriki/core/plan"
+	"jiriki/core/plan/plantest"
+	q "jiriki/core/quantity"
+	"jiriki/core/script"
+)
+
+// run is a plan's answer, and what is found in it under an ID.
+func answer(t require.TestingT, in plan.Input) Answer {
+	a, err := Of(in)
+	require.NoError(t, err)
+	require.True(t, a.Runs, "%v", a.Wants)
+	return a
+}
+
+func found(a Answer, id f.ID) *f.Finding {
+	for i := range a.Findings {
+		if a.Findings[i].ID == id || strings.HasPrefix(string(a.Findings[i].ID), string(id)+".") {
+			return &a.Findings[i]
+		}
+	}
+	return nil
+}
+
+// sound is one of the sound plans with a script.
+func sound(t require.TestingT, what string, events ...script.Event) plan.Input {
+	for _, one := range plantest.Sounds() {
+		if one.What == what {
+			in := plantest.Copied(one.Input)
+			in.Plan.Script.Events = events
+			return in
+		}
+	}
+	require.Fail(t, "no sound plan", what)
+	return plan.Input{}
+}
+
+// A heavier flywheel sags less when a cut comes on, and starts slower.
+func TestAFlywheelHoldsSpeedAndStartsSlower(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		light := rapid.Float64Range(0.05, 0.4).Draw(t, "inertia")
+		heavy := light * rapid.Float64Range(2, 8).Draw(t, "times")
+		of := func(inertia float64) Cut {
+			in := sound(t, "lathe on three phases", script.Event{At: "0 s", Does: script.On},
+				script.Event{At: "30 s", Does: script.Jam, Torque: "25 N·m", Lasts: "0.3 s"},
+				script.Event{At: "34 s", Does: script.Coast})
+			in.Plan.Script.Inertia = q.Written(inertia, "kg·m²")
+			a := answer(t, in)
+			a.Results.Cuts[0].From = a.Results.ToSpeed // carried out to be compared
+			return a.Results.Cuts[0]
+		}
+		a, b := of(light), of(heavy)
+		assert.GreaterOrEqual(t, b.Least, a.Least-1e-6)
+		assert.Greater(t, b.From, a.From)
+	})
+}
+
+// A lower current limit never gives more amps, and no more is ever drawn than it allows.
+func TestALowerLimitNeverGivesMoreAmps(t *testing.T) {
+	for _, what := range []string{"potter's wheel, ½ hp at 180 V", "cider mill", "scooter motor on 24 V, a drum"} {
+		most := 1e9
+		for _, limit := range []float64{6, 4, 3} {
+			in := sound(t, what, script.Event{At: "0 s", Does: script.On},
+				script.Event{At: "5 s", Does: script.Jam, Torque: "60 N·m", Lasts: "3 s"},
+				script.Event{At: "9 s", Does: script.Coast})
+			in.Plan.Control.LimitAmps = q.Written(limit, "A")
+			a := answer(t, in)
+			assert.LessOrEqual(t, a.Results.MostAmps, most+1e-9, what)
+			assert.LessOrEqual(t, a.Results.MostAmps, max(limit, a.Trace.Amps[1])+1e-6, what)
+			most = a.Results.MostAmps
+		}
+	}
+}
+
+// The torque the reach gives for ever settles the winding at its class, at any speed: a dry run and the verdict say the
+// same of heat.
+func TestContinuousTorqueSettlesAtTheClass(t *testing.T) {
+	for _, what := range []string{"belt grinder, 1.1 kW on a PWM drive", "mill to 75 Hz by vector", "cider mill"} {
+		in := sound(t, what)
+		_, model, err := prepare(&in)
+		require.NoError(t, err)
+		m := newMachine(model, &script.Resolved{})
+		m.ambient = 40
+		_, high := model.Span(m.position)
+		for _, share := range []float64{0.25, 0.4, 0.7, 0.9} {
+			omega := high * share
+			torque := m.Powered.Steady(omega*m.position.Ratio, 1)
+			p := part{heat: m.Powered.HeatFor(torque.Torque, omega*m.position.Ratio), on: 1e9, shed: m.shed(omega*m.turns, true), shedRest: 1}
+			settles := m.celsius(m.settled([]part{p}))
+			assert.LessOrEqual(t, settles, m.limit+0.1*m.rise(), "%s at %.2f, held by %s", what, share, torque.By)
+			if torque.By == "motor heat" || strings.HasPrefix(string(torque.By), "motor heat,") {
+				assert.Greater(t, settles, m.limit-0.1*m.rise(), "%s at %.2f", what, share)
+			}
+		}
+	}
+}
+
+// What a run finds, each in a plan in which it happens and no more once it is mended.
+func TestWhatARunFindsIsMended(t *testing.T) {
+	on, off := script.Event{At: "0 s", Does: script.On}, script.Event{At: "12 s", Does: script.Coast}
+	cases := []struct {
+		name string
+		in   plan.Input
+		bad  f.ID
+		mend func(in *plan.Input)
+	}{
+		{"a breaker too small for the start", sound(t, "lathe on three phases", on, off), f.DryBreaker,
+			func(in *plan.Input) { in.Plan.Supply.Breaker = "16 A" }},
+		{"a drum too heavy for its start winding", sound(t, "power hacksaw", on, off), f.DryStartWinding,
+			func(in *plan.Input) { in.Plan.Script.Inertia = "0.2 kg·m²" }},
+		{"a load it cannot start", sound(t, "power hacksaw", on, off), f.DryNoStart,
+			func(in *plan.Input) { in.Plan.Script.Friction = "1 N·m" }},
+		{"power that comes back", sound(t, "power hacksaw", on,
+			script.Event{At: "5 s", Does: script.Fails, Lasts: "3 s"}, off), f.DryStartsItself,
+			func(in *plan.Input) { in.Plan.Control.NoVolt = true }},
+		{"a heavy wheel stopped fast", sound(t, "cider mill", on, script.Event{At: "12 s", Does: script.Brake}),
+			f.DryOverVolts, func(in *plan.Input) { in.Plan.Script.Inertia = "0.001 kg·m²" }},
+		{"a jam", sound(t, "cider mill", on, script.Event{At: "6 s", Does: script.Jam, Torque: "90 N·m", Lasts: "2 s"}, off),
+			f.DryStalls, func(in *plan.Input) { in.Plan.Script.Events[1].Torque = "2 N·m" }},
+		{"amps past its magnets", sound(t, "winch motor straight on 12 V", on, off), f.DryMagnets,
+			func(in *plan.Input) { in.Plan.Supply.Inside = "200 mΩ" }},
+		{"braked with a chuck screwed on", sound(t, "mill to 75 Hz by vector", on,
+			script.Event{At: "8 s", Does: script.Ramp}), f.DryUnscrews,
+			func(in *plan.Input) { in.Machine.Limits.ScrewedOn = false }},
+		{"reversed while it turns", sound(t, "shaper run both ways", on, script.Event{At: "5 s", Does: script.Reverse}, off),
+			f.DryNoReverse, func(in *plan.Input) { in.Plan.Script.Events[1].Does = script.Coast }},
+		{"more speed than there is", sound(t, "cider mill", script.Event{At: "0 s", Does: script.On, Speed: "9000 rpm"}, off),
+			f.DryReach, func(in *plan.Input) { in.Plan.Script.Events[0].Speed = "" }},
+	}
+	for i := range cases {
+		c := &cases[i]
+		t.Run(c.name, func(t *testing.T) {
+			switch c.bad {
+			case f.DryBreaker:
+				c.in.Plan.Supply.Breaker = "3 A"
+			case f.DryStartWinding:
+				c.in.Plan.Script.Inertia = "20 kg·m²"
+			case f.DryNoStart:
+				c.in.Plan.Script.Friction = "900 N·m"
+			case f.DryStartsItself:
+				c.in.Plan.Control.NoVolt = false
+			case f.DryOverVolts:
+				c.in.Plan.Script.Inertia = "0.5 kg·m²"
+			case f.DryMagnets:
+				c.in.Plan.Supply.Inside = "1 mΩ"
+			case f.DryUnscrews:
+				c.in.Machine.Limits.ScrewedOn, c.in.Plan.Script.Inertia = true, "0.3 kg·m²"
+			}
+			a := answer(t, c.in)
+			one := found(a, c.bad)
+			require.NotNil(t, one, "%s: %v", a.Headline, a.Findings)
+			assert.NotEqual(t, f.Good, one.Level)
+			assert.True(t, one.Dry, "it is marked as simulated")
+			c.mend(&c.in)
+			assert.Nil(t, found(answer(t, c.in), c.bad))
+		})
+	}
+}
+
+// A remedy was run: taken, it does what it says.
+func TestRemediesDoWhatTheySay(t *testing.T) {
+	in := plantest.Demo(t)[2]
+	a := answer(t, in)
+	stalls := found(a, f.DryStalls)
+	require.NotNil(t, stalls)
+	require.NotEmpty(t, a.Fixes[stalls.ID])
+	for _, fix := range a.Fixes[stalls.ID] {
+		mended := plantest.Copied(in)
+		mended.Plan.Script = a.Script
+		if fix.Control != nil {
+			mended.Plan.Control = *fix.Control
+		}
+		if fix.Machine != nil {
+			mended.Machine, mended.Plan.Script = *fix.Machine, *fix.Script
+		}
+		if fix.Script != nil {
+			mended.Plan.Script = *fix.Script
+		}
+		next := answer(t, mended)
+		assert.Nil(t, found(next, f.DryStalls), fix.Label)
+		assert.Contains(t, fix.Detail, "holds", fix.Label)
+	}
+}
+
+// What cannot be run says what is wanted, and an entry that cannot be used is marked at its field.
+func TestWhatCannotBeRunSaysWhy(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Motor.Plate.Speed = ""
+	in.Plan.Motor.Body.Diameter = ""
+	a, err := Of(in)
+	require.NoError(t, err)
+	assert.False(t, a.Runs)
+	assert.NotEmpty(t, a.Wants.Text)
+
+	in = plantest.Sound()
+	in.Plan.Script.Events = []script.Event{{At: "0 s", Does: script.On}, {At: "soup", Does: script.Coast},
+		{At: "3 s", Does: script.Cut, Job: "gone"}}
+	in.Plan.Script.Inertia = "heavy"
+	a, err = Of(in)
+	require.NoError(t, err)
+	assert.True(t, a.Runs, "the rest is run")
+	var fields []string
+	for _, e := range a.Entries {
+		fields = append(fields, e.Field)
+	}
+	assert.ElementsMatch(t, []string{"script.inertia", "script.events[1].at", "script.events[2].job"}, fields)
+}
+
+// Draws repeat, count what they find, and lie about the run that is looked at.
+func TestDrawsRepeatAndLieAboutTheRun(t *testing.T) {
+	in := plantest.Demo(t)[2]
+	all := func(float64) bool { return true }
+	a, err := Over(in, 40, all)
+	require.NoError(t, err)
+	b, err := Over(in, 40, all)
+	require.NoError(t, err)
+	assert.Equal(t, a, b)
+	require.NotEmpty(t, a.Tallies)
+	for _, one := range a.Tallies {
+		assert.Positive(t, one.Count)
+		assert.LessOrEqual(t, one.Count, 40)
+	}
+	run := answer(t, in)
+	assert.InDelta(t, run.Results.ToSpeed, (a.ToSpeed.Low+a.ToSpeed.High)/2, 0.6*run.Results.ToSpeed)
+	assert.LessOrEqual(t, a.MostAmps.High, 5+1e-9, "the limit holds in every one of them")
+	_, err = Over(in, 40, func(share float64) bool { return share < 0.5 })
+	assert.ErrorIs(t, err, ErrStopped)
+}
+
+// A day that is too much says what to rest, and rested so long it is not.
+func TestADayTooMuchIsRested(t *testing.T) {
+	in := plantest.Demo(t)[0]
+	in.Machine.Jobs = in.Machine.Jobs[:1]
+	d, err := DayOf(in)
+	require.NoError(t, err)
+	require.True(t, d.Runs)
+	assert.Greater(t, d.Most, d.Class)
+	assert.Equal(t, f.Stop, d.Findings[0].Level)
+	var rest string
+	for _, one := range d.Findings {
+		if strings.HasPrefix(string(one.ID), string(f.DryRest)) {
+			rest = one.Detail
+		}
+	}
+	require.Contains(t, rest, "26")
+	in.Machine.Jobs[0].Duty.On, in.Machine.Jobs[0].Duty.Off = "4 min", "26 min"
+	d, err = DayOf(in)
+	require.NoError(t, err)
+	assert.LessOrEqual(t, d.Most, d.Class)
+	in.Machine.Jobs[0].Duty.Off = "24 min"
+	d, err = DayOf(in)
+	require.NoError(t, err)
+	assert.Greater(t, d.Most, d.Class, "less rest is too little")
+}
+
+// A trace of many points keeps the ends and the extremes.
+func TestATraceKeepsItsExtremes(t *testing.T) {
+	rows := make([]row, 50_000)
+	for i := range rows {
+		rows[i] = row{t: float64(i), spindle: 1}
+	}
+	rows[31_234].amps, rows[777].spindle, rows[40_001].spindle = 99, -5, 7
+	tr := traceOf(rows, MostPoints)
+	assert.LessOrEqual(t, len(tr.Seconds), MostPoints)
+	assert.Contains(t, tr.Amps, 99.0)
+	assert.Equal(t, 49_999.0, tr.Seconds[len(tr.Seconds)-1])
+	assert.Zero(t, tr.Seconds[0])
+	least, most := 0.0, 0.0
+	for _, v := range tr.SpindleRPM {
+		least, most = min(least, v), max(most, v)
+	}
+	assert.InDelta(t, -5/q.RPM, least, 0.01)
+	assert.InDelta(t, 7/q.RPM, most, 0.01)
+}
