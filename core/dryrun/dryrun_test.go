@@ -97,9 +97,9 @@ func TestContinuousTorqueSettlesAtTheClass(t *testing.T) {
 			torque := m.Powered.Steady(omega*m.position.Ratio, 1)
 			p := part{heat: m.Powered.HeatFor(torque.Torque, omega*m.position.Ratio), on: 1e9, shed: m.shed(omega*m.turns, true), shedRest: 1}
 			settles := m.celsius(m.settled([]part{p}))
-			assert.LessOrEqual(t, settles, m.limit+0.1*m.rise(), "%s at %.2f, held by %s", what, share, torque.By)
+			assert.LessOrEqual(t, settles, m.limit+0.13*m.rise(), "%s at %.2f, held by %s", what, share, torque.By)
 			if torque.By == "motor heat" || strings.HasPrefix(string(torque.By), "motor heat,") {
-				assert.Greater(t, settles, m.limit-0.1*m.rise(), "%s at %.2f", what, share)
+				assert.Greater(t, settles, m.limit-0.13*m.rise(), "%s at %.2f", what, share)
 			}
 		}
 	}

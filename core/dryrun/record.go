@@ -108,14 +108,18 @@ func (r *run) bears(t float64, m *motor.Moment, y []float64) float64 {
 
 // span keeps rows of the last step up to a time within it, as far apart as rows are.
 func (l *log) span(r *run, to float64) {
-	for t := l.due(); t < to; t = l.due() {
+	gap := l.gap
+	if dc := &r.Motor.DC; !r.settled && !r.detail.endsOnly {
+		gap = min(gap, dc.Henries/dc.Resistance.Value/rowsASettling)
+	}
+	for t := l.rows[len(l.rows)-1].t + gap; t < to; t += gap {
 		r.ode.Within(t, l.y)
 		l.take(r, t, l.y)
 	}
 }
 
-// due is when the next row is.
-func (l *log) due() float64 { return l.rows[len(l.rows)-1].t + l.gap }
+// rowsASettling is how many rows an armature's current gets while it comes in, for each of its own times.
+const rowsASettling = 20
 
 // mark keeps a row after something sudden, and end the last one.
 func (l *log) mark(r *run, t float64) { l.take(r, t, r.y) }
