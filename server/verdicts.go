@@ -7,6 +7,7 @@ import (
 
 	"jiriki/core/assess"
 	"jiriki/core/drawing"
+	"jiriki/core/dryrun"
 	"jiriki/core/finding"
 	"jiriki/core/plan"
 	"jiriki/core/quantity"
@@ -23,6 +24,7 @@ type verdictKey struct {
 type Verdict struct {
 	Power    assess.Said      `json:"power" doc:"May it be powered?"`
 	Does     assess.Said      `json:"does" doc:"Does it do the jobs?"`
+	Starts   string           `json:"starts" doc:"How it starts in a dry run, in a few words; empty where it cannot be run"`
 	Stations []assess.Station `json:"stations" nullable:"false"`
 	Drawing  drawing.Drawing  `json:"drawing"`
 
@@ -109,7 +111,7 @@ func judged(in plan.Input, shelf string) Verdict {
 			Drawing:  drawing.Drawing{Stages: []drawing.Stage{}, SpeedsTop: []float64{}},
 		}
 	}
-	v := Verdict{Power: a.Power, Does: a.Does, Stations: a.Stations, Drawing: a.Drawing}
+	v := Verdict{Power: a.Power, Does: a.Does, Starts: dryrun.Starting(in), Stations: a.Stations, Drawing: a.Drawing}
 	if a.ShelfTried {
 		v.shelf = shelf
 	}

@@ -72,3 +72,10 @@ func BenchmarkBesideSciPy(b *testing.B) {
 	}
 	b.ReportMetric(off, "off")
 }
+
+func BenchmarkStarting(b *testing.B) {
+	in := plantest.Demo(b)[2]
+	for b.Loop() {
+		Starting(in)
+	}
+}

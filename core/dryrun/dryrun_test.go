@@ -95,7 +95,8 @@ func TestContinuousTorqueSettlesAtTheClass(t *testing.T) {
 		for _, share := range []float64{0.25, 0.4, 0.7, 0.9} {
 			omega := high * share
 			torque := m.Powered.Steady(omega*m.position.Ratio, 1)
-			p := part{heat: m.Powered.HeatFor(torque.Torque, omega*m.position.Ratio), on: 1e9, shed: m.shed(omega*m.turns, true), shedRest: 1}
+			p := part{heat: m.Powered.HeatFor(torque.Torque, omega*m.position.Ratio), on: 1e9,
+				shed: m.shed(omega*m.turns, true), shedRest: 1}
 			settles := m.celsius(m.settled([]part{p}))
 			assert.LessOrEqual(t, settles, m.limit+0.13*m.rise(), "%s at %.2f, held by %s", what, share, torque.By)
 			if torque.By == "motor heat" || strings.HasPrefix(string(torque.By), "motor heat,") {
@@ -125,16 +126,19 @@ func TestWhatARunFindsIsMended(t *testing.T) {
 			func(in *plan.Input) { in.Plan.Control.NoVolt = true }},
 		{"a heavy wheel stopped fast", sound(t, "cider mill", on, script.Event{At: "12 s", Does: script.Brake}),
 			f.DryOverVolts, func(in *plan.Input) { in.Plan.Script.Inertia = "0.001 kg·m²" }},
-		{"a jam", sound(t, "cider mill", on, script.Event{At: "6 s", Does: script.Jam, Torque: "90 N·m", Lasts: "2 s"}, off),
+		{"a jam", sound(t, "cider mill", on, script.Event{At: "6 s", Does: script.Jam, Torque: "90 N·m", Lasts: "2 " +
+			"s"}, off),
 			f.DryStalls, func(in *plan.Input) { in.Plan.Script.Events[1].Torque = "2 N·m" }},
 		{"amps past its magnets", sound(t, "winch motor straight on 12 V", on, off), f.DryMagnets,
 			func(in *plan.Input) { in.Plan.Supply.Inside = "200 mΩ" }},
 		{"braked with a chuck screwed on", sound(t, "mill to 75 Hz by vector", on,
 			script.Event{At: "8 s", Does: script.Ramp}), f.DryUnscrews,
 			func(in *plan.Input) { in.Machine.Limits.ScrewedOn = false }},
-		{"reversed while it turns", sound(t, "shaper run both ways", on, script.Event{At: "5 s", Does: script.Reverse}, off),
+		{"reversed while it turns", sound(t, "shaper run both ways", on, script.Event{At: "5 " +
+			"s", Does: script.Reverse}, off),
 			f.DryNoReverse, func(in *plan.Input) { in.Plan.Script.Events[1].Does = script.Coast }},
-		{"more speed than there is", sound(t, "cider mill", script.Event{At: "0 s", Does: script.On, Speed: "9000 rpm"}, off),
+		{"more speed than there is", sound(t, "cider mill", script.Event{At: "0 s", Does: script.On, Speed: "9000 " +
+			"rpm"}, off),
 			f.DryReach, func(in *plan.Input) { in.Plan.Script.Events[0].Speed = "" }},
 	}
 	for i := range cases {
@@ -281,4 +285,21 @@ func TestATraceKeepsItsExtremes(t *testing.T) {
 	}
 	assert.InDelta(t, -5/q.RPM, least, 0.01)
 	assert.InDelta(t, 7/q.RPM, most, 0.01)
+}
+
+// How it starts is told as the whole run tells it.
+func TestStartingIsAsTheRunHasIt(t *testing.T) {
+	for _, in := range plantest.Demo(t) {
+		a := answer(t, in)
+		told, ok := strings.CutPrefix(Starting(in), "starts in ")
+		require.True(t, ok, in.Machine.Name)
+		took, err := q.Parse(q.Text(told), q.Duration)
+		require.NoError(t, err)
+		assert.InEpsilon(t, a.Results.ToSpeed, took, 0.04, in.Machine.Name)
+	}
+	in := sound(t, "power hacksaw")
+	in.Plan.Script.Friction = "900 N·m"
+	assert.Equal(t, "does not start", Starting(in))
+	in.Plan.Motor.Kind = ""
+	assert.Empty(t, Starting(in))
 }

@@ -61,7 +61,7 @@ type log struct {
 }
 
 func (l *log) begin(r *run) {
-	l.gap = max(r.script.Last()/rowsASpan, leastGap)
+	l.gap = max(r.script.Last()/rowsASpan, r.script.Ends.Or(0)/rowsASpan, leastGap)
 	if r.detail.endsOnly {
 		l.gap = math.Inf(1)
 	}

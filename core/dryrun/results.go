@@ -144,10 +144,19 @@ func (r *run) toSpeed() float64 {
 	if kept == 0 {
 		return 0
 	}
-	for i := range r.log.rows {
-		if one := &r.log.rows[i]; one.t >= from && math.Abs(one.spindle) >= nearly*kept {
-			return one.t - from
+	rows := r.log.rows
+	for i := range rows {
+		one := &rows[i]
+		if one.t < from || math.Abs(one.spindle) < nearly*kept {
+			continue
 		}
+		// Between the last row that was slower and this one speed goes about evenly.
+		took := one.t - from
+		if i > 0 && rows[i-1].t >= from {
+			before, now := math.Abs(rows[i-1].spindle), math.Abs(one.spindle)
+			took -= (one.t - rows[i-1].t) * (now - nearly*kept) / (now - before)
+		}
+		return took
 	}
 	return 0
 }

@@ -150,7 +150,7 @@ func (r *run) until() float64 {
 	t := min(r.ends, r.arrives)
 	if r.next < len(r.script.Events) {
 		t = min(t, r.script.Events[r.next].At)
-	} else {
+	} else if !r.script.Ends.Known {
 		last := r.script.Last()
 		if r.fed.On {
 			t = min(t, last+goesOn)

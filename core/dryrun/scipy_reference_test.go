@@ -98,7 +98,8 @@ func referenceRun(t testing.TB, what, sort string, load float64) (*machine, *scr
 			Full: 1.5 * d.Amps.Value, Sync: m.field, Slip: d.Induction.Slip, BreakdownSlip: d.Induction.BreakdownSlip,
 			Breakdown: d.Induction.Breakdown, Start: d.Induction.Start, Torque: d.Torque.Value,
 			Iron: beside / 2, Stator: beside / 2 / (d.Amps.Value * d.Amps.Value),
-			Idle: 0.9 * math.Sqrt(1-d.PowerFactor.Value*d.PowerFactor.Value), Inrush: motor.StartAmps(d) / max(d.Amps.Value, 1e-9),
+			Idle:   0.9 * math.Sqrt(1-d.PowerFactor.Value*d.PowerFactor.Value),
+			Inrush: motor.StartAmps(d) / max(d.Amps.Value, 1e-9),
 		}
 	}
 	t.Fatalf("no sound plan %q", what)

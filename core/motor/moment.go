@@ -89,7 +89,8 @@ func (m *Model) DrawsFor(torque, omega float64) float64 {
 	return m.AmpsFor(torque, omega)
 }
 
-// HeatFor is what carrying a torque (N·m) at speed omega, both at the output, heats the winding by, a share of rated heat.
+// HeatFor is what carrying a torque (N·m) at speed omega, both at the output, heats the winding by, a share of rated
+// heat.
 func (m *Model) HeatFor(torque, omega float64) float64 {
 	times := torque / m.gain / m.motor.Torque.Value
 	amps := m.AmpsFor(torque, omega) * m.formAt(omega)

@@ -1,6 +1,7 @@
 <script lang="ts">
   import LineDrawing from '../lib/line/LineDrawing.svelte';
   import PrintPage, { type Printed } from '../lib/print/PrintPage.svelte';
+  import StripChart from '../lib/dryrun/StripChart.svelte';
   import SideBySide from '../lib/rank/SideBySide.svelte';
   import { curveOf } from '../lib/rank/curve';
   import { figure } from '../lib/reach/scale';
@@ -9,8 +10,8 @@
   let { params }: { params: { id: string } } = $props();
 </script>
 
-<PrintPage id={params.id} title="Verdict sheet">
-  {#snippet page({ a }: Printed)}
+<PrintPage id={params.id} title="Verdict sheet" run>
+  {#snippet page({ a, dry }: Printed)}
     {@const open = a.findings.filter((f) => f.level !== 'good' && !(f.level === 'caution' && f.always))}
     {@const always = a.findings.filter((f) => f.level === 'caution' && f.always)}
     <TwoAnswers power={a.power} does={a.does} />
@@ -58,6 +59,28 @@
         {/each}
       </ul>
     {/if}
+    {#if dry?.runs}
+      <section class="run">
+        <h2 class="mt-5 text-2xl">In the dry run</h2>
+        <p>{dry.headline} Simulated, nothing of it was measured.</p>
+        <div class="mt-2"><StripChart answer={dry} /></div>
+        <ul>
+          {#each dry.findings.filter((f) => f.level !== 'good') as f (f.id)}
+            <li class="finding">
+              <span class="font-semibold">{f.level === 'stop' ? 'Stop. ' : ''}{f.title}</span>
+              <span class="block">{f.detail}</span>
+            </li>
+          {/each}
+        </ul>
+        <table class="w-full">
+          <tbody>
+            {#each dry.figures as f (f.name)}
+              <tr><th scope="row">{f.name}</th><td>{f.value}</td><td>{f.detail}</td></tr>
+            {/each}
+          </tbody>
+        </table>
+      </section>
+    {/if}
     {#if always.length > 0}
       <p class="mt-4">
         <span class="font-semibold">Before you power it:</span>
@@ -89,6 +112,9 @@
     padding: 1mm;
     text-align: left;
     vertical-align: top;
+  }
+  .run {
+    break-before: page;
   }
   .line {
     display: grid;

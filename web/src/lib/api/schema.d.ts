@@ -2679,6 +2679,8 @@ export interface components {
             name: string;
             /** @description May it be powered? */
             power: components["schemas"]["AssessSaid"];
+            /** @description How it starts in a dry run, in a few words; empty where it cannot be run */
+            starts: string;
             stations: components["schemas"]["AssessStation"][];
         };
         Sheet: {

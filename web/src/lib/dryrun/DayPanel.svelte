@@ -4,7 +4,9 @@
   import { figure } from '../reach/scale';
   import { openSheet } from '../sheet/context';
   import Mark from '../ui/Mark.svelte';
+  import { prefs } from '../prefs.svelte';
   import { pathOf } from './chart';
+  import { warmth, warmthUnit } from './trace';
 
   /** A working day: winding and case by the hour against what the class allows. */
   const sheet = openSheet();
@@ -13,6 +15,10 @@
     void sheet.question;
     untrack(() => sheet.dry.askDay());
   });
+
+  /** A temperature in words, and a curve of them, as they are shown. */
+  const shown = (c: number) => `${figure(warmth(c, prefs.units))} ${warmthUnit(prefs.units)}`;
+  const curve = (list: readonly number[]) => list.map((c) => warmth(c, prefs.units));
 
   let width = $state(640);
   const LEFT = 48;
@@ -24,7 +30,9 @@
       .range([0, plot])
   );
   // A burnt winding says no more by its degrees.
-  const top = $derived(Math.min(Math.max((day?.most ?? 0) * 1.05, (day?.class ?? 0) * 1.12), (day?.class ?? 0) * 1.6));
+  const top = $derived(
+    warmth(Math.min(Math.max((day?.most ?? 0) * 1.05, (day?.class ?? 0) * 1.12), (day?.class ?? 0) * 1.6), prefs.units)
+  );
   const y = $derived(
     scaleLinear()
       .domain([0, top || 100])
@@ -36,14 +44,14 @@
   {#if day?.runs}
     <h2 class="px-4 text-[1.45rem] leading-tight" aria-live="polite">{day.headline}</h2>
     <p class="px-4 text-sm text-soft">
-      Eight hours of its jobs in turn, each with its own minutes on and off, in a shop at {figure(day.air)} °C. Simulated.
+      Eight hours of its jobs in turn, each with its own minutes on and off, in a shop at {shown(day.air)}. Simulated.
     </p>
     <div bind:clientWidth={width} class="mt-2 min-w-0">
       <svg
         {width}
         height={HEIGHT}
         role="img"
-        aria-label="Winding and case through the day, at the most {figure(day.most)} °C of {figure(day.class)} °C"
+        aria-label="Winding and case through the day, at the most {shown(day.most)} of {shown(day.class)}"
       >
         <g transform="translate({LEFT} 0)">
           {#each y.ticks(5) as t (t)}
@@ -54,15 +62,23 @@
             <text x={x(t)} y={HEIGHT - 14} text-anchor="middle" class="tick">{figure(t)}</text>
           {/each}
           <text x={plot + 16} y={HEIGHT - 14} class="tick">hours</text>
-          <path d="M0 {y(day.class)}H{plot}" class="class" />
-          <text x="4" y={y(day.class) - 5} class="class-says">the class allows {figure(day.class)} °C</text>
-          <path d={pathOf(day.hours, day.caseC, x, y)} class="case" />
-          <path d={pathOf(day.hours, day.windingC, x, y)} class="winding" />
-          <text x={plot + 5} y={y(Math.min(day.windingC.at(-1) ?? 0, top))} class="tick" dominant-baseline="middle"
-            >winding</text
+          <path d="M0 {y(warmth(day.class, prefs.units))}H{plot}" class="class" />
+          <text x="4" y={y(warmth(day.class, prefs.units)) - 5} class="class-says"
+            >the class allows {shown(day.class)}</text
           >
-          <text x={plot + 5} y={y(Math.min(day.caseC.at(-1) ?? 0, top)) + 12} class="tick" dominant-baseline="middle"
-            >case</text
+          <path d={pathOf(day.hours, curve(day.caseC), x, y)} class="case" />
+          <path d={pathOf(day.hours, curve(day.windingC), x, y)} class="winding" />
+          <text
+            x={plot + 5}
+            y={y(Math.min(curve(day.windingC).at(-1) ?? 0, top))}
+            class="tick"
+            dominant-baseline="middle">winding</text
+          >
+          <text
+            x={plot + 5}
+            y={y(Math.min(curve(day.caseC).at(-1) ?? 0, top)) + 12}
+            class="tick"
+            dominant-baseline="middle">case</text
           >
         </g>
       </svg>
@@ -85,7 +101,7 @@
               >
               <td class="py-1 text-right whitespace-nowrap">{j.skipped ? '' : `${figure(j.amps)} A`}</td>
               <td class="py-1 text-right whitespace-nowrap {j.alone > day.class ? 'text-stop' : ''}"
-                >{j.skipped ? '' : j.alone > day.class + 40 ? 'burns' : `${figure(j.alone)} °C`}</td
+                >{j.skipped ? '' : j.alone > day.class + 40 ? 'burns' : shown(j.alone)}</td
               >
             </tr>
           {/each}

@@ -3,7 +3,9 @@
   import type { Schemas } from '../api/client';
   import { figure } from '../reach/scale';
   import { bandOf, labelsOf, pathOf, spansOf } from './chart';
+  import { prefs } from '../prefs.svelte';
   import type { Play } from './play.svelte';
+  import { warmth, warmthUnit, type Trace } from './trace';
 
   /** Speed, current and warmth over time, and where the hand is. */
   interface Props {
@@ -12,7 +14,8 @@
     ghostName?: string;
     /** Where nine in ten of the runs over what is not known lie. */
     band?: Schemas['DryrunBand'];
-    play: Play;
+    /** What plays it; on paper nothing does. */
+    play?: Play;
   }
   let { answer, ghost, ghostName = '', band, play }: Props = $props();
 
@@ -24,7 +27,7 @@
   const rows = [
     { name: 'Spindle, rpm', key: 'spindleRpm', h: 138 },
     { name: 'Motor, A', key: 'amps', h: 88 },
-    { name: 'Winding, °C', key: 'windingC', h: 56 }
+    { name: 'Winding', key: 'windingC', h: 56 }
   ] as const;
   const GAP = 30;
   const height = TOP + rows.reduce((sum, r) => sum + r.h + GAP, 0) + 14;
@@ -37,11 +40,18 @@
 
   const least = (list: readonly number[]) => list.reduce((m, v) => Math.min(m, v), Infinity);
   const most = (list: readonly number[]) => list.reduce((m, v) => Math.max(m, v), -Infinity);
+  /** The values of a strip, as they are shown. */
+  const valuesOf = (t: Trace, key: (typeof rows)[number]['key']) =>
+    key === 'windingC' ? t.windingC.map((c) => warmth(c, prefs.units)) : t[key];
   const strips = $derived.by(() => {
     let top = TOP;
     return rows.map((r) => {
-      const values = trace[r.key];
-      const all = [...values, ...(ghost?.trace[r.key] ?? []), ...(r.key === 'spindleRpm' ? (band?.high ?? []) : [])];
+      const values = valuesOf(trace, r.key);
+      const all = [
+        ...values,
+        ...(ghost ? valuesOf(ghost.trace, r.key) : []),
+        ...(r.key === 'spindleRpm' ? (band?.high ?? []) : [])
+      ];
       let high = most(all);
       // What rounding leaves under nothing is no room to show.
       const under = least(all) < -0.02 * high ? least(all) : 0;
@@ -59,7 +69,7 @@
         ticks: y.ticks(r.h > 100 ? 4 : 2),
         d: pathOf(trace.seconds, values, x, y),
         band: band && r.key === 'spindleRpm' ? bandOf(band, x, y) : '',
-        beside: ghost ? pathOf(ghost.trace.seconds, ghost.trace[r.key], x, y) : ''
+        beside: ghost ? pathOf(ghost.trace.seconds, valuesOf(ghost.trace, r.key), x, y) : ''
       };
       top += r.h + GAP;
       return strip;
@@ -68,8 +78,8 @@
   const labels = $derived(labelsOf(answer.events, x, plot, 3));
   const spans = $derived(spansOf(answer.events));
   const bottom = $derived(height - GAP - 10);
-  const moment = $derived(play.moment);
-  const playhead = $derived(x(play.at));
+  const moment = $derived(play?.moment);
+  const playhead = $derived(x(play?.at ?? 0));
 
   /** Zooms about the hand. */
   const zoom = (factor: number) => {
@@ -78,12 +88,12 @@
       shown = undefined;
       return;
     }
-    const from = Math.min(Math.max(play.at - span / 2, 0), ends - span);
+    const from = Math.min(Math.max((play?.at ?? 0) - span / 2, 0), ends - span);
     shown = [from, from + span];
   };
   /** Keeps the hand in view. */
   $effect(() => {
-    if (!shown) return;
+    if (!shown || !play) return;
     const [from, to] = shown;
     const span = to - from;
     if (play.at < from) shown = [Math.max(play.at - span * 0.1, 0), Math.max(play.at - span * 0.1, 0) + span];
@@ -92,12 +102,13 @@
 
   let svg = $state<SVGSVGElement>();
   const seek = (e: PointerEvent) => {
-    if (!svg || (e.type === 'pointermove' && e.buttons !== 1)) return;
+    if (!svg || !play || (e.type === 'pointermove' && e.buttons !== 1)) return;
     const box = svg.getBoundingClientRect();
     play.pause();
     play.seek(x.invert(e.clientX - box.left - LEFT));
   };
   const key = (e: KeyboardEvent) => {
+    if (!play) return;
     const span = view[1] - view[0];
     const step = e.shiftKey ? span / 10 : span / 200;
     const does: Record<string, () => void> = {
@@ -120,7 +131,7 @@
   };
   const says = $derived(
     moment
-      ? `${figure(moment.seconds)} s, spindle ${figure(moment.spindleRpm)} rpm, motor ${figure(moment.amps)} A, winding ${figure(moment.windingC)} °C`
+      ? `${figure(moment.seconds)} s, spindle ${figure(moment.spindleRpm)} rpm, motor ${figure(moment.amps)} A, winding ${figure(warmth(moment.windingC, prefs.units))} ${warmthUnit(prefs.units)}`
       : ''
   );
 </script>
@@ -130,13 +141,17 @@
     bind:this={svg}
     {width}
     {height}
-    role="slider"
-    tabindex="0"
-    aria-label="Time in the run"
-    aria-valuemin="0"
-    aria-valuemax={Math.round(ends * 100) / 100}
-    aria-valuenow={Math.round(play.at * 100) / 100}
-    aria-valuetext={says}
+    {...play
+      ? {
+          role: 'slider',
+          tabindex: 0,
+          'aria-label': 'Time in the run',
+          'aria-valuemin': 0,
+          'aria-valuemax': Math.round(ends * 100) / 100,
+          'aria-valuenow': Math.round(play.at * 100) / 100,
+          'aria-valuetext': says
+        }
+      : { role: 'img', 'aria-label': 'Speed, current and warmth over the run' }}
     onpointerdown={seek}
     onpointermove={seek}
     onkeydown={key}
@@ -180,7 +195,9 @@
             >limit {figure(answer.limit)} A</text
           >
         {/if}
-        <text x="2" y={s.top - 6} class="name">{s.name}</text>
+        <text x="2" y={s.top - 6} class="name"
+          >{s.key === 'windingC' ? `${s.name}, ${warmthUnit(prefs.units)}` : s.name}</text
+        >
         {#if s.beside && s.key === 'spindleRpm'}
           <text x={plot} y={s.top - 6} text-anchor="end" class="ghost-says">- - {ghostName}</text>
         {/if}
@@ -189,21 +206,28 @@
         <text x={x(t)} y={height - 8} text-anchor="middle" class="tick">{figure(t)}</text>
       {/each}
       <text x={plot + 10} y={height - 8} text-anchor="end" class="tick">s</text>
-      {#if playhead >= -1 && playhead <= plot + 1}
+      {#if play && playhead >= -1 && playhead <= plot + 1}
         <path d="M{playhead} {TOP - 4}V{bottom + 8}" class="hand" />
         <path d="M{playhead - 5} {bottom + 8}h10l-5 8z" class="hand-end" />
         {#each strips as s (s.key)}
-          {#if moment}<circle cx={playhead} cy={s.y(moment[s.key])} r="4.500" class="at" />{/if}
+          {#if moment}<circle
+              cx={playhead}
+              cy={s.y(s.key === 'windingC' ? warmth(moment.windingC, prefs.units) : moment[s.key])}
+              r="4.500"
+              class="at"
+            />{/if}
         {/each}
       {/if}
     </g>
   </svg>
 </div>
-<p class="flex items-center justify-end gap-3 px-4 text-sm text-soft" data-screen>
-  <span class="keys">space plays, arrows scrub, + and − zoom</span>
-  <button class="link min-h-8" onclick={() => zoom(0.5)} aria-label="Show less time">closer</button>
-  <button class="link min-h-8" onclick={() => zoom(2)} disabled={!shown} aria-label="Show more time">wider</button>
-</p>
+{#if play}
+  <p class="flex items-center justify-end gap-3 px-4 text-sm text-soft" data-screen>
+    <span class="keys">space plays, arrows scrub, + and − zoom</span>
+    <button class="link min-h-8" onclick={() => zoom(0.5)} aria-label="Show less time">closer</button>
+    <button class="link min-h-8" onclick={() => zoom(2)} disabled={!shown} aria-label="Show more time">wider</button>
+  </p>
+{/if}
 
 <style>
   @media (max-width: 40rem) {

@@ -68,6 +68,13 @@ export class Play {
     this.#frame = requestAnimationFrame(this.#step);
   }
 
+  /** Plays it from the beginning. */
+  again() {
+    this.pause();
+    this.at = 0;
+    this.start();
+  }
+
   pause() {
     this.playing = false;
     cancelAnimationFrame(this.#frame);

@@ -50,6 +50,10 @@ export function momentAt(trace: Trace, t: number): Moment | undefined {
   };
 }
 
+/** A temperature as it is shown: °C, or °F where inches are. */
+export const warmth = (celsius: number, units: 'metric' | 'inch') => (units === 'inch' ? celsius * 1.8 + 32 : celsius);
+export const warmthUnit = (units: 'metric' | 'inch') => (units === 'inch' ? '°F' : '°C');
+
 /** How many turns were made up to each point, speeds joined by straight lines. */
 export function turnsOf(seconds: readonly number[], rpm: readonly number[]): number[] {
   let sum = 0;

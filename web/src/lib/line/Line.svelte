@@ -14,8 +14,11 @@
     onselect: (station: StationName) => void;
     /** A dry run that is played: the line turns with it, and its stations have meters. */
     play?: Play;
+    /** Starts the machine on the sheet, as its dry run has it; or stops watching that. */
+    onstart?: () => void;
+    starting?: boolean;
   }
-  let { stations, drawing, selected, onselect, play }: Props = $props();
+  let { stations, drawing, selected, onselect, play, onstart, starting = false }: Props = $props();
 
   /** What the meters show at a moment of the run; the other stations keep their figures. */
   const meters = $derived.by((): Partial<Record<StationName, string[]>> => {
@@ -73,6 +76,11 @@
       {#each stations as s (s.station)}
         <div class="figures min-w-0 px-4 pb-2.5" class:on={s.station === selected}>
           <p class="flex flex-wrap gap-x-4 text-[1.05rem] font-semibold">
+            {#if s.station === 'control' && onstart}
+              <button class="link order-last ml-auto min-h-6 text-[0.92rem] font-normal" onclick={onstart}
+                >{starting ? 'let it be' : 'press start'}</button
+              >
+            {/if}
             {#if meters[s.station]}
               {#each meters[s.station] ?? [] as text, i (i)}<span class="meter">{text}</span>{/each}
             {:else}

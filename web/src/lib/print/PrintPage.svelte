@@ -7,6 +7,8 @@
     a: A;
     /** Only where the whole was asked for. */
     build: S['Build'] | undefined;
+    /** Its dry run, where that was asked for. */
+    dry: S['DryrunAnswer'] | undefined;
   }
 </script>
 
@@ -24,9 +26,11 @@
     title: string;
     /** Parts, wiring and power-up are wanted too. */
     whole?: boolean;
+    /** The dry run is wanted too. */
+    run?: boolean;
     page: Snippet<[Printed]>;
   }
-  let { id, title, whole = false, page }: Props = $props();
+  let { id, title, whole = false, run = false, page }: Props = $props();
 
   const asked = new Ask<Printed>(async (signal) => {
     const got = await call(() => api.GET('/api/plans/{id}', { params: { path: { id } }, signal }));
@@ -35,9 +39,10 @@
     const request = { body: { units: prefs.units, machine, plan }, bodySerializer: filledOnly, signal };
     const answer = await call(() => api.POST('/api/assess', request));
     const more = whole && answer.data ? await call(() => api.POST('/api/build', request)) : undefined;
+    const dry = run && answer.data ? await call(() => api.POST('/api/dryrun', request)) : undefined;
     const failed = !answer.data ? answer : more && !more.data ? more : undefined;
     if (!answer.data || failed) return { problem: failed?.problem, status: failed?.status ?? 0 };
-    return { data: { sheet: got.data, a: answer.data, build: more?.data }, status: 200 };
+    return { data: { sheet: got.data, a: answer.data, build: more?.data, dry: dry?.data }, status: 200 };
   });
   const printed = $derived(asked.answer);
   /** What can hurt stands at the head of whatever is hung on a wall. */

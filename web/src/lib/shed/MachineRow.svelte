@@ -91,7 +91,7 @@
           {p.stations
             .map((s) => s.title)
             .slice(1, 4)
-            .join(' → ')}
+            .join(' → ')}{p.starts ? `; simulated, it ${p.starts}` : ''}
         </p>
         <div><RowMenu what="plan {p.letter} of {m.name}" name={p.name} {...planDeeds(p)} /></div>
       </div>

@@ -103,6 +103,14 @@
 
   const focus = (what: string) => document.querySelector<HTMLElement>(what)?.focus();
 
+  /** The start of the dry run, watched on the line without leaving the sheet. */
+  let starting = $state(false);
+  const start = () => {
+    starting = !starting;
+    if (starting) sheet.dry.play.again();
+    else sheet.dry.play.pause();
+  };
+
   const choose = (station: string) => {
     sheet.station = station as StationName;
     sheet.show('');
@@ -131,7 +139,9 @@
             drawing={a.drawing}
             selected={sheet.station}
             onselect={choose}
-            play={sheet.panel === 'dry' ? sheet.dry.play : undefined}
+            play={sheet.panel === 'dry' || (starting && sheet.panel === '') ? sheet.dry.play : undefined}
+            onstart={sheet.panel === '' && sheet.dry.answer?.runs ? start : undefined}
+            starting={starting && sheet.panel === ''}
           />
         </div>
         <Rail />
