@@ -47,7 +47,7 @@ var rooms = map[string]string{
 	"dryrun": "air assess control finding line motor numeric plan quantity reduction remedy script supply thermal " +
 		"words work working",
 	"build":   "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
-	"compare": "assess build finding line plan quantity words",
+	"compare": "assess build dryrun finding line plan quantity words",
 	"slate":   "motor quantity reduction source supply work working",
 	// What tests share.
 	"plan/plantest":     "control finding motor plan quantity reduction shelf supply work",

@@ -64,6 +64,15 @@ for (const theme of ['day', 'night'] as const)
     await page.getByRole('link', { name: /^Power up / }).click();
     await expect(page.getByText('Plug out and in sight', { exact: false })).toBeVisible();
     await scan('first power-up');
+    await page.getByRole('link', { name: /^Dry run/ }).click();
+    await expect(page.getByRole('slider', { name: 'Time in the run' })).toBeVisible();
+    await page.getByRole('button', { name: /^Change event 5/ }).click();
+    await page.getByRole('button', { name: 'run it 200 times over it' }).click();
+    await expect(page.getByText(/^Drawn: /)).toBeVisible({ timeout: 20_000 });
+    await scan('the dry run');
+    await page.getByRole('radio', { name: 'a working day' }).click();
+    await expect(page.getByRole('img', { name: /^Winding and case/ })).toBeVisible();
+    await scan('a working day');
     await page.getByRole('link', { name: /^Sheets / }).click();
     await scan('sheets to print');
     await page.getByRole('link', { name: 'beside' }).click();

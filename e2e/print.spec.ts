@@ -5,7 +5,7 @@ import { demoPlans, expect, headline, test } from './workshop';
 const sheets = [
   ['speed-plate', 1],
   ['settings', 2],
-  ['verdict', 3],
+  ['verdict', 4],
   ['build', 3]
 ] as const;
 

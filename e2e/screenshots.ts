@@ -57,9 +57,16 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.getByRole('link', { name: /ex barn hoist/ }).click();
   await expect(page.getByRole('list', { name: 'Constants from the readings' })).toBeVisible();
   await shot(page, 'shelf');
-  await page.goto(`${workshop.url}/#/shelf/donors`);
-  await expect(page.getByRole('heading', { name: 'Tumble dryer' })).toBeVisible();
-  await shot(page, 'donors');
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await page.getByRole('link', { name: /^Dry run/ }).click();
+  await page.getByLabel('Beside it').selectOption({ label: 'A, One belt' });
+  await expect(page.locator('.ghost')).toHaveCount(3);
+  const hand = page.getByRole('slider', { name: 'Time in the run' });
+  await hand.focus();
+  await page.keyboard.press('End');
+  await page.keyboard.press('Shift+ArrowLeft');
+  await page.keyboard.press('Shift+ArrowLeft');
+  await shot(page, 'dry-run');
   await page.goto(`${workshop.url}/#/what-is-it`);
   await page.getByLabel('It came out of').selectOption('Washing machine, belt driven');
   await page

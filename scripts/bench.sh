@@ -20,3 +20,8 @@ printf 'script of a first load: %d kB gzip\n' $(((script + 500) / 1000))
 # From a key to the figures painted, and the frames of a drag, in a browser.
 "$ROOT/scripts/install.sh" test
 cd "$ROOT/e2e" && npx playwright test --config speed.config.ts
+# A dry run beside SciPy's, where Debian's python3-scipy is installed or can be.
+if ! /usr/bin/python3 -c 'import scipy' 2>/dev/null && command -v apt-get >/dev/null 2>&1; then
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq python3-scipy >>"$ROOT/var/install.log" 2>&1 || true
+fi
+if /usr/bin/python3 -c 'import scipy' 2>/dev/null; then "$ROOT/scripts/bench_scipy.sh"; else echo "python3-scipy is missing: no dry run beside it"; fi

@@ -11,5 +11,5 @@ ours=$(awk '{print $3 / 1e9}' <<<"$line")
 off=$(awk '{for (i = 1; i <= NF; i++) if ($i == "off") print $(i - 1)}' <<<"$line")
 read -r theirs rtol error version < <(/usr/bin/python3 scripts/reference/scipy_dryrun.py "$machines" --time "$off")
 awk -v o="$ours" -v t="$theirs" -v off="$off" -v rtol="$rtol" -v e="$error" -v v="$version" 'BEGIN {
-  printf "dry run %.3f ms, off by %s; SciPy %s RK45 %.1f ms at rtol %s, off by %s: %.0f times as fast\n",
+  printf "dry run %.3f ms, off by %s; %s RK45 %.1f ms at rtol %s, off by %s: %.0f times as fast\n",
     o * 1e3, off, v, t * 1e3, rtol, e, t / o }'

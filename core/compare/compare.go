@@ -9,6 +9,7 @@ import (
 
 	"jiriki/core/assess"
 	"jiriki/core/build"
+	"jiriki/core/dryrun"
 	"jiriki/core/finding"
 	"jiriki/core/line"
 	"jiriki/core/plan"
@@ -60,6 +61,8 @@ type judged struct {
 	a     assess.Assessment
 	build build.Build
 	model *line.Model
+	dry   dryrun.Results
+	runs  bool
 	sys   q.System
 }
 
@@ -84,7 +87,9 @@ func Plans(plans []Named) (Beside, error) {
 			return Beside{}, err
 		}
 		s, _ := plan.Resolve(p.Input)
-		list = append(list, judged{name: p.Name, a: a, build: b, model: line.New(s), sys: p.Input.Units})
+		one := judged{name: p.Name, a: a, build: b, model: line.New(s), sys: p.Input.Units}
+		one.dry, one.runs = dryrun.Come(p.Input)
+		list = append(list, one)
 		out.Sides = append(out.Sides, Side{Name: p.Name, MayPower: a.MayPower, Reach: a.Reach})
 	}
 	if len(list) == 0 {
@@ -207,6 +212,24 @@ var measures = []measure{
 			return "not known", math.NaN()
 		}
 		return "×" + q.Figures(least, 2) + " what " + at + " takes", least
+	}},
+	{"Up to speed, simulated", func(j *judged) (string, float64) {
+		switch took := j.dry.ToSpeed; {
+		case !j.runs:
+			return "not known", math.NaN()
+		case took == 0:
+			return "does not start", -1e6
+		default:
+			return "in " + q.ShowFigures(took, q.Duration, j.sys, 2), -took
+		}
+	}},
+	{"Stands after the stop, simulated", func(j *judged) (string, float64) {
+		switch took := j.dry.Stop; {
+		case !j.runs || took == 0:
+			return "not known", math.NaN()
+		default:
+			return "in " + q.ShowFigures(took, q.Duration, j.sys, 2), -took
+		}
 	}},
 	{"The reduction keeps", func(j *judged) (string, float64) {
 		if len(j.model.Reduction.Positions) == 0 {

@@ -80,6 +80,19 @@ func Of(in plan.Input) (Answer, error) {
 	return out, nil
 }
 
+// Come is what a plan's run comes to, without what might be done about it; false where it cannot be run.
+func Come(in plan.Input) (Results, bool) {
+	_, t, err := prepare(&in)
+	if err != nil || t == nil {
+		return Results{Cuts: []Cut{}}, false
+	}
+	r, err := simulate(newMachine(t, &t.Script), &t.Script, usual)
+	if err != nil {
+		return Results{Cuts: []Cut{}}, false
+	}
+	return resultsOf(r), true
+}
+
 // refused is a run that cannot be worked out, or whose energy does not close, at the field that is the likeliest cause.
 func refused(in *plan.Input) error {
 	field, given := "script.inertia", in.Plan.Script.Inertia

@@ -25,8 +25,10 @@ type Trace struct {
 // traceOf thins rows to so many points: of each stretch of them it keeps the first, and where speed and current are
 // least and most.
 func traceOf(rows []row, most int) Trace {
-	var t Trace
-	for _, i := range kept(rows, most) {
+	which := kept(rows, most)
+	list := func() []float64 { return make([]float64, 0, len(which)) }
+	t := Trace{list(), list(), list(), list(), list(), list(), list(), list()}
+	for _, i := range which {
 		one := &rows[i]
 		t.Seconds = append(t.Seconds, math.Round(one.t*1e4)/1e4)
 		t.MotorRPM = append(t.MotorRPM, q.Rounded(one.rotor/q.RPM))

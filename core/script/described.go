@@ -60,7 +60,7 @@ func Happenings() []Happening { return happenings }
 
 var happenings = []Happening{
 	{On, "Switch on", "speed", false}, {Knob, "Knob to", "speed", false}, {Cut, "A cut comes on", "job", true},
-	{Free, "Hands off", "", false}, {Jam, "It jams", "torque", true}, {Fails, "Power fails", "", true},
+	{Free, "Hands off", "", false}, {Jam, "A jam", "torque", true}, {Fails, "Power fails", "", true},
 	{Returns, "Power comes back", "", false}, {Reverse, "Reverse asked for", "speed", false},
 	{Ramp, "Stop, ramped", "", false}, {Coast, "Switched off, coasts", "", false},
 	{Brake, "Stop, braked", "", false}, {Stop, "Emergency stop", "", false},

@@ -19,23 +19,23 @@ type habit struct {
 
 // habits by kind of machine; what is not here has the first.
 var habits = map[string]habit{
-	"":              {Jam, "It jams", 3, 2, Ramp},
-	"lathe":         {Jam, "The tool digs in", 3, 1, Ramp},
-	"mill":          {Jam, "The cutter grabs", 3, 1, Ramp},
-	"drill":         {Jam, "The drill catches as it breaks through", 2.5, 1, Ramp},
-	"bandsaw":       {Jam, "The blade pinches", 2.5, 2, Coast},
+	"":              {Jam, "A jam", 3, 2, Ramp},
+	"lathe":         {Jam, "A tool that digs in", 3, 1, Ramp},
+	"mill":          {Jam, "A cutter that grabs", 3, 1, Ramp},
+	"drill":         {Jam, "A drill that catches as it breaks through", 2.5, 1, Ramp},
+	"bandsaw":       {Jam, "A pinched blade", 2.5, 2, Coast},
 	"hacksaw":       {Fails, "Power fails in the cut", 0, 3, Coast},
-	"belt-sander":   {Jam, "The work is pressed on hard", 2, 3, Coast},
-	"disc-sander":   {Jam, "The work is pressed on hard", 2, 3, Coast},
+	"belt-sander":   {Jam, "Work pressed on hard", 2, 3, Coast},
+	"disc-sander":   {Jam, "Work pressed on hard", 2, 3, Coast},
 	"grinder":       {Fails, "Power fails", 0, 3, Coast},
-	"shaper":        {Jam, "The tool digs in", 2.5, 2, Ramp},
+	"shaper":        {Jam, "A tool that digs in", 2.5, 2, Ramp},
 	"potters-wheel": {Jam, "Leaning in hard", 1.6, 6, Ramp},
 	"mixer":         {Fails, "Power fails with the bowl full", 0, 4, Coast},
 	"crusher":       {Jam, "A wedged stone", 1.4, 3, Ramp},
 	"extractor":     {"", "", 0, 0, Ramp},
-	"conveyor":      {Jam, "Something wedges", 3, 3, Ramp},
+	"conveyor":      {Jam, "Something wedged", 3, 3, Ramp},
 	"fan":           {Fails, "Power fails", 0, 5, Coast},
-	"indexer":       {Jam, "It runs against a stop", 3, 1, Ramp},
+	"indexer":       {Jam, "A stop it runs against", 3, 1, Ramp},
 }
 
 // How a usual script is laid out, s.

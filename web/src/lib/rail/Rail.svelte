@@ -83,18 +83,26 @@
     text-overflow: ellipsis;
     white-space: nowrap;
   }
-  @media (width < 40rem) {
+  @media (width < 46rem) {
     ol {
       flex: 1 1 100%;
     }
     li {
-      flex: 1 1 0;
+      min-width: 0;
+      flex: 1 1 auto;
     }
     .step {
       flex-direction: column;
       justify-content: center;
+      height: 100%;
       min-height: 2.9rem;
-      padding-inline: 0.3rem;
+      padding-inline: 0.2rem;
+    }
+    .state {
+      text-align: center;
+      white-space: normal;
+      font-size: 0.8rem;
+      line-height: 1.1;
     }
     .next {
       min-height: 2.9rem;
