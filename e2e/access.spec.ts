@@ -66,7 +66,7 @@ for (const theme of ['day', 'night'] as const)
     await scan('first power-up');
     await page.getByRole('link', { name: /^Dry run/ }).click();
     await expect(page.getByRole('slider', { name: 'Time in the run' })).toBeVisible();
-    await page.getByRole('button', { name: /^Change event 5/ }).click();
+    await page.getByRole('button', { name: /^change, event 5/ }).click();
     await page.getByRole('button', { name: 'run it 200 times over it' }).click();
     await expect(page.getByText(/^Drawn: /)).toBeVisible({ timeout: 20_000 });
     await scan('the dry run');

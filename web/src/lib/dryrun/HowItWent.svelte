@@ -42,12 +42,10 @@
   </ol>
   <dl class="mt-1">
     {#each answer.figures as f (f.name)}
-      <div class="border-b border-dotted border-rule py-1.5">
-        <div class="flex items-baseline justify-between gap-3">
-          <dt class="font-semibold">{f.name}</dt>
-          <dd class="font-semibold whitespace-nowrap">{f.value}</dd>
-        </div>
-        <p class="text-sm text-soft">{f.detail}</p>
+      <div class="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-3 border-b border-dotted border-rule py-1.5">
+        <dt class="font-semibold">{f.name}</dt>
+        <dd class="font-semibold whitespace-nowrap">{f.value}</dd>
+        <dd class="col-span-2 text-sm text-soft">{f.detail}</dd>
       </div>
     {/each}
   </dl>

@@ -94,7 +94,7 @@
           <button
             class="link min-h-8 text-sm"
             aria-expanded={open === i}
-            aria-label="Change event {i + 1}, {nameOf(e, jobs, kinds)}"
+            aria-label="{open === i ? 'done' : 'change'}, event {i + 1}, {nameOf(e, jobs, kinds)}"
             onclick={() => change(i)}>{open === i ? 'done' : 'change'}</button
           >
         </div>

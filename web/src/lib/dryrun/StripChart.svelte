@@ -224,8 +224,10 @@
 {#if play}
   <p class="flex items-center justify-end gap-3 px-4 text-sm text-soft" data-screen>
     <span class="keys">space plays, arrows scrub, + and − zoom</span>
-    <button class="link min-h-8" onclick={() => zoom(0.5)} aria-label="Show less time">closer</button>
-    <button class="link min-h-8" onclick={() => zoom(2)} disabled={!shown} aria-label="Show more time">wider</button>
+    <button class="link min-h-8" onclick={() => zoom(0.5)} aria-label="closer, less time shown">closer</button>
+    <button class="link min-h-8" onclick={() => zoom(2)} disabled={!shown} aria-label="wider, more time shown"
+      >wider</button
+    >
   </p>
 {/if}
 
