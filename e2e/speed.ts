@@ -10,20 +10,20 @@ declare global {
   }
 }
 
-/** Watches keys, the verdict and frames in the page. */
-const watch = (page: Page) =>
-  page.evaluate(() => {
+/** Watches keys, what follows from them and frames in the page. */
+const watch = (page: Page, follows = '[aria-label=Verdict]') =>
+  page.evaluate((where) => {
     const speed = (window.speed = { keyed: [] as number[], frames: [] as number[], dragging: false });
     let key = 0;
     document.addEventListener('keydown', () => (key = performance.now()), true);
-    const verdict = document.querySelector('[aria-label=Verdict]');
-    if (!verdict) throw new Error('no verdict');
+    const watched = document.querySelector(where);
+    if (!watched) throw new Error(`nothing is ${where}`);
     new MutationObserver(() => {
       const from = key;
       key = 0;
       // What follows a frame's callbacks comes when it is painted.
       if (from) requestAnimationFrame(() => setTimeout(() => speed.keyed.push(performance.now() - from)));
-    }).observe(verdict, { subtree: true, childList: true, characterData: true, attributes: true });
+    }).observe(watched, { subtree: true, childList: true, characterData: true, attributes: true });
     let last = 0;
     const frame = (at: number) => {
       if (speed.dragging && last) speed.frames.push(at - last);
@@ -31,7 +31,7 @@ const watch = (page: Page) =>
       requestAnimationFrame(frame);
     };
     requestAnimationFrame(frame);
-  });
+  }, follows);
 
 const at = (of: number[], share: number) =>
   [...of].sort((a, b) => a - b)[Math.ceil(of.length * share) - 1]?.toFixed(1) ?? 'none';
@@ -67,6 +67,23 @@ test('from a key to the figures', async ({ page, workshop }) => {
   }
   say('key to figures', await page.evaluate(() => window.speed.keyed));
   console.log(`requests at once while typing: ${requests.most}`);
+});
+
+test('from a key in the script to the strip chart', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Cider mill', 'A'));
+  await page.getByRole('link', { name: /^Dry run/ }).click();
+  await page.getByRole('button', { name: /^change.*A stone in a windfall/ }).click();
+  await page.getByLabel('Torque', { exact: true }).fill('12 N·m');
+  await watch(page, '.chart .line');
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowRight');
+  for (let n = 0; n < 40; n++) {
+    const before = await page.evaluate(() => window.speed.keyed.length);
+    await page.keyboard.press(n % 2 ? 'Backspace' : '5');
+    await page.waitForFunction((known) => window.speed.keyed.length > known, before);
+  }
+  say('key to the strip chart', await page.evaluate(() => window.speed.keyed));
 });
 
 test('frames of a drag', async ({ page, workshop }) => {
