@@ -40,12 +40,13 @@ type Answer struct {
 
 // Event is something that happens in a run, whether asked for or by itself.
 type Event struct {
-	Seconds float64 `json:"seconds"`
-	What    What    `json:"what"`
-	Words   string  `json:"words"`
-	Entry   int     `json:"entry" doc:"Which of the script's events it comes from; -1 for none"`
-	To      float64 `json:"to" doc:"Seconds at which what came on is off again; 0 where nothing lasts"`
-	Bad     bool    `json:"bad" doc:"Nobody wants it"`
+	Seconds float64     `json:"seconds"`
+	What    What        `json:"what"`
+	Does    script.Does `json:"does" doc:"What the script asked for; empty for what happened by itself"`
+	Words   string      `json:"words"`
+	Entry   int         `json:"entry" doc:"Which of the script's events it comes from; -1 for none"`
+	To      float64     `json:"to" doc:"Seconds at which what came on is off again; 0 where nothing lasts"`
+	Bad     bool        `json:"bad" doc:"Nobody wants it"`
 }
 
 // OnTheDay is what the day was taken to be, with what was guessed.
@@ -208,7 +209,7 @@ func eventsOf(r *run, written []script.Event) []Event {
 			if e.e.Ended {
 				continue
 			}
-			one.Words, one.Entry = e.e.Says(&r.Machine), e.e.Entry
+			one.Words, one.Entry, one.Does = e.e.Says(&r.Machine), e.e.Entry, e.e.Does
 			if written := written[e.e.Entry].Speed; e.e.Does == script.Knob && e.e.Name == "" {
 				one.Words += " " + cmp.Or(string(written), "full")
 			}

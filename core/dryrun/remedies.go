@@ -167,6 +167,9 @@ func (h *helper) positions() []Remedy {
 	return out
 }
 
+// heaviestWheel is the most a flywheel is offered with, kg·m²: a cast one of half a metre.
+const heaviestWheel = 3
+
 // flywheels are heavier ones on the spindle.
 func (h *helper) flywheels() []Remedy {
 	var out []Remedy
@@ -175,6 +178,9 @@ func (h *helper) flywheels() []Remedy {
 		machine := h.in.Machine
 		s := h.out.Script
 		kgm2 := m.rest * times
+		if kgm2 > heaviestWheel {
+			break
+		}
 		label, si := q.Unit(q.Inertia, h.in.Units)
 		text := q.Written(kgm2/si, label)
 		machine.Limits.Flywheel, s.Inertia = text, ""

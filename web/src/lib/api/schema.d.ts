@@ -1449,6 +1449,8 @@ export interface components {
         DryrunEvent: {
             /** @description Nobody wants it */
             bad: boolean;
+            /** @description What the script asked for; empty for what happened by itself */
+            does: string;
             /**
              * Format: int64
              * @description Which of the script's events it comes from; -1 for none

@@ -48,7 +48,7 @@
             >{play.playing ? 'Pause' : 'Run it'}</button
           >
         {/if}
-        <p class="min-w-0 flex-1">
+        <p class="min-w-0 flex-1 max-sm:order-last max-sm:basis-full">
           {#if moment && span === 'seconds'}
             <span class="text-soft">{figure(moment.seconds)} s</span>
             <span class="px-2 font-semibold">{figure(moment.spindleRpm)} rpm, {figure(moment.amps)} A</span>

@@ -161,7 +161,13 @@
     <g transform="translate({LEFT} 0)">
       <g clip-path="url(#strip-view)">
         {#each spans as s (s.from)}
-          <rect x={x(s.from)} y={TOP} width={Math.max(x(s.to) - x(s.from), 0)} height={bottom - TOP} class="span" />
+          <rect
+            x={x(s.from)}
+            y={TOP}
+            width={Math.max(x(s.to) - x(s.from), 0)}
+            height={bottom - TOP}
+            class="span {s.does}"
+          />
         {/each}
         {#each answer.events.filter((e) => e.entry >= 0) as e, i (i)}
           <path d="M{x(e.seconds)} {TOP - 2}V{bottom}" class="event" />
@@ -245,6 +251,12 @@
   }
   .span {
     fill: color-mix(in srgb, var(--good) 13%, transparent);
+  }
+  .span.jam {
+    fill: color-mix(in srgb, var(--stop) 12%, transparent);
+  }
+  .span.fails {
+    fill: color-mix(in srgb, var(--soft) 16%, transparent);
   }
   .event {
     stroke: var(--soft);

@@ -69,4 +69,4 @@ export function labelsOf(events: readonly Event[], x: (t: number) => number, wid
 
 /** What was on, and for how long: shaded behind the lines. */
 export const spansOf = (events: readonly Event[]) =>
-  events.filter((e) => e.to > e.seconds).map((e) => ({ from: e.seconds, to: e.to, jam: e.what === 'asked' && e.bad }));
+  events.filter((e) => e.to > e.seconds).map((e) => ({ from: e.seconds, to: e.to, does: e.does }));

@@ -41,7 +41,7 @@ it('only what a view shows is drawn, and a point to either side', () => {
 
 it('labels run into no other of their row, and end before the edge', () => {
   const e = (seconds: number, words: string) =>
-    ({ seconds, words, entry: 0, bad: false, what: 'asked', to: 0 }) as const;
+    ({ seconds, words, entry: 0, bad: false, what: 'asked', does: 'on', to: 0 }) as const;
   const labels = labelsOf([e(0, 'Switch on'), e(1, 'Big pots'), e(99, 'Stop, ramped')], (t) => t * 4, 400, 3);
   expect(labels.map((l) => l.row)).toEqual([0, 1, 0]);
   expect(labels.map((l) => l.before)).toEqual([false, false, true]);
