@@ -2,9 +2,7 @@ package server
 
 import (
 	"context"
-	"errors"
 	"net/http"
-	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/sse"
@@ -23,11 +21,6 @@ type DryRunInput struct {
 
 // mostDraws is how many runs over what is not known are made at the most.
 const mostDraws = 200
-
-// DrawsProgress is how many of the runs over what is not known are made.
-type DrawsProgress struct {
-	Share float64 `json:"share" doc:"From 0 to 1"`
-}
 
 // input is the plan with the script it is to run.
 func (in *DryRunInput) input() plan.Input {
@@ -66,7 +59,7 @@ func (a *api) dryRun(h huma.API) {
 		Summary:          "Run a plan's script over what is not known of it",
 		Description:      "Streams progress, then the result, or the problem. Closing the connection stops it.",
 		SkipValidateBody: true,
-	}), map[string]any{"progress": DrawsProgress{}, "result": dryrun.Draws{}, "problem": huma.ErrorModel{}},
+	}), map[string]any{"progress": Progress{}, "result": dryrun.Draws{}, "problem": huma.ErrorModel{}},
 		a.runDraws)
 	huma.Register(h, inLane(keyed, huma.Operation{
 		OperationID: "day", Method: http.MethodPost, Path: "/api/day",
@@ -83,7 +76,6 @@ func (a *api) dryRun(h huma.API) {
 }
 
 func (a *api) runDraws(ctx context.Context, in *struct{ Body DryRunInput }, send sse.Sender) {
-	told := time.Now()
 	input := in.Body.input()
 	if err := a.stocked(ctx, &input); err != nil {
 		a.sendProblem(ctx, err, send)
@@ -93,21 +85,7 @@ func (a *api) runDraws(ctx context.Context, in *struct{ Body DryRunInput }, send
 	if draws == 0 {
 		draws = dryrun.UsualDraws
 	}
-	result, err := dryrun.Over(input, draws, func(share float64) bool {
-		if time.Since(told) > progressEvery {
-			told = time.Now()
-			if send.Data(DrawsProgress{share}) != nil {
-				return false
-			}
-		}
-		return ctx.Err() == nil
+	streamed(a, ctx, send, dryrun.ErrStopped, func(goesOn func(float64) bool) (dryrun.Draws, error) {
+		return dryrun.Over(input, draws, goesOn)
 	})
-	if errors.Is(err, dryrun.ErrStopped) {
-		return
-	}
-	if err != nil {
-		a.sendProblem(ctx, err, send)
-		return
-	}
-	_ = send.Data(result)
 }

@@ -160,6 +160,9 @@ func headline(out *Answer, sys q.System) string {
 		if one.ID == f.DryStarts || one.ID == f.DryNoStart {
 			says = words.Sentence(one.Title)
 		}
+		if one.ID == f.DryNoStart {
+			return says
+		}
 	}
 	for _, one := range out.Findings {
 		if one.Level == f.Stop && one.ID != f.DryNoStart {
@@ -168,7 +171,7 @@ func headline(out *Answer, sys q.System) string {
 	}
 	held, cuts := 0, 0
 	for _, c := range out.Results.Cuts {
-		if cuts++; c.Stalls == 0 && !c.Off {
+		if cuts++; c.Stalls == 0 && !c.Off && !c.Unknown && c.Holds > 0 {
 			held++
 		}
 	}
@@ -179,7 +182,7 @@ func headline(out *Answer, sys q.System) string {
 		return says + " Nothing stalls in these " + q.ShowFigures(out.Results.Lasts, q.Duration, sys, 2) + "."
 	}
 	for _, one := range out.Findings {
-		if one.Level == f.Caution {
+		if one.Level == f.Caution || one.Level == f.Missing {
 			return says + " " + words.Sentence(one.Title)
 		}
 	}

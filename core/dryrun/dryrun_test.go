@@ -1,6 +1,7 @@
 package dryrun
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -220,6 +221,44 @@ func TestWhatCannotBeRunSaysWhy(t *testing.T) {
 	assert.ElementsMatch(t, []string{"script.inertia", "script.events[1].at", "script.events[2].job"}, fields)
 }
 
+// A jam in the middle of a cut leaves the cut on when it is over; hands off takes both away.
+func TestAJamInACutLeavesTheCutOn(t *testing.T) {
+	in := plantest.Demo(t)[2]
+	in.Plan.Script.Events = []script.Event{{At: "0 s", Does: script.On, Speed: "600 rpm"},
+		{At: "5 s", Does: script.Cut, Job: "apples", Lasts: "10 s"}, {At: "8 s", Does: script.Jam, Torque: "3 " +
+			"N·m", Lasts: "1 s"},
+		{At: "18 s", Does: script.Cut, Job: "apples"}, {At: "20 s", Does: script.Jam, Torque: "3 N·m"},
+		{At: "22 s", Does: script.Free}, {At: "25 s", Does: script.Coast}}
+	a := answer(t, in)
+	at := func(seconds float64) float64 {
+		i := slices.IndexFunc(a.Trace.Seconds, func(t float64) bool { return t >= seconds })
+		return a.Trace.Torque[i]
+	}
+	assert.Greater(t, at(8.8), at(7.5)+0.5, "jammed it takes more")
+	assert.InDelta(t, at(7.5), at(12), 0.05, "and as before once it is not")
+	assert.Less(t, at(16.5), at(12)-0.5, "the cut is over")
+	assert.Less(t, at(24), at(19)-0.5, "hands off takes cut and jam away")
+	assert.InDelta(t, at(16.5), at(24), 0.05)
+}
+
+// A job whose load is not known is not called held, and what was never switched on not started.
+func TestNothingIsCalledHeldThatWasNotRun(t *testing.T) {
+	in := plantest.Demo(t)[2]
+	in.Plan.Script.Events = []script.Event{{At: "0 s", Does: script.On},
+		{At: "5 s", Does: script.Cut, Job: "frozen", Lasts: "3 s"}, {At: "10 s", Does: script.Coast}}
+	in.Machine.Jobs[1].Load.Torque = ""
+	a := answer(t, in)
+	one := found(a, f.DryHolds)
+	require.NotNil(t, one)
+	assert.Equal(t, f.Missing, one.Level)
+	assert.NotContains(t, a.Headline, "Nothing stalls")
+
+	in.Plan.Script.Events = in.Plan.Script.Events[1:]
+	a = answer(t, in)
+	assert.Contains(t, a.Headline, "never switched on")
+	assert.False(t, a.Results.Started)
+}
+
 // Draws repeat, count what they find, and lie about the run that is looked at.
 func TestDrawsRepeatAndLieAboutTheRun(t *testing.T) {
 	in := plantest.Demo(t)[2]
@@ -256,12 +295,12 @@ func TestADayTooMuchIsRested(t *testing.T) {
 			rest = one.Detail
 		}
 	}
-	require.Contains(t, rest, "26")
-	in.Machine.Jobs[0].Duty.On, in.Machine.Jobs[0].Duty.Off = "4 min", "26 min"
+	require.Contains(t, rest, "25")
+	in.Machine.Jobs[0].Duty.On, in.Machine.Jobs[0].Duty.Off = "4 min", "25 min"
 	d, err = DayOf(in)
 	require.NoError(t, err)
 	assert.LessOrEqual(t, d.Most, d.Class)
-	in.Machine.Jobs[0].Duty.Off = "24 min"
+	in.Machine.Jobs[0].Duty.Off = "23 min"
 	d, err = DayOf(in)
 	require.NoError(t, err)
 	assert.Greater(t, d.Most, d.Class, "less rest is too little")

@@ -31,6 +31,7 @@ func figuresOf(r *run, res *Results, sys q.System) []Figure {
 	}
 	for _, c := range res.Cuts {
 		switch {
+		case c.Unknown:
 		case c.Stalls > 0:
 			add("Under "+c.Name, "stalls", "at "+seconds(c.Stalls))
 		case !c.Off && c.Before > 0:

@@ -80,8 +80,13 @@ func (s *teller) starting() {
 	on, powered := s.first(Powered)
 	leaves, turns := s.first(Leaves)
 	field := s.jobStart()
+	off, unpowered := s.first(Unpowered)
 	switch {
 	case !powered:
+		s.add(f.DryNoStart, f.Caution, "script.events", "It was never switched on", "Nothing was run but time.")
+	case !turns && unpowered && off.t-on.t < noTurning:
+		s.add(f.DryNoStart, f.Caution, "script.events", "It was off again before it turned",
+			"It had power for "+s.seconds(off.t-on.t)+".")
 	case !turns:
 		s.add(f.DryNoStart, f.Stop, field, "It does not start",
 			fmt.Sprintf("%s at the spindle is what holds it, and %s is what reaches it from rest. Left on, it only "+
@@ -149,6 +154,10 @@ func (s *teller) cut(c *Cut) {
 		field = fmt.Sprintf("machine.jobs[%d].load", c.job)
 	}
 	switch needs := s.show(c.Torque, q.Torque); {
+	case c.Unknown:
+		one := s.add(cutID(f.DryHolds, c), f.Missing, fmt.Sprintf("machine.jobs[%d].%s", c.job, s.job0(c).Missing),
+			"What "+c.Name+" takes is not known", "Nothing came on in its place. Fill it in, and it is run too.")
+		one.Job = c.Job
 	case c.Stalls > 0 && c.Before > 0:
 		level := f.Stop
 		if !isJob {
@@ -158,7 +167,10 @@ func (s *teller) cut(c *Cut) {
 			fmt.Sprintf("%s against what reaches the spindle%s: it stands %s after it came on, and draws %s there.",
 				needs, s.heldBy(c.by), s.seconds(c.Stalls-c.From), s.show(c.Amps, q.Current)))
 		one.Short, one.Job = isJob, c.Job
-	case c.Off || c.Before == 0:
+	case c.Off || c.Before == 0 && c.Holds == 0:
+	case c.Before == 0:
+		s.add(cutID(f.DryHolds, c), f.Good, "", "Starts under "+c.Name, fmt.Sprintf("%s, and it comes to %s.%s", needs,
+			s.rpm(c.Holds), s.overItsMinutes(c)))
 	case c.AtLimit > atLimitMost && isJob && c.Sag > 0.2:
 		one := s.add(cutID(f.DryStalls, c), f.Stop, field, c.Name+" pulls it down",
 			fmt.Sprintf("From %s to %s, held by %s for "+

@@ -76,7 +76,7 @@ func (r *run) event(t float64, e *script.Timed) {
 		r.takeOff(e)
 	case script.Jam:
 		r.jam = e.Torque.Or(jamTimes * r.hardest())
-		r.cutEntry = e.Entry
+		r.jamEntry = e.Entry
 	case script.Fails:
 		r.powerOn = false
 		r.off(t) // the start button stays as it was
@@ -267,11 +267,10 @@ func (r *run) reverse(t float64, e *script.Timed) {
 
 // putOn brings a cut on.
 func (r *run) putOn(t float64, e *script.Timed) {
-	r.cutEntry, r.torque = e.Entry, e.Torque.Or(0)
+	r.jobEntry, r.torque = e.Entry, e.Torque.Or(0)
 	r.job, r.biting = nil, false
 	if e.Job < 0 {
-		r.jam = r.torque
-		r.torque = 0
+		r.jam, r.jamEntry, r.jobEntry, r.torque = r.torque, e.Entry, -1, 0
 		return
 	}
 	job := &r.Machine.Jobs[e.Job]
@@ -288,8 +287,10 @@ func (r *run) putOn(t float64, e *script.Timed) {
 
 // takeOff ends what is on: all of it, or what one entry brought.
 func (r *run) takeOff(e *script.Timed) {
-	if e.Ended && e.Entry != r.cutEntry {
-		return // something else is on by now
+	if !e.Ended || e.Entry == r.jobEntry {
+		r.job, r.torque, r.biting, r.jobEntry = nil, 0, false, -1
 	}
-	r.job, r.jam, r.torque, r.biting, r.cutEntry = nil, 0, 0, false, -1
+	if !e.Ended || e.Entry == r.jamEntry {
+		r.jam, r.jamEntry = 0, -1
+	}
 }

@@ -81,9 +81,17 @@ func (l *log) take(r *run, t float64, y []float64) {
 	m := r.moment(t, y)
 	one := row{t: t, rotor: y[rotorSpeed], spindle: y[spindleSpeed], amps: m.Amps, torque: m.Torque, volts: m.Volts,
 		in: m.In + m.Out, winding: r.fed.Winding, casing: r.fed.Case, by: m.By, on: r.fed.On, stuck: r.stuck,
-		slips: r.slipping, starts: r.starts, entry: r.cutEntry, bus: y[bus]}
+		slips: r.slipping, starts: r.starts, entry: r.entry(), bus: y[bus]}
 	one.bears = r.bears(t, &m, y)
 	l.rows = append(l.rows, one)
+}
+
+// entry is which of the script's events has its load on: a jam before the job it jams.
+func (r *run) entry() int {
+	if r.jamEntry >= 0 {
+		return r.jamEntry
+	}
+	return r.jobEntry
 }
 
 // bears is the torque at the spindle over what reduction and keys bear for some seconds; 0 where they surely bear it.

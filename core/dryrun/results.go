@@ -51,6 +51,7 @@ type Cut struct {
 	Amps    float64 `json:"amps" doc:"The most while it was on"`
 	Torque  float64 `json:"torque" doc:"N·m at the spindle, as it came on"`
 	Slips   float64 `json:"slips" doc:"Seconds belt or clutch slipped"`
+	Unknown bool    `json:"unknown" doc:"What it takes is not known, and nothing came on"`
 	Off     bool    `json:"off" doc:"The motor was off before it ended"`
 
 	by  motor.Limit
@@ -204,7 +205,7 @@ func (r *run) stopTook() float64 {
 func (r *run) cutOf(e *script.Timed) Cut {
 	c := Cut{Entry: e.Entry, Name: e.Says(&r.Machine), From: e.At, To: e.At, job: e.Job, Torque: e.Torque.Or(0)}
 	if e.Job >= 0 {
-		c.Job = r.Machine.Jobs[e.Job].ID
+		c.Job, c.Unknown = r.Machine.Jobs[e.Job].ID, r.Machine.Jobs[e.Job].Missing != ""
 	}
 	least, turned := math.Inf(1), false
 	for i := range r.log.rows {

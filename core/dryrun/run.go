@@ -54,7 +54,8 @@ type run struct {
 	arrives  float64 // s at which the ramp is there; +Inf without one
 	loses    float64 // J of what sudden changes of current took
 
-	cutEntry int
+	jobEntry int // of the script, whose job is on; -1 for none
+	jamEntry int // and whose jam
 	watches  []watch
 	log      log
 }
@@ -78,7 +79,7 @@ var usual = detail{fine: 1}
 // simulate runs a script on a machine. The error says that the numbers would not have it.
 func simulate(m *machine, s *script.Resolved, d detail) (*run, error) {
 	r := &run{moving: moving{machine: m, stuck: true, sense: 1, settled: true, powerOn: true, starts: true}, script: s,
-		detail: d, arrives: math.Inf(1), still: math.Inf(1), cutEntry: -1, y: make([]float64, states)}
+		detail: d, arrives: math.Inf(1), still: math.Inf(1), jobEntry: -1, jamEntry: -1, y: make([]float64, states)}
 	r.fed.Supply, r.fed.Limit = m.supply, m.limit
 	if m.Supply.Battery {
 		r.fed.Inside, r.fed.Rests = m.Supply.Inside, m.Supply.Volts

@@ -1230,13 +1230,6 @@ export interface components {
              */
             wrapDeg: number;
         };
-        DrawsProgress: {
-            /**
-             * Format: double
-             * @description From 0 to 1
-             */
-            share: number;
-        };
         DryRunInput: {
             /**
              * Format: int64
@@ -1374,6 +1367,8 @@ export interface components {
              * @description N·m at the spindle, as it came on
              */
             torque: number;
+            /** @description What it takes is not known, and nothing came on */
+            unknown: boolean;
         };
         DryrunDay: {
             /**
@@ -2179,6 +2174,13 @@ export interface components {
             /** @description ID of the part */
             part: string;
         };
+        Progress: {
+            /**
+             * Format: double
+             * @description From 0 to 1
+             */
+            share: number;
+        };
         QuantityFieldError: {
             /** @description Path of the field, such as motor.plate.speed */
             field: string;
@@ -2589,13 +2591,6 @@ export interface components {
              * @enum {string}
              */
             units: "metric" | "inch";
-        };
-        SearchProgress: {
-            /**
-             * Format: double
-             * @description From 0 to 1
-             */
-            share: number;
         };
         SearchResult: {
             cone: components["schemas"]["SearchCone"];
@@ -3596,7 +3591,7 @@ export interface operations {
                         /** @description The retry time in milliseconds. */
                         retry?: number;
                     } | {
-                        data: components["schemas"]["DrawsProgress"];
+                        data: components["schemas"]["Progress"];
                         /**
                          * @description The event name.
                          * @constant
@@ -4451,7 +4446,7 @@ export interface operations {
                         /** @description The retry time in milliseconds. */
                         retry?: number;
                     } | {
-                        data: components["schemas"]["SearchProgress"];
+                        data: components["schemas"]["Progress"];
                         /**
                          * @description The event name.
                          * @constant

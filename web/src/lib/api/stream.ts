@@ -1,19 +1,19 @@
 import { EventSourceParserStream } from 'eventsource-parser/stream';
-import { filledOnly, type Problem } from './client';
+import { filledOnly, type Problem, type Schemas } from './client';
 
 /** What comes of long work while it is done and at its end. */
-export interface Heard<Progress, Result> {
-  progress: (p: Progress) => void;
+export interface Heard<Result> {
+  progress: (p: Schemas['Progress']) => void;
   result: (r: Result) => void;
   problem: (p: Problem | undefined) => void;
 }
 
 /** Asks for long work, whose progress is streamed; the signal stops it on both sides. */
-export async function stream<Progress, Result>(
+export async function stream<Result>(
   path: string,
   body: unknown,
   signal: AbortSignal,
-  heard: Heard<Progress, Result>
+  heard: Heard<Result>
 ): Promise<void> {
   try {
     const answer = await fetch(path, {
@@ -29,7 +29,7 @@ export async function stream<Progress, Result>(
       .getReader();
     for (let next = await events.read(); !next.done; next = await events.read()) {
       const data: unknown = JSON.parse(next.value.data);
-      if (next.value.event === 'progress') heard.progress(data as Progress);
+      if (next.value.event === 'progress') heard.progress(data as Schemas['Progress']);
       else if (next.value.event === 'result') heard.result(data as Result);
       else heard.problem(data as Problem);
     }

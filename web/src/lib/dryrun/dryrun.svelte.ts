@@ -72,7 +72,7 @@ export class DryRunState {
     const mine = new AbortController();
     this.#drawing = mine;
     this.drawing = 0;
-    await stream<Schemas['DrawsProgress'], Schemas['DryrunDraws']>('/api/draws', this.#of.question, mine.signal, {
+    await stream<Schemas['DryrunDraws']>('/api/draws', this.#of.question, mine.signal, {
       progress: ({ share }) => (this.drawing = share),
       result: (draws) => (this.draws = draws),
       problem: () => (this.draws = undefined)

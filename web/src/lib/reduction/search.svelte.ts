@@ -85,7 +85,7 @@ export class SearchState {
     this.running = true;
     const began = performance.now();
     const body = { ...this.#subject.question, ask: $state.snapshot(this.ask) };
-    await stream<Schemas['SearchProgress'], Schemas['SearchResult']>('/api/search', body, mine.signal, {
+    await stream<Schemas['SearchResult']>('/api/search', body, mine.signal, {
       progress: ({ share }) => {
         if (performance.now() - began > PATIENCE) this.share = share;
       },
