@@ -26,6 +26,7 @@ type Answer struct {
 	Class    float64           `json:"class" doc:"°C the winding's insulation allows"`
 	Runs     bool              `json:"runs" doc:"It could be run"`
 	Wants    assess.Next       `json:"wants" doc:"What keeps it from being run"`
+	Units    q.Units           `json:"units"`
 	Headline string            `json:"headline"`
 	Trace    Trace             `json:"trace"`
 	Events   []Event           `json:"events" nullable:"false"`
@@ -135,6 +136,7 @@ func prepare(in *plan.Input) (Answer, *line.Model, error) {
 // tell puts a run in an answer.
 func (out *Answer) tell(r *run, sys q.System) {
 	out.Runs, out.Position, out.Steps = true, r.label, r.position.Steps
+	out.Units = q.UnitsOf(sys)
 	out.Gear, out.Class = r.Motor.Gear.Ratio, r.limit
 	if amps := min(r.Feed.LimitAmps, r.Feed.PeakAmps); !math.IsInf(amps, 1) {
 		out.Limit = amps

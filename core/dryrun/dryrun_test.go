@@ -138,6 +138,15 @@ func TestWhatARunFindsIsMended(t *testing.T) {
 		{"reversed while it turns", sound(t, "shaper run both ways", on, script.Event{At: "5 " +
 			"s", Does: script.Reverse}, off),
 			f.DryNoReverse, func(in *plan.Input) { in.Plan.Script.Events[1].Does = script.Coast }},
+		{"a stepper asked for more than it pulls", sound(t, "stepper on an axis", on,
+			script.Event{At: "4 s", Does: script.Jam, Torque: "900 N·m", Lasts: "1 s"}, off), f.DryLostStep,
+			func(in *plan.Input) { in.Plan.Script.Events[1].Torque = "0.001 N·m" }},
+		{"a belt that slips before the motor stalls", sound(t, "lathe on three phases", on,
+			script.Event{At: "6 s", Does: script.Jam, Torque: "400 N·m", Lasts: "2 s"}, off), f.DrySlips,
+			func(in *plan.Input) { in.Plan.Script.Events[1].Torque = "4 N·m" }},
+		{"a winding that starts hot", sound(t, "belt grinder, 1.1 kW on a PWM drive", on,
+			script.Event{At: "3 s", Does: script.Jam, Torque: "14 N·m", Lasts: "9 s"}, off), f.DryClass,
+			func(in *plan.Input) { in.Plan.Script.Warm = "40 °C" }},
 		{"more speed than there is", sound(t, "cider mill", script.Event{At: "0 s", Does: script.On, Speed: "9000 " +
 			"rpm"}, off),
 			f.DryReach, func(in *plan.Input) { in.Plan.Script.Events[0].Speed = "" }},
@@ -156,6 +165,8 @@ func TestWhatARunFindsIsMended(t *testing.T) {
 				c.in.Plan.Control.NoVolt = false
 			case f.DryOverVolts:
 				c.in.Plan.Script.Inertia = "0.5 kg·m²"
+			case f.DryClass:
+				c.in.Plan.Script.Warm = "154 °C"
 			case f.DryMagnets:
 				c.in.Plan.Supply.Inside = "1 mΩ"
 			case f.DryUnscrews:

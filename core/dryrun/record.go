@@ -14,6 +14,7 @@ type row struct {
 	rotor, spindle           float64 // rad/s
 	amps, torque, volts      float64 // of the motor; N·m at its shaft
 	in                       float64 // W
+	passed                   float64 // N·m at the spindle
 	winding, casing          float64 // °C
 	by                       motor.Limit
 	on, stuck, slips, starts bool
@@ -82,7 +83,8 @@ func (l *log) take(r *run, t float64, y []float64) {
 	one := row{t: t, rotor: y[rotorSpeed], spindle: y[spindleSpeed], amps: m.Amps, torque: m.Torque, volts: m.Volts,
 		in: m.In + m.Out, winding: r.fed.Winding, casing: r.fed.Case, by: m.By, on: r.fed.On, stuck: r.stuck,
 		slips: r.slipping, starts: r.starts, entry: r.entry(), bus: y[bus]}
-	one.bears = r.bears(t, &m, y)
+	one.passed = r.passing(t, &m, y)
+	one.bears = r.bears(one.passed, math.Abs(y[spindleSpeed]))
 	l.rows = append(l.rows, one)
 }
 
@@ -94,8 +96,8 @@ func (r *run) entry() int {
 	return r.jobEntry
 }
 
-// bears is the torque at the spindle over what reduction and keys bear for some seconds; 0 where they surely bear it.
-func (r *run) bears(t float64, m *motor.Moment, y []float64) float64 {
+// passing is the torque that reaches the spindle through the reduction, N·m ≥ 0.
+func (r *run) passing(t float64, m *motor.Moment, y []float64) float64 {
 	pull := math.Inf(1)
 	if !r.slipping {
 		pull = math.Abs(r.pulls(t, m, y))
@@ -103,7 +105,12 @@ func (r *run) bears(t float64, m *motor.Moment, y []float64) float64 {
 	if r.slips {
 		pull = min(pull, r.grip(y))
 	}
-	torque, omega := pull*r.turns*r.keeps, math.Abs(y[spindleSpeed])
+	return pull * r.turns * r.keeps
+}
+
+// bears is a torque at the spindle over what reduction and keys bear for some seconds at a speed; 0 where they surely
+// bear it.
+func (r *run) bears(torque, omega float64) float64 {
 	if r.position.Surely(torque, omega, reduction.OverloadShare) {
 		return 0
 	}

@@ -20,6 +20,8 @@ type Trace struct {
 	Volts      []float64 `json:"volts" nullable:"false" doc:"At the motor's terminals"`
 	WindingC   []float64 `json:"windingC" nullable:"false"`
 	CaseC      []float64 `json:"caseC" nullable:"false"`
+	Watts      []float64 `json:"watts" nullable:"false" doc:"Into the motor and what its current passes"`
+	Passed     []float64 `json:"passed" nullable:"false" doc:"N·m that reach the spindle through the reduction"`
 }
 
 // traceOf thins rows to so many points: of each stretch of them it keeps the first, and where speed and current are
@@ -27,7 +29,8 @@ type Trace struct {
 func traceOf(rows []row, most int) Trace {
 	which := kept(rows, most)
 	list := func() []float64 { return make([]float64, 0, len(which)) }
-	t := Trace{list(), list(), list(), list(), list(), list(), list(), list()}
+	t := Trace{list(), list(), list(), list(), list(), list(), list(), list(), list(),
+		list()}
 	for _, i := range which {
 		one := &rows[i]
 		t.Seconds = append(t.Seconds, math.Round(one.t*1e4)/1e4)
@@ -38,6 +41,8 @@ func traceOf(rows []row, most int) Trace {
 		t.Volts = append(t.Volts, q.Rounded(one.volts))
 		t.WindingC = append(t.WindingC, q.Rounded(one.winding))
 		t.CaseC = append(t.CaseC, q.Rounded(one.casing))
+		t.Watts = append(t.Watts, q.Rounded(one.in))
+		t.Passed = append(t.Passed, q.Rounded(one.passed))
 	}
 	return t
 }

@@ -1289,6 +1289,7 @@ export interface components {
             /** @description Step of each of its stages there; -1 for one that is out */
             steps: number[];
             trace: components["schemas"]["DryrunTrace"];
+            units: components["schemas"]["QuantityUnits"];
             /** @description It was the usual one */
             usual: boolean;
             /** @description What keeps it from being run */
@@ -1589,12 +1590,16 @@ export interface components {
             amps: number[];
             caseC: number[];
             motorRpm: number[];
+            /** @description N·m that reach the spindle through the reduction */
+            passed: number[];
             seconds: number[];
             spindleRpm: number[];
             /** @description N·m at the motor's own shaft */
             torque: number[];
             /** @description At the motor's terminals */
             volts: number[];
+            /** @description Into the motor and what its current passes */
+            watts: number[];
             windingC: number[];
         };
         ErrorDetail: {

@@ -10,7 +10,9 @@ export function csvOf(t: Trace): string {
     ['motor torque N·m', t.torque],
     ['volts', t.volts],
     ['winding °C', t.windingC],
-    ['case °C', t.caseC]
+    ['case °C', t.caseC],
+    ['watts', t.watts],
+    ['spindle torque N·m', t.passed]
   ];
   const lines = t.seconds.map((_, i) => columns.map(([, of]) => of[i] ?? '').join(','));
   return [columns.map(([name]) => name).join(','), ...lines].join('\r\n') + '\r\n';

@@ -35,6 +35,9 @@ export class Play {
   get moment(): Moment | undefined {
     return this.#answer && momentAt(this.#answer.trace, this.at);
   }
+  get units() {
+    return this.#answer?.units;
+  }
   get steps(): readonly number[] {
     return this.#answer?.steps ?? [];
   }

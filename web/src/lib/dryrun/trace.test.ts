@@ -13,7 +13,9 @@ const trace: Trace = {
   torque: [1, 1, 0, 0],
   volts: [0, 10, 10, 10],
   windingC: [20, 22, 22, 24],
-  caseC: [20, 20, 20, 21]
+  caseC: [20, 20, 20, 21],
+  watts: [0, 40, 20, 20],
+  passed: [0, 3, 0, 0]
 };
 
 it('a moment lies between its points, and after what is sudden', () => {
@@ -49,8 +51,10 @@ it('labels run into no other of their row, and end before the edge', () => {
 
 it('a trace is a table for a spreadsheet', () => {
   const lines = csvOf(trace).trim().split('\r\n');
-  expect(lines[0]).toBe('seconds,motor rpm,spindle rpm,amps,motor torque N·m,volts,winding °C,case °C');
-  expect(lines[2]).toBe('2,600,60,4,1,10,22,20');
+  expect(lines[0]).toBe(
+    'seconds,motor rpm,spindle rpm,amps,motor torque N·m,volts,winding °C,case °C,watts,spindle torque N·m'
+  );
+  expect(lines[2]).toBe('2,600,60,4,1,10,22,20,40,3');
   expect(lines).toHaveLength(5);
 });
 

@@ -12,6 +12,8 @@ export interface Moment {
   volts: number;
   windingC: number;
   caseC: number;
+  watts: number;
+  passed: number;
 }
 
 /** The last point at or before a time; of several at one time the last. */
@@ -46,7 +48,9 @@ export function momentAt(trace: Trace, t: number): Moment | undefined {
     torque: of(trace.torque),
     volts: of(trace.volts),
     windingC: of(trace.windingC),
-    caseC: of(trace.caseC)
+    caseC: of(trace.caseC),
+    watts: of(trace.watts),
+    passed: of(trace.passed)
   };
 }
 

@@ -23,8 +23,11 @@
   /** What the meters show at a moment of the run; the other stations keep their figures. */
   const meters = $derived.by((): Partial<Record<StationName, string[]>> => {
     const m = play?.moment;
-    if (!m) return {};
+    const units = play?.units;
+    if (!m || !units) return {};
     return {
+      supply: [m.watts >= 999.5 ? `${figure(m.watts / 1000)} kW` : `${figure(m.watts)} W`],
+      reduction: [`${figure(m.passed / units.torqueSi)} ${units.torque} through it`],
       control: [`${figure(m.volts)} V`],
       motor: [`${figure(m.amps)} A`, `${figure(m.motorRpm)} rpm`],
       work: [`${figure(m.spindleRpm)} rpm`]
