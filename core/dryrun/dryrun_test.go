@@ -270,6 +270,30 @@ func TestNothingIsCalledHeldThatWasNotRun(t *testing.T) {
 	assert.False(t, a.Results.Started)
 }
 
+// A speed that is asked for is kept with next to nothing on the spindle, by every drive that sets one.
+func TestASpeedAskedForIsKept(t *testing.T) {
+	asked := 0
+	for _, one := range plantest.Sounds() {
+		in := plantest.Copied(one.Input)
+		_, model, err := prepare(&in)
+		require.NoError(t, err)
+		family := model.Motor.Kind.Family()
+		if !model.Control.Adjusts() || family == "series" || model.Feed.Kind == "capacitors" ||
+			model.Feed.Kind == "line" || model.Control.Kind == "resistor" {
+			continue // its speed is its load's, or its capacitor's
+		}
+		m := newMachine(model, &script.Resolved{})
+		_, high := model.Span(m.position)
+		in.Plan.Script = script.Described{Events: []script.Event{
+			{At: "0 s", Does: script.On, Speed: q.Written(0.6*high/q.RPM, "rpm")}}, Friction: "1e-3 N·m"}
+		a := answer(t, in)
+		last := a.Trace.SpindleRPM[len(a.Trace.SpindleRPM)-1]
+		assert.InEpsilon(t, 0.6*high/q.RPM, last, 0.05, one.What)
+		asked++
+	}
+	assert.Greater(t, asked, 20)
+}
+
 // Draws repeat, count what they find, and lie about the run that is looked at.
 func TestDrawsRepeatAndLieAboutTheRun(t *testing.T) {
 	in := plantest.Demo(t)[2]

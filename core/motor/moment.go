@@ -414,6 +414,11 @@ func (m *Model) SetFor(omega float64) float64 {
 	switch l := m.law.(type) {
 	case *lineLaw:
 		return 1
+	case *dcLaw:
+		if l.f.Held == 0 {
+			// It sets volts: those of the speed, and what the ohms take while it idles.
+			return (l.m.DC.Ke.Value*omega + l.amps(0, 0)*l.ohms()) / l.f.topVolts(l.m.Volts.Value)
+		}
 	case *inverterLaw:
 		return omega * l.m.Induction.Poles.Value / (4 * math.Pi) / l.f.TopHertz
 	case *seriesLaw:
