@@ -307,11 +307,13 @@ func (m *Resolved) ampsAtSlip(slip float64) float64 {
 	if slip > 0 {
 		load = at(slip)
 	}
-	if slip > ind.Slip {
-		part := (min(slip, 1) - ind.Slip) / (1 - ind.Slip)
-		load *= 1 + (inrush/at(1)-1)*part*part
-	}
 	idle := m.idleShare()
+	if slip > ind.Slip {
+		// Lifted to the usual inrush at rest, beside what magnetises.
+		part := (min(slip, 1) - ind.Slip) / (1 - ind.Slip)
+		atRest := math.Sqrt((inrush*inrush - idle*idle) / (1 - idle*idle))
+		load *= 1 + (atRest/at(1)-1)*part*part
+	}
 	return m.Amps.Value * math.Sqrt(idle*idle+(1-idle*idle)*load*load)
 }
 

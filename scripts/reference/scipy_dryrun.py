@@ -65,7 +65,8 @@ def motor(c, rotor, winding, case, on):
     at = lambda s: math.sqrt((1 + (sb / sn) ** 2) / (1 + (sb / s) ** 2))
     load = at(slip) if slip > 0 else 0.0
     if slip > sn:
-        load *= 1 + (c["Inrush"] / at(1) - 1) * ((min(slip, 1) - sn) / (1 - sn)) ** 2
+        rest = math.sqrt((c["Inrush"] ** 2 - c["Idle"] ** 2) / (1 - c["Idle"] ** 2))
+        load *= 1 + (rest / at(1) - 1) * ((min(slip, 1) - sn) / (1 - sn)) ** 2
     amps = c["Amps"] * math.sqrt(c["Idle"] ** 2 + (1 - c["Idle"] ** 2) * load**2)
     torque, stator = torque * c["Torque"], amps * amps * c["Stator"] + c["Iron"]
     warms = amps

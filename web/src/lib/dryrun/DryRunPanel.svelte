@@ -109,6 +109,16 @@
     border-left: 1px solid var(--rule);
     background: var(--card);
   }
+  @media (min-width: 66rem) {
+    .dry {
+      height: 100%;
+    }
+    .left,
+    .middle,
+    .right {
+      overflow-y: auto;
+    }
+  }
   @media (max-width: 65.99rem) {
     .dry {
       grid-template-columns: minmax(0, 1fr) minmax(15rem, 38%);
