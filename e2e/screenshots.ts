@@ -66,6 +66,7 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.keyboard.press('End');
   await page.keyboard.press('Shift+ArrowLeft');
   await page.keyboard.press('Shift+ArrowLeft');
+  await hand.blur();
   await shot(page, 'dry-run');
   await page.goto(`${workshop.url}/#/what-is-it`);
   await page.getByLabel('It came out of').selectOption('Washing machine, belt driven');

@@ -183,6 +183,28 @@ func TestWhatARunFindsIsMended(t *testing.T) {
 	}
 }
 
+// A brake resistor that cannot burn what comes back is called too small, and a stronger one that was run does.
+func TestABrakeResistorTooSmallIsMadeStronger(t *testing.T) {
+	in := sound(t, "cider mill", script.Event{At: "0 s", Does: script.On}, script.Event{At: "12 s", Does: script.Ramp})
+	in.Plan.Control.BrakeOhms, in.Plan.Control.Accel = "4000 Ω", "1 s"
+	in.Plan.Script.Inertia = "0.3 kg·m²"
+	a := answer(t, in)
+	one := found(a, f.DryOverVolts)
+	require.NotNil(t, one, "%v", a.Findings)
+	assert.Contains(t, one.Title, "too small")
+	var strong *Remedy
+	for i := range a.Fixes[one.ID] {
+		if fix := &a.Fixes[one.ID][i]; fix.Control != nil && fix.Control.BrakeOhms != in.Plan.Control.BrakeOhms {
+			strong = fix
+		}
+	}
+	require.NotNil(t, strong, "%v", a.Fixes)
+	in.Plan.Control = *strong.Control
+	a = answer(t, in)
+	assert.Nil(t, found(a, f.DryOverVolts))
+	assert.Positive(t, a.Results.BrakeJoules)
+}
+
 // A remedy was run: taken, it does what it says.
 func TestRemediesDoWhatTheySay(t *testing.T) {
 	in := plantest.Demo(t)[2]

@@ -239,6 +239,12 @@ func (s *teller) tripping() {
 		}
 		said[e.why] = true
 		w := tripWords[e.why]
+		if e.why == OverVolts && s.Control.BrakeOhms > 0 {
+			w.title = "Its brake resistor is too small"
+			w.field = "control.brakeOhms"
+			w.detail = fmt.Sprintf("It burns %s at the most, and more than that comes back; then nothing brakes it.",
+				s.show(s.brakeMost(), q.Power))
+		}
 		level := f.Caution
 		if e.why == BreakerTrip || e.why == LostStep || e.why == WindingHot {
 			level = f.Stop

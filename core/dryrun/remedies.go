@@ -1,6 +1,7 @@
 package dryrun
 
 import (
+	"math"
 	"slices"
 	"strings"
 
@@ -204,19 +205,28 @@ func (h *helper) ramps() []Remedy {
 	return out
 }
 
-// brakes are brake resistors, where the control takes one and nothing is screwed on.
+// brakes are brake resistors, where the control takes one and nothing is screwed on: one where there is none, and
+// stronger ones in place of one that is too small.
 func (h *helper) brakes() []Remedy {
 	c := &h.model.Control
-	if h.model.Machine.ScrewedOn || !c.SetsHertz() && !c.DCDrive() || c.BrakeOhms > 0 || h.model.Supply.Battery {
+	if h.model.Machine.ScrewedOn || !c.SetsHertz() && !c.DCDrive() || h.model.Supply.Battery {
 		return nil
 	}
 	ohms := 1.5 * h.model.Motor.Volts.Value / h.model.Motor.Amps.Value
 	if c.SetsHertz() {
-		volts := h.model.Supply.Volts * 1.414 * busTrips
+		volts := h.model.Supply.Volts * math.Sqrt2 * busTrips
 		ohms = volts * volts / (1.5 * h.model.Motor.Power.Value)
 	}
-	text := q.Written(ohms, "Ω")
-	return h.control("A brake resistor of "+string(text), func(c *control.Described) { c.BrakeOhms = text })
+	var out []Remedy
+	for _, share := range []float64{1, 1. / 2, 1. / 4} {
+		if c.BrakeOhms > 0 && ohms*share >= c.BrakeOhms {
+			continue
+		}
+		text := q.Written(ohms*share, "Ω")
+		out = append(out, h.control("A brake resistor of "+
+			""+string(text), func(c *control.Described) { c.BrakeOhms = text })...)
+	}
+	return out
 }
 
 func (h *helper) noBrake() []Remedy {
