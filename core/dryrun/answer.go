@@ -22,6 +22,8 @@ type Answer struct {
 	Position string            `json:"position" doc:"Of the reduction it was run in"`
 	Steps    []int             `json:"steps" nullable:"false" doc:"Step of each of its stages there; -1 for one that is out"`
 	Gear     float64           `json:"gear" doc:"Motor turns to one of its output"`
+	Hertz    float64           `json:"hertz" doc:"Of the line; 0 for a battery"`
+	Pairs    float64           `json:"pairs" doc:"Pairs of poles of an induction motor; 0 for any other"`
 	Limit    float64           `json:"limit" doc:"Amps its current is limited to, or its drive is rated for; 0 where nothing holds it"`
 	Class    float64           `json:"class" doc:"°C the winding's insulation allows"`
 	Runs     bool              `json:"runs" doc:"It could be run"`
@@ -137,6 +139,10 @@ func prepare(in *plan.Input) (Answer, *line.Model, error) {
 func (out *Answer) tell(r *run, sys q.System) {
 	out.Runs, out.Position, out.Steps = true, r.label, r.position.Steps
 	out.Units = q.UnitsOf(sys)
+	out.Pairs = r.Motor.Induction.Poles.Value / 2
+	if !r.Supply.Battery {
+		out.Hertz = r.Supply.Hertz
+	}
 	out.Gear, out.Class = r.Motor.Gear.Ratio, r.limit
 	if amps := min(r.Feed.LimitAmps, r.Feed.PeakAmps); !math.IsInf(amps, 1) {
 		out.Limit = amps

@@ -1275,10 +1275,20 @@ export interface components {
             headline: string;
             /**
              * Format: double
+             * @description Of the line; 0 for a battery
+             */
+            hertz: number;
+            /**
+             * Format: double
              * @description Amps its current is limited to, or its drive is rated for; 0 where nothing holds it
              */
             limit: number;
             onTheDay: components["schemas"]["DryrunOnTheDay"];
+            /**
+             * Format: double
+             * @description Pairs of poles of an induction motor; 0 for any other
+             */
+            pairs: number;
             /** @description Of the reduction it was run in */
             position: string;
             results: components["schemas"]["DryrunResults"];

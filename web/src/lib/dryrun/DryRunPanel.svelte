@@ -85,7 +85,8 @@
       </div>
     {/if}
   </div>
-  <div class="right">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="right" role="group" aria-label="What it came to" tabindex="0">
     {#if answer?.runs}<HowItWent {answer} />{/if}
   </div>
 </section>

@@ -41,6 +41,15 @@ export class Play {
   get steps(): readonly number[] {
     return this.#answer?.steps ?? [];
   }
+  /** How far the line's wave has come by now, rad. */
+  get linePhase(): number {
+    return 2 * Math.PI * (this.#answer?.hertz ?? 0) * this.at;
+  }
+  /** How far the wave an inverter makes for the motor has come, rad: a turn for each pair of poles. */
+  get motorPhase(): number {
+    const a = this.#answer;
+    return a ? 2 * Math.PI * this.motorTurns * (a.gear || 1) * a.pairs : 0;
+  }
   /** Turns of the motor's output by now. */
   get motorTurns(): number {
     const a = this.#answer;

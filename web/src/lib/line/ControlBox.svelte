@@ -1,12 +1,21 @@
 <script lang="ts">
   import { output } from './waves';
 
-  let { kind, x, y, width, wireTo }: { kind: string; x: number; y: number; width: number; wireTo: number } = $props();
+  interface Props {
+    kind: string;
+    x: number;
+    y: number;
+    width: number;
+    wireTo: number;
+    /** How far the wave that leaves it has come, rad, where a run is played. */
+    phase?: number;
+  }
+  let { kind, x, y, width, wireTo, phase = 0 }: Props = $props();
 
   const half = 33;
 </script>
 
-{#each output(kind, x + width, wireTo, y) as d, i (i)}<path {d} class="wire" />{/each}
+{#each output(kind, x + width, wireTo, y, phase) as d, i (i)}<path {d} class="wire" />{/each}
 {#if kind === 'contactor'}
   <rect {x} y={y - half} {width} height={half * 2} rx="3" class="body" />
   <path d="M{x} {y}H{x + 22}M{x + width - 22} {y}H{x + width}" class="wire" />

@@ -15,6 +15,9 @@
   const motorTurns = $derived(play?.turns ? play.motorTurns : undefined);
   const spindleTurns = $derived(play?.turns ? play.spindleTurns : undefined);
   const off = $derived(play?.moment !== undefined && play.moment.volts === 0 && play.moment.amps === 0);
+  const outPhase = $derived(
+    !play?.turns || off ? 0 : drawing.control.startsWith('inverter') ? play.motorPhase : play.linePhase
+  );
 
   let given = $state(1280);
   /** Narrower than this the whole drawing shrinks instead of crowding. */
@@ -49,13 +52,16 @@
 
 <div bind:clientWidth={given} class="h-full w-full">
   <svg class="h-auto w-full" viewBox="0 0 {width} {height}" aria-hidden="true">
-    {#each waves(drawing.phases, 12, box, y, 30) as d, i (i)}<path {d} class="wire" />{/each}
+    {#each waves(drawing.phases, 12, box, y, 30, play?.turns ? play.linePhase : 0) as d, i (i)}<path
+        {d}
+        class="wire"
+      />{/each}
     <path d="M{motorX} {y}H{width - 60}" class="centre" />
     {#if endOn}
       <rect x={frameFrom} y="1" width={frameTo - frameFrom} height={height - 2} class="frame" />
       {#if captioned}<text x={frameFrom + 5} y="12" class="view">end on</text>{/if}
     {/if}
-    <g class:off><ControlBox kind={drawing.control} x={box} {y} width={boxWidth} wireTo={motorX} /></g>
+    <g class:off><ControlBox kind={drawing.control} x={box} {y} width={boxWidth} wireTo={motorX} phase={outPhase} /></g>
     <MotorBody motor={drawing.motor} x={motorX} {y} {scale} {shaftEnd} turns={motorTurns} />
     {#if endOn}
       {#each [shaftEnd, frameTo + 10] as at (at)}<path d="M{at} {y - 9}c5 6 -5 12 0 18" class="break" />{/each}

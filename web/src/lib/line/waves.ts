@@ -11,7 +11,7 @@ export function sine(x0: number, x1: number, y: number, amplitude: number, cycle
 }
 
 /** The supply as it leaves the wall: one wave, three, or the two wires of a battery. */
-export function waves(phases: number, x0: number, x1: number, y: number, wavelength: number): string[] {
+export function waves(phases: number, x0: number, x1: number, y: number, wavelength: number, phase = 0): string[] {
   if (phases === 0) {
     const cell = x0 + 14;
     return [
@@ -20,12 +20,12 @@ export function waves(phases: number, x0: number, x1: number, y: number, wavelen
     ];
   }
   const cycles = Math.max(Math.round((x1 - x0) / wavelength), 2);
-  if (phases === 3) return [0, 1, 2].map((k) => sine(x0, x1, y, 13, cycles / 1.6, (k * 2 * Math.PI) / 3));
-  return [sine(x0, x1, y, 11, cycles)];
+  if (phases === 3) return [0, 1, 2].map((k) => sine(x0, x1, y, 13, cycles / 1.6, (k * 2 * Math.PI) / 3 - phase));
+  return [sine(x0, x1, y, 11, cycles, -phase)];
 }
 
 /** What leaves a control of a kind, from x0 to x1. */
-export function output(kind: string, x0: number, x1: number, y: number): string[] {
+export function output(kind: string, x0: number, x1: number, y: number, phase = 0): string[] {
   const n = 5;
   const step = (x1 - x0) / n;
   const starts = Array.from({ length: n }, (_, i) => x0 + i * step);
@@ -48,10 +48,10 @@ export function output(kind: string, x0: number, x1: number, y: number): string[
           `H${x1}V${y}`
       ];
     case 'inverter':
-      return [0, 1, 2].map((k) => sine(x0, x1, y, 12, 1.6, (k * 2 * Math.PI) / 3));
+      return [0, 1, 2].map((k) => sine(x0, x1, y, 12, 1.6, (k * 2 * Math.PI) / 3 - phase));
     case 'inverter-1':
     case 'contactor':
-      return [sine(x0, x1, y, 11, Math.max(Math.round((x1 - x0) / 30), 2))];
+      return [sine(x0, x1, y, 11, Math.max(Math.round((x1 - x0) / 30), 2), -phase)];
   }
   return [`M${x0} ${y}H${x1}`];
 }
