@@ -205,6 +205,22 @@ func TestABrakeResistorTooSmallIsMadeStronger(t *testing.T) {
 	assert.Positive(t, a.Results.BrakeJoules)
 }
 
+// A protector that resets by itself starts the machine again, whatever release there is; one reset by hand does not.
+func TestAProtectorThatResetsItselfStartsTheMachine(t *testing.T) {
+	in := sound(t, "power hacksaw", script.Event{At: "0 s", Does: script.On},
+		script.Event{At: "3 s", Does: script.Jam, Torque: "900 N·m", Lasts: "40 s"})
+	in.Plan.Motor.Plate.Protector, in.Plan.Script.Warm, in.Plan.Script.Lasts = "self-reset", "125 °C", "600 s"
+	in.Plan.Control.NoVolt, in.Plan.Supply.Breaker = true, ""
+	a := answer(t, in)
+	one := found(a, f.DryStartsItself)
+	require.NotNil(t, one, "%v", a.Findings)
+	assert.Equal(t, f.Stop, one.Level)
+	assert.Equal(t, "motor.plate.protector", one.Field)
+	assert.NotContains(t, one.Detail, "keeps it off until it is switched on")
+	in.Plan.Motor.Plate.Protector = "by-hand"
+	assert.Nil(t, found(answer(t, in), f.DryStartsItself))
+}
+
 // A remedy was run: taken, it does what it says.
 func TestRemediesDoWhatTheySay(t *testing.T) {
 	in := plantest.Demo(t)[2]

@@ -66,7 +66,7 @@ func (s *teller) add(id f.ID, level f.Level, field, title, detail string) *f.Fin
 func (s *teller) show(v float64, d q.Dimension) string { return q.Show(v, d, s.sys) }
 func (s *teller) seconds(v float64) string             { return seconds(v, s.sys) }
 
-// after is when something happened first, s; false where it did not.
+// first is something as it happened the first time; false where it did not.
 func (s *teller) first(what What) (happened, bool) {
 	for _, e := range s.log.events {
 		if e.what == what {
@@ -103,8 +103,7 @@ func (s *teller) starting() {
 	if over := s.res.StartWinding; over > startWindingMost {
 		s.add(f.DryStartWinding, f.Stop, "motor.kind", "Its start winding is in for "+s.seconds(over),
 			"It and its capacitor stand about "+s.seconds(startWindingMost)+" at a time before they burn. A lighter "+
-				"start, "+
-				"a belt let slack at first or a clutch saves them; so does a slower position.")
+				"start, a belt let slack at first or a clutch saves them; so does a slower position.")
 	}
 }
 
@@ -252,14 +251,7 @@ func (s *teller) tripping() {
 		s.add(w.id, level, w.field, w.title, fmt.Sprintf("At %s. %s", s.seconds(e.t), w.detail))
 	}
 	if e, ok := s.first(StartsItself); ok {
-		level := f.Caution
-		if work.FindKind(s.Machine.Kind).Cutter || s.hot || s.byItself {
-			level = f.Stop
-		}
-		s.add(f.DryStartsItself, level, "control.noVolt", "It starts by itself",
-			fmt.Sprintf("At %s, with nobody at the switch. A no-volt release keeps it off until it is switched on "+
-				"again.",
-				s.seconds(e.t)))
+		s.startsItself(e, said[WindingHot])
 	}
 	if s.res.AtLimit > atLimitMost && !said[OverAmps] {
 		s.add(f.DryAtLimit, f.Caution, "control.limitAmps", "It sits at its limit for "+s.seconds(s.res.AtLimit),
@@ -271,6 +263,25 @@ func (s *teller) tripping() {
 			fmt.Sprintf("%s at %s; past %s they weaken for good, and it then runs faster than its plate says.",
 				s.show(s.res.MostAmps, q.Current), s.seconds(s.res.MostAmpsAt), s.show(most, q.Current)))
 	}
+}
+
+// startsItself is a start that nobody asked for: power that came back, or a protector that closed again, which no
+// release keeps off.
+func (s *teller) startsItself(e happened, protector bool) {
+	if protector {
+		s.add(f.DryStartsItself, f.Stop, "motor.plate.protector", "It starts by itself",
+			fmt.Sprintf("At %s its protector has cooled and closes, with nobody at the switch. A no-volt release does "+
+				"not "+
+				"see that: one reset by hand, or the protector wired into the release, keeps it off.", s.seconds(e.t)))
+		return
+	}
+	level := f.Caution
+	if work.FindKind(s.Machine.Kind).Cutter {
+		level = f.Stop
+	}
+	s.add(f.DryStartsItself, level, "control.noVolt", "It starts by itself",
+		fmt.Sprintf("At %s, with nobody at the switch. A no-volt release keeps it off until it is switched on again.",
+			s.seconds(e.t)))
 }
 
 func (s *teller) heat() {

@@ -54,9 +54,7 @@ type moving struct {
 	biting  bool       // its bites are slow enough to be felt one by one
 	powerOn bool       // there is power at the socket
 	starts  bool       // the start winding is in
-
-	riding      bool // at the speed where motor and load balance, which is followed and not integrated
-	evaluations int
+	riding  bool       // at the speed where motor and load balance, which is followed and not integrated
 }
 
 // setAt is what the control asks for at a time.
@@ -81,7 +79,6 @@ func (v *moving) way() float64 {
 
 // moment is what the motor does in a state, its torque in the rotor's own sense.
 func (v *moving) moment(t float64, y []float64) motor.Moment {
-	v.evaluations++
 	v.fed.Set = v.setAt(t)
 	v.fed.Winding, v.fed.Case = v.celsius(y[winding]), v.celsius(y[casing])
 	v.fed.Carries, v.fed.Amps = !v.settled, y[current]
