@@ -7,7 +7,7 @@
   import { openSheet } from '../sheet/context';
   import { intoView } from '../sheet/intoView';
   import type { Schemas } from '../api/client';
-  import { blankEvent, blankScript, nameOf, nextTime, sizeOf, type Does, type Event } from './script';
+  import { blankEvent, nameOf, nextTime, sizeOf, type Does, type Event } from './script';
 
   /** What happens on the day, event by event, and what the day is like. */
   let { answer }: { answer: Schemas['DryrunAnswer'] | undefined } = $props();
@@ -77,9 +77,7 @@
     {#if usual}
       <span class="text-sm text-soft">the usual for such a machine</span>
     {:else}
-      <button class="link text-sm" onclick={() => sheet.edit('script', { ...blankScript(), events: [] })}
-        >the usual script</button
-      >
+      <button class="link text-sm" onclick={() => sheet.edit('script.events', [])}>the usual script</button>
     {/if}
   </div>
   <ol class="mt-1">
