@@ -27,23 +27,27 @@ var rooms = map[string]string{
 	"finding": "working",
 	"work":    "air numeric quantity source working",
 	"motor":   "finding numeric quantity shaft source table thermal working", "control": "numeric quantity table",
-	"reduction": "numeric quantity shaft table words",
-	"supply":    "numeric quantity",
-	"shelf":     "control finding motor quantity reduction working",
-	"donor":     "motor",
-	"identify":  "donor finding motor quantity",
-	"script":    "quantity work",
-	"plan":      "control finding motor quantity reduction script shelf supply work",
-	"openfile":  "bounds plan quantity shelf work",
-	"line":      "air control motor numeric plan quantity reduction source supply wiring work",
-	"drawing":   "control line quantity reduction",
-	"verdict":   "air control finding line motor plan quantity reduction supply wiring words work working",
-	"remedy":    "control finding line motor plan quantity reduction shelf work",
-	"search":    "drawing line motor plan quantity reduction shelf words work",
-	"rank":      "control line motor plan quantity reduction shelf words work",
-	"settings":  "control line motor quantity source work working",
+	"reduction":  "numeric quantity shaft table words",
+	"supply":     "numeric quantity",
+	"shelf":      "control finding motor quantity reduction working",
+	"donor":      "motor",
+	"identify":   "donor finding motor quantity",
+	"script":     "quantity work",
+	"instrument": "quantity",
+	"measured":   "quantity table",
+	"plan":       "control finding measured motor quantity reduction script shelf supply work",
+	"openfile":   "bounds plan quantity shelf work",
+	"line":       "air control motor numeric plan quantity reduction source supply wiring work",
+	"drawing":    "control line quantity reduction",
+	"verdict":    "air control finding line motor plan quantity reduction supply wiring words work working",
+	"remedy":     "control finding line motor plan quantity reduction shelf work",
+	"search":     "drawing line motor plan quantity reduction shelf words work",
+	"rank":       "control line motor plan quantity reduction shelf words work",
+	"settings":   "control line motor quantity source work working",
 	"assess": "air control drawing finding line motor numeric plan quantity reduction remedy settings source supply " +
 		"verdict words work working",
+	"trial": "air assess control dryrun finding line measured motor numeric plan quantity reduction script source " +
+		"supply thermal working",
 	"dryrun": "air assess control finding line motor numeric plan quantity reduction remedy script supply thermal " +
 		"words work working",
 	"build":   "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
@@ -91,7 +95,7 @@ func TestDependencyRule(t *testing.T) {
 }
 
 // stored are what of the core the database holds: what a person described, nothing worked out.
-const stored = "bounds donor openfile plan quantity shelf work"
+const stored = "bounds donor measured openfile plan quantity shelf work"
 
 func allowed(from, to string) bool {
 	room, inCore := strings.CutPrefix(from, "jiriki/core/")

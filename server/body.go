@@ -39,7 +39,7 @@ func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 			}
 			humaecho.Unwrap(ctx).Request().Body = io.NopCloser(bytes.NewReader(body))
 		}
-		if laneOf(op) == long {
+		if l := laneOf(op); l == long || l == lasting {
 			allowLong(ctx)
 		}
 		if gate, ok := a.gates[laneOf(op)]; ok {

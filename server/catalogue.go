@@ -8,6 +8,7 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/donor"
+	"jiriki/core/measured"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -33,6 +34,9 @@ type Catalogue struct {
 	Reading    motor.Reading            `json:"reading" doc:"A bench reading with nothing filled in"`
 	Stage      reduction.DescribedStage `json:"stage" doc:"A stage of a reduction with nothing filled in"`
 	Happenings []script.Happening       `json:"happenings" nullable:"false" doc:"What can happen in a dry run"`
+	Trials     []measured.Profile       `json:"trials" nullable:"false" doc:"Kinds of trial"`
+	Trial      measured.Trial           `json:"trial" doc:"A trial with nothing filled in"`
+	Taken      measured.Reading         `json:"taken" doc:"A reading of a trial with nothing filled in"`
 	Pulleys    []q.Text                 `json:"pulleys" nullable:"false" doc:"Standard pitch diameters as they are typed"`
 }
 
@@ -63,7 +67,8 @@ func (a *api) getCatalogue(_ context.Context, in *catalogueInput) (*catalogueOut
 		Motors:     motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Reading: motor.Reading{},
 		Controls:   control.Profiles(),
 		Happenings: script.Happenings(),
-		Stages:     reduction.Profiles(), Stage: reduction.Blank(), Pulleys: pulleys,
+		Trials:     measured.Profiles(), Trial: measured.Trial{}.Whole(),
+		Stages: reduction.Profiles(), Stage: reduction.Blank(), Pulleys: pulleys,
 		Item: shelf.Item{}.Whole(),
 	}}, nil
 }

@@ -42,6 +42,7 @@ type api struct {
 	bodyTime time.Duration
 	stock    stock
 	verdicts verdicts
+	live     live
 }
 
 // Server answers everything there is to ask.
@@ -100,6 +101,8 @@ func describe(e *echo.Echo, c Config) *api {
 	a.pictures(hapi)
 	a.assess(hapi)
 	a.dryRun(hapi)
+	a.trials(hapi)
+	a.instruments(hapi)
 	a.search(hapi)
 	a.belts(hapi)
 	a.identify(hapi)

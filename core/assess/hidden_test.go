@@ -28,7 +28,7 @@ func TestWhatIsNotShownIsNotRead(t *testing.T) {
 		{Volts: nonsense}}
 	in.Plan.Control.BaseHertz, in.Plan.Control.TopHertz, in.Plan.Control.LowHertz, in.Plan.Control.Ohms,
 		in.Plan.Control.Watts = nonsense, nonsense, nonsense, nonsense, nonsense
-	in.Plan.Supply.Inside, in.Plan.Supply.Holds = nonsense, nonsense
+	in.Plan.Supply.Holds = nonsense
 	in.Machine.Jobs[0].Speed.Surface, in.Machine.Jobs[0].Speed.Turns, in.Machine.Jobs[0].Speed.Lead = nonsense,
 		nonsense, nonsense
 	l := &in.Machine.Jobs[0].Load

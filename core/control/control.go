@@ -3,7 +3,11 @@
 package control
 
 import (
+	"cmp"
+	"fmt"
 	"math"
+	"slices"
+	"strconv"
 
 	q "jiriki/core/quantity"
 )
@@ -59,7 +63,49 @@ type Described struct {
 	Isolated    bool   `json:"isolated" doc:"What comes to it from elsewhere is kept apart from the mains: an isolator for signals, an isolating transformer for power"`
 	SwitchAfter bool   `json:"switchAfter" doc:"A switch or contactor stands between it and the motor"`
 	Shared      bool   `json:"shared" doc:"A second motor runs from it"`
+	Marks       []Mark `json:"marks" maxItems:"40" nullable:"false" doc:"Speeds measured at marks of the knob"`
 	Reverse     string `json:"reverse" enum:"none,switch,drive," doc:"How it is reversed, if it is"`
+}
+
+// Mark is a speed of the spindle that was measured with the knob at a mark.
+type Mark struct {
+	Knob     q.Text `json:"knob" unit:"%|%" doc:"Part of the knob's travel"`
+	Speed    q.Text `json:"speed" unit:"rpm"`
+	Position string `json:"position" maxLength:"60" doc:"Belt position it was measured in, by its label"`
+}
+
+// ResolvedMark is a [Mark] in SI: Knob from 0 to 1, Speed in rad/s.
+type ResolvedMark struct {
+	Knob, Speed float64
+	Position    string
+}
+
+// maxMarks bounds what is kept of a knob.
+const maxMarks = 40
+
+// Whole returns the control with an empty list in place of an absent one.
+func (d Described) Whole() Described {
+	if d.Marks == nil {
+		d.Marks = []Mark{}
+	}
+	return d
+}
+
+func readMarks(list []Mark, r *q.Reader) (out []ResolvedMark) {
+	if len(list) > maxMarks {
+		r.Refuse("marks", strconv.Itoa(len(list)), fmt.Sprintf("at most %d marks can be kept", maxMarks))
+		return nil
+	}
+	for i, d := range list {
+		at := r.At("marks", i)
+		knob := at.Read("knob", d.Knob, q.Number, q.Range{Min: 0, Max: 1})
+		speed := at.Read("speed", d.Speed, q.Speed, q.Range{Min: 0, Max: 1e5 * q.RPM})
+		if knob.Known && speed.Known {
+			out = append(out, ResolvedMark{knob.SI, speed.SI, d.Position})
+		}
+	}
+	slices.SortStableFunc(out, func(a, b ResolvedMark) int { return cmp.Compare(a.Knob, b.Knob) })
+	return out
 }
 
 // Resolved is a control with defaults filled in. SI; zero where not known.
@@ -96,6 +142,7 @@ type Resolved struct {
 	SwitchAfter   bool
 	Shared        bool
 	Reverse       string
+	Marks         []ResolvedMark // of the knob, rising
 }
 
 // PeakShare is what a drive gives for a minute against its rating [common practice].
@@ -139,6 +186,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Lamp: d.Lamp, Fan: d.Fan,
 		Choke: d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
 		Isolated: d.Isolated, SwitchAfter: d.SwitchAfter, Shared: d.Shared,
+		Marks: readMarks(d.Marks, r),
 	}
 	// Only what such a control has is read: the rest is kept but not shown.
 	if c.Limits() || c.Kind == VariableTransformer {

@@ -179,6 +179,15 @@ const (
 
 // friction settles what the machine's own friction takes.
 func (m *machine) friction(s *script.Resolved) {
+	m.ownFriction(s)
+	if s.Sticks.Known {
+		// What just starts it is never less than what keeps it going.
+		m.resting = max(s.Sticks.SI, m.running)
+	}
+}
+
+// ownFriction is its friction as it was measured, told with a job, or else guessed.
+func (m *machine) ownFriction(s *script.Resolved) {
 	if s.Friction.Known {
 		m.running, m.resting = s.Friction.SI, s.Friction.SI
 		return
@@ -209,8 +218,13 @@ func (in inputs) amps(watts float64) float64 { return max(watts, 0) * in.perWatt
 // celsius are winding and case in °C of a state in shares of the rated rise.
 func (m *machine) celsius(share float64) float64 { return m.ambient + share*m.rise() }
 
-// rise is what rated work for ever heats the winding by, K.
-func (m *machine) rise() float64 { return m.limit - (air.Rated - zeroCelsius) }
+// rise is what rated work for ever heats the winding by, K: as its case was measured to warm, or what its class allows.
+func (m *machine) rise() float64 {
+	if m.Motor.CaseRise > 0 {
+		return thermal.WindingRise(m.Motor.CaseRise)
+	}
+	return m.limit - (air.Rated - zeroCelsius)
+}
 
 // shed is how much of its heat the case sheds at a rotor speed, of what it does at its own: at a slow speed under power
 // as much less as makes the torque it then holds for ever settle at what its class allows, so that a dry run and the

@@ -2,6 +2,7 @@ package dryrun
 
 import (
 	"math"
+	"reflect"
 	"slices"
 	"strings"
 
@@ -104,7 +105,7 @@ func (h *helper) changes(one *f.Finding) []Remedy {
 func (h *helper) control(label string, change func(c *control.Described)) []Remedy {
 	c := h.in.Plan.Control
 	change(&c)
-	if c == h.in.Plan.Control {
+	if reflect.DeepEqual(c, h.in.Plan.Control) {
 		return nil
 	}
 	return []Remedy{{Label: label, Control: &c}}

@@ -13,6 +13,21 @@ import (
 // ThinsAir reports whether the air there is hotter or thinner than plates mean.
 func ThinsAir(m work.Resolved) bool { return m.Air > air.Rated || m.Altitude > air.RatedHeight }
 
+// sagAtStart is the share of its volts the supply loses at the motor's starting amps: as it was measured at the socket,
+// or over its cable.
+func sagAtStart(s *plan.Stations) float64 {
+	start, supply := motor.StartAmps(&s.Motor), s.Supply
+	switch {
+	case supply.Battery:
+		return 0
+	case supply.Loop > 0:
+		return min(start*supply.Loop/supply.Volts, 1)
+	case supply.Wire.Area > 0 && supply.Cable > 0:
+		return min(supply.Wire.Drop(start, supply.Cable, supply.Three)/supply.Volts, 1)
+	}
+	return 0
+}
+
 // feed is what supply and control together bring to the motor's terminals.
 func feed(s *plan.Stations) motor.Feed {
 	c, family := s.Control, s.Motor.Kind.Family()
@@ -25,10 +40,7 @@ func feed(s *plan.Stations) motor.Feed {
 		Trimmed: c.Trimmed, HoldsSpeed: c.Tacho,
 		Lost: 1 - AirShare(s),
 	}
-	if cable := s.Supply; cable.Wire.Area > 0 && cable.Cable > 0 && !cable.Battery {
-		start := motor.StartAmps(&s.Motor)
-		f.Sag = min(cable.Wire.Drop(start, cable.Cable, cable.Three)/cable.Volts, 1)
-	}
+	f.Sag = sagAtStart(s)
 	switch {
 	case c.Kind == control.Contactor && s.Supply.Battery:
 		f.Kind = motor.DirectCurrent

@@ -3,7 +3,9 @@ package line
 import (
 	"math"
 
+	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
 )
 
 // SpeedPlate is the table to hang by the machine: knob against spindle speed per position.
@@ -17,9 +19,10 @@ type SpeedPlate struct {
 
 // PlatePosition is one row of the plate.
 type PlatePosition struct {
-	Label string    `json:"label"`
-	Ratio string    `json:"ratio"`
-	RPM   []float64 `json:"rpm" nullable:"false" doc:"Spindle speed at each knob setting, light load; 0 below the slowest steady speed or over the limit"`
+	Label    string    `json:"label"`
+	Ratio    string    `json:"ratio"`
+	Measured []float64 `json:"measured" nullable:"false" doc:"As it was measured at marks of the knob, between them on straight lines; 0 beyond them; empty where nobody measured in this position"`
+	RPM      []float64 `json:"rpm" nullable:"false" doc:"Spindle speed at each knob setting, light load; 0 below the slowest steady speed or over the limit"`
 }
 
 // PlateJob is a job's band and the position it is best done in.
@@ -34,6 +37,39 @@ type PlateJob struct {
 // knobSettings are tenths of the knob's travel. A linear knob on a drive that holds speed turns
 // in proportion.
 var knobSettings = []float64{0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1}
+
+// AtKnob is the spindle speed a linear knob asks for at a share of its travel in a position, rad/s; the one speed there
+// is on a motor that has but one.
+func (t *Model) AtKnob(p *reduction.Position, knob float64) float64 {
+	low, high := t.Span(p)
+	if t.Powered.FixedSpeed() {
+		return low
+	}
+	return high * knob
+}
+
+// measuredAt is the speed at knob settings as measured in a position, rpm; empty where it was not.
+func (t *Model) measuredAt(position string, knob []float64) []float64 {
+	var x, y []float64
+	for _, m := range t.Control.Marks {
+		if m.Position == position {
+			x, y = append(x, m.Knob), append(y, m.Speed/q.RPM)
+		}
+	}
+	out := []float64{}
+	if len(x) < 2 {
+		return out
+	}
+	through := numeric.Through(x, y, math.Min)
+	for _, k := range knob {
+		if k < x[0]-1e-9 || k > x[len(x)-1]+1e-9 {
+			out = append(out, 0)
+			continue
+		}
+		out = append(out, q.Rounded(through.At(k)))
+	}
+	return out
+}
 
 // SpeedPlate is the plate of the plan, its jobs in the positions they are best done in.
 func (t *Model) SpeedPlate(results []Result) SpeedPlate {
@@ -50,11 +86,9 @@ func (t *Model) SpeedPlate(results []Result) SpeedPlate {
 		p := &t.Reduction.Positions[i]
 		low, high := t.Span(p)
 		row := PlatePosition{Label: p.Label, Ratio: q.Ratio(p.Ratio), RPM: make([]float64, len(plate.Knob))}
+		row.Measured = t.measuredAt(p.Label, plate.Knob)
 		for i, knob := range plate.Knob {
-			omega := high * knob
-			if t.Powered.FixedSpeed() {
-				omega = low
-			}
+			omega := t.AtKnob(p, knob)
 			if omega >= low*(1-1e-9) && omega <= t.TopSpeed {
 				row.RPM[i] = q.Rounded(omega / q.RPM)
 			}

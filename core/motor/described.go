@@ -73,6 +73,8 @@ type Body struct {
 	Diameter q.Text `json:"diameter" unit:"mm|in"`
 	Length   q.Text `json:"length" unit:"mm|in"`
 	Shaft    q.Text `json:"shaft" unit:"mm|in" doc:"Shaft diameter"`
+	CaseTime q.Text `json:"caseTime" unit:"min" doc:"How long its case takes to get two thirds of the way to where it settles, as measured; by its power when empty"`
+	CaseRise q.Text `json:"caseRise" unit:"K|°F" doc:"How far its case settles above the air at its rated load, as measured, such as 45 K; what its class allows when empty"`
 	Rotor    q.Text `json:"rotor" unit:"kg·cm²|lb·in²|kg·m²" doc:"Its rotor's moment of inertia where it is known, such as 9 kg·cm²; by the body when empty"`
 }
 

@@ -22,6 +22,9 @@ const mostOverload = 3
 
 // Bodies are the motor's winding and case, in shares of its rated heat and rise.
 func (m *Resolved) Bodies() thermal.Bodies {
+	if m.CaseTime > 0 {
+		return thermal.Of(m.CaseTime)
+	}
 	seconds := caseTime * math.Pow(max(m.Power.Value, 1)/casePower, 0.25)
 	return thermal.Of(min(max(seconds, leastTime), mostTime))
 }

@@ -3,14 +3,13 @@ package motor
 import (
 	"fmt"
 	"math"
-	"strconv"
 	"strings"
 
 	q "jiriki/core/quantity"
 )
 
-// maxReadings bounds one motor's bench readings.
-const maxReadings = 40
+// MostReadings bounds one motor's bench readings.
+const MostReadings = 40
 
 // run is a reading of the motor turning: volts, amps, rad/s and N·m, 0 where not read.
 type run struct{ volts, amps, omega, torque float64 }
@@ -30,8 +29,8 @@ type coast struct{ from, to, seconds float64 }
 
 func readReadings(list []Reading, r *q.Reader) readings {
 	var t readings
-	if len(list) > maxReadings {
-		r.Refuse("readings", fmt.Sprint(len(list)), fmt.Sprintf("at most %d readings", maxReadings))
+	if len(list) > MostReadings {
+		r.Refuse("readings", fmt.Sprint(len(list)), fmt.Sprintf("at most %d readings", MostReadings))
 		return t
 	}
 	for i, d := range list {
@@ -105,10 +104,8 @@ func startShare(text string) (float64, bool) {
 	if strings.TrimSpace(text) == "" {
 		return 1, true
 	}
-	good, all, ok := strings.Cut(strings.ReplaceAll(text, "/", " of "), " of ")
-	n, errN := strconv.Atoi(strings.TrimSpace(good))
-	m, errM := strconv.Atoi(strings.TrimSpace(all))
-	if !ok || errN != nil || errM != nil || m <= 0 || n < 0 || n > m {
+	n, m, ok := q.OutOf(text)
+	if !ok {
 		return 0, false
 	}
 	return float64(n) / float64(m), true

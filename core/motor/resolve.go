@@ -58,6 +58,8 @@ type Resolved struct {
 	Insulation     string  // class on the plate: A, E, B, F or H; B unless marked [common practice]
 	Body           Size
 	Rotor          Known   // its moment of inertia, kg·m²
+	CaseTime       float64 // s its case takes for two thirds of its rise, as measured; 0 when not
+	CaseRise       float64 // K its case settles above the air at rated load, as measured; 0 when not
 	typedKilowatts bool    // the plate's power was typed in kW
 	Enclosure      string  // as its plate has it
 	Capacitor      float64 // F, as its plate has it; 0 when not known
@@ -108,6 +110,8 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Length:   body.Read("length", d.Body.Length, q.Length, q.Range{Min: 0.01, Max: 2}).Or(0),
 		Shaft:    body.Read("shaft", d.Body.Shaft, q.Length, q.Range{Min: 0.002, Max: 0.15}).Or(0),
 	}
+	m.CaseTime = body.Read("caseTime", d.Body.CaseTime, q.Duration, q.Range{Min: 60, Max: 6 * 3600}).Or(0)
+	m.CaseRise = body.Read("caseRise", d.Body.CaseRise, q.Rise, q.Range{Min: 2, Max: 300}).Or(0)
 	m.Rotor = read(body.Read("rotor", d.Body.Rotor, q.Inertia, q.Range{Min: 1e-8, Max: 100}))
 	m.Gear = readGear(d.Gearbox, r.Under("gearbox"))
 	if m.Gear.Output && m.Speed.OK() {

@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"jiriki/core/control"
+	"jiriki/core/measured"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -26,6 +27,7 @@ type Plan struct {
 	Reduction reduction.Described `json:"reduction"`
 	Prices    []Price             `json:"prices" maxItems:"200" nullable:"false" doc:"What parts not on the shelf cost"`
 	Script    script.Described    `json:"script"`
+	Trials    []measured.Trial    `json:"trials" maxItems:"60" nullable:"false" doc:"What was measured on the bench"`
 	Checks    []Check             `json:"checks" maxItems:"200" nullable:"false" doc:"What has been set, tried or put by"`
 }
 
@@ -113,6 +115,9 @@ func (in Input) bounds() error {
 	if len(in.Plan.Prices) > maxPrices {
 		r.Refuse("prices", fmt.Sprint(len(in.Plan.Prices)), fmt.Sprintf("at most %d can be kept", maxPrices))
 	}
+	if n := len(in.Plan.Trials); n > measured.MaxTrials {
+		r.Refuse("trials", fmt.Sprint(n), fmt.Sprintf("at most %d can be kept", measured.MaxTrials))
+	}
 	if len(in.Shelf) > MaxShelf {
 		r.Refuse("shelf", fmt.Sprint(len(in.Shelf)), fmt.Sprintf("at most %d parts can be on the shelf", MaxShelf))
 	}
@@ -135,6 +140,12 @@ func (p Plan) Whole() Plan {
 	p.Reduction.Stages = stages
 	p.Motor = p.Motor.Whole()
 	p.Script = p.Script.Whole()
+	p.Control = p.Control.Whole()
+	trials := make([]measured.Trial, len(p.Trials))
+	for i, t := range p.Trials {
+		trials[i] = t.Whole()
+	}
+	p.Trials = trials
 	if p.Prices == nil {
 		p.Prices = []Price{}
 	}

@@ -32,12 +32,16 @@ const (
 	Inductance                    // H; a bare number is millihenries
 	Energy                        // J; a bare number is watt-hours, as batteries are sold
 	Temperature                   // K; a bare number is degrees Celsius
+	Rise                          // difference of two temperatures, K
+	Sound                         // level of sound, dB
+	Insulation                    // ohms between windings and frame; a bare number, and MΩ, is megohms
 )
 
 var dimensionNames = [...]string{
 	"number", "speed", "torque", "power", "volts", "amps", "resistance", "frequency",
 	"length", "mass", "force", "time", "angle", "surface speed", "back-EMF constant",
 	"inertia", "specific force", "density", "capacitance", "inductance", "energy", "temperature",
+	"temperature rise", "sound level", "insulation",
 }
 
 func (d Dimension) String() string { return dimensionNames[d] }

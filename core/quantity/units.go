@@ -82,6 +82,10 @@ var unitTable = [...][]unit{
 	Energy:      {{"wh", 3600}, {"kwh", 3.6e6}, {"j", 1}, {"kj", 1e3}},
 	Temperature: {{"°c", 1}, {"c", 1}, {"degc", 1}, {"°f", fahrenheit}, {"f", fahrenheit}, {"degf", fahrenheit},
 		{"k", 1}},
+	Rise:  {{"k", 1}, {"°c", 1}, {"c", 1}, {"°f", fahrenheit}, {"f", fahrenheit}},
+	Sound: {{"db", 1}, {"dba", 1}, {"db(a)", 1}},
+	Insulation: {{"mω", 1e6}, {"megω", 1e6}, {"megohm", 1e6}, {"megohms", 1e6}, {"meg", 1e6}, {"m", 1e6},
+		{"kω", 1e3}, {"kohm", 1e3}, {"k", 1e3}, {"gω", 1e9}, {"gohm", 1e9}, {"ohm", 1}, {"ω", 1}},
 }
 
 // scaleZero is the zero of a scale of temperature, K, by the unit's spelling after [normalise].
@@ -118,6 +122,9 @@ var showTable = [...][2]shownUnit{
 	Inductance:   {{"mH", 1e-3}, {"mH", 1e-3}},
 	Energy:       {{"Wh", 3600}, {"Wh", 3600}},
 	Temperature:  {{"°C", 1}, {"°F", fahrenheit}},
+	Rise:         {{"K", 1}, {"°F", fahrenheit}},
+	Sound:        {{"dB", 1}, {"dB", 1}},
+	Insulation:   {{"MΩ", 1e6}, {"MΩ", 1e6}},
 }
 
 // Unit returns the label a dimension is shown with and the SI value of one such unit.

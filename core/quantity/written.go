@@ -27,8 +27,11 @@ func Rounded(v float64) float64 {
 }
 
 // Written writes a figure as a person would type it: three figures, and never an exponent.
-func Written(v float64, unit string) Text {
-	rounded, _ := strconv.ParseFloat(strconv.FormatFloat(v, 'e', 2, 64), 64)
+func Written(v float64, unit string) Text { return WrittenTo(v, 3, unit) }
+
+// WrittenTo is [Written] with so many figures.
+func WrittenTo(v float64, figures int, unit string) Text {
+	rounded, _ := strconv.ParseFloat(strconv.FormatFloat(v, 'e', figures-1, 64), 64)
 	return Text(strconv.FormatFloat(rounded, 'f', -1, 64) + " " + unit)
 }
 

@@ -11,6 +11,7 @@ type Described struct {
 	Position string  `json:"position" maxLength:"60" doc:"Position of the reduction it runs in, by its label; the one its first cut comes out best in when empty"`
 	Inertia  q.Text  `json:"inertia" unit:"kg·m²|lb·ft²" doc:"Moment of inertia of what turns with the spindle, the work with it, such as 0.4 kg·m²; from the machine when empty"`
 	Friction q.Text  `json:"friction" unit:"N·m|lbf·ft" doc:"Torque that keeps the empty machine turning; guessed from its jobs when empty"`
+	Sticks   q.Text  `json:"sticks" unit:"N·m|lbf·ft" doc:"Torque that just starts the empty machine; its friction, or twice what was guessed, when empty"`
 	Volts    q.Text  `json:"volts" unit:"V" doc:"Volts at the socket or battery on the day; those of the supply when empty"`
 	Air      q.Text  `json:"air" unit:"°C|°F" doc:"How warm the shop is; 20 °C when empty"`
 	Warm     q.Text  `json:"warm" unit:"°C|°F" doc:"How hot the winding is at the start; as the shop when empty"`

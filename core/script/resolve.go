@@ -21,6 +21,7 @@ type Resolved struct {
 	Events                 []Timed
 	Position               string
 	Inertia, Friction      q.Value
+	Sticks                 q.Value
 	Volts, Air, Warm, Ends q.Value
 }
 
@@ -46,6 +47,7 @@ func Resolve(d Described, m *work.Resolved, r *q.Reader) Resolved {
 		Position: d.Position,
 		Inertia:  r.Read("inertia", d.Inertia, q.Inertia, q.Range{Min: 1e-7, Max: 1e4}),
 		Friction: r.Read("friction", d.Friction, q.Torque, q.Range{Min: 0, Max: 1e5}),
+		Sticks:   r.Read("sticks", d.Sticks, q.Torque, q.Range{Min: 0, Max: 1e5}),
 		Volts:    r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}),
 		Air:      r.Read("air", d.Air, q.Temperature, q.Range{Min: 233.15, Max: 343.15}),
 		Warm:     r.Read("warm", d.Warm, q.Temperature, celsius),

@@ -141,7 +141,7 @@ func (i Item) Whole() Item {
 	if i.Sort == "" {
 		i.Sort = Motor
 	}
-	i.Motor = i.Motor.Whole()
+	i.Motor, i.Control = i.Motor.Whole(), i.Control.Whole()
 	return i
 }
 

@@ -199,6 +199,27 @@ var (
 			"% for each 100 m more", FromMemory)
 	ScrewEfficiency = entry("screw-efficiency",
 		"A plain greased thread keeps 30 %; a ball screw about 90 %", Common)
+	Readings = entry("readings",
+		"Mean or least squares of the readings, each as far out as its instrument may be; the spread holds nine "+
+			"times in ten", Derived)
+	Tachometer = entry("tachometer",
+		"A tachometer is within half a per cent; a pick-up that counts so many marks in so long steps by "+
+			"60/(marks · seconds) rpm", Common)
+	SpinDown = entry("spin-down",
+		"Let go, J·dω/dt = −(T_c + b·ω + c·ω²); a disc of known inertia tells J apart from the drag", Derived)
+	WarmUp = entry("warm-up",
+		"A case warms towards where it settles as 1 − e^(−t/τ); winding 20 to 30 K over the case", Common)
+	CoilVolts = entry("coil-volts",
+		"A coil pulls in at about 55 to 80 % of the volts it is made for and hums from about a fifth; a motor first "+
+			"turns at 4 to 25 % of them", Common)
+	InsulationOhms = entry("insulation-ohms",
+		"Windings under 1 kV: 5 MΩ at 40 °C is sound, under 1 MΩ it is not powered; ohms halve for each 10 K "+
+			"(IEEE 43)", FromMemory)
+	RopeBrake = entry("rope-brake", "T = (F1 − F2) · (r + d/2)", Derived)
+	Comb      = entry("comb",
+		"A shaft sounds at its turns a second and their multiples, belts at v/L, blades, teeth and bars at so many "+
+			"a turn; mains at its hertz and their multiples", Derived)
+	CopperHeat = entry("copper-heat", "Copper's ohms rise 0.39 % for each kelvin", FromMemory)
 )
 
 // Markdown writes the register as a table for docs/sources.md.

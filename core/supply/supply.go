@@ -20,7 +20,7 @@ type Described struct {
 	Cable     q.Text `json:"cable" unit:"m|ft|mm" doc:"Length of cable from the board or battery to the machine, one way"`
 	Wire      string `json:"wire" maxLength:"20" doc:"Conductor of that cable, such as 2.5 mm² or 14 AWG"`
 	Code      Code   `json:"code" enum:"iec,nec," doc:"Whose starting values for conductor and fuse are shown; by the hertz when empty"`
-	Inside    q.Text `json:"inside" unit:"Ω" doc:"Battery: its resistance inside, with leads, such as 40 mΩ"`
+	Inside    q.Text `json:"inside" unit:"Ω" doc:"A battery's resistance inside, with leads, such as 40 mΩ; of mains, what volts fall by for each amp, as measured at the socket"`
 	Holds     q.Text `json:"holds" unit:"Wh" doc:"Battery: energy when full, such as 400 Wh"`
 	Cells     string `json:"cells" enum:"lead,lithium," doc:"Battery: what it is made of"`
 }
@@ -41,6 +41,7 @@ type Resolved struct {
 	Wire         Wire    // of zero area when not known
 	Code         Code
 	Inside       float64 // Ω inside a battery and its leads; 0 when not known
+	Loop         float64 // V the mains fall by for each amp, Ω, as measured; 0 when not
 	Holds        float64 // J when full; 0 when not known
 }
 
@@ -65,11 +66,13 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		s.Wire = wire
 	}
 	s.Code = Code(r.Choice("code", string(d.Code), string(IEC), string(IEC), string(NEC)))
+	inside := r.Read("inside", d.Inside, q.Resistance, q.Range{Min: 0, Max: 10}).Or(0)
 	if s.Battery {
-		s.Inside = r.Read("inside", d.Inside, q.Resistance, q.Range{Min: 0, Max: 10}).Or(0)
+		s.Inside = inside
 		s.Holds = r.Read("holds", d.Holds, q.Energy, q.Range{Min: 100, Max: 1e9}).Or(0)
 		return s
 	}
+	s.Loop = inside
 	hertz := r.Read("hertz", d.Hertz, q.Frequency, q.Range{Min: 10, Max: 400})
 	s.Hertz = hertz.SI
 	if !hertz.Known {

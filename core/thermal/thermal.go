@@ -83,6 +83,12 @@ func (b Bodies) decay(cooling, seconds float64) matrix {
 	return matrix{even + odd*(a.ww-middle), odd * a.wc, odd * a.cw, even + odd*(a.cc-middle)}
 }
 
+// WindingRise is how far the winding of [Of] settles above the air where its case settles so far above it.
+func WindingRise(caseRise float64) float64 { return caseRise / caseShare }
+
+// CaseRise is the other way round.
+func CaseRise(windingRise float64) float64 { return windingRise * caseShare }
+
 // CoolingFor is how many times its usual heat the case sheds where so much heat for ever, a share of rated, settles the
 // winding of [Of] at its rated rise.
 func CoolingFor(heat float64) float64 { return caseShare / (1/heat - (1 - caseShare)) }

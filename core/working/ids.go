@@ -119,6 +119,8 @@ const (
 	SettingLimit          ID = "setting.limit"
 	SettingKnob           ID = "setting.knob"
 	SettingEnable         ID = "setting.enable"
+
+	Trial ID = "trial" // of a figure of a trial, by its name
 )
 
 // Of is the working of what is named: a job.

@@ -35,6 +35,13 @@ class CatalogueState {
   motor(kind: string) {
     return this.motors.find((m) => m.kind === kind);
   }
+  get trials() {
+    return this.#data?.trials ?? [];
+  }
+  /** A trial with nothing filled in. */
+  get trial() {
+    return this.#data?.trial;
+  }
   get donors() {
     return this.#data?.donors ?? [];
   }

@@ -285,6 +285,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The instruments that may send readings */
+        get: operations["get-instruments"];
+        put?: never;
+        /** Let an instrument in: makes its token */
+        post: operations["add-instrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Let it in no more */
+        delete: operations["delete-instrument"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{token}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lines of an instrument, such as rpm 1234.5; passed on to whoever looks, and kept by nobody until taken */
+        post: operations["send-readings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/leads": {
         parameters: {
             query?: never;
@@ -296,6 +348,23 @@ export interface paths {
         put?: never;
         /** Which leads belong together, and what they are */
         post: operations["sort-leads"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What instruments send, as it comes; a beat every few seconds besides */
+        get: operations["live"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -509,6 +578,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/listen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * The speed of a plan's machine out of its sound; nothing is saved
+         * @description The body is a WAV file, or with a rate 32-bit floating-point samples, little-endian. What is known of the machine is taken from the saved plan.
+         */
+        post: operations["listen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}/name": {
         parameters: {
             query?: never;
@@ -705,6 +794,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a trial comes to, beside what the plan reckons; nothing is saved */
+        post: operations["trial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trial/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A CSV file as readings of a kind of trial, with how each column was taken; nothing is saved */
+        post: operations["read-table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workshop": {
         parameters: {
             query?: never;
@@ -726,6 +849,9 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        "Add-instrumentRequest": {
+            name: string;
+        };
         AddedBody: {
             id: string;
             /** @description Its first plan, when a machine was added */
@@ -850,6 +976,14 @@ export interface components {
             stations: components["schemas"]["AssessStation"][];
             units: components["schemas"]["QuantityUnits"];
             workings: components["schemas"]["Working"][];
+        };
+        BadLine: {
+            /**
+             * Format: int64
+             * @description Counted from 1
+             */
+            line: number;
+            message: string;
         };
         BeltsAskedBody: {
             machine: components["schemas"]["WorkMachine"];
@@ -984,6 +1118,12 @@ export interface components {
             stage: components["schemas"]["ReductionDescribedStage"];
             /** @description Kinds of stage */
             stages: components["schemas"]["ReductionProfile"][];
+            /** @description A reading of a trial with nothing filled in */
+            taken: components["schemas"]["MeasuredReading"];
+            /** @description A trial with nothing filled in */
+            trial: components["schemas"]["MeasuredTrial"];
+            /** @description Kinds of trial */
+            trials: components["schemas"]["MeasuredProfile"][];
         };
         "Check-shelf-itemRequest": {
             item: components["schemas"]["ShelfItem"];
@@ -1068,6 +1208,8 @@ export interface components {
             limitAmps: string;
             /** @description Inverter: lowest hertz allowed */
             lowHertz: string;
+            /** @description Speeds measured at marks of the knob */
+            marks: components["schemas"]["ControlMark"][];
             /**
              * @description Inverter: volts per hertz or sensorless vector
              * @enum {string}
@@ -1098,6 +1240,13 @@ export interface components {
             watts: string;
             /** @description Will not start unless the knob is at zero */
             zeroStart: boolean;
+        };
+        ControlMark: {
+            /** @description Part of the knob's travel */
+            knob: string;
+            /** @description Belt position it was measured in, by its label */
+            position: string;
+            speed: string;
         };
         ControlProfile: {
             /** @description It sets speed at all */
@@ -1808,6 +1957,11 @@ export interface components {
             /** Format: int64 */
             plans: number;
         };
+        Instrument: {
+            name: string;
+            /** @description Part of the address it sends to */
+            token: string;
+        };
         LineBinding: {
             continuous: string;
             /** Format: double */
@@ -1863,6 +2017,8 @@ export interface components {
         };
         LinePlatePosition: {
             label: string;
+            /** @description As it was measured at marks of the knob, between them on straight lines; 0 beyond them; empty where nobody measured in this position */
+            measured: number[];
             ratio: string;
             /** @description Spindle speed at each knob setting, light load; 0 below the slowest steady speed or over the limit */
             rpm: number[];
@@ -1919,6 +2075,197 @@ export interface components {
             maxRpm: number;
             positions: components["schemas"]["LinePlatePosition"][];
         };
+        LiveBeat: {
+            /**
+             * Format: int64
+             * @description That may send
+             */
+            instruments: number;
+        };
+        LiveValue: {
+            /**
+             * Format: date-time
+             * @description When it was read, or came
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description Seconds on the instrument's own clock, where it sent them
+             */
+            clock?: number;
+            /** @description Of the instrument */
+            name: string;
+            token: string;
+            /** @description As a person would type it */
+            typed: string;
+            unit: string;
+            /**
+             * Format: double
+             * @description In the unit of its word
+             */
+            value: number;
+            /** @enum {string} */
+            word: "rpm" | "rpm2" | "volts" | "amps" | "celsius" | "newton" | "db" | "hertz" | "ohms";
+        };
+        MeasuredColumn: {
+            /** @description Its name in the description */
+            field: string;
+            /** @description What might stand there, in metric; made up */
+            hint: string;
+            label: string;
+            /** @description The word of the instruments' lines that gives it; empty for none */
+            live: string;
+            /** @description What can be chosen, where it is a choice */
+            options: components["schemas"]["MeasuredOption"][];
+            /** @description Nothing is read out of it but as words */
+            words: boolean;
+        };
+        MeasuredMatched: {
+            /** @description Of a reading; empty for a column that is left out */
+            field: string;
+            heading: string;
+            /**
+             * Format: int64
+             * @description Figures of it that cannot be read
+             */
+            misses: number;
+            /** @description Its first figure, as it will be kept */
+            sample: string;
+            /** @description Read in the heading, or taken where none stands there */
+            unit: string;
+        };
+        MeasuredOption: {
+            name: string;
+            value: string;
+        };
+        MeasuredProfile: {
+            /** @description What it tells, in a few words */
+            about: string;
+            /** @description What can hurt while it is */
+            caution: string;
+            columns: components["schemas"]["MeasuredColumn"][];
+            /** @description The column that is chosen and not read, such as the knob's mark; empty for none */
+            given: string;
+            /** @description How it is done */
+            how: string;
+            kind: string;
+            name: string;
+            setUp: components["schemas"]["MeasuredColumn"][];
+        };
+        MeasuredReading: {
+            amps?: string;
+            /** @description The time of day */
+            at?: string;
+            capacitor?: string;
+            celsius?: string;
+            /** @description How fast the image creeps, forwards positive; 0 when empty */
+            drift?: string;
+            /** @description Flashes a minute */
+            flash?: string;
+            force?: string;
+            hertz?: string;
+            /** @description Stable within the trial */
+            id?: string;
+            /** @description How many stand there */
+            images?: string;
+            /** @description Where the knob stood */
+            mark?: string;
+            megohms?: string;
+            note?: string;
+            ohms?: string;
+            /** @description Of the other shaft, at the same time */
+            second?: string;
+            /** @description On the slack side of a brake */
+            slack?: string;
+            sound?: string;
+            speed?: string;
+            /** @description How sure a speed by ear is */
+            spread?: string;
+            /** @description How often it started, such as 9 of 10 */
+            starts?: string;
+            /**
+             * @description What it did, or how it was
+             * @enum {string}
+             */
+            state?: "starts" | "keeps" | "up" | "down" | "disc" | "locked" | "free" | "loaded" | "nothing" | "hums" | "acts" | "turns" | "";
+            /** @description Since it began */
+            time?: string;
+            torque?: string;
+            volts?: string;
+        };
+        MeasuredTable: {
+            columns: components["schemas"]["MeasuredMatched"][];
+            /**
+             * Format: int64
+             * @description Rows left out, evenly, so that the rest fits into a trial
+             */
+            left: number;
+            readings: components["schemas"]["MeasuredReading"][];
+        };
+        MeasuredTrial: {
+            /** @description How warm the shop was */
+            air: string;
+            /** @description Between pull and radius; 90° when empty */
+            angle: string;
+            /**
+             * @description Insulation class of the winding; the plan's when empty
+             * @enum {string}
+             */
+            class: "A" | "E" | "B" | "F" | "H" | "";
+            /** @description What the drive was told, as a part of full; full when empty */
+            command: string;
+            /**
+             * @description What was put on it: alternating or direct
+             * @enum {string}
+             */
+            current: "ac" | "dc" | "";
+            /** @description Moment of inertia of the disc that was added */
+            disc: string;
+            /** @description What it cannot turn faster than; from the plan when empty */
+            fastest: string;
+            /** @description The mark at the knob's end; 10 when empty */
+            full: string;
+            /** @description How long it counts for */
+            gate: string;
+            /** @description Stable within the plan */
+            id: string;
+            /** @description What it was read with */
+            instrument: string;
+            /** @enum {string} */
+            kind: "speed" | "knob" | "ratio" | "strobe" | "ear" | "pull" | "brake" | "run-down" | "volts-up" | "clutch" | "capacitors" | "warm-up" | "open" | "ohms" | "free" | "locked" | "slip" | "sag" | "insulation" | "";
+            note: string;
+            /** @description The day it was done, as 2026-11-25 */
+            on: string;
+            /** @description The scale's own weight where it hangs in the pull */
+            own: string;
+            /** @description What was measured, where it is not the plan's own machine */
+            part: string;
+            /** @description Magnets, marks or slots a pick-up counts in one turn */
+            perTurn: string;
+            /** @description Belt position by its label; the first when empty */
+            position: string;
+            /** @description Where the scale pulls, from the axis; a brake's drum to its rim */
+            radius: string;
+            /** @description Volts marked on the capacitor */
+            rated: string;
+            /** @description In the order they were taken */
+            readings: components["schemas"]["MeasuredReading"][];
+            /** @description Finest step the instrument shows, in the unit of what it reads */
+            resolution: string;
+            /** @description Thickness of the brake's rope or band */
+            rope: string;
+            /** @description Volts of the insulation tester */
+            tested: string;
+            /** @description The day it was let into the plan; empty while it was not */
+            used: string;
+            /** @description Volts there on the day */
+            volts: string;
+            /**
+             * @description Which shaft; the spindle when empty
+             * @enum {string}
+             */
+            where: "spindle" | "motor" | "";
+        };
         MotorBenchView: {
             constants: components["schemas"]["MotorConstant"][];
             /** @description The reading that would narrow it most, in words; empty when none would by much */
@@ -1932,6 +2279,10 @@ export interface components {
             readings: number;
         };
         MotorBody: {
+            /** @description How far its case settles above the air at its rated load, as measured, such as 45 K; what its class allows when empty */
+            caseRise: string;
+            /** @description How long its case takes to get two thirds of the way to where it settles, as measured; by its power when empty */
+            caseTime: string;
             diameter: string;
             length: string;
             /** @description Its rotor's moment of inertia where it is known, such as 9 kg·cm²; by the body when empty */
@@ -2164,6 +2515,8 @@ export interface components {
             reduction: components["schemas"]["ReductionDescribed"];
             script: components["schemas"]["ScriptDescribed"];
             supply: components["schemas"]["SupplyDescribed"];
+            /** @description What was measured on the bench */
+            trials: components["schemas"]["MeasuredTrial"][];
         };
         PlanCheck: {
             /** @description Of the setting, step or part, such as setting.limit */
@@ -2342,6 +2695,12 @@ export interface components {
             /** @description Why the top one, in at most two lines */
             why: string[];
         };
+        "Read-tableRequest": {
+            /** @description What columns are to be taken for, by the names of a reading's fields; empty to go by the heading, - to leave it out */
+            as: string[];
+            kind: string;
+            text: string;
+        };
         ReductionDescribed: {
             name: string;
             /** @description Two speeds measured at once, to find what the ratio really is */
@@ -2491,6 +2850,8 @@ export interface components {
             lasts: string;
             /** @description Position of the reduction it runs in, by its label; the one its first cut comes out best in when empty */
             position: string;
+            /** @description Torque that just starts the empty machine; its friction, or twice what was guessed, when empty */
+            sticks: string;
             /** @description Volts at the socket or battery on the day; those of the supply when empty */
             volts: string;
             /** @description How hot the winding is at the start; as the shop when empty */
@@ -2665,6 +3026,12 @@ export interface components {
             geared: (components["schemas"]["LineCurvePoint"][] | null)[];
             /** @description Of the one, then of the two */
             ratios: string[];
+        };
+        Sent: {
+            /** @description Those that cannot be read, the first ten */
+            refused: components["schemas"]["BadLine"][];
+            /** Format: int64 */
+            taken: number;
         };
         SettingsSetting: {
             name: string;
@@ -2884,7 +3251,7 @@ export interface components {
             hertz: string;
             /** @description Battery: energy when full, such as 400 Wh */
             holds: string;
-            /** @description Battery: its resistance inside, with leads, such as 40 mΩ */
+            /** @description A battery's resistance inside, with leads, such as 40 mΩ; of mains, what volts fall by for each amp, as measured at the socket */
             inside: string;
             name: string;
             /**
@@ -2901,6 +3268,180 @@ export interface components {
             volts: string;
             /** @description Conductor of that cable, such as 2.5 mm² or 14 AWG */
             wire: string;
+        };
+        TrialAnswer: {
+            /** @description The change that lets it into the plan */
+            correction?: components["schemas"]["TrialCorrection"];
+            curve: components["schemas"]["TrialCurve"];
+            /** @description There are readings enough to work it out */
+            enough: boolean;
+            /** @description Entries of the trial that cannot be used; the rest was worked out */
+            entries: components["schemas"]["QuantityFieldError"][];
+            figures: components["schemas"]["TrialFigure"][];
+            /** @description What it comes to, or what is still wanted */
+            headline: string;
+            kind: string;
+            next: components["schemas"]["TrialNext"];
+            /** @description The plan runs, so that something could be reckoned */
+            reckons: boolean;
+            /** @description Most serious first */
+            said: components["schemas"]["TrialSaid"][];
+            /** @description Why there is no such change, where there is none */
+            whyNone: string;
+        };
+        TrialAxis: {
+            name: string;
+            unit: string;
+        };
+        TrialCorrection: {
+            checks?: components["schemas"]["PlanCheck"][] | null;
+            control?: components["schemas"]["ControlDescribed"];
+            /** @description What changes, and what is kept beside it */
+            detail: string;
+            /** @description Short enough for a button */
+            label: string;
+            motor?: components["schemas"]["MotorDescribed"];
+            reduction?: components["schemas"]["ReductionDescribed"];
+            script?: components["schemas"]["ScriptDescribed"];
+            supply?: components["schemas"]["SupplyDescribed"];
+        };
+        TrialCurve: {
+            /** @description What was laid through them */
+            fitted: components["schemas"]["TrialLine"][];
+            /** @description Places worth a word */
+            marks: components["schemas"]["TrialMark"][];
+            /** @description In the order they were taken */
+            measured: components["schemas"]["TrialPoint"][];
+            /** @description What the plan makes of the same, rising in x */
+            reckoned: components["schemas"]["TrialPoint"][];
+            x: components["schemas"]["TrialAxis"];
+            y: components["schemas"]["TrialAxis"];
+        };
+        TrialFigure: {
+            /**
+             * Format: double
+             * @description SI; 0 where nothing is reckoned
+             */
+            expected: number;
+            /**
+             * Format: double
+             * @description SI
+             */
+            measured: number;
+            name: string;
+            /** @description Measured against reckoned, such as +4 % */
+            off: string;
+            /** @description What the plan makes of it; empty where it makes nothing */
+            reckoned: string;
+            /** @description How far it may be out nine times in ten, such as ± 6 rpm; empty for what is exact */
+            spread: string;
+            /** @description As measured, with its unit */
+            value: string;
+            /**
+             * Format: double
+             * @description Nine times in ten it is no further out than this, SI
+             */
+            within: number;
+            working: components["schemas"]["Working"];
+        };
+        TrialInput: {
+            machine: components["schemas"]["WorkMachine"];
+            plan: components["schemas"]["Plan"];
+            /** @description Parts to try; left out for those of the workshop's shelf */
+            shelf?: components["schemas"]["ShelfItem"][];
+            /**
+             * Format: int64
+             * @description Its place in the plan's list
+             */
+            trial: number;
+            /**
+             * @description Units the answer is written in; never changes what was typed
+             * @enum {string}
+             */
+            units: "metric" | "inch";
+        };
+        TrialLine: {
+            points: components["schemas"]["TrialPoint"][];
+        };
+        TrialListened: {
+            /** @description How it fits the plan, in words */
+            fits: string;
+            headline: string;
+            /** @description Of the spectrum as it is drawn */
+            hertz: number[];
+            /** @description Over its floor, dB */
+            level: number[];
+            /** @description What it was heard by */
+            lines: components["schemas"]["TrialSoundLine"][];
+            /** @description As a trial by ear keeps it */
+            reading: components["schemas"]["MeasuredReading"];
+            /**
+             * Format: double
+             * @description The next likeliest; 0 for none
+             */
+            runnerUp: number;
+            /**
+             * Format: double
+             * @description Turns a second of the motor
+             */
+            speed: number;
+            /**
+             * Format: double
+             * @description Turns a second of the spindle by the plan's ratio; 0 without one
+             */
+            spindle: number;
+            /**
+             * Format: double
+             * @description Nine times in ten it is no further out
+             */
+            spread: number;
+            /** @description The next likeliest is well behind */
+            sure: boolean;
+        };
+        TrialMark: {
+            bad: boolean;
+            words: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        TrialNext: {
+            /** @description What to put in the column that is chosen, as typed; empty for none */
+            at: string;
+            /** @description What to read; empty where nothing more is needed */
+            text: string;
+            why: string;
+        };
+        TrialPoint: {
+            /** @description What it was, where there are several sorts */
+            note: string;
+            /**
+             * Format: double
+             * @description 0 for none to draw
+             */
+            spread: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        TrialSaid: {
+            detail: string;
+            difference: string;
+            /** @enum {string} */
+            level: "stop" | "missing" | "caution" | "good";
+            title: string;
+        };
+        TrialSoundLine: {
+            /** Format: double */
+            hertz: number;
+            /**
+             * Format: double
+             * @description Over the floor, dB
+             */
+            level: number;
+            what: string;
         };
         WiringDevice: {
             /** @description As on the drawing, such as A1 */
@@ -3825,6 +4366,132 @@ export interface operations {
             };
         };
     };
+    "get-instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Instrument"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-instrument": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Add-instrumentRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Instrument"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-instrument": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "send-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sent"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "sort-leads": {
         parameters: {
             query?: never;
@@ -3845,6 +4512,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IdentifySorted"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    live: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": ({
+                        data: components["schemas"]["LiveBeat"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "beat";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    } | {
+                        data: components["schemas"]["LiveValue"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "value";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    })[];
                 };
             };
             /** @description Error */
@@ -4335,6 +5053,49 @@ export interface operations {
             };
         };
     };
+    listen: {
+        parameters: {
+            query?: {
+                /** @description Samples a second, where the body is bare samples */
+                rate?: number;
+                /** @description Belt position by its label; the first when empty */
+                position?: string;
+                /** @description Whose speed the reading is */
+                where?: "spindle" | "motor";
+                units?: "metric" | "inch";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialListened"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "rename-plan": {
         parameters: {
             query?: never;
@@ -4806,6 +5567,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SlateReply"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    trial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialAnswer"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "read-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Read-tableRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuredTable"];
                 };
             };
             /** @description Error */

@@ -15,7 +15,7 @@ const ask = (body: Question & { script?: Plan['script'] }, signal: AbortSignal) 
   // What has been ticked off sways nothing.
   call(() =>
     api.POST('/api/dryrun', {
-      body: { ...body, plan: { ...body.plan, checks: [] } },
+      body: { ...body, plan: { ...body.plan, checks: [], trials: [] } },
       bodySerializer: filledOnly,
       signal
     })

@@ -11,6 +11,7 @@ export const blankScript = (): Script => ({
   position: '',
   inertia: '',
   friction: '',
+  sticks: '',
   volts: '',
   air: '',
   warm: '',

@@ -1,11 +1,20 @@
 <script lang="ts">
   import { openSheet } from '../sheet/context';
+  import { railState } from '../trials/state';
   import { nextOf, stepsOf } from './rail';
 
   /** The steps of the work in the order it is done, each with its state, and the next thing to do. */
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
-  const known = $derived(a && { a, dry: sheet.dry.answer, parts: sheet.build.parts, steps: sheet.build.steps });
+  const known = $derived(
+    a && {
+      a,
+      dry: sheet.dry.answer,
+      parts: sheet.build.parts,
+      steps: sheet.build.steps,
+      trials: railState(sheet.doc.plan.trials, new Date())
+    }
+  );
   const steps = $derived(known ? stepsOf(known) : []);
   const next = $derived(known && nextOf(known));
   const here = $derived(

@@ -6,7 +6,8 @@ const known = (more: Partial<Known['a']>, parts?: Known['parts'], steps?: Known[
   a: { jobs: [job, job, job], jobsDone: 3, mayPower: true, next: { text: '', field: '' }, stations: [], ...more },
   dry: undefined,
   parts,
-  steps
+  steps,
+  trials: 'none yet'
 });
 const states = (k: Known) => stepsOf(k).map((s) => s.state);
 
@@ -16,14 +17,14 @@ it('each step says how far it is', () => {
     'not yet',
     '2 of 9 parts',
     'step 4 of 14',
-    '4 to print'
+    'none yet', '4 to print'
   ]);
   expect(states(known({ jobs: [], jobsDone: 0, mayPower: false }))).toEqual([
     'no job yet',
     'not yet',
     'nothing yet',
     'not yet',
-    '4 to print'
+    'none yet', '4 to print'
   ]);
   expect(states(known({}, { done: 9, all: 9 }, { done: 14, all: 14 }))[3]).toBe('all done');
   const open = known({ jobs: [{ ...job, outcome: 'cannot-tell' }], jobsDone: 0 });

@@ -14,6 +14,8 @@ export interface Known {
   dry: Pick<Schemas['DryrunAnswer'], 'runs' | 'findings'> | undefined;
   parts: Count | undefined;
   steps: Count | undefined;
+  /** What was measured: how many trials, and when. */
+  trials: string;
 }
 
 export interface Step {
@@ -25,7 +27,7 @@ export interface Step {
 }
 
 /** The steps of the work, in the order it is done. */
-export function stepsOf({ a, dry, parts, steps }: Known): Step[] {
+export function stepsOf({ a, dry, parts, steps, trials }: Known): Step[] {
   const all = a.jobs.length;
   const judged = a.jobs.some((j) => j.outcome !== 'cannot-tell');
   return [
@@ -54,6 +56,7 @@ export function stepsOf({ a, dry, parts, steps }: Known): Step[] {
             : `step ${steps.done + 1} of ${steps.all}`,
       bad: !a.mayPower
     },
+    { panel: 'trials', name: 'Trials', state: trials, bad: false },
     { panel: 'sheets', name: 'Sheets', state: '4 to print', bad: false }
   ];
 }

@@ -10,25 +10,20 @@
   import ReductionBench from '../stations/ReductionBench.svelte';
   import SupplyBench from '../stations/SupplyBench.svelte';
   import WorkBench from '../stations/WorkBench.svelte';
-  import BesidePanel from '../compare/BesidePanel.svelte';
-  import BuildPanel from '../build/BuildPanel.svelte';
-  import PowerPanel from '../build/PowerPanel.svelte';
   import Rail from '../rail/Rail.svelte';
-  import ControlsPanel from '../control/ControlsPanel.svelte';
   import FoundPanel from '../reduction/FoundPanel.svelte';
   import ReductionSheet from '../reduction/ReductionSheet.svelte';
-  import RankBench from '../rank/RankBench.svelte';
-  import DryRunPanel from '../dryrun/DryRunPanel.svelte';
   import ClashPanel from '../form/ClashPanel.svelte';
   import { provideSheet } from './context';
   import Verdict from '../verdict/Verdict.svelte';
   import SheetBar from './SheetBar.svelte';
-  import SheetsPanel from './SheetsPanel.svelte';
   import { intoView } from './intoView';
+  import { fetchPanels, panelFor } from './panels';
   import type { SheetState } from './sheet.svelte';
 
   let { sheet }: { sheet: SheetState } = $props();
   provideSheet(() => sheet);
+  fetchPanels();
 
   const benches = {
     supply: SupplyBench,
@@ -38,17 +33,6 @@
     work: WorkBench
   };
   const Bench = $derived(benches[sheet.station]);
-  const panels = {
-    '': undefined,
-    dry: DryRunPanel,
-    rank: RankBench,
-    controls: ControlsPanel,
-    build: BuildPanel,
-    power: PowerPanel,
-    sheets: SheetsPanel,
-    beside: BesidePanel
-  };
-  const Panel = $derived(panels[sheet.panel]);
   const a = $derived(sheet.assessment);
   const planName = $derived(
     sheet.doc.plan.name ? `plan ${sheet.head.letter}, ${sheet.doc.plan.name}` : `plan ${sheet.head.letter}`
@@ -146,8 +130,14 @@
         </div>
         <Rail />
       {/if}
-      {#if Panel}
-        <main class="min-h-0 flex-1 overflow-y-auto"><Panel /></main>
+      {#if sheet.panel !== ''}
+        <main class="min-h-0 flex-1 overflow-y-auto">
+          {#await panelFor(sheet.panel) then Panel}
+            <Panel />
+          {:catch}
+            <p role="alert" class="p-4">This view could not be fetched: the server is not answering.</p>
+          {/await}
+        </main>
       {:else}
         <main class="columns min-h-0 flex-1" class:found={sheet.station === 'reduction' && sheet.finding}>
           <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>

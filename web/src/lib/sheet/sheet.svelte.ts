@@ -26,6 +26,8 @@ import { BuildState } from '../build/build.svelte';
 import { DryRunState } from '../dryrun/dryrun.svelte';
 import { blankScript } from '../dryrun/script';
 import { SearchState } from '../reduction/search.svelte';
+import { today } from '../today';
+import { TrialsState } from '../trials/trials.svelte';
 
 /** What a person edits: undone, redone and saved as one. */
 export interface Doc {
@@ -47,6 +49,7 @@ export const views = {
   controls: '/controls',
   build: '/wire',
   power: '/power-up',
+  trials: '/trials',
   sheets: '/sheets',
   beside: '/beside'
 } as const;
@@ -60,6 +63,7 @@ const paperOf: Record<Exclude<Panel, 'beside'>, string> = {
   controls: 'settings',
   build: 'build',
   power: 'build',
+  trials: 'verdict',
   sheets: 'verdict'
 };
 
@@ -73,6 +77,9 @@ const whole = (doc: Doc): Doc => {
   doc.plan.checks ??= [];
   doc.plan.prices ??= [];
   doc.plan.script ??= blankScript();
+  doc.plan.script.sticks ??= '';
+  doc.plan.trials ??= [];
+  doc.plan.control.marks ??= [];
   return doc;
 };
 
@@ -96,9 +103,6 @@ const keeperOf = (planId: string): Keeper<Doc, Version> => ({
   }
 });
 
-/** The day as it is written in every country: 2026-11-25. */
-const today = () => new Date().toLocaleDateString('sv-SE');
-
 type Question = Doc & { units: Units };
 
 /** What was asked, with the entries that cannot be used as they were before. */
@@ -106,6 +110,7 @@ const mended = (asked: Question, a: Assessment, before: Question): Question => {
   const out = structuredClone(asked);
   for (const { field } of a.entries) write(out, pathIn(field), read(before, pathIn(field)));
   out.plan.checks = before.plan.checks;
+  out.plan.trials = before.plan.trials;
   return out;
 };
 
@@ -130,6 +135,7 @@ export class SheetState {
   readonly search: SearchState;
   readonly build: BuildState;
   readonly dry: DryRunState;
+  readonly trials: TrialsState;
   /** Field to bring into view and focus, set by findings and the finder. */
   wanted = $state('');
   errorCount: number;
@@ -138,8 +144,8 @@ export class SheetState {
     (signal) => {
       this.#question = this.question;
       const { machine, plan, units } = this.#question;
-      // What has been ticked off sways nothing.
-      const body = { units, machine, plan: { ...plan, checks: [] } };
+      // What has been ticked off, and what was measured but not let in, sways nothing.
+      const body = { units, machine, plan: { ...plan, checks: [], trials: [] } };
       return call(() => api.POST('/api/assess', { body, bodySerializer: filledOnly, signal }));
     },
     (reply) => this.#hear(reply.data)
@@ -156,6 +162,7 @@ export class SheetState {
     this.search = new SearchState(this);
     this.build = new BuildState(this);
     this.dry = new DryRunState(this);
+    this.trials = new TrialsState(this);
     this.errorCount = $derived(Object.keys(this.errors).length);
     if (machine.jobs.length === 0 || plan.motor.kind === '') this.station = 'work';
     saved.onchange = () => this.assess();
@@ -317,6 +324,7 @@ export class SheetState {
     this.#asked.stop();
     this.build.stop();
     this.dry.stop();
+    this.trials.stop();
     this.saved.close();
   }
 

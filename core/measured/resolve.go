@@ -1,0 +1,156 @@
+package measured
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	q "jiriki/core/quantity"
+)
+
+// Resolved is a trial in SI. What is not Known was not said.
+type Resolved struct {
+	Kind     Kind
+	Part     string
+	Where    Shaft
+	Position string
+
+	Volts, Air, Command, Full, Fastest q.Value
+	Radius, Rope, Angle, Own, Disc     q.Value
+	Rated, Tested, Resolution          q.Value
+	PerTurn, Gate                      q.Value
+	Direct                             bool // direct current was put on it
+	Class                              string
+	Readings                           []Taken
+}
+
+// Taken is a reading in SI.
+type Taken struct {
+	Entry int // which of the described readings it is
+
+	Mark, Speed, Second, Volts, Amps, Hertz, Ohms, Megohms q.Value
+	Force, Slack, Torque, Time, Celsius, Capacitor, Sound  q.Value
+	Flash, Images, Drift, Spread                           q.Value
+	State                                                  State
+	Tried, Started                                         int // of so many starts; 0 of 0 where none were counted
+}
+
+// Ranges of what can be measured in a shed.
+var (
+	speeds  = q.Range{Min: 0, Max: 1e5 * q.RPM}
+	celsius = q.Range{Min: 233.15, Max: 623.15}
+	voltage = q.Range{Min: 0, Max: 1500}
+	current = q.Range{Min: 0, Max: 1000}
+	pulls   = q.Range{Min: 0, Max: 1e5}
+	lengths = q.Range{Min: 1e-4, Max: 5}
+)
+
+// Resolve reads a described trial, refusing on r what cannot be used. Rows in which nothing stands are left out.
+func Resolve(t Trial, r *q.Reader) Resolved {
+	out := Resolved{
+		Kind: t.Kind, Part: strings.TrimSpace(t.Part), Position: t.Position,
+		Where:      Shaft(r.Choice("where", string(t.Where), string(Spindle), string(Spindle), string(AtMotor))),
+		Volts:      r.Read("volts", t.Volts, q.Voltage, voltage),
+		Air:        r.Read("air", t.Air, q.Temperature, celsius),
+		Command:    r.Read("command", t.Command, q.Number, q.Range{Min: 0, Max: 3}),
+		Full:       r.Read("full", t.Full, q.Number, q.Range{Min: 0.01, Max: 1e6}),
+		Fastest:    r.Read("fastest", t.Fastest, q.Speed, q.Range{Min: q.RPM, Max: speeds.Max}),
+		Radius:     r.Read("radius", t.Radius, q.Length, lengths),
+		Rope:       r.Read("rope", t.Rope, q.Length, q.Range{Min: 0, Max: 0.2}),
+		Angle:      r.Read("angle", t.Angle, q.Angle, q.Range{Min: 0.01, Max: 3.13}),
+		Own:        r.Read("own", t.Own, q.Force, pulls),
+		Disc:       r.Read("disc", t.Disc, q.Inertia, q.Range{Min: 1e-8, Max: 1e4}),
+		Rated:      r.Read("rated", t.Rated, q.Voltage, voltage),
+		Tested:     r.Read("tested", t.Tested, q.Voltage, q.Range{Min: 10, Max: 10000}),
+		PerTurn:    r.Read("perTurn", t.PerTurn, q.Number, q.Range{Min: 1, Max: 10000}),
+		Gate:       r.Read("gate", t.Gate, q.Duration, q.Range{Min: 0.001, Max: 3600}),
+		Direct:     r.Choice("current", t.Current, "ac", "ac", "dc") == "dc",
+		Class:      r.Choice("class", t.Class, "", "A", "E", "B", "F", "H"),
+		Resolution: resolution(&t, r),
+	}
+	if len(t.Readings) > MaxReadings {
+		r.Refuse("readings", fmt.Sprint(len(t.Readings)), fmt.Sprintf("at most %d can be kept", MaxReadings))
+		return out
+	}
+	for i, d := range t.Readings {
+		if d.blank() {
+			continue
+		}
+		out.Readings = append(out.Readings, take(d, i, r.At("readings", i)))
+	}
+	return out
+}
+
+// resolution is read in the unit of what the kind reads first.
+func resolution(t *Trial, r *q.Reader) q.Value {
+	d := q.Number
+	switch t.Kind {
+	case Speed, Knob, Ratio, Strobe, Ear, RunUpDown, Brake, Clutch, Slip:
+		d = q.Speed
+	case Pull:
+		d = q.Force
+	case WarmUp:
+		// A step of temperature and not a place on its scale: degrees.
+		text := strings.TrimRight(strings.TrimSpace(string(t.Resolution)), "°CcFfKk ")
+		return r.Read("resolution", q.Text(text), q.Number, q.Range{Min: 1e-6, Max: 50})
+	case Open, FreeRun, LockedAt, VoltsUp, Sag:
+		d = q.Voltage
+	}
+	return r.Read("resolution", t.Resolution, d, q.Range{Min: 1e-9, Max: 1e6})
+}
+
+// blank reports whether nothing stands in a row but where it was begun.
+func (d Reading) blank() bool {
+	d.ID, d.State, d.At, d.Note = "", "", "", ""
+	return d == Reading{}
+}
+
+func take(d Reading, entry int, r *q.Reader) Taken {
+	out := Taken{
+		Entry:     entry,
+		Mark:      r.Read("mark", d.Mark, q.Number, q.Range{Min: -1e6, Max: 1e6}),
+		Speed:     r.Read("speed", d.Speed, q.Speed, speeds),
+		Second:    r.Read("second", d.Second, q.Speed, speeds),
+		Volts:     r.Read("volts", d.Volts, q.Voltage, voltage),
+		Amps:      r.Read("amps", d.Amps, q.Current, current),
+		Hertz:     r.Read("hertz", d.Hertz, q.Frequency, q.Range{Min: 0.1, Max: 1000}),
+		Ohms:      r.Read("ohms", d.Ohms, q.Resistance, q.Range{Min: 0.0001, Max: 1e6}),
+		Megohms:   r.Read("megohms", d.Megohms, q.Insulation, q.Range{Min: 0, Max: 1e13}),
+		Force:     r.Read("force", d.Force, q.Force, pulls),
+		Slack:     r.Read("slack", d.Slack, q.Force, pulls),
+		Torque:    r.Read("torque", d.Torque, q.Torque, q.Range{Min: 0, Max: 1e5}),
+		Time:      r.Read("time", d.Time, q.Duration, q.Range{Min: 0, Max: 86400}),
+		Celsius:   r.Read("celsius", d.Celsius, q.Temperature, celsius),
+		Capacitor: r.Read("capacitor", d.Capacitor, q.Capacitance, q.Range{Min: 1e-8, Max: 0.01}),
+		Sound:     r.Read("sound", d.Sound, q.Sound, q.Range{Min: 0, Max: 160}),
+		Flash:     r.Read("flash", d.Flash, q.Speed, q.Range{Min: q.RPM, Max: speeds.Max}),
+		Images:    r.Read("images", d.Images, q.Number, q.Range{Min: 1, Max: 12}),
+		Drift:     r.Read("drift", d.Drift, q.Speed, q.Range{Min: -1e4, Max: 1e4}),
+		Spread:    r.Read("spread", d.Spread, q.Speed, speeds),
+		State: State(r.Choice("state", string(d.State), "", "starts", "keeps", "up", "down", "disc", "locked", "free",
+			"loaded", "nothing", "hums", "acts", "turns")),
+	}
+	if n := out.Images; n.Known && n.SI != float64(int(n.SI)) {
+		r.Refuse("images", string(d.Images), "a whole number of images stands there")
+		out.Images = q.Value{}
+	}
+	if d.Starts != "" {
+		var ok bool
+		if out.Started, out.Tried, ok = q.OutOf(d.Starts); !ok {
+			r.Refuse("starts", d.Starts, "write it as 9 of 10")
+		}
+	}
+	return out
+}
+
+// With are the readings of a trial for which all the named figures are known, in the order they were taken.
+func (t *Resolved) With(known ...func(*Taken) q.Value) []Taken {
+	return slices.DeleteFunc(slices.Clone(t.Readings), func(one Taken) bool {
+		for _, of := range known {
+			if !of(&one).Known {
+				return true
+			}
+		}
+		return false
+	})
+}

@@ -1,0 +1,511 @@
+package trial
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"gonum.org/v1/gonum/stat"
+
+	"jiriki/core/control"
+	f "jiriki/core/finding"
+	m "jiriki/core/measured"
+	"jiriki/core/numeric"
+	q "jiriki/core/quantity"
+	"jiriki/core/source"
+)
+
+// tachometerOff is how far off a tachometer is, as a share, beside the step it shows [common practice]; one standard
+// deviation.
+const tachometerOff = 0.005
+
+// asReckoned is how near a speed must come to what a plan reckons to be called the same.
+const asReckoned = 0.03
+
+// stepOf is the finest step of what reads the speed, rad/s; a pick-up's follows from its marks and its gate.
+func (e *evaluator) stepOf() float64 {
+	step := e.Resolution.Or(0)
+	if e.PerTurn.Known && e.Gate.Known {
+		step = max(step, 60/(e.PerTurn.SI*e.Gate.SI)*q.RPM)
+	}
+	return step
+}
+
+// offBy is one standard deviation of a reading v of an instrument that is so far off, as a share, and shows steps.
+func offBy(v, share, step float64) float64 { return math.Hypot(share*v, step/math.Sqrt(12)) }
+
+func speedOf(t *m.Taken) q.Value { return t.Speed }
+
+// meanOf is the mean of readings of one thing, and how far it may be out: as far as they scatter, and never less than
+// the instrument's own error, which all of them share.
+func meanOf(v []float64, share, step float64) (mean, spread, scatter float64) {
+	mean = stat.Mean(v, nil)
+	if len(v) > 1 {
+		scatter = stat.StdDev(v, nil)
+	}
+	n := float64(len(v))
+	own := within(offBy(mean, share, step/math.Sqrt(n)), 0)
+	if len(v) > 2 {
+		own = math.Hypot(own, within(scatter/math.Sqrt(n), len(v)-1))
+	}
+	return mean, own, scatter
+}
+
+// expectedSpeed is what the plan makes of a shaft's speed as it is told to go, rad/s; NaN where it makes nothing.
+func (e *evaluator) expectedSpeed(command float64) float64 {
+	if e.model == nil {
+		return none
+	}
+	omega := e.model.AtKnob(e.position, command)
+	if e.Where == m.AtMotor {
+		omega *= e.turns
+	}
+	return omega
+}
+
+func (e *evaluator) shaft() string {
+	if e.Where == m.AtMotor {
+		return "motor"
+	}
+	return "spindle"
+}
+
+func speedTrial(e *evaluator) {
+	rows := e.With(speedOf)
+	if len(rows) == 0 {
+		e.wants("No speed is read yet.", "The "+e.shaft()+"'s speed, three times.", "Three readings show how far "+
+			"they scatter.")
+		return
+	}
+	v := make([]float64, len(rows))
+	for i := range rows {
+		v[i] = rows[i].Speed.SI
+	}
+	e.oneSpeed(v, e.stepOf(), tachometerOff)
+	if len(rows) < 3 {
+		e.out.Next = Next{Text: "The same once more.", Why: "Three readings show how far they scatter."}
+	}
+	e.WhyNot("A speed by itself changes no figure of the plan. Two of them make a ratio, several a speed plate.")
+	e.trimFrom(v)
+}
+
+// WhyNot says why nothing of the plan is changed.
+func (e *evaluator) WhyNot(why string) { e.out.WhyNone = why }
+
+// oneSpeed lays readings of one speed beside what the plan makes of it.
+func (e *evaluator) oneSpeed(v []float64, step, share float64) {
+	mean, spread, scatter := meanOf(v, share, step)
+	expected := e.expectedSpeed(e.Command.Or(1))
+	e.out.Enough = true
+	e.found(capital(e.shaft())+" speed", mean, spread, expected, q.Speed, "n = Σ n_i / N",
+		fmt.Sprintf("%d readings, from %s to %s", len(v), e.show(slices.Min(v), q.Speed), e.show(slices.Max(v),
+			q.Speed)),
+		source.Readings, "the instrument is within 0.5 %")
+	d := e.draw("reading", bare, e.shaft()+" speed", e.scaleOf(q.Speed))
+	for i, one := range v {
+		d.point(float64(i+1), one, offBy(one, share, step), "")
+	}
+	if !math.IsNaN(expected) {
+		d.out.Reckoned = d.along(0.5, float64(len(v))+0.5, func(float64) float64 { return expected })
+	}
+	if len(v) > 2 && scatter > 0.02*mean {
+		e.say(Scattered, f.Caution, "The readings scatter by "+q.Percent(scatter/mean),
+			"More than an instrument does: the speed hunts, or the pick-up misses marks.")
+	}
+	e.compareSpeed(mean, spread, expected)
+	e.out.Headline = "It turns at " + e.show(mean, q.Speed) + "."
+}
+
+func (e *evaluator) compareSpeed(mean, spread, expected float64) {
+	switch {
+	case math.IsNaN(expected) || expected == 0:
+	case agrees(mean, spread, expected, asReckoned):
+		e.say(AsReckoned, f.Good, "As reckoned", fmt.Sprintf("%s measured, %s reckoned.", e.show(mean, q.Speed),
+			e.show(expected, q.Speed)))
+	case math.Abs(mean/expected-2) < 0.04, math.Abs(mean/expected-0.5) < 0.01:
+		e.say(CountsTwice, f.Caution, "Twice or half of what is reckoned",
+			"That is what a pick-up reads that sees a second mark in each turn, or counts every other. Look at "+
+				"the shaft "+
+				"before you believe it.")
+	case mean > expected:
+		e.say(TooFast, f.Caution, fmt.Sprintf("Faster than reckoned by %s", signed(mean/expected-1)),
+			"The trim, a diameter or the volts are not what the plan has. Hold the marked speed of what turns "+
+				"against it.")
+	default:
+		e.say(TooSlow, f.Caution, fmt.Sprintf("Slower than reckoned by %s",
+			strings.TrimPrefix(signed(mean/expected-1), "−")),
+			"A trim, slip, a diameter or the volts are not what the plan has. Two speeds, motor and spindle, tell "+
+				"which "+
+				"end it is.")
+	}
+}
+
+// trimFrom is the correction of a full-speed reading: the trim that makes it, on a control that sets volts.
+func (e *evaluator) trimFrom(v []float64) {
+	if e.model == nil || !e.model.Control.DCDrive() || e.Command.Or(1) < 0.995 || !(e.stations.Motor.Speed.Value > 0) {
+		return
+	}
+	mean := stat.Mean(v, nil)
+	rotor := mean
+	if e.Where != m.AtMotor {
+		rotor *= e.turns
+	}
+	share := rotor / e.stations.Motor.Speed.Value
+	if share < 0.05 || share > 1.5 {
+		return
+	}
+	c := e.in.Plan.Control
+	c.TopTrim = q.Text(fmt.Sprintf("%.0f %%", 100*share))
+	if c.TopTrim == e.in.Plan.Control.TopTrim {
+		return
+	}
+	e.out.Correction = &Correction{Label: "Top speed is " + e.show(mean, q.Speed),
+		Detail:  fmt.Sprintf("Sets the top trim to %s of plate speed, as measured.", c.TopTrim),
+		Control: &c}
+}
+
+func earTrial(e *evaluator) {
+	rows := e.With(speedOf)
+	if len(rows) == 0 {
+		e.wants("Nothing is heard yet.", "Four seconds of it, unloaded and steady.",
+			"The shaft's turns a second stand in the sound, under its hum.")
+		return
+	}
+	v, step := make([]float64, len(rows)), 0.0
+	for i := range rows {
+		v[i] = rows[i].Speed.SI
+		step = max(step, rows[i].Spread.Or(0))
+	}
+	e.oneSpeed(v, step*math.Sqrt(12)/1.645, 0)
+	e.WhyNot("A speed by itself changes no figure of the plan. Take it at a mark of the knob, and it goes on the " +
+		"speed plate.")
+}
+
+// deadSpeed is the share of its fastest below which a spindle counts as standing.
+const deadSpeed = 0.01
+
+// atMark is what was read at one mark of the knob: the mean where it was read more than once.
+type atMark struct {
+	knob, omega, off float64
+	n                int
+}
+
+// marks are the readings by mark, rising.
+func (e *evaluator) marks(full float64) []atMark {
+	by := map[float64][]float64{}
+	for _, one := range e.With(func(t *m.Taken) q.Value { return t.Mark }, speedOf) {
+		by[one.Mark.SI/full] = append(by[one.Mark.SI/full], one.Speed.SI)
+	}
+	out := make([]atMark, 0, len(by))
+	for knob, list := range by {
+		mean := stat.Mean(list, nil)
+		out = append(out, atMark{knob, mean, offBy(mean, tachometerOff, e.stepOf()), len(list)})
+	}
+	slices.SortFunc(out, func(a, b atMark) int { return cmp.Compare(a.knob, b.knob) })
+	return out
+}
+
+func knobTrial(e *evaluator) {
+	full := e.Full.Or(10)
+	all := e.marks(full)
+	d := e.draw("knob", scale{si: 1 / full}, e.shaft()+" speed", e.scaleOf(q.Speed))
+	if e.model != nil && !e.model.Powered.FixedSpeed() {
+		d.out.Reckoned = d.along(0, 1, e.expectedSpeed)
+	}
+	for _, one := range all {
+		d.point(one.knob, one.omega, one.off, "")
+	}
+	if len(all) < 3 {
+		e.wants(fmt.Sprintf("%d of at least 3 marks are read.", len(all)), "Three marks at least, the low end and "+
+			"full among them.",
+			"Two make a line whatever the truth.")
+		e.out.Next.At = markText(missingMark(all, full), full)
+		return
+	}
+	fastest := 0.0
+	for _, one := range all {
+		fastest = max(fastest, one.omega)
+	}
+	turning := slices.DeleteFunc(slices.Clone(all), func(one atMark) bool { return one.omega < deadSpeed*fastest })
+	if len(turning) < 2 {
+		e.wants("It turns at one mark only.", "A mark on either side of where it begins to turn.", "")
+		return
+	}
+	e.out.Enough = true
+	fit, ok := lineThrough(turning)
+	if !ok {
+		e.wants("The marks lie on each other.", "Marks further apart.", "")
+		e.out.Enough = false
+		return
+	}
+	k := knob{e, d, full, all, turning, fit}
+	k.judge()
+	k.correct()
+	e.out.Next = k.next()
+}
+
+// lineThrough is speed as a straight line of the knob, ω = x[0] + x[1]·knob.
+func lineThrough(list []atMark) (numeric.Fitted, bool) {
+	first, last := list[0], list[len(list)-1]
+	slope := (last.omega - first.omega) / (last.knob - first.knob)
+	return numeric.LeastSquares([]float64{first.omega - slope*first.knob, slope}, len(list), func(x, out []float64) {
+		for i, one := range list {
+			out[i] = (x[0] + x[1]*one.knob - one.omega) / (one.off / math.Sqrt(float64(one.n)))
+		}
+	})
+}
+
+// knob is a knob trial being judged.
+type knob struct {
+	e       *evaluator
+	d       drawing
+	full    float64
+	all     []atMark
+	turning []atMark
+	fit     numeric.Fitted
+}
+
+func markText(share, full float64) string { return q.Figures(share*full, 3) }
+
+func (k *knob) judge() {
+	e, x := k.e, k.fit.X
+	last := k.turning[len(k.turning)-1]
+	span := k.turning[len(k.turning)-1].omega - k.turning[0].omega
+	if x[1] < 0 && math.Abs(span) > 0.1*math.Abs(x[0]) {
+		e.say(Backwards, f.Stop, "The knob is wired backwards",
+			"It goes slower as it is turned up, so that at “zero” it starts at full speed. Unplug it, and swap "+
+				"the two "+
+				"outer leads of the knob before it is switched on again.")
+		e.out.Headline = "The knob is wired backwards: full speed at its low end."
+		return
+	}
+	dead := -x[0] / x[1]
+	spread := within(k.fit.SpreadOf(func(x []float64) float64 { return -x[0] / x[1] }), 0)
+	top := x[0] + x[1]
+	topSpread := within(k.fit.SpreadOf(func(x []float64) float64 { return x[0] + x[1] }), 0)
+	if math.Abs(last.knob-1) < 1e-9 {
+		top, topSpread = last.omega, within(last.off, 0)
+	}
+	name := capital(e.shaft()) + " at full knob"
+	if last.knob < judgedFrom {
+		name = "Full knob, drawn on from " + markText(last.knob, k.full)
+	}
+	e.found(name, top, topSpread, e.expectedSpeed(1), q.Speed,
+		"ω = a + b · knob, by least squares",
+		fmt.Sprintf("%s and %s for each mark, over %d marks", e.show(x[0], q.Speed), e.show(x[1]/k.full, q.Speed),
+			len(k.turning)), source.Readings)
+	k.slowEnd(dead, spread)
+	k.straight()
+	if last.knob >= judgedFrom {
+		k.topEnd(top, topSpread)
+	}
+	k.headline(dead)
+}
+
+// judgedFrom is the share of the knob up to which it must have been read for its full end to be judged: further off, a
+// straight line drawn on is no measurement.
+const judgedFrom = 0.8
+
+// slowEnd is what the knob does at its low end: nothing, or never less than some speed.
+func (k *knob) slowEnd(dead, spread float64) {
+	e := k.e
+	low := k.all[0]
+	lowest := e.expectedSpeed(0)
+	if e.model != nil {
+		slow, _ := e.model.Span(e.position)
+		lowest = slow
+		if e.Where == m.AtMotor {
+			lowest *= e.turns
+		}
+	}
+	switch {
+	case low.omega > 0 && low.knob < 1e-9:
+		e.found("Slowest, knob at nothing", low.omega, within(low.off, 0), lowest, q.Speed, "as read", "as read",
+			source.Typed)
+		if !math.IsNaN(lowest) && low.omega < 0.9*lowest {
+			e.say(SlowEnd, f.Caution, "Slower than it runs steadily",
+				fmt.Sprintf("%s at the low end; below %s it stalls under a load. Raise the low trim.",
+					e.show(low.omega, q.Speed), e.show(lowest, q.Speed)))
+		}
+	case dead > max(spread, 0.02):
+		e.foundBy("Dead below", dead, spread, none, func(v float64) string { return "knob " + markText(v, k.full) },
+			"a + b · knob = 0", "where the straight line comes down to nothing", source.Readings)
+		e.say(DeadBand, f.Caution, "The knob is dead below "+markText(dead, k.full),
+			"Raise the low-speed trim until the "+e.shaft()+" just turns with the knob at nothing, unless the "+
+				"drive will "+
+				"only start from a knob at zero: then leave a little of it.")
+		k.d.mark(dead, 0, "dead until "+markText(dead, k.full), true)
+	default:
+		e.say(AsReckoned, f.Good, "No dead band", "It turns from the low end up.")
+	}
+}
+
+// bendMost is how far off its straight line, of full speed, a linear knob may be.
+const bendMost = 0.05
+
+// straight holds the readings to the line laid through them.
+func (k *knob) straight() {
+	e, x := k.e, k.fit.X
+	worst, at := 0.0, 0.0
+	for _, one := range k.turning {
+		if off := math.Abs(one.omega-x[0]-x[1]*one.knob) - 2*one.off; off > worst {
+			worst, at = off, one.knob
+		}
+	}
+	k.d.fit(k.turning[0].knob, k.turning[len(k.turning)-1].knob, func(knob float64) float64 {
+		return through(k.turning, knob)
+	})
+	if worst > bendMost*(x[0]+x[1]) {
+		e.say(Bent, f.Caution, "Speed does not go in proportion to the knob",
+			fmt.Sprintf("Furthest off at %s. A knob with a logarithmic track does that, or one that is worn; a "+
+				"linear one is "+
+				"asked for.", markText(at, k.full)))
+	}
+}
+
+func through(list []atMark, knob float64) float64 {
+	xs, ys := make([]float64, len(list)), make([]float64, len(list))
+	for i, one := range list {
+		xs[i], ys[i] = one.knob, one.omega
+	}
+	l := numeric.Through(xs, ys, math.Max)
+	return l.At(knob)
+}
+
+func (k *knob) topEnd(top, spread float64) {
+	e := k.e
+	expected := e.expectedSpeed(1)
+	if math.IsNaN(expected) {
+		return
+	}
+	if agrees(top, spread, expected, asReckoned) {
+		e.say(AsReckoned, f.Good, "Full knob is as reckoned",
+			fmt.Sprintf("%s measured, %s reckoned.", e.show(top, q.Speed), e.show(expected, q.Speed)))
+		return
+	}
+	level, title := f.Caution, "Full knob is slower than reckoned"
+	if top > expected {
+		title = "Full knob is faster than reckoned"
+		if top > k.limit() {
+			level = f.Stop
+		}
+	}
+	e.say(TopSpeed, level, title, fmt.Sprintf("%s measured, %s reckoned, %s. Set the top trim for the speed the "+
+		"plan is made for.",
+		e.show(top, q.Speed), e.show(expected, q.Speed), signed(top/expected-1)))
+}
+
+// limit is what the shaft may not pass, rad/s.
+func (k *knob) limit() float64 {
+	limit := k.e.model.TopSpeed
+	if k.e.Where == m.AtMotor {
+		limit *= k.e.turns
+	}
+	return limit
+}
+
+// headline says from where on it goes as reckoned.
+func (k *knob) headline(dead float64) {
+	e := k.e
+	last := k.turning[len(k.turning)-1]
+	says := fmt.Sprintf("%s at knob %s", e.show(last.omega, q.Speed), markText(last.knob, k.full))
+	if dead > 0.02 {
+		says = "The knob is dead below " + markText(dead, k.full)
+	}
+	if e.model == nil || e.model.Powered.FixedSpeed() {
+		e.out.Headline = says + "."
+		return
+	}
+	from := math.NaN()
+	for i := len(k.turning) - 1; i >= 0; i-- {
+		one := k.turning[i]
+		if !agrees(one.omega, within(one.off, 0), e.expectedSpeed(one.knob), asReckoned) {
+			break
+		}
+		from = one.knob
+	}
+	switch {
+	case math.IsNaN(from):
+		says += "; it goes otherwise than reckoned."
+	case from <= k.turning[0].knob && dead <= 0.02:
+		says = "The knob goes as reckoned from end to end."
+	default:
+		says += fmt.Sprintf("; from %s up it turns as reckoned.", markText(from, k.full))
+	}
+	e.out.Headline = says
+}
+
+func (k *knob) correct() {
+	e := k.e
+	if e.model == nil {
+		e.WhyNot("The plan does not run yet, so it has no speed plate.")
+		return
+	}
+	if e.model.Powered.FixedSpeed() {
+		e.WhyNot("The plan's motor has one speed: it has no knob.")
+		return
+	}
+	if k.fit.X[1] < 0 {
+		e.WhyNot("A knob that is wired backwards is mended first.")
+		return
+	}
+	c := e.in.Plan.Control
+	c.Marks = slices.DeleteFunc(slices.Clone(c.Marks),
+		func(one control.Mark) bool { return one.Position == e.position.Label })
+	for _, one := range k.all {
+		omega := one.omega
+		if e.Where == m.AtMotor {
+			omega /= e.turns
+		}
+		c.Marks = append(c.Marks, control.Mark{Knob: q.Text(q.Figures(100*one.knob, 3) + " %"),
+			Speed: q.WrittenTo(omega/q.RPM, 4, "rpm"), Position: e.position.Label})
+	}
+	e.out.Correction = &Correction{Label: "Use these on the speed plate",
+		Detail: "Keeps what was reckoned beside it.", Control: &c}
+}
+
+// next is the mark that tells most: the ends, then the widest gap.
+func (k *knob) next() Next {
+	last := k.all[len(k.all)-1]
+	if last.knob < 0.95 {
+		x := k.fit.X
+		far := within(k.fit.SpreadOf(func(x []float64) float64 { return x[0] + x[1] }), 0)
+		return Next{Text: "Knob " + markText(1, k.full) + ".", At: markText(1, k.full),
+			Why: fmt.Sprintf("It settles the top-speed trim: %s now.", q.SpeedRange(x[0]+x[1]-far, x[0]+x[1]+far,
+				k.e.sys))}
+	}
+	missing := missingMark(k.all, k.full)
+	if math.IsNaN(missing) {
+		return Next{}
+	}
+	return Next{Text: "Knob " + markText(missing, k.full) + ".", At: markText(missing, k.full),
+		Why: "The widest stretch that nobody read."}
+}
+
+// widestGap is the stretch of the knob, as a share, that is worth a reading in its middle.
+const widestGap = 0.25
+
+// missingMark is the mark that would be read next, as a share of the knob: its ends, then the middle of the widest gap;
+// NaN where none is wide.
+func missingMark(all []atMark, full float64) float64 {
+	if len(all) == 0 || all[0].knob > 0.15 {
+		return 1 / full
+	}
+	if all[len(all)-1].knob < 0.95 {
+		return 1
+	}
+	gap, at := 0.0, math.NaN()
+	for i := 1; i < len(all); i++ {
+		if wide := all[i].knob - all[i-1].knob; wide > gap {
+			gap, at = wide, (all[i].knob+all[i-1].knob)/2
+		}
+	}
+	if gap < widestGap {
+		return math.NaN()
+	}
+	return math.Round(at*full) / full
+}
+
+func capital(s string) string { return strings.ToUpper(s[:1]) + s[1:] }

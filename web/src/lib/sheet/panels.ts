@@ -1,0 +1,36 @@
+import type { Component } from 'svelte';
+import type { Panel } from './sheet.svelte';
+
+/** What stands in place of the benches, each fetched when it is first wanted. */
+const fetchers: Record<Exclude<Panel, ''>, () => Promise<{ default: Component }>> = {
+  dry: () => import('../dryrun/DryRunPanel.svelte'),
+  rank: () => import('../rank/RankBench.svelte'),
+  controls: () => import('../control/ControlsPanel.svelte'),
+  build: () => import('../build/BuildPanel.svelte'),
+  power: () => import('../build/PowerPanel.svelte'),
+  trials: () => import('../trials/TrialsPanel.svelte'),
+  sheets: () => import('./SheetsPanel.svelte'),
+  beside: () => import('../compare/BesidePanel.svelte')
+};
+
+const fetched = new Map<Panel, Promise<Component>>();
+
+/** A panel's component. One that could not be fetched is tried again when it is next asked for. */
+export function panelFor(panel: Exclude<Panel, ''>): Promise<Component> {
+  let one = fetched.get(panel);
+  if (!one) {
+    one = fetchers[panel]().then((m) => m.default);
+    one.catch(() => fetched.delete(panel));
+    fetched.set(panel, one);
+  }
+  return one;
+}
+
+/** Fetches every panel once the page has time for it: while the server is away they must all still open. */
+export function fetchPanels() {
+  const all = () => {
+    for (const panel of Object.keys(fetchers) as Exclude<Panel, ''>[]) void panelFor(panel).catch(() => undefined);
+  };
+  if ('requestIdleCallback' in window) requestIdleCallback(all, { timeout: 3000 });
+  else setTimeout(all, 1000);
+}
