@@ -36,7 +36,8 @@ var rooms = map[string]string{
 	"instrument": "quantity",
 	"measured":   "quantity table",
 	"plan":       "control finding measured motor quantity reduction script shelf supply work",
-	"openfile":   "bounds plan quantity shelf work",
+	"openfile":   "bounds logbook plan quantity shelf work",
+	"logbook":    "control measured plan quantity reduction work",
 	"line":       "air control motor numeric plan quantity reduction source supply wiring work",
 	"drawing":    "control line quantity reduction",
 	"verdict":    "air control finding line motor plan quantity reduction supply wiring words work working",
@@ -95,7 +96,7 @@ func TestDependencyRule(t *testing.T) {
 }
 
 // stored are what of the core the database holds: what a person described, nothing worked out.
-const stored = "bounds donor measured openfile plan quantity shelf work"
+const stored = "bounds donor logbook measured openfile plan quantity shelf work"
 
 func allowed(from, to string) bool {
 	room, inCore := strings.CutPrefix(from, "jiriki/core/")

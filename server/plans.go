@@ -104,7 +104,7 @@ func (a *api) savePlan(ctx context.Context, in *struct {
 	Body SheetChange
 }) (*saved, error) {
 	now, err := a.store.SaveSheet(ctx, in.ID, in.Body.PlanVersion, in.Body.MachineVersion, in.Body.Plan,
-		in.Body.Machine)
+		in.Body.Machine, follows)
 	if errors.Is(err, store.ErrStale) {
 		current, err := a.sheet(ctx, now)
 		if err != nil {

@@ -103,6 +103,7 @@ func describe(e *echo.Echo, c Config) *api {
 	a.dryRun(hapi)
 	a.trials(hapi)
 	a.instruments(hapi)
+	a.logs(hapi)
 	a.search(hapi)
 	a.belts(hapi)
 	a.identify(hapi)

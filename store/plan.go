@@ -6,6 +6,7 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
+	"jiriki/core/logbook"
 	"jiriki/core/plan"
 	"jiriki/core/work"
 )
@@ -85,10 +86,11 @@ func sheet(ctx context.Context, q sqlx.ExtContext, planID, lock string) (Sheet, 
 
 // SaveSheet saves a plan and its machine as they were changed from the versions read. A part
 // that is the same as what is saved needs no version; a part that was changed elsewhere in the
-// meantime gives ErrStale and what is saved now, and nothing is written.
+// meantime gives ErrStale and what is saved now, and nothing is written. What follows tells of what was saved before
+// and
+// now is written into the machine's log; nil for nothing.
 func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machineVersion int, p plan.Plan,
-	m work.Machine) (Sheet,
-	error) {
+	m work.Machine, follows func(before, now Sheet) []logbook.Change) (Sheet, error) {
 	var now Sheet
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		var err error
@@ -99,6 +101,7 @@ func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machi
 		if !planSame && now.Plan.Version != planVersion || !machineSame && now.Machine.Version != machineVersion {
 			return ErrStale
 		}
+		before := now
 		if !planSame {
 			if err := tx.GetContext(ctx, &now.Plan.Version,
 				`UPDATE plan SET described = $2, version = version + 1, updated_at = now()
@@ -117,7 +120,10 @@ func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machi
 			}
 			now.Machine.Described = m
 		}
-		return nil
+		if follows == nil || planSame && machineSame {
+			return nil
+		}
+		return follow(ctx, tx, now.Plan, follows(before, now), time.Now())
 	})
 	return now, err
 }

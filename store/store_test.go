@@ -36,7 +36,7 @@ func TestWhatWasTypedComesBackToTheLetter(t *testing.T) {
 	require.NoError(t, err)
 	plan, machine := sheet.Plan.Described, sheet.Machine.Described
 	plan.Motor.Plate.Power, machine.Limits.Spindle = ` ¾ hp, "about" `, "1 750 rpm 🙂"
-	saved, err := s.SaveSheet(ctx, id, 1, 1, plan, machine)
+	saved, err := s.SaveSheet(ctx, id, 1, 1, plan, machine, nil)
 	require.NoError(t, err)
 	assert.Equal(t, 2, saved.Plan.Version)
 	assert.Equal(t, 2, saved.Machine.Version)
@@ -53,18 +53,18 @@ func TestAStaleSaveIsToldAndWritesNothing(t *testing.T) {
 	require.NoError(t, err)
 	mine, theirs, machine := sheet.Plan.Described, sheet.Plan.Described, sheet.Machine.Described
 	theirs.Motor.Name, mine.Motor.Name = "theirs", "mine"
-	_, err = s.SaveSheet(ctx, id, 1, 1, theirs, machine)
+	_, err = s.SaveSheet(ctx, id, 1, 1, theirs, machine, nil)
 	require.NoError(t, err)
 
 	machine.Name = "Renamed with my save"
-	now, err := s.SaveSheet(ctx, id, 1, 1, mine, machine)
+	now, err := s.SaveSheet(ctx, id, 1, 1, mine, machine, nil)
 	require.ErrorIs(t, err, store.ErrStale)
 	assert.Equal(t, "theirs", now.Plan.Described.Motor.Name, "what is saved now comes with the error")
 	kept, err := s.Sheet(ctx, id)
 	require.NoError(t, err)
 	assert.Equal(t, "Lathe", kept.Machine.Described.Name, "neither half is written")
 
-	_, err = s.SaveSheet(ctx, id, 1, 1, theirs, sheet.Machine.Described)
+	_, err = s.SaveSheet(ctx, id, 1, 1, theirs, sheet.Machine.Described, nil)
 	assert.NoError(t, err, "saving what is already there needs no version")
 }
 
@@ -80,7 +80,7 @@ func TestOnlyOneOfManySavesFromOneVersionWins(t *testing.T) {
 		wg.Go(func() {
 			plan := sheet.Plan.Described
 			plan.Motor.Name = string(rune('a' + i))
-			_, err := s.SaveSheet(ctx, id, 1, 1, plan, sheet.Machine.Described)
+			_, err := s.SaveSheet(ctx, id, 1, 1, plan, sheet.Machine.Described, nil)
 			mu.Lock()
 			defer mu.Unlock()
 			if err == nil {

@@ -6,6 +6,7 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
+	"jiriki/core/logbook"
 	"jiriki/core/openfile"
 	"jiriki/core/plan"
 	"jiriki/core/shelf"
@@ -46,6 +47,10 @@ func (s *Store) Export(ctx context.Context, to openfile.Sink) error {
 }
 
 func exportMachines(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
+	logs, err := exportLogs(ctx, tx)
+	if err != nil {
+		return err
+	}
 	rows, err := tx.QueryxContext(ctx, `SELECT m.id, m.described AS machine, coalesce(p.described, 'null') AS plan
 		FROM machine m LEFT JOIN plan p ON p.machine_id = m.id AND p.deleted_at IS NULL
 		WHERE m.deleted_at IS NULL ORDER BY m.place, p.letter`)
@@ -69,7 +74,8 @@ func exportMachines(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 					return err
 				}
 			}
-			id, one = row.ID, openfile.Machine{Machine: row.Machine.V.Whole(), Plans: []plan.Plan{}}
+			id, one = row.ID, openfile.Machine{Machine: row.Machine.V.Whole(), Plans: []plan.Plan{},
+				Log: append([]logbook.Entry{}, logs[row.ID]...)}
 		}
 		if row.Plan.V != nil {
 			one.Plans = append(one.Plans, row.Plan.V.Whole())
@@ -79,6 +85,28 @@ func exportMachines(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 		return away(err)
 	}
 	return to.Machine(one)
+}
+
+// exportLogs are the logs of all machines by their ID, each in the order it happened.
+func exportLogs(ctx context.Context, tx *sqlx.Tx) (map[string][]logbook.Entry, error) {
+	rows, err := tx.QueryxContext(ctx, `SELECT e.machine_id, `+logColumns+` FROM log_entry e
+		LEFT JOIN plan p ON p.id = e.plan_id WHERE e.deleted_at IS NULL ORDER BY e.machine_id, e.happened, e.place`)
+	if err != nil {
+		return nil, away(err)
+	}
+	defer func() { _ = rows.Close() }()
+	out := map[string][]logbook.Entry{}
+	for rows.Next() {
+		var row struct {
+			logRow
+			MachineID string `db:"machine_id"`
+		}
+		if err := rows.StructScan(&row); err != nil {
+			return nil, away(err)
+		}
+		out[row.MachineID] = append(out[row.MachineID], row.entry().Entry)
+	}
+	return out, away(rows.Err())
 }
 
 func exportShelf(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
@@ -138,8 +166,25 @@ func (i *importing) Name(name string) error {
 }
 
 func (i *importing) Machine(m openfile.Machine) error {
-	_, _, err := addMachine(i.ctx, i.tx, m.Machine, m.Plans)
-	return err
+	id, _, err := addMachine(i.ctx, i.tx, m.Machine, m.Plans)
+	if err != nil {
+		return err
+	}
+	for _, e := range m.Log {
+		// An entry that is in this workshop already, from an earlier reading of the same file, gets an ID of its own.
+		var known bool
+		if err := i.tx.GetContext(i.ctx, &known, `SELECT EXISTS (SELECT FROM log_entry WHERE id = $1)`, e.ID); err !=
+			nil {
+			return err
+		}
+		if known {
+			e.ID = entryID(id, e.ID)
+		}
+		if err := addEntry(i.ctx, i.tx, id, e); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 func (i *importing) Part(item shelf.Item) error {

@@ -3,6 +3,7 @@
 package openfile
 
 import (
+	"jiriki/core/logbook"
 	"jiriki/core/plan"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
@@ -35,8 +36,9 @@ type File struct {
 
 // Machine is a machine with its plans.
 type Machine struct {
-	Machine work.Machine `json:"machine"`
-	Plans   []plan.Plan  `json:"plans" maxItems:"26" nullable:"false"`
+	Machine work.Machine    `json:"machine"`
+	Plans   []plan.Plan     `json:"plans" maxItems:"26" nullable:"false"`
+	Log     []logbook.Entry `json:"log" maxItems:"20000" nullable:"false" doc:"What happened to it"`
 }
 
 // Sink takes the contents of a workshop one by one, in the order they stand: a file's as it is read,
@@ -108,5 +110,9 @@ func (m Machine) whole() Machine {
 	for i, p := range m.Plans {
 		plans[i] = p.Whole()
 	}
-	return Machine{Machine: m.Machine.Whole(), Plans: plans}
+	log := make([]logbook.Entry, len(m.Log))
+	for i, e := range m.Log {
+		log[i] = e.Whole()
+	}
+	return Machine{Machine: m.Machine.Whole(), Plans: plans, Log: log}
 }

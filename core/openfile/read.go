@@ -10,6 +10,7 @@ import (
 	"strings"
 
 	"jiriki/core/bounds"
+	"jiriki/core/logbook"
 	"jiriki/core/quantity"
 	"jiriki/core/shelf"
 )
@@ -126,6 +127,9 @@ func (f *reading) machine() error {
 	}
 	if len(m.Plans) > MaxPlans {
 		return ReadError{Where: where + ".plans", Message: fmt.Sprintf("at most %d plans", MaxPlans)}
+	}
+	if len(m.Log) > logbook.MostEntries {
+		return ReadError{Where: where + ".log", Message: fmt.Sprintf("at most %d entries", logbook.MostEntries)}
 	}
 	if quantity.Blank(m.Machine.Name) {
 		return ReadError{Where: where + ".machine.name", Message: "a machine needs a name"}

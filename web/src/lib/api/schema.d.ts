@@ -371,6 +371,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What happened last in the workshop */
+        get: operations["get-last-entries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log-pictures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture of the log as JPEG */
+        get: operations["get-log-picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put an entry right; 409 with the current one when it was changed elsewhere */
+        put: operations["save-entry"];
+        post?: never;
+        /** Strike an entry out; it can be restored */
+        delete: operations["delete-entry"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a JPEG, PNG or WebP picture of up to 10 MB to an entry; one that was sent before is kept once */
+        post: operations["add-log-picture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring it back */
+        post: operations["restore-entry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machines": {
         parameters: {
             query?: never;
@@ -416,6 +502,41 @@ export interface paths {
         put?: never;
         /** Copy a machine with its plans */
         post: operations["copy-machine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What happened to a machine, hours run and what is due */
+        get: operations["get-log"];
+        put?: never;
+        /** Write an entry; one that was sent before is kept once */
+        post: operations["add-entry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/log.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as CSV, all of it */
+        get: operations["get-log-csv"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1962,6 +2083,12 @@ export interface components {
             /** @description Part of the address it sends to */
             token: string;
         };
+        LastEntry: {
+            /** Format: date-time */
+            happened: string;
+            machineName: string;
+            title: string;
+        };
         LineBinding: {
             continuous: string;
             /** Format: double */
@@ -2106,6 +2233,101 @@ export interface components {
             value: number;
             /** @enum {string} */
             word: "rpm" | "rpm2" | "volts" | "amps" | "celsius" | "newton" | "db" | "hertz" | "ohms";
+        };
+        Log: {
+            /** @description Of the upkeep, the most pressing first */
+            due: components["schemas"]["LogbookDue"][];
+            /** @description Those that happened last first */
+            entries: components["schemas"]["LogEntry"][];
+            /**
+             * Format: double
+             * @description It ran in all
+             */
+            hours: number;
+            /** @description There are older ones */
+            more: boolean;
+            /** @description There are */
+            sorts: components["schemas"]["LogbookNamed"][];
+        };
+        LogEntry: {
+            /** @description What stood before the change */
+            before: string;
+            detail: string;
+            /** Format: date-time */
+            happened: string;
+            /** @description Hours it ran since they were last written down */
+            hours: string;
+            /** @description A UUID, made where it is written, so that one sent twice is kept once */
+            id: string;
+            /** @description What of the upkeep was done, or which part was replaced */
+            item: string;
+            /** @description It was written by itself */
+            itself: boolean;
+            /** @description IDs, for /api/log-pictures/{id}; in an open file names of files beside it */
+            pictures: string[];
+            /** @description Letter of the plan, if it is one's */
+            plan: string;
+            /** @enum {string} */
+            sort: "note" | "hours" | "part" | "upkeep" | "mended" | "trial" | "let" | "setting" | "fitted" | "power" | "verdict" | "plan";
+            title: string;
+            /** Format: int64 */
+            version: number;
+        };
+        LogbookDue: {
+            /**
+             * Format: double
+             * @description Every so many hours it runs; 0 for none
+             */
+            hours: number;
+            /** @description What is looked at, or done */
+            how: string;
+            /** @description Its name, as an entry of upkeep carries it */
+            item: string;
+            /**
+             * Format: double
+             * @description Every so many months; 0 for none
+             */
+            months: number;
+            /**
+             * Format: double
+             * @description Hours it ran since it was last done
+             */
+            run: number;
+            /** @description How far it is, in words */
+            says: string;
+            /** @description The day it was last done; empty where it never was */
+            since: string;
+            /** @enum {string} */
+            state: "due" | "soon" | "fine";
+            what: string;
+        };
+        LogbookEntry: {
+            /** @description What stood before the change */
+            before: string;
+            detail: string;
+            /** Format: date-time */
+            happened: string;
+            /** @description Hours it ran since they were last written down */
+            hours: string;
+            /** @description A UUID, made where it is written, so that one sent twice is kept once */
+            id: string;
+            /** @description What of the upkeep was done, or which part was replaced */
+            item: string;
+            /** @description It was written by itself */
+            itself: boolean;
+            /** @description IDs, for /api/log-pictures/{id}; in an open file names of files beside it */
+            pictures: string[];
+            /** @description Letter of the plan, if it is one's */
+            plan: string;
+            /** @enum {string} */
+            sort: "note" | "hours" | "part" | "upkeep" | "mended" | "trial" | "let" | "setting" | "fitted" | "power" | "verdict" | "plan";
+            title: string;
+        };
+        LogbookNamed: {
+            /** @description A person writes it */
+            byHand: boolean;
+            name: string;
+            sort: string;
         };
         MeasuredColumn: {
             /** @description Its name in the description */
@@ -4576,6 +4798,199 @@ export interface operations {
             };
         };
     };
+    "get-last-entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastEntry"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-log-picture": {
+        parameters: {
+            query?: {
+                thumbnail?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Cache-Control"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "save-entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogEntry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-log-picture": {
+        parameters: {
+            query: {
+                /** @description A UUID, made where it was taken */
+                picture: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "restore-entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "add-machine": {
         parameters: {
             query?: never;
@@ -4660,6 +5075,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AddedBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-log": {
+        parameters: {
+            query?: {
+                /** @description Of whose line the upkeep is; none when empty */
+                plan?: string;
+                search?: string;
+                sorts?: string[] | null;
+                offset?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Log"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogbookEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-log-csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Error */

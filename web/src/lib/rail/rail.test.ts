@@ -17,14 +17,16 @@ it('each step says how far it is', () => {
     'not yet',
     '2 of 9 parts',
     'step 4 of 14',
-    'none yet', '4 to print'
+    'none yet',
+    '4 to print'
   ]);
   expect(states(known({ jobs: [], jobsDone: 0, mayPower: false }))).toEqual([
     'no job yet',
     'not yet',
     'nothing yet',
     'not yet',
-    'none yet', '4 to print'
+    'none yet',
+    '4 to print'
   ]);
   expect(states(known({}, { done: 9, all: 9 }, { done: 14, all: 14 }))[3]).toBe('all done');
   const open = known({ jobs: [{ ...job, outcome: 'cannot-tell' }], jobsDone: 0 });
