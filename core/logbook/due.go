@@ -22,7 +22,7 @@ type Due struct {
 	Months float64 `json:"months" doc:"Every so many months; 0 for none"`
 	Run    float64 `json:"run" doc:"Hours it ran since it was last done"`
 	Since  string  `json:"since" doc:"The day it was last done; empty where it never was"`
-	State  State   `json:"state" enum:"due,soon,fine"`
+	State  State   `json:"state" enum:"due,soon,unknown,fine"`
 	Says   string  `json:"says" doc:"How far it is, in words"`
 }
 
@@ -33,7 +33,9 @@ type State string
 const (
 	IsDue State = "due"
 	Soon  State = "soon"
-	Fine  State = "fine"
+	// NotKnown is what nobody has written down as done: that it is not due by the log says nothing of how it is.
+	NotKnown State = "unknown"
+	Fine     State = "fine"
 )
 
 func (s State) rank() int {
@@ -42,8 +44,10 @@ func (s State) rank() int {
 		return 0
 	case Soon:
 		return 1
+	case NotKnown:
+		return 2
 	}
-	return 2
+	return 3
 }
 
 // upkeep is what a line of some sort has to have done, and how often [common practice, no source].
@@ -151,22 +155,32 @@ func (u upkeep) due(list []Entry, first, now time.Time) Due {
 		d.State = IsDue
 	case share >= soonFrom:
 		d.State = Soon
+	case !done:
+		d.State = NotKnown
 	}
 	d.Says = u.says(d, months)
 	return d
 }
 
 func (u upkeep) says(d Due, months float64) string {
-	since := "never written down as done"
-	if d.Since != "" {
-		since = "last on " + d.Since
+	if d.Since == "" {
+		return "every " + u.interval() + "; never written down as done"
 	}
 	text := ""
 	if u.hours > 0 {
 		text = fmt.Sprintf("%s of %s%sh, ", q.Figures(d.Run, 2), q.Figures(u.hours, 3), q.ThinSpace)
 	}
 	if u.months > 0 {
-		text += fmt.Sprintf("%s of %s months, ", q.Figures(math.Max(months, 0), 2), q.Figures(u.months, 2))
+		text += fmt.Sprintf("%s of %s months, ", q.Figures(math.Round(10*max(months, 0))/10, 2), q.Figures(u.months, 2))
 	}
-	return text + since
+	return text + "last on " + d.Since
+}
+
+// interval is how often it is done, in words.
+func (u upkeep) interval() string {
+	months := q.Figures(u.months, 2) + " months"
+	if u.hours == 0 {
+		return months
+	}
+	return q.Figures(u.hours, 3) + q.ThinSpace + "h or " + months
 }

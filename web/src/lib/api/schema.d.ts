@@ -2298,7 +2298,7 @@ export interface components {
             /** @description The day it was last done; empty where it never was */
             since: string;
             /** @enum {string} */
-            state: "due" | "soon" | "fine";
+            state: "due" | "soon" | "unknown" | "fine";
             what: string;
         };
         LogbookEntry: {

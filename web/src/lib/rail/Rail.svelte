@@ -1,21 +1,32 @@
 <script lang="ts">
   import { openSheet } from '../sheet/context';
+  import { outbox } from '../log/send';
   import { railState } from '../trials/state';
-  import { nextOf, stepsOf } from './rail';
+  import { narrow } from '../ui/narrow.svelte';
+  import { nextOf, onPhone, stepsOf } from './rail';
 
   /** The steps of the work in the order it is done, each with its state, and the next thing to do. */
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
+  const waits = $derived(outbox.of(sheet.head.machineId).length);
+  const logWords = $derived(waits > 0 ? `${waits} to send` : 'by day');
   const known = $derived(
     a && {
       a,
       dry: sheet.dry.answer,
       parts: sheet.build.parts,
       steps: sheet.build.steps,
-      trials: railState(sheet.doc.plan.trials, new Date())
+      trials: railState(sheet.doc.plan.trials, new Date()),
+      log: logWords
     }
   );
-  const steps = $derived(known ? stepsOf(known) : []);
+  const all = $derived(known ? stepsOf(known) : []);
+  const steps = $derived(
+    narrow.is
+      ? onPhone.flatMap(([panel, name]) => all.filter((s) => s.panel === panel).map((s) => ({ ...s, name })))
+      : all
+  );
+  const others = $derived(narrow.is ? all.filter((s) => !onPhone.some(([panel]) => panel === s.panel)) : []);
   const next = $derived(known && nextOf(known));
   const here = $derived(
     sheet.panel === 'rank' || sheet.panel === 'controls' || sheet.panel === 'beside' ? '' : sheet.panel
@@ -42,6 +53,18 @@
       </li>
     {/each}
   </ol>
+  {#if others.length > 0}
+    <p class="others text-sm">
+      {#each others as s (s.name)}
+        <a
+          class="link min-h-8 content-center"
+          href={sheet.address(s.panel)}
+          aria-current={here === s.panel ? 'step' : undefined}
+          >{s.name} <span class={s.bad ? 'text-stop' : 'text-soft'}>{s.state}</span></a
+        >
+      {/each}
+    </p>
+  {/if}
   {#if next}
     <p class="next text-sm text-soft">
       <span class="words" title={next.words}>next: {next.words}</span>
@@ -77,6 +100,13 @@
   }
   .state {
     white-space: nowrap;
+  }
+  .others {
+    display: flex;
+    flex: 1 1 100%;
+    justify-content: space-between;
+    padding: 0.15rem 1rem;
+    border-top: 1px solid var(--rule);
   }
   .next {
     display: flex;

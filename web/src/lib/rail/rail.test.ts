@@ -7,7 +7,8 @@ const known = (more: Partial<Known['a']>, parts?: Known['parts'], steps?: Known[
   dry: undefined,
   parts,
   steps,
-  trials: 'none yet'
+  trials: 'none yet',
+  log: 'by day'
 });
 const states = (k: Known) => stepsOf(k).map((s) => s.state);
 
@@ -18,6 +19,7 @@ it('each step says how far it is', () => {
     '2 of 9 parts',
     'step 4 of 14',
     'none yet',
+    'by day',
     '4 to print'
   ]);
   expect(states(known({ jobs: [], jobsDone: 0, mayPower: false }))).toEqual([
@@ -26,6 +28,7 @@ it('each step says how far it is', () => {
     'nothing yet',
     'not yet',
     'none yet',
+    'by day',
     '4 to print'
   ]);
   expect(states(known({}, { done: 9, all: 9 }, { done: 14, all: 14 }))[3]).toBe('all done');

@@ -16,6 +16,8 @@ export interface Known {
   steps: Count | undefined;
   /** What was measured: how many trials, and when. */
   trials: string;
+  /** Of the log. */
+  log: string;
 }
 
 export interface Step {
@@ -26,8 +28,16 @@ export interface Step {
   bad: boolean;
 }
 
+/** What is wanted on a phone at the bench, in this order, and what it is called there; the rest is one line below. */
+export const onPhone: readonly (readonly [Panel, string])[] = [
+  ['power', 'Power up'],
+  ['build', 'Wiring'],
+  ['trials', 'Trials'],
+  ['log', 'Log']
+];
+
 /** The steps of the work, in the order it is done. */
-export function stepsOf({ a, dry, parts, steps, trials }: Known): Step[] {
+export function stepsOf({ a, dry, parts, steps, trials, log }: Known): Step[] {
   const all = a.jobs.length;
   const judged = a.jobs.some((j) => j.outcome !== 'cannot-tell');
   return [
@@ -57,6 +67,7 @@ export function stepsOf({ a, dry, parts, steps, trials }: Known): Step[] {
       bad: !a.mayPower
     },
     { panel: 'trials', name: 'Trials', state: trials, bad: false },
+    { panel: 'log', name: 'Log', state: log, bad: false },
     { panel: 'sheets', name: 'Sheets', state: '4 to print', bad: false }
   ];
 }

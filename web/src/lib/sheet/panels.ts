@@ -9,6 +9,7 @@ const fetchers: Record<Exclude<Panel, ''>, () => Promise<{ default: Component }>
   build: () => import('../build/BuildPanel.svelte'),
   power: () => import('../build/PowerPanel.svelte'),
   trials: () => import('../trials/TrialsPanel.svelte'),
+  log: () => import('../log/LogPanel.svelte'),
   sheets: () => import('./SheetsPanel.svelte'),
   beside: () => import('../compare/BesidePanel.svelte')
 };

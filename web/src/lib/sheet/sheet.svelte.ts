@@ -50,13 +50,14 @@ export const views = {
   build: '/wire',
   power: '/power-up',
   trials: '/trials',
+  log: '/log',
   sheets: '/sheets',
   beside: '/beside'
 } as const;
 export type Panel = keyof typeof views;
 
 /** The sheet each view prints as. */
-const paperOf: Record<Exclude<Panel, 'beside'>, string> = {
+const paperOf: Record<Exclude<Panel, 'beside' | 'log'>, string> = {
   '': 'verdict',
   dry: 'verdict',
   rank: 'verdict',
@@ -284,7 +285,7 @@ export class SheetState {
 
   /** Prints the sheet that is for the view. */
   print() {
-    if (this.panel === 'beside') return window.print();
+    if (this.panel === 'beside' || this.panel === 'log') return window.print();
     void push(`/plan/${this.planId}/${paperOf[this.panel]}?print`);
   }
 

@@ -1,0 +1,70 @@
+import { Ask } from '../api/ask.svelte';
+import { api, call, sayProblem, type Schemas } from '../api/client';
+import { entryOf, type Draft, type Sort } from './draft';
+import type { Entry } from './outbox.svelte';
+import { outbox } from './send';
+
+type Log = Schemas['Log'];
+export type Due = Schemas['LogbookDue'];
+
+/** The log of a machine: what is in it, what waits to go into it, and what is due. */
+export class LogState {
+  search = $state('');
+  sorts = $state<Sort[]>([]);
+  readonly machineId: string;
+  readonly #asked: Ask<Log>;
+  /** Struck out last, while it can be brought back. */
+  struck = $state<{ id: string; title: string }>();
+  problem = $state('');
+
+  constructor(machineId: string, planId: string) {
+    this.machineId = machineId;
+    this.#asked = new Ask<Log>(
+      (signal) =>
+        call(() =>
+          api.GET('/api/machines/{id}/log', {
+            params: {
+              path: { id: machineId },
+              query: { plan: planId, search: this.search, sorts: this.sorts }
+            },
+            signal
+          })
+        ),
+      (reply) => (this.problem = reply.data ? '' : sayProblem(reply.problem))
+    );
+  }
+
+  get log(): Log | undefined {
+    return this.#asked.answer;
+  }
+  get waiting() {
+    return outbox.of(this.machineId);
+  }
+
+  load() {
+    this.#asked.again();
+  }
+  stop() {
+    this.#asked.stop();
+  }
+
+  async write(d: Draft, plan: string) {
+    const entry = entryOf(d, plan, Date.now(), crypto.randomUUID());
+    await outbox.add({ machineId: this.machineId, entry, pictures: d.pictures });
+  }
+
+  async strike(e: Entry) {
+    const { problem } = await call(() => api.DELETE('/api/log/{id}', { params: { path: { id: e.id } } }));
+    if (problem) this.problem = sayProblem(problem);
+    else this.struck = { id: e.id, title: e.title };
+    this.load();
+  }
+
+  async bringBack() {
+    const id = this.struck?.id;
+    if (!id) return;
+    await call(() => api.POST('/api/log/{id}/restore', { params: { path: { id } } }));
+    this.struck = undefined;
+    this.load();
+  }
+}
