@@ -21,7 +21,7 @@ import (
 // what asks the model (verdict, remedy, search, rank, settings) none uses another.
 var rooms = map[string]string{
 	"quantity": "", "words": "", "source": "", "air": "", "shaft": "", "bounds": "", "wiring": "", "numeric": "",
-	"thermal": "",
+	"thermal": "", "belief": "",
 	"table":   "",
 	"working": "source",
 	"finding": "working",
@@ -31,7 +31,7 @@ var rooms = map[string]string{
 	"supply":     "numeric quantity",
 	"shelf":      "control finding motor quantity reduction working",
 	"donor":      "motor",
-	"identify":   "donor finding motor quantity",
+	"identify":   "belief donor finding motor quantity",
 	"script":     "quantity work",
 	"instrument": "quantity",
 	"measured":   "quantity table",
@@ -51,6 +51,7 @@ var rooms = map[string]string{
 		"supply thermal working",
 	"dryrun": "air assess control finding line motor numeric plan quantity reduction remedy script supply thermal " +
 		"words work working",
+	"fault":   "belief control finding line motor plan quantity reduction",
 	"build":   "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
 	"compare": "assess build dryrun finding line plan quantity words",
 	"slate":   "motor quantity reduction source supply work working",

@@ -104,6 +104,7 @@ func describe(e *echo.Echo, c Config) *api {
 	a.trials(hapi)
 	a.instruments(hapi)
 	a.logs(hapi)
+	a.faults(hapi)
 	a.search(hapi)
 	a.belts(hapi)
 	a.identify(hapi)

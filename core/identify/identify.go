@@ -6,6 +6,7 @@ import (
 	"sort"
 	"strings"
 
+	"jiriki/core/belief"
 	"jiriki/core/donor"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -109,79 +110,50 @@ func find(s Seen) (Clue, Answer, bool) {
 	return Clue{}, Answer{}, false
 }
 
-// belief is how likely each kind is; it adds up to 1.
-type belief map[motor.Kind]float64
+// kindsBelief is how likely each kind is, in the order kinds are offered.
+type kindsBelief struct {
+	belief.Belief
+	kinds []motor.Kind
+}
 
 // prior is what to believe before looking: how common the kinds are, and what the machine it came
 // out of usually holds there.
-func prior(from donor.Donor, region string) belief {
-	b := belief{}
-	for _, p := range motor.Profiles() {
-		b[p.Kind] = float64(commonness[p.Kind]) / 100
+func prior(from donor.Donor, region string) kindsBelief {
+	b := kindsBelief{}
+	at := map[motor.Kind]int{}
+	for i, p := range motor.Profiles() {
+		b.kinds, at[p.Kind] = append(b.kinds, p.Kind), i
+		b.Belief = append(b.Belief, float64(commonness[p.Kind])/100)
 	}
 	if holds := from.HoldsIn(region); len(holds) > 0 {
 		// A donor says much, but parts are swapped and memories fail.
 		const sure = 0.85
-		for kind := range b {
-			b[kind] *= 1 - sure
+		for i := range b.Belief {
+			b.Belief[i] *= 1 - sure
 		}
 		for i, kind := range holds {
-			b[kind] += sure * math.Pow(0.5, float64(i+1))
+			b.Belief[at[kind]] += sure * math.Pow(0.5, float64(i+1))
 		}
 	}
-	b.normalise()
+	b.Normalise()
 	return b
 }
 
-func (b belief) normalise() {
-	sum := 0.0
-	for _, p := range motor.Profiles() {
-		sum += b[p.Kind]
-	}
-	for kind := range b {
-		b[kind] /= sum
-	}
-}
-
-// learn is Bayes' rule for one answer.
-func (b belief) learn(c Clue, answer string) {
-	for kind := range b {
-		b[kind] *= likelihood(kind, c, answer)
-	}
-	b.normalise()
-}
-
-// doubt is the entropy in bits: how much is left to find out.
-func (b belief) doubt() float64 {
-	bits := 0.0
-	for _, p := range motor.Profiles() {
-		if share := b[p.Kind]; share > 0 {
-			bits -= share * math.Log2(share)
-		}
-	}
-	return bits
+// learn takes in one answer.
+func (b kindsBelief) learn(c Clue, answer string) {
+	b.Learn(func(i int) float64 { return likelihood(b.kinds[i], c, answer) })
 }
 
 // gain is how many bits a clue is expected to tell.
-func (b belief) gain(c Clue) float64 {
-	after := 0.0
-	for _, a := range c.Answers {
-		chance, then := 0.0, belief{}
-		for _, p := range motor.Profiles() {
-			l := likelihood(p.Kind, c, a.ID)
-			then[p.Kind] = b[p.Kind] * l
-			chance += b[p.Kind] * l
-		}
-		if chance > 0 {
-			then.normalise()
-			after += chance * then.doubt()
-		}
-	}
-	return b.doubt() - after
+func (b kindsBelief) gain(c Clue) float64 {
+	return b.Gain(len(c.Answers), func(i, answer int) float64 {
+		return likelihood(b.kinds[i], c,
+			c.Answers[answer].ID)
+	})
 }
 
 // askNext sets the most telling clue not yet asked, and the others in order.
-func (o *Opinion) askNext(b belief, asked map[string]bool) {
+func (o *Opinion) askNext(b kindsBelief, asked map[string]bool) {
 	type rated struct {
 		clue Clue
 		gain float64
@@ -204,10 +176,10 @@ func (o *Opinion) askNext(b belief, asked map[string]bool) {
 }
 
 // ranking sorts the kinds, likeliest first, with what speaks for and against each.
-func (b belief) ranking(seen []Seen) []Candidate {
-	out := make([]Candidate, 0, len(b))
-	for _, p := range motor.Profiles() {
-		c := Candidate{Kind: p.Kind, Name: p.Name, Share: b[p.Kind], For: []string{}, Against: []string{}}
+func (b kindsBelief) ranking(seen []Seen) []Candidate {
+	out := make([]Candidate, 0, len(b.kinds))
+	for i, p := range motor.Profiles() {
+		c := Candidate{Kind: p.Kind, Name: p.Name, Share: b.Belief[i], For: []string{}, Against: []string{}}
 		for _, s := range seen {
 			clue, answer, _ := find(s)
 			switch l := likelihood(p.Kind, clue, s.Answer); {

@@ -5,6 +5,7 @@
   import { api, call, sayProblem, type Workshop } from '../lib/api/client';
   import { prefs } from '../lib/prefs.svelte';
   import FilesBar from '../lib/shed/FilesBar.svelte';
+  import LastEntries from '../lib/shed/LastEntries.svelte';
   import MachineRow from '../lib/shed/MachineRow.svelte';
   import Questions from '../lib/first/Questions.svelte';
   import Toy from '../lib/first/Toy.svelte';
@@ -118,7 +119,10 @@
           <h2 class="caption">Another machine</h2>
           <div class="mt-2"><Questions /></div>
         </section>
-        <ShelfSummary shelf={shed.shelf} />
+        <div class="flex flex-col gap-8">
+          <ShelfSummary shelf={shed.shelf} />
+          <LastEntries />
+        </div>
       </div>
     {/if}
     <FilesBar onimported={load} />

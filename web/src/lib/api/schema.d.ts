@@ -234,6 +234,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fault": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is likely to be wrong, and the test that tells most for what it costs; nothing is saved */
+        post: operations["find-fault"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -1926,6 +1943,96 @@ export interface components {
         Example: {
             machine: components["schemas"]["WorkMachine"];
             plan: components["schemas"]["Plan"];
+        };
+        FaultAsked: {
+            done: components["schemas"]["FaultDone"][];
+            /** @description By ID; empty while it is not chosen */
+            symptom: string;
+            /** @description What the person calls it, to be matched */
+            words: string;
+        };
+        FaultDone: {
+            outcome: string;
+            test: string;
+        };
+        FaultInput: {
+            asked: components["schemas"]["FaultAsked"];
+            machine: components["schemas"]["WorkMachine"];
+            plan: components["schemas"]["Plan"];
+            /** @description Parts to try; left out for those of the workshop's shelf */
+            shelf?: components["schemas"]["ShelfItem"][];
+            /**
+             * @description Units the answer is written in; never changes what was typed
+             * @enum {string}
+             */
+            units: "metric" | "inch";
+        };
+        FaultOpinion: {
+            chosen?: components["schemas"]["FaultSymptom"];
+            entries: components["schemas"]["QuantityFieldError"][];
+            headline: string;
+            /** @description Others that would tell something, best first */
+            left: components["schemas"]["FaultTest"][];
+            /** @description Those that were made, in order */
+            made: components["schemas"]["FaultTest"][];
+            /** @description Those the words come nearest to */
+            matched: components["schemas"]["FaultSymptom"][];
+            /** @description The test that tells most for what it costs */
+            next?: components["schemas"]["FaultTest"];
+            /**
+             * Format: int64
+             * @description Less likely ones that are not named
+             */
+            others: number;
+            /** @description One cause stands clear of the rest */
+            settled: boolean;
+            /** @description Likeliest first, as far as worth naming */
+            suspects: components["schemas"]["FaultSuspect"][];
+            /** @description All there are */
+            symptoms: components["schemas"]["FaultSymptom"][];
+        };
+        FaultOutcome: {
+            id: string;
+            means: string;
+            words: string;
+        };
+        FaultSuspect: {
+            /** @description What speaks for it */
+            for: string;
+            id: string;
+            /** @description What puts it right */
+            mend: string;
+            /** @description The part that is mended or replaced, as the log names it */
+            part: string;
+            /**
+             * Format: double
+             * @description How likely, 0 to 1, of those this line can have
+             */
+            share: number;
+            /** @enum {string} */
+            station: "supply" | "control" | "motor" | "reduction" | "work";
+            words: string;
+        };
+        FaultSymptom: {
+            id: string;
+            /** @description What to do at once, before anything is looked for; empty for nothing */
+            stop: string;
+            words: string;
+        };
+        FaultTest: {
+            /** @enum {string} */
+            danger: "dead" | "watched" | "live";
+            /** @description What it should be on this plan, in figures where it has them */
+            expect: string;
+            /** @description What to unplug, and wait for, before anything is touched */
+            first: string;
+            how: string;
+            id: string;
+            /** Format: double */
+            minutes: number;
+            name: string;
+            /** @description The first is what a sound one does */
+            outcomes: components["schemas"]["FaultOutcome"][];
         };
         Finding: {
             /** @description Said of every plan of this sort, whatever is filled in */
@@ -4481,6 +4588,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "find-fault": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FaultInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FaultOpinion"];
+                };
             };
             /** @description Error */
             default: {

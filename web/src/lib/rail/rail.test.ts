@@ -20,6 +20,7 @@ it('each step says how far it is', () => {
     'step 4 of 14',
     'none yet',
     'by day',
+    '',
     '4 to print'
   ]);
   expect(states(known({ jobs: [], jobsDone: 0, mayPower: false }))).toEqual([
@@ -29,6 +30,7 @@ it('each step says how far it is', () => {
     'not yet',
     'none yet',
     'by day',
+    '',
     '4 to print'
   ]);
   expect(states(known({}, { done: 9, all: 9 }, { done: 14, all: 14 }))[3]).toBe('all done');

@@ -68,6 +68,7 @@ export function stepsOf({ a, dry, parts, steps, trials, log }: Known): Step[] {
     },
     { panel: 'trials', name: 'Trials', state: trials, bad: false },
     { panel: 'log', name: 'Log', state: log, bad: false },
+    { panel: 'fault', name: 'What is wrong?', state: '', bad: false },
     { panel: 'sheets', name: 'Sheets', state: '4 to print', bad: false }
   ];
 }

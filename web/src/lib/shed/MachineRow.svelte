@@ -71,6 +71,12 @@
   <div class="flex flex-wrap items-baseline gap-x-4">
     <h2 class="text-2xl">{m.name}</h2>
     <button class="link" onclick={addPlan}>add a plan</button>
+    {#if m.plans[0]}
+      <a class="link" href="#/plan/{m.plans[0].id}/log" aria-label="log of {m.name}">log</a>
+      <a class="link" href="#/plan/{m.plans[0].id}/what-is-wrong" aria-label="what is wrong with {m.name}?"
+        >what is wrong?</a
+      >
+    {/if}
     <RowMenu what={m.name} name={m.name} {...machineDeeds} />
   </div>
   {#each m.plans as p (p.id)}

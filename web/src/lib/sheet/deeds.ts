@@ -65,6 +65,7 @@ function acts(sheet: SheetState): Deed[] {
     { name: 'First power-up, step by step', group: 'Go to', run: () => sheet.show('power') },
     { name: 'Trials: measure it, by tachometer, strobe, ear, scale', group: 'Go to', run: () => sheet.show('trials') },
     { name: 'Log: what happened, hours, what is due', group: 'Go to', run: () => sheet.show('log') },
+    { name: 'What is wrong? Find a fault, test by test', group: 'Go to', run: () => sheet.show('fault') },
     { name: 'Sheets to print', group: 'Go to', run: () => sheet.show('sheets') },
     { name: 'Plans beside each other, compared', group: 'Go to', run: () => sheet.show('beside') },
     page('Verdict sheet', 'verdict'),

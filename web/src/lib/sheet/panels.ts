@@ -10,6 +10,7 @@ const fetchers: Record<Exclude<Panel, ''>, () => Promise<{ default: Component }>
   power: () => import('../build/PowerPanel.svelte'),
   trials: () => import('../trials/TrialsPanel.svelte'),
   log: () => import('../log/LogPanel.svelte'),
+  fault: () => import('../fault/FaultPanel.svelte'),
   sheets: () => import('./SheetsPanel.svelte'),
   beside: () => import('../compare/BesidePanel.svelte')
 };

@@ -25,6 +25,7 @@ import { bringOlderDraft } from './olderDraft';
 import { BuildState } from '../build/build.svelte';
 import { DryRunState } from '../dryrun/dryrun.svelte';
 import { blankScript } from '../dryrun/script';
+import { FaultState } from '../fault/fault.svelte';
 import { SearchState } from '../reduction/search.svelte';
 import { today } from '../today';
 import { TrialsState } from '../trials/trials.svelte';
@@ -51,6 +52,7 @@ export const views = {
   power: '/power-up',
   trials: '/trials',
   log: '/log',
+  fault: '/what-is-wrong',
   sheets: '/sheets',
   beside: '/beside'
 } as const;
@@ -65,6 +67,7 @@ const paperOf: Record<Exclude<Panel, 'beside' | 'log'>, string> = {
   build: 'build',
   power: 'build',
   trials: 'verdict',
+  fault: 'verdict',
   sheets: 'verdict'
 };
 
@@ -137,6 +140,7 @@ export class SheetState {
   readonly build: BuildState;
   readonly dry: DryRunState;
   readonly trials: TrialsState;
+  readonly fault: FaultState;
   /** Field to bring into view and focus, set by findings and the finder. */
   wanted = $state('');
   errorCount: number;
@@ -164,6 +168,7 @@ export class SheetState {
     this.build = new BuildState(this);
     this.dry = new DryRunState(this);
     this.trials = new TrialsState(this);
+    this.fault = new FaultState(this);
     this.errorCount = $derived(Object.keys(this.errors).length);
     if (machine.jobs.length === 0 || plan.motor.kind === '') this.station = 'work';
     saved.onchange = () => this.assess();

@@ -1,0 +1,76 @@
+import { Ask } from '../api/ask.svelte';
+import { api, call, filledOnly, sayProblem, type Machine, type Plan, type Schemas } from '../api/client';
+
+type Opinion = Schemas['FaultOpinion'];
+export type Test = Schemas['FaultTest'];
+interface Of {
+  readonly question: { units: 'metric' | 'inch'; machine: Machine; plan: Plan };
+}
+
+/** A fault being looked for on the open plan: what it does, what was tried, and what to make of it. */
+export class FaultState {
+  words = $state('');
+  symptom = $state('');
+  done = $state.raw<{ test: string; outcome: string }[]>([]);
+  /** A test chosen in place of the one that is asked for. */
+  chosen = $state('');
+  readonly #asked: Ask<Opinion>;
+
+  constructor(of: Of) {
+    this.#asked = new Ask<Opinion>((signal) => {
+      const { units, machine, plan } = of.question;
+      const body = {
+        units,
+        machine,
+        plan: { ...plan, checks: [], trials: [] },
+        asked: { symptom: this.symptom, words: this.words, done: this.done }
+      };
+      return call(() => api.POST('/api/fault', { body, bodySerializer: filledOnly, signal }));
+    });
+  }
+
+  get opinion() {
+    return this.#asked.answer;
+  }
+  get problem() {
+    return this.#asked.problem ? sayProblem(this.#asked.problem) : '';
+  }
+  get test(): Test | undefined {
+    return this.opinion?.left.find((t) => t.id === this.chosen) ?? this.opinion?.next;
+  }
+
+  again() {
+    this.#asked.again();
+  }
+  stop() {
+    this.#asked.stop();
+  }
+
+  choose(symptom: string) {
+    this.symptom = symptom;
+    this.done = [];
+    this.chosen = '';
+    this.again();
+  }
+  /** How a test came out; empty where it could not be told. */
+  answer(outcome: string) {
+    const test = this.test;
+    if (!test) return;
+    this.done = [...this.done, { test: test.id, outcome }];
+    this.chosen = '';
+    this.again();
+  }
+  /** Takes a test back, to be answered again. */
+  takeBack(test: string) {
+    this.done = this.done.filter((d) => d.test !== test);
+    this.chosen = '';
+    this.again();
+  }
+  startOver() {
+    this.symptom = '';
+    this.words = '';
+    this.done = [];
+    this.chosen = '';
+    this.again();
+  }
+}
