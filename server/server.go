@@ -105,6 +105,7 @@ func describe(e *echo.Echo, c Config) *api {
 	a.instruments(hapi)
 	a.logs(hapi)
 	a.faults(hapi)
+	a.practice(hapi)
 	a.search(hapi)
 	a.belts(hapi)
 	a.identify(hapi)

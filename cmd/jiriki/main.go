@@ -37,6 +37,7 @@ var cli struct {
 	Demo     demoCmd     `cmd:"" help:"Load the demo workshop into an empty database."`
 	Export   exportCmd   `cmd:"" help:"Write the workshop as an open file."`
 	Import   importCmd   `cmd:"" help:"Add an open file to the workshop."`
+	Bench    benchCmd    `cmd:"" help:"A simulated machine that sends what its instruments read."`
 	Describe describeCmd `cmd:"" help:"Print the API (openapi), the open file's schema, the sources register, or the fields for the interface."`
 }
 

@@ -264,3 +264,46 @@ func (t *Test) told(v *view) Test {
 	}
 	return out
 }
+
+// Suspects are the causes this line can have that mostly show a symptom.
+func Suspects(in plan.Input, symptom string) []Cause {
+	v, err := newView(in)
+	if err != nil {
+		return nil
+	}
+	var out []Cause
+	for _, c := range possible(v) {
+		if hasWord(c.symptoms, symptom+"!") {
+			out = append(out, *c)
+		}
+	}
+	return out
+}
+
+// TestsOf are the tests this line can be given.
+func TestsOf(in plan.Input) []Test {
+	v, err := newView(in)
+	if err != nil {
+		return nil
+	}
+	var out []Test
+	for i := range tests {
+		if tests[i].has(v) {
+			out = append(out, tests[i].told(v))
+		}
+	}
+	return out
+}
+
+// ComesOut is how a test comes out, in words, where a cause is what is wrong.
+func ComesOut(test, cause string) string {
+	t := testOf(test)
+	if t == nil {
+		return ""
+	}
+	at := 0
+	if speaks := outcomesOf[t.ID][cause]; len(speaks) > 0 {
+		at = speaks[0]
+	}
+	return t.Outcomes[at].Words
+}

@@ -163,12 +163,6 @@ func (v *view) topSpeed() string {
 	}
 	return "its plate's speed or a little over"
 }
-func (v *view) ratio() string {
-	if len(v.Reduction.Positions) > 0 {
-		return q.Ratio(v.Reduction.Positions[0].Ratio)
-	}
-	return "the plan's ratio"
-}
 func (v *view) capacitor() string {
 	return v.known(v.Motor.Capacitor, q.Capacitance, "what is marked on it, within a tenth")
 }

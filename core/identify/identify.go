@@ -202,3 +202,23 @@ func (c Candidate) Reason() string {
 	}
 	return strings.ToUpper(c.For[0][:1]) + strings.Join(c.For, "; ")[1:] + "."
 }
+
+// Clues are all that can be looked at, in the order they are told.
+func Clues() []Clue { return clues }
+
+// LooksLike is what a clue most likely shows of a kind, in words; empty for what is no clue.
+func LooksLike(kind motor.Kind, clue string) string {
+	for _, c := range clues {
+		if c.ID != clue {
+			continue
+		}
+		best, words := -1.0, ""
+		for _, a := range c.Answers {
+			if l := likelihood(kind, c, a.ID); l > best {
+				best, words = l, a.Words
+			}
+		}
+		return words
+	}
+	return ""
+}

@@ -238,27 +238,76 @@ func (e *evaluator) finish() {
 func (e *evaluator) found(name string, v, spread, expected float64, d q.Dimension, formula, put string,
 	src *source.Source, assumes ...string,
 ) {
-	e.foundBy(name, v, spread, expected, func(v float64) string { return q.Show(v, d, e.sys) }, formula, put, src,
-		assumes...)
+	show := func(v float64) string { return e.show(v, d) }
+	if d == q.Temperature {
+		// What two temperatures differ by has no zero of its own, and no share of one.
+		rise := func(v float64) string { return e.show(v, q.Rise) }
+		e.put(name, v, spread, expected, ways{show, rise, func(v, expected float64) string {
+			return sign(v-expected) + rise(math.Abs(v-expected))
+		}}, formula, put, src, assumes)
+		return
+	}
+	e.put(name, v, spread, expected, ways{show, show, shareOff}, formula, put, src, assumes)
 }
 
 // foundBy is found with a way of writing of its own.
 func (e *evaluator) foundBy(name string, v, spread, expected float64, show func(float64) string, formula, put string,
 	src *source.Source, assumes ...string,
 ) {
-	one := Figure{Name: name, Value: show(v), Measured: finite(v), Within: finite(spread),
-		Working: working.Derive(working.Trial.Of(name), name, show(v), formula, put, src, assumes...)}
+	e.put(name, v, spread, expected, ways{show, show, shareOff}, formula, put, src, assumes)
+}
+
+// foundShare is found of a share, which is off by so many points and not by a share of itself.
+func (e *evaluator) foundShare(name string, v, spread, expected float64, formula, put string, src *source.Source,
+	assumes ...string,
+) {
+	e.put(name, v, spread, expected, ways{q.Percent, q.Percent, func(float64, float64) string { return "" }}, formula,
+		put,
+		src, assumes)
+}
+
+// foundRatio is found of a ratio of two speeds.
+func (e *evaluator) foundRatio(name string, v, spread, expected float64, formula, put string, src *source.Source,
+	assumes ...string,
+) {
+	e.put(name, v, spread, expected, ways{q.Ratio, func(v float64) string { return q.Figures(v, 2) }, shareOff},
+		formula, put,
+		src, assumes)
+}
+
+// ways are how a figure is written: itself, how far out it may be, and how far it is from what is expected.
+type ways struct {
+	value, spread func(float64) string
+	off           func(v, expected float64) string
+}
+
+func shareOff(v, expected float64) string {
+	if off := v/expected - 1; expected != 0 && math.Abs(off) < 10 {
+		return signed(off)
+	}
+	return ""
+}
+
+func (e *evaluator) put(name string, v, spread, expected float64, w ways, formula, put string, src *source.Source,
+	assumes []string,
+) {
+	one := Figure{Name: name, Value: w.value(v), Measured: finite(v), Within: finite(spread),
+		Working: working.Derive(working.Trial.Of(name), name, w.value(v), formula, put, src, assumes...)}
 	one.Working.Standing = working.Measured
 	if spread > 0 && !math.IsInf(spread, 0) {
-		one.Spread = "± " + show(round2(spread))
+		one.Spread = "± " + w.spread(round2(spread))
 	}
 	if !math.IsNaN(expected) && !math.IsInf(expected, 0) {
-		one.Expected, one.Reckoned = expected, show(expected)
-		if off := v/expected - 1; expected != 0 && math.Abs(off) < 10 {
-			one.Off = signed(off)
-		}
+		one.Expected, one.Reckoned, one.Off = expected, w.value(expected), w.off(v, expected)
 	}
 	e.out.Figures = append(e.out.Figures, one)
+}
+
+func sign(v float64) string {
+	if v < 0 {
+		return "−"
+	}
+	return "+"
 }
 
 // none is the expectation of a plan that makes none.

@@ -134,7 +134,7 @@ func (e *evaluator) efficiency(rows []braked) {
 	if !e.stations.Motor.Kind.Brushed() {
 		assumes += "; on alternating current that is more than the true watts"
 	}
-	e.foundBy("Efficiency", best, within(off*best, 0), expected, q.Percent, "η = T · ω / (V · I)", put,
+	e.foundShare("Efficiency", best, within(off*best, 0), expected, "η = T · ω / (V · I)", put,
 		source.Mechanics, assumes)
 	if best > 1+within(off, 0) {
 		e.say(Scattered, f.Caution, "More comes out than goes in",

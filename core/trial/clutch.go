@@ -33,7 +33,7 @@ func clutchTrial(e *evaluator) {
 		put = "held solid, " + e.pairsPut(held)
 	}
 	d.out.Reckoned = d.along(0, fastest, func(x float64) float64 { return x / solid })
-	e.foundBy("Ratio held solid", solid, 0, none, q.Ratio, "i = n_motor / n_out", put, source.Readings)
+	e.foundRatio("Ratio held solid", solid, 0, none, "i = n_motor / n_out", put, source.Readings)
 	rows := turning(all, m.Loaded)
 	if len(rows) == 0 {
 		e.out.Headline = "Nothing was read at work yet."
@@ -43,7 +43,7 @@ func clutchTrial(e *evaluator) {
 	}
 	ratio, spread := e.pairRatio(rows)
 	slip := 1 - solid/ratio
-	e.foundBy("Slip at work", slip, spread/ratio, none, q.Percent, "s = 1 − i_solid / i", e.pairsPut(rows),
+	e.foundShare("Slip at work", slip, spread/ratio, none, "s = 1 − i_solid / i", e.pairsPut(rows),
 		source.Readings)
 	e.out.Headline = fmt.Sprintf("It slips by %s at work.", q.Percent(max(slip, 0)))
 	heatOf := func(one m.Taken) float64 { return one.Torque.Or(0) * max(one.Speed.SI/solid-one.Second.SI, 0) }

@@ -47,7 +47,7 @@ func slipTrial(e *evaluator) {
 		source.Synchronous)
 	e.found("Its field turns at", sync, 0, none, q.Speed, "n_s = 120 · f / p", fmt.Sprintf("120 × %s / %s",
 		e.show(last.Hertz.SI, q.Frequency), q.Figures(poles, 2)), source.Synchronous)
-	e.foundBy("Slip", slip, spread, none, q.Percent, "s = 1 − n / n_s", fmt.Sprintf("1 − %s / %s",
+	e.foundShare("Slip", slip, spread, none, "s = 1 − n / n_s", fmt.Sprintf("1 − %s / %s",
 		e.show(last.Speed.SI, q.Speed),
 		e.show(sync, q.Speed)), source.Synchronous)
 	e.out.Headline = fmt.Sprintf("%s poles, %s slip.", q.Figures(poles, 2), q.Percent(slip))
@@ -77,7 +77,7 @@ func (e *evaluator) loadBySlip(last m.Taken, sync, slip, spread float64) {
 		return
 	}
 	load := (sync - last.Speed.SI) / rated
-	e.foundBy("Load, of rated", load, spread*sync/rated, none, q.Percent, "load = (n_s − n) / (n_s − n_plate)",
+	e.foundShare("Load, of rated", load, spread*sync/rated, none, "load = (n_s − n) / (n_s − n_plate)",
 		fmt.Sprintf("%s / %s", e.show(sync-last.Speed.SI, q.Speed), e.show(rated, q.Speed)), source.Synchronous,
 		"slip goes with load, as it does up to rated")
 	switch {
@@ -138,13 +138,10 @@ func sagTrial(e *evaluator) {
 	e.out.Enough = true
 	d.fit(0, mostAmps(rows)*1.2, func(a float64) float64 { return fit.X[0] - fit.X[1]*a })
 	z, spread := fit.X[1], within(fit.Spread(1), 0)
-	reckoned := none
-	if s := e.stations.Supply; s.Wire.Area > 0 && s.Cable > 0 {
-		reckoned = s.Wire.Drop(1, s.Cable, s.Three)
-	}
+	reckoned, assumes := e.reckonedSag()
 	e.found("Falls for each amp", z, spread, reckoned, q.Resistance, "Z = (V_free − V_loaded) / I",
 		fmt.Sprintf("%d readings, %s free", len(rows), e.show(fit.X[0], q.Voltage)), source.Readings,
-		"reckoned is the cable alone, without the street's own")
+		assumes...)
 	e.out.Headline = fmt.Sprintf("It falls %s for each amp.", e.show(z, q.Voltage))
 	if z <= spread {
 		e.say(StiffSupply, f.Good, "It hardly sags", "Less than the meter tells.")
@@ -155,6 +152,12 @@ func sagTrial(e *evaluator) {
 	if !math.IsNaN(reckoned) {
 		switch {
 		case z > 3*reckoned+spread:
+			if e.stations.Supply.Battery {
+				e.say(SoftSupply, f.Caution, "The battery sags more than reckoned", "Old, cold or half empty, or "+
+					"a lead or terminal "+
+					"in between. Feel for a warm one.")
+				break
+			}
 			e.say(SoftSupply, f.Caution, "It sags more than its cable does", "A long street, a loose terminal, or "+
 				"an extension lead in "+
 				"between. A terminal that is warm is loose: have it seen to.")
@@ -167,6 +170,17 @@ func sagTrial(e *evaluator) {
 	s.Inside = q.WrittenTo(z, 3, "Ω")
 	e.out.Correction = &Correction{Label: "Let the supply have it", Supply: &s,
 		Detail: "Starts and heavy cuts then go by the volts that are left, in place of the cable alone."}
+}
+
+// reckonedSag is what the plan lets the volts fall by for each amp; NaN where it says nothing.
+func (e *evaluator) reckonedSag() (ohms float64, assumes []string) {
+	switch s := e.stations.Supply; {
+	case s.Battery && s.Inside > 0:
+		return s.Inside, nil
+	case !s.Battery && s.Wire.Area > 0 && s.Cable > 0:
+		return s.Wire.Drop(1, s.Cable, s.Three), []string{"reckoned is the cable alone, without the street's own"}
+	}
+	return none, nil
 }
 
 func mostAmps(rows []m.Taken) float64 {
@@ -191,7 +205,7 @@ func (e *evaluator) atStart(z float64) {
 		return
 	}
 	lost := z * motor.StartAmps(&e.stations.Motor) / e.stations.Supply.Volts
-	e.foundBy("Lost as it starts", lost, 0, none, q.Percent, "Z · I_start / V", fmt.Sprintf("%s × %s / %s", e.show(z,
+	e.foundShare("Lost as it starts", lost, 0, none, "Z · I_start / V", fmt.Sprintf("%s × %s / %s", e.show(z,
 		q.Resistance),
 		e.show(motor.StartAmps(&e.stations.Motor), q.Current), e.show(e.stations.Supply.Volts, q.Voltage)),
 		source.Inrush)
@@ -229,12 +243,12 @@ func insulationTrial(e *evaluator) {
 	}
 	d.out.Reckoned = d.along(0.5, float64(len(rows))+0.5, func(float64) float64 { return soundOhms })
 	show := func(v float64) string { return e.show(v, q.Insulation) }
-	e.foundBy("To the frame, least", least, 0, soundOhms, show, "as read", "as read", source.Typed)
+	e.foundBy("To the frame, least", least, 0, none, show, "as read", "as read", source.Typed)
 	judged := least
 	if e.Air.Known {
 		// Only a colder winding is read down; a warmer one stands as it reads.
 		if judged = min(least, atForty(least, e.Air.SI)); judged < least {
-			e.foundBy("The same at 40 °C", judged, 0, soundOhms, show, "R · ½^((40 − θ) / 10)",
+			e.foundBy("The same at 40 °C", judged, 0, none, show, "R · ½^((40 − θ) / 10)",
 				fmt.Sprintf("%s at %s", show(least),
 					e.show(e.Air.SI, q.Temperature)), source.InsulationOhms)
 		}

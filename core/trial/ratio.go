@@ -76,7 +76,7 @@ func ratioTrial(e *evaluator) {
 		expected, unslipped = orElse(e.position.Reckoned, e.position.Ratio)*gear, e.withoutSlip()*gear
 		d.out.Reckoned = d.along(0, fastest, func(x float64) float64 { return x / expected })
 	}
-	e.foundBy("Ratio", ratio, spread, expected, q.Ratio, "i = n_motor / n_spindle", e.pairsPut(light), source.Readings,
+	e.foundRatio("Ratio", ratio, spread, expected, "i = n_motor / n_spindle", e.pairsPut(light), source.Readings,
 		"each speed within 0.5 %")
 	e.out.Headline = "The ratio is " + q.Ratio(ratio) + "."
 	if math.IsNaN(expected) {
@@ -124,7 +124,7 @@ func (e *evaluator) pairsPut(rows []m.Taken) string {
 
 func (e *evaluator) judgeRatio(ratio, spread, expected, unslipped float64) {
 	slip, unsure := 1-unslipped/ratio, spread/ratio
-	e.foundBy("Slip", slip, unsure, 1-unslipped/expected, q.Percent, "s = 1 − i_wheels / i", fmt.Sprintf("1 − %s / %s",
+	e.foundShare("Slip", slip, unsure, 1-unslipped/expected, "s = 1 − i_wheels / i", fmt.Sprintf("1 − %s / %s",
 		q.Figures(unslipped, 4), q.Figures(ratio, 4)), source.Readings)
 	switch {
 	case slip < slipLeast-unsure || slip > slipMost+unsure:
@@ -180,7 +180,7 @@ func (e *evaluator) loadedSlip(all, light []m.Taken, unslipped float64) {
 	ratio, spread := e.pairRatio(loaded)
 	free, _ := e.pairRatio(light)
 	slip := 1 - unslipped/ratio
-	e.foundBy("Slip at work", slip, spread/ratio, none, q.Percent, "s = 1 − i_wheels / i_work", e.pairsPut(loaded),
+	e.foundShare("Slip at work", slip, spread/ratio, none, "s = 1 − i_wheels / i_work", e.pairsPut(loaded),
 		source.Readings)
 	if slip > slipMost && ratio > free*1.01 {
 		e.say(Slips, f.Caution, fmt.Sprintf("It slips by %s at work", q.Percent(slip)),

@@ -65,6 +65,38 @@ func (e *evaluator) expectedSpeed(command float64) float64 {
 	return omega
 }
 
+// speedBand is from where to where the plan lets a shaft turn as it is told to go: under its full load, and with
+// nothing
+// on it; false where it reckons nothing.
+func (e *evaluator) speedBand(command float64) (loaded, free float64, ok bool) {
+	if e.model == nil {
+		return 0, 0, false
+	}
+	loaded, free = e.expectedSpeed(command), e.model.Top(e.position)
+	if !e.model.Powered.FixedSpeed() {
+		free *= command
+	}
+	if e.Where == m.AtMotor {
+		free *= e.turns
+	}
+	return loaded, max(loaded, free), !math.IsInf(free, 0)
+}
+
+// inBand reports whether a speed is one the plan lets the shaft turn at.
+func (e *evaluator) inBand(omega float64) bool {
+	loaded, free, ok := e.speedBand(e.Command.Or(1))
+	return ok && omega > 0.98*loaded && omega < 1.02*free
+}
+
+// nearestIn is the place in the band that is nearest a speed; NaN where nothing is reckoned.
+func (e *evaluator) nearestIn(omega float64) float64 {
+	loaded, free, ok := e.speedBand(e.Command.Or(1))
+	if !ok {
+		return none
+	}
+	return min(max(omega, loaded), free)
+}
+
 func (e *evaluator) shaft() string {
 	if e.Where == m.AtMotor {
 		return "motor"
@@ -97,7 +129,7 @@ func (e *evaluator) WhyNot(why string) { e.out.WhyNone = why }
 // oneSpeed lays readings of one speed beside what the plan makes of it.
 func (e *evaluator) oneSpeed(v []float64, step, share float64) {
 	mean, spread, scatter := meanOf(v, share, step)
-	expected := e.expectedSpeed(e.Command.Or(1))
+	expected := e.nearestIn(mean)
 	e.out.Enough = true
 	e.found(capital(e.shaft())+" speed", mean, spread, expected, q.Speed, "n = Σ n_i / N",
 		fmt.Sprintf("%d readings, from %s to %s", len(v), e.show(slices.Min(v), q.Speed), e.show(slices.Max(v),
@@ -124,7 +156,7 @@ func (e *evaluator) compareSpeed(mean, spread, expected float64) {
 	case agrees(mean, spread, expected, asReckoned):
 		e.say(AsReckoned, f.Good, "As reckoned", fmt.Sprintf("%s measured, %s reckoned.", e.show(mean, q.Speed),
 			e.show(expected, q.Speed)))
-	case math.Abs(mean/expected-2) < 0.04, math.Abs(mean/expected-0.5) < 0.01:
+	case e.inBand(mean/2), e.inBand(2*mean):
 		e.say(CountsTwice, f.Caution, "Twice or half of what is reckoned",
 			"That is what a pick-up reads that sees a second mark in each turn, or counts every other. Look at "+
 				"the shaft "+
@@ -281,8 +313,7 @@ func (k *knob) judge() {
 		e.out.Headline = "The knob is wired backwards: full speed at its low end."
 		return
 	}
-	dead := -x[0] / x[1]
-	spread := within(k.fit.SpreadOf(func(x []float64) float64 { return -x[0] / x[1] }), 0)
+	dead, spread := k.deadBelow()
 	top := x[0] + x[1]
 	topSpread := within(k.fit.SpreadOf(func(x []float64) float64 { return x[0] + x[1] }), 0)
 	if math.Abs(last.knob-1) < 1e-9 {
@@ -307,6 +338,31 @@ func (k *knob) judge() {
 // judgedFrom is the share of the knob up to which it must have been read for its full end to be judged: further off, a
 // straight line drawn on is no measurement.
 const judgedFrom = 0.8
+
+// deadBelow is where the knob begins to do something, as a share: where the line through the two slowest marks that
+// turn
+// comes down to nothing, which is never below one that was read to stand nor above one that turned.
+func (k *knob) deadBelow() (share, spread float64) {
+	a, b := k.turning[0], k.turning[1]
+	low := 0.0
+	for _, one := range k.all {
+		if one.knob < a.knob {
+			low = one.knob
+		}
+	}
+	slope := (b.omega - a.omega) / (b.knob - a.knob)
+	if slope <= 0 {
+		return low, (a.knob - low) / 2
+	}
+	at := func(a, b float64) float64 { return k.turning[0].knob - a*(k.turning[1].knob-k.turning[0].knob)/(b-a) }
+	share = at(a.omega, b.omega)
+	da, db := at(a.omega+a.off, b.omega)-share, at(a.omega, b.omega+b.off)-share
+	spread = within(math.Hypot(da, db), 0)
+	if share < low || share > a.knob {
+		share, spread = min(max(share, low), a.knob), (a.knob-low)/2
+	}
+	return share, spread
+}
 
 // slowEnd is what the knob does at its low end: nothing, or never less than some speed.
 func (k *knob) slowEnd(dead, spread float64) {

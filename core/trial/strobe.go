@@ -272,7 +272,7 @@ func (e *evaluator) fastest() (omega float64, from string) {
 
 func (e *evaluator) surely(c Candidate, list []Seen, fastest float64, from string) {
 	e.out.Enough = true
-	expected := e.expectedSpeed(e.Command.Or(1))
+	expected := e.nearestIn(c.Omega)
 	put := make([]string, len(list))
 	for i, s := range list {
 		put[i] = fmt.Sprintf("%s with %d", q.Figures(s.Flash/q.RPM, 4), s.Images)

@@ -174,7 +174,7 @@ func (w *warmUp) tell(d drawing) {
 	if e.model != nil && e.Command.Known {
 		expected = start + w.reckonedRise(load)
 	}
-	e.foundBy("Case settles at", settles, spread, expected, func(v float64) string { return w.temperature(v, settles) },
+	e.found("Case settles at", settles, spread, expected, q.Temperature,
 		"θ = θ_∞ + (θ_0 − θ_∞) · e^(−t/τ)", fmt.Sprintf("%s at the start, %s after %s", e.show(w.Start, q.Temperature),
 			e.show(w.lastK, q.Temperature), e.show(w.last-w.first, q.Duration)), source.WarmUp)
 	e.found("Its time", time, w.TimeWithin, w.reckonedTime(), q.Duration, "τ, two thirds of the way",
@@ -198,14 +198,6 @@ func (w *warmUp) tell(d drawing) {
 				q.Percent((w.lastK-w.Start)/(settles-w.Start)),
 				q.Figures(spread, 2))}
 	}
-}
-
-// temperature writes a temperature, or the spread of one, which has no zero.
-func (w *warmUp) temperature(v, settles float64) string {
-	if v < 0.5*settles {
-		return q.Figures(v, 2) + q.ThinSpace + "K"
-	}
-	return w.e.show(v, q.Temperature)
 }
 
 func (w *warmUp) limit() (kelvin float64, class string) {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Router from 'svelte-spa-router';
+  import { wrap } from 'svelte-spa-router/wrap';
   import { catalogue } from './lib/catalogue.svelte';
   import { prefs } from './lib/prefs.svelte';
   import Explainer from './lib/ui/Explainer.svelte';
@@ -23,6 +24,7 @@
     '/plan/:id/:view?': PlanSheet,
     '/shelf/:id?': Shelf,
     '/what-is-it/:plan?': WhatIsIt,
+    '/practice/:exercise?/:seed?': wrap({ asyncComponent: () => import('./routes/Practice.svelte') }),
     '/how-to': HowTo,
     '*': NotFound
   };

@@ -66,6 +66,7 @@
       group: 'Do',
       run: () => document.getElementById('export-workshop')?.click()
     },
+    { name: 'Practice bench', group: 'Go to', run: () => void push('/practice') },
     { name: 'How to go about it, and the words used here', group: 'Go to', run: () => void push('/how-to') },
     { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
     { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') }

@@ -770,6 +770,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The exercises there are */
+        get: operations["get-exercises"];
+        put?: never;
+        /** An exercise as it stands after what was done; nothing is saved */
+        post: operations["practise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the instruments of a simulated machine read */
+        get: operations["get-bench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/sound.wav": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a microphone beside it hears for four seconds */
+        get: operations["get-bench-sound"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rank": {
         parameters: {
             query?: never;
@@ -1142,6 +1194,25 @@ export interface components {
         BeltsOutputBody: {
             /** @description For each stage, by distance between its shafts */
             stages: (components["schemas"]["ShelfBeltFit"][] | null)[];
+        };
+        BenchReads: {
+            /**
+             * Format: double
+             * @description Seconds of one round
+             */
+            lasts: number;
+            /** @description The same as lines of an instrument */
+            lines: string;
+            /** @description Of one mark under the flashes */
+            seen: string;
+            values: components["schemas"]["BenchValue"][];
+        };
+        BenchValue: {
+            name: string;
+            unit: string;
+            /** Format: double */
+            value: number;
+            word: string;
         };
         Beside: {
             plans: components["schemas"]["CompareNamed"][];
@@ -2870,6 +2941,97 @@ export interface components {
             cost: string;
             /** @description ID of the part */
             part: string;
+        };
+        PracticeAct: {
+            /** @description What figure it needs, such as flashes a minute; empty for none */
+            ask: string;
+            /** @description What can hurt in it; empty for nothing */
+            danger: string;
+            id: string;
+            /**
+             * Format: double
+             * @description What it takes
+             */
+            minutes: number;
+            name: string;
+            /** @description Of that figure */
+            unit: string;
+        };
+        PracticeAnswer: {
+            given: string;
+            id: string;
+        };
+        PracticeAsked: {
+            /** @description Empty while it is being worked on */
+            answers: components["schemas"]["PracticeAnswer"][];
+            deeds: components["schemas"]["PracticeDeed"][];
+            exercise: string;
+            /** Format: int32 */
+            seed: number;
+        };
+        PracticeBench: {
+            acts: components["schemas"]["PracticeAct"][];
+            blanks: components["schemas"]["PracticeBlank"][];
+            /** @description Of the deeds, in order */
+            came: components["schemas"]["PracticeCame"][];
+            entries: components["schemas"]["QuantityFieldError"][];
+            exercise: components["schemas"]["PracticeNamed"];
+            /** @description Once it was answered */
+            mark?: components["schemas"]["PracticeMark"];
+            /**
+             * Format: double
+             * @description Gone so far
+             */
+            minutes: number;
+            /** @description What is known, and what to find */
+            task: string;
+        };
+        PracticeBlank: {
+            choices: components["schemas"]["PracticeChoice"][];
+            id: string;
+            label: string;
+            /** @description Of a figure; empty for a choice */
+            unit: string;
+        };
+        PracticeCame: {
+            /** @description What it did to who did it; empty for nothing */
+            hurt: string;
+            name: string;
+            /** @description What was read or seen */
+            shows: string;
+        };
+        PracticeChoice: {
+            id: string;
+            name: string;
+        };
+        PracticeDeed: {
+            act: string;
+            figure: string;
+        };
+        PracticeMark: {
+            /** @description What would have been better; empty where nothing would */
+            better: string;
+            /** @description What it took */
+            cost: string;
+            /** @description What could have hurt, or did */
+            hurts: string[];
+            /** @enum {string} */
+            level: "stop" | "missing" | "caution" | "good";
+            /** @description Each answer beside the truth */
+            parts: components["schemas"]["PracticeMarkedPart"][];
+            right: boolean;
+            title: string;
+        };
+        PracticeMarkedPart: {
+            given: string;
+            name: string;
+            right: boolean;
+            truth: string;
+        };
+        PracticeNamed: {
+            about: string;
+            id: string;
+            name: string;
         };
         Progress: {
             /**
@@ -5804,6 +5966,144 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-exercises": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeNamed"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    practise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeBench"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-bench": {
+        parameters: {
+            query?: {
+                seed?: number;
+                /** @description Share of full */
+                knob?: number;
+                /** @description Since it was switched on */
+                seconds?: number;
+                /** @description Flashes a minute; 0 for none */
+                flash?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchReads"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-bench-sound": {
+        parameters: {
+            query?: {
+                seed?: number;
+                /** @description Share of full */
+                knob?: number;
+                /** @description Since it was switched on */
+                seconds?: number;
+                /** @description Flashes a minute; 0 for none */
+                flash?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
             };
             /** @description Error */
             default: {

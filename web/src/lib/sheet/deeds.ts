@@ -20,6 +20,7 @@ function places(sheet: SheetState): Deed[] {
   return [
     ...stations.map((s) => ({ name: `${s} bench`, group: 'Go to', run: () => goBench(sheet, s) })),
     { name: 'The shed', group: 'Go to', run: () => void push('/') },
+    { name: 'Practice bench: exercises on simulated machines', group: 'Go to', run: () => void push('/practice') },
     { name: 'The shelf', group: 'Go to', run: () => void push('/shelf') },
     { name: 'How to go about it, and the words used here', group: 'Go to', run: () => void push('/how-to') },
     {

@@ -30,6 +30,7 @@
       <DropdownMenu.Item class="menu-item" onSelect={() => void push('/how-to')}
         >How to go about it, and words</DropdownMenu.Item
       >
+      <DropdownMenu.Item class="menu-item" onSelect={() => void push('/practice')}>Practice bench</DropdownMenu.Item>
       <DropdownMenu.Separator class="my-1 border-t border-rule" />
       <MenuChoice
         title="Units"
