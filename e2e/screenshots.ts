@@ -39,7 +39,6 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.getByRole('button', { name: 'on the ruler' }).first().click();
   await shot(page, 'reduction-bench');
   await page.getByRole('button', { name: 'back to the verdict' }).click();
-  await sheet('Kick wheel, powered', 'B', 'Control', 'control-bench');
   await page.getByRole('link', { name: /^Build / }).click();
   await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
   await shot(page, 'wiring');
@@ -78,10 +77,22 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await expect(page.getByRole('button', { name: /^Change: / })).toBeVisible();
   await shot(page, 'what-is-it');
 
-  await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/settings`);
+  await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/trials`);
+  await page.getByRole('button', { name: /^Knob against speed/ }).click();
+  await expect(page.getByText('as measured')).toBeVisible();
+  await shot(page, 'trials');
+  await page.goto(`${await workshop.plan('Power hacksaw', 'A')}/what-is-wrong`);
+  await page.getByRole('button', { name: 'Hums, and will not start' }).click();
+  await page.getByRole('group', { name: 'How it came out' }).getByRole('button').first().click();
+  await expect(page.getByText('Tried so far')).toBeVisible();
+  await shot(page, 'what-is-wrong');
+  await page.goto(`${workshop.url}/#/practice/leads/7`);
+  await page.getByRole('button', { name: 'do it: Ohms, red to black' }).click();
+  await page.getByRole('button', { name: 'do it: Ohms, red to white' }).click();
+  await expect(page.getByText('2 done')).toBeVisible();
+  await shot(page, 'practice');
+
   await page.setViewportSize({ width: 860, height: 1000 });
-  await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
-  await shot(page, 'settings-sheet');
   await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/speed-plate`);
   await expect(page.getByRole('heading', { name: 'Kick wheel, powered' })).toBeVisible();
   await shot(page, 'speed-plate');
@@ -89,11 +100,14 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.evaluate(() => localStorage.setItem('jiriki.theme', 'night'));
   await page.setViewportSize({ width: 768, height: 1024 });
   await page.goto('about:blank');
-  await sheet('Cider mill', 'A', 'Motor', 'plan-sheet-tablet-night');
+  await page.goto(await workshop.plan('Cider mill', 'A'));
+  await expect(headline(page)).toBeVisible();
   await page.getByRole('link', { name: /^Build / }).click();
   await page.getByRole('link', { name: /^Power up / }).click();
   await expect(page.getByText('Plug out and in sight', { exact: false })).toBeVisible();
   await shot(page, 'power-up-tablet-night');
   await page.setViewportSize({ width: 390, height: 844 });
-  await shed('shed-phone-night');
+  await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/log`);
+  await expect(page.getByText('Two evening classes.')).toBeVisible();
+  await shot(page, 'log-phone-night');
 });

@@ -1,6 +1,8 @@
 package server
 
 import (
+	"archive/zip"
+	"bufio"
 	"bytes"
 	"context"
 	"encoding/json"
@@ -8,6 +10,7 @@ import (
 	"fmt"
 	"io"
 	"net/http"
+	"os"
 	"reflect"
 	"strings"
 	"unicode/utf8"
@@ -17,6 +20,7 @@ import (
 	"jiriki/core/openfile"
 	"jiriki/core/plan"
 	"jiriki/core/shelf"
+	"jiriki/picture"
 	"jiriki/store"
 )
 
@@ -37,6 +41,9 @@ func (a *api) files(h huma.API) {
 	huma.Register(h, inLane(long, huma.Operation{OperationID: "export-workshop", Method: http.MethodGet,
 		Path: "/api/export", Summary: "The whole workshop as an open file"}),
 		a.exportWorkshop)
+	huma.Register(h, inLane(long, huma.Operation{OperationID: "export-with-pictures", Method: http.MethodGet,
+		Path: "/api/export.zip", Summary: "The whole workshop as a zip: the open file, and the pictures beside it"}),
+		a.exportZip)
 	huma.Register(h, huma.Operation{OperationID: "export-plan", Method: http.MethodGet, Path: "/api/plans/{id}/export",
 		Summary: "One plan with its machine as an open file"},
 		a.exportPlan)
@@ -52,13 +59,56 @@ func (a *api) files(h huma.API) {
 
 // exportWorkshop writes the file as it is read from the database: it may be long.
 func (a *api) exportWorkshop(context.Context, *struct{}) (*huma.StreamResponse, error) {
-	return &huma.StreamResponse{Body: func(ctx huma.Context) {
-		out := &fileWriter{ctx: ctx}
+	return a.download("jiriki-workshop.json", "application/json", func(ctx context.Context, out io.Writer) error {
 		w := openfile.NewWriter(out)
-		err := a.store.Export(ctx.Context(), w)
-		if err == nil {
-			err = w.Close()
+		if err := a.store.Export(ctx, w); err != nil {
+			return err
 		}
+		return w.Close()
+	}), nil
+}
+
+// exportZip writes the file with the pictures beside it, each under its ID.
+func (a *api) exportZip(context.Context, *struct{}) (*huma.StreamResponse, error) {
+	return a.download("jiriki-workshop.zip", "application/zip", func(ctx context.Context, out io.Writer) error {
+		z := zip.NewWriter(out)
+		text, err := z.Create(zippedFile)
+		if err != nil {
+			return err
+		}
+		w := openfile.NewWriter(text)
+		if err := a.store.Export(ctx, w); err != nil {
+			return err
+		}
+		if err := w.Close(); err != nil {
+			return err
+		}
+		if err := a.store.Pictures(ctx, func(id string, jpeg []byte) error {
+			// A JPEG gets no smaller.
+			to, err := z.CreateHeader(&zip.FileHeader{Name: zippedPictures + id + ".jpg", Method: zip.Store})
+			if err != nil {
+				return err
+			}
+			_, err = to.Write(jpeg)
+			return err
+		}); err != nil {
+			return err
+		}
+		return z.Close()
+	}), nil
+}
+
+// What is in a zip: the open file, and the pictures by their IDs.
+const (
+	zippedFile     = "workshop.json"
+	zippedPictures = "pictures/"
+)
+
+// download streams a file as it is written.
+func (a *api) download(name, contentType string, write func(context.Context, io.Writer) error) *huma.StreamResponse {
+	return &huma.StreamResponse{Body: func(ctx huma.Context) {
+		out := &fileWriter{ctx: ctx, name: name, contentType: contentType}
+		err := write(ctx.Context(), out)
 		switch {
 		case err == nil:
 		case out.begun:
@@ -71,20 +121,21 @@ func (a *api) exportWorkshop(context.Context, *struct{}) (*huma.StreamResponse, 
 				a.refuse(a.huma, ctx, known.GetStatus(), known.Error())
 			}
 		}
-	}}, nil
+	}}
 }
 
 // fileWriter writes a download, its headers before its first byte.
 type fileWriter struct {
-	ctx   huma.Context
-	begun bool
+	ctx               huma.Context
+	name, contentType string
+	begun             bool
 }
 
 func (w *fileWriter) Write(p []byte) (int, error) {
 	if !w.begun {
 		w.begun = true
-		w.ctx.SetHeader("Content-Type", "application/json")
-		w.ctx.SetHeader("Content-Disposition", `attachment; filename="jiriki-workshop.json"`)
+		w.ctx.SetHeader("Content-Type", w.contentType)
+		w.ctx.SetHeader("Content-Disposition", fmt.Sprintf("attachment; filename=%q", w.name))
 		w.ctx.SetStatus(http.StatusOK)
 	}
 	return w.ctx.BodyWriter().Write(p)
@@ -147,17 +198,92 @@ func (a *api) importFile(ctx context.Context, in *fileInput) (*struct{ Body Impo
 	return &struct{ Body Imported }{added}, a.fail(ctx, err)
 }
 
-// Import adds a file to a store as it is read, all of it or nothing, and says how much it was. Every
-// machine and part is held against the schema. The error is an openfile.ReadError where the file is at
-// fault.
+// Import adds a file to a store as it is read, all of it or nothing, and says how much it was: an open file, or a zip
+// of
+// one with its pictures. Every machine and part is held against the schema. The error is an openfile.ReadError where
+// the
+// file is at fault.
 func Import(ctx context.Context, to *store.Store, file io.Reader) (Imported, error) {
+	begun := bufio.NewReader(file)
+	if head, _ := begun.Peek(4); string(head) == "PK\x03\x04" {
+		return importZip(ctx, to, begun)
+	}
 	var added Imported
 	err := to.Import(ctx, func(sink openfile.Sink) error {
-		registry, _ := fileSchema()
-		added = Imported{}
-		return openfile.Read(file, &checking{to: sink, registry: registry, added: &added})
+		return readInto(sink, begun, &added)
 	})
 	return added, err
+}
+
+func readInto(sink openfile.Sink, file io.Reader, added *Imported) error {
+	registry, _ := fileSchema()
+	*added = Imported{}
+	return openfile.Read(file, &checking{to: sink, registry: registry, added: added})
+}
+
+// importZip reads a zip, which has to be there whole: it is put by on disk meanwhile.
+func importZip(ctx context.Context, to *store.Store, from io.Reader) (Imported, error) {
+	var added Imported
+	whole, err := os.CreateTemp("", "jiriki-import-*.zip")
+	if err != nil {
+		return added, err
+	}
+	defer func() { _ = whole.Close(); _ = os.Remove(whole.Name()) }()
+	size, err := io.Copy(whole, io.LimitReader(from, openfile.MaxBytes+1))
+	if err == nil && size > openfile.MaxBytes {
+		err = bodyError{errTooLarge, openfile.MaxBytes}
+	}
+	if err != nil {
+		return added, err
+	}
+	z, err := zip.NewReader(whole, size)
+	if err != nil {
+		return added, openfile.ReadError{Message: "the zip is broken"}
+	}
+	text, err := z.Open(zippedFile)
+	if err != nil {
+		return added, openfile.ReadError{Message: "the zip holds no " + zippedFile}
+	}
+	defer func() { _ = text.Close() }()
+	err = to.Import(ctx, func(sink openfile.Sink) error {
+		if err := readInto(sink, text, &added); err != nil {
+			return err
+		}
+		pictures, ok := sink.(store.PictureSink)
+		if !ok {
+			return nil
+		}
+		for _, f := range z.File {
+			if err := importPicture(pictures, f); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+	return added, err
+}
+
+// importPicture takes one picture of a zip, made to fit as any that is sent.
+func importPicture(to store.PictureSink, f *zip.File) error {
+	id, ok := strings.CutPrefix(f.Name, zippedPictures)
+	id = strings.TrimSuffix(id, ".jpg")
+	if !ok || !isUUID(id) {
+		return nil
+	}
+	r, err := f.Open()
+	if err != nil {
+		return openfile.ReadError{Where: f.Name, Message: "cannot be unpacked"}
+	}
+	defer func() { _ = r.Close() }()
+	data, err := io.ReadAll(io.LimitReader(r, picture.MaxBytes+1))
+	if err != nil {
+		return openfile.ReadError{Where: f.Name, Message: "cannot be unpacked"}
+	}
+	full, thumbnail, err := picture.Fit(data)
+	if err != nil {
+		return openfile.ReadError{Where: f.Name, Message: err.Error()}
+	}
+	return to.Picture(id, full, thumbnail)
 }
 
 // checking is a sink that holds what passes against the schema, so that a word where none belongs is

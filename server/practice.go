@@ -17,6 +17,7 @@ type BenchAsked struct {
 	Seed    uint32  `query:"seed"`
 	Knob    float64 `query:"knob" minimum:"0.1" maximum:"1" default:"0.6" doc:"Share of full"`
 	Seconds float64 `query:"seconds" minimum:"0" maximum:"86400" doc:"Since it was switched on"`
+	Pulls   int     `query:"pulls" minimum:"0" maximum:"20" doc:"How often the spring scale is pulled, unplugged"`
 	Flash   float64 `query:"flash" minimum:"0" maximum:"30000" doc:"Flashes a minute; 0 for none"`
 }
 
@@ -25,6 +26,7 @@ type BenchReads struct {
 	Values []BenchValue `json:"values" nullable:"false"`
 	Lines  string       `json:"lines" doc:"The same as lines of an instrument"`
 	Seen   string       `json:"seen" doc:"Of one mark under the flashes"`
+	Pulls  []float64    `json:"pulls" nullable:"false" doc:"N on a spring scale 200 mm out, each just starting it"`
 	Lasts  float64      `json:"lasts" doc:"Seconds of one round"`
 }
 
@@ -69,12 +71,18 @@ func (a *api) simulated(in *BenchAsked) (practice.Simulated, error) {
 	return s, nil
 }
 
+// scaleArm is where the spring scale is hooked, m from the axis.
+const scaleArm = 0.2
+
 func (a *api) readBench(_ context.Context, in *BenchAsked) (*struct{ Body BenchReads }, error) {
 	s, err := a.simulated(in)
 	if err != nil {
 		return nil, err
 	}
-	out := BenchReads{Values: []BenchValue{}, Lasts: s.Lasts()}
+	out := BenchReads{Values: []BenchValue{}, Lasts: s.Lasts(), Pulls: []float64{}}
+	for i := range in.Pulls {
+		out.Pulls = append(out.Pulls, s.Pull(scaleArm, i))
+	}
 	names := map[instrument.Word]string{}
 	for _, c := range instrument.Channels() {
 		names[c.Word] = c.Name

@@ -1,9 +1,12 @@
 package server_test
 
 import (
+	"archive/zip"
 	"bytes"
 	"encoding/json"
 	"fmt"
+	"image"
+	"image/jpeg"
 	"io"
 	"log/slog"
 	"net/http"
@@ -12,14 +15,18 @@ import (
 	"strings"
 	"testing"
 	"testing/fstest"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"jiriki/core/assess"
+	"jiriki/core/logbook"
 	"jiriki/core/openfile"
 	"jiriki/core/plan"
+	"jiriki/core/shelf"
+	"jiriki/core/work"
 	"jiriki/server"
 	"jiriki/store"
 	"jiriki/store/storetest"
@@ -295,4 +302,67 @@ func TestTimeoutsAreSet(t *testing.T) {
 	assert.NotZero(t, h.ReadTimeout)
 	assert.NotZero(t, h.WriteTimeout)
 	assert.NotZero(t, h.IdleTimeout)
+}
+
+// A zip of the workshop brings its pictures back, those of the log and of the shelf, into another workshop and into the
+// same once more.
+func TestAZipBringsPicturesBack(t *testing.T) {
+	from, ctx := storetest.Open(t), t.Context()
+	machine, _, err := from.AddMachine(ctx, work.Machine{Name: "Wheel"}.Whole(), []plan.Plan{plan.Plan{}.Whole()})
+	require.NoError(t, err)
+	part, err := from.AddShelfItem(ctx, shelf.Item{Name: "Pulley"}.Whole())
+	require.NoError(t, err)
+	var drawn bytes.Buffer
+	require.NoError(t, jpeg.Encode(&drawn, image.NewGray(image.Rect(0, 0, 64, 48)), nil))
+	const entry, shot = "00000000-0000-4000-8000-00000000000a", "00000000-0000-4000-8000-00000000000b"
+	require.NoError(t, from.AddEntry(ctx, machine, logbook.Entry{ID: entry, Happened: time.Now(), Sort: logbook.Note,
+		Title: "Look"}))
+	require.NoError(t, from.AddLogPicture(ctx, entry, shot, drawn.Bytes(), drawn.Bytes()))
+	_, err = from.AddPicture(ctx, part, drawn.Bytes(), drawn.Bytes())
+	require.NoError(t, err)
+
+	s := httptest.NewServer(server.New(server.Config{Store: from, Log: slog.New(slog.DiscardHandler)}))
+	defer s.Close()
+	answer, err := http.Get(s.URL + "/api/export.zip")
+	require.NoError(t, err)
+	zipped, err := io.ReadAll(answer.Body)
+	require.NoError(t, answer.Body.Close())
+	require.NoError(t, err)
+	require.Equal(t, "application/zip", answer.Header.Get("Content-Type"))
+
+	to := storetest.Open(t)
+	for round := 1; round <= 2; round++ {
+		added, err := server.Import(ctx, to, bytes.NewReader(zipped))
+		require.NoError(t, err)
+		assert.Equal(t, 1, added.Machines)
+	}
+	last, _, err := to.LastEntries(ctx, 10)
+	require.NoError(t, err)
+	require.Len(t, last, 2)
+	for _, e := range last {
+		require.Len(t, e.Pictures, 1)
+		got, err := to.LogPicture(ctx, e.Pictures[0], false)
+		require.NoError(t, err)
+		_, err = jpeg.Decode(bytes.NewReader(got))
+		require.NoError(t, err)
+	}
+	first, err := to.FirstPictures(ctx)
+	require.NoError(t, err)
+	assert.Len(t, first, 2)
+
+	for what, bad := range map[string][]byte{"cut off": zipped[:len(zipped)/2], "no file in it": emptyZip(t)} {
+		_, err := server.Import(ctx, to, bytes.NewReader(bad))
+		var fault openfile.ReadError
+		assert.ErrorAs(t, err, &fault, what)
+	}
+}
+
+func emptyZip(t *testing.T) []byte {
+	t.Helper()
+	var out bytes.Buffer
+	z := zip.NewWriter(&out)
+	_, err := z.Create("letter.txt")
+	require.NoError(t, err)
+	require.NoError(t, z.Close())
+	return out.Bytes()
 }

@@ -91,7 +91,7 @@ func (s *Store) AddShelfItems(ctx context.Context, items []shelf.Item) (ids []st
 
 // kept is an item as it is saved: its ID is the row's.
 func kept(item shelf.Item) described[shelf.Item] {
-	item.ID = ""
+	item.ID, item.Pictures = "", nil
 	return described[shelf.Item]{item}
 }
 
@@ -104,7 +104,7 @@ func (s *Store) SaveShelfItem(ctx context.Context, id string, version int, item 
 		if now, err = shelfEntry(ctx, tx, id, " FOR UPDATE"); err != nil {
 			return err
 		}
-		item.ID = id
+		item.ID, item.Pictures = id, nil
 		if same(now.Item, item) {
 			return nil
 		}

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"database/sql"
+	"strings"
 
 	"github.com/jmoiron/sqlx"
 
@@ -110,18 +111,26 @@ func exportLogs(ctx context.Context, tx *sqlx.Tx) (map[string][]logbook.Entry, e
 }
 
 func exportShelf(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
-	rows, err := tx.QueryxContext(ctx,
-		`SELECT id, version, described FROM shelf_item WHERE deleted_at IS NULL ORDER BY place`)
+	rows, err := tx.QueryxContext(ctx, `SELECT id, version, described, coalesce((SELECT string_agg(id::text, ' '
+		ORDER BY place) FROM shelf_picture WHERE item_id = shelf_item.id AND deleted_at IS NULL), '') AS pictures
+		FROM shelf_item WHERE deleted_at IS NULL ORDER BY place`)
 	if err != nil {
 		return away(err)
 	}
 	defer func() { _ = rows.Close() }()
 	for rows.Next() {
-		var row shelfRow
+		var row struct {
+			shelfRow
+			Pictures string `db:"pictures"`
+		}
 		if err := rows.StructScan(&row); err != nil {
 			return away(err)
 		}
-		if err := to.Part(row.item()); err != nil {
+		item := row.item()
+		if row.Pictures != "" {
+			item.Pictures = strings.Fields(row.Pictures)
+		}
+		if err := to.Part(item); err != nil {
 			return err
 		}
 	}
@@ -132,7 +141,8 @@ func exportShelf(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 // takes the name sent if it has none yet.
 func (s *Store) Import(ctx context.Context, fill func(openfile.Sink) error) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := fill(&importing{ctx, tx}); err != nil {
+		if err := fill(&importing{ctx: ctx, tx: tx, entries: map[string]string{}, parts: map[string]string{}}); err !=
+		nil {
 			return err
 		}
 		return withinBounds(ctx, tx)
@@ -156,8 +166,38 @@ func withinBounds(ctx context.Context, q sqlx.QueryerContext) error {
 
 // importing is a sink into one transaction.
 type importing struct {
-	ctx context.Context
-	tx  *sqlx.Tx
+	ctx            context.Context
+	tx             *sqlx.Tx
+	entries, parts map[string]string // whose a picture is, by the picture's ID in the file
+}
+
+// PictureSink is a [openfile.Sink] that takes pictures too, each after what it belongs to.
+type PictureSink interface {
+	openfile.Sink
+	// Picture keeps a picture that an entry or a part names by this ID; one that none names is left out.
+	Picture(id string, jpeg, thumbnail []byte) error
+}
+
+// Picture keeps a picture of what came before.
+func (i *importing) Picture(id string, jpeg, thumbnail []byte) error {
+	if entry, ok := i.entries[id]; ok {
+		var known bool
+		if err := i.tx.GetContext(i.ctx, &known, `SELECT EXISTS (SELECT FROM log_picture WHERE id = $1)`, id); err !=
+		nil {
+			return err
+		}
+		if known {
+			id = entryID(entry, id)
+		}
+		return addLogPicture(i.ctx, i.tx, entry, id, jpeg, thumbnail)
+	}
+	part, ok := i.parts[id]
+	if !ok {
+		return nil
+	}
+	_, err := i.tx.ExecContext(i.ctx, `INSERT INTO shelf_picture (item_id, jpeg, thumbnail) VALUES ($1, $2, $3)`,
+		part, jpeg, thumbnail)
+	return err
 }
 
 func (i *importing) Name(name string) error {
@@ -183,11 +223,42 @@ func (i *importing) Machine(m openfile.Machine) error {
 		if err := addEntry(i.ctx, i.tx, id, e); err != nil {
 			return err
 		}
+		for _, picture := range e.Pictures {
+			i.entries[picture] = e.ID
+		}
 	}
 	return nil
 }
 
 func (i *importing) Part(item shelf.Item) error {
-	_, err := i.tx.ExecContext(i.ctx, `INSERT INTO shelf_item (described) VALUES ($1)`, kept(item))
+	var id string
+	err := i.tx.GetContext(i.ctx, &id, `INSERT INTO shelf_item (described) VALUES ($1) RETURNING id`, kept(item))
+	for _, picture := range item.Pictures {
+		i.parts[picture] = id
+	}
 	return err
+}
+
+// Pictures tells every picture of the workshop, of the log and of the shelf, one at a time.
+func (s *Store) Pictures(ctx context.Context, each func(id string, jpeg []byte) error) error {
+	rows, err := s.db.QueryxContext(ctx, `SELECT p.id, p.jpeg FROM log_picture p JOIN log_entry e ON e.id = p.entry_id
+		JOIN machine m ON m.id = e.machine_id
+		WHERE p.deleted_at IS NULL AND e.deleted_at IS NULL AND m.deleted_at IS NULL
+		UNION ALL SELECT p.id, p.jpeg FROM shelf_picture p JOIN shelf_item i ON i.id = p.item_id
+		WHERE p.deleted_at IS NULL AND i.deleted_at IS NULL`)
+	if err != nil {
+		return away(err)
+	}
+	defer func() { _ = rows.Close() }()
+	for rows.Next() {
+		var id string
+		var jpeg []byte
+		if err := rows.Scan(&id, &jpeg); err != nil {
+			return away(err)
+		}
+		if err := each(id, jpeg); err != nil {
+			return err
+		}
+	}
+	return away(rows.Err())
 }

@@ -15,9 +15,9 @@ import (
 
 // Simulated is a machine with figures it keeps to itself, running by a dry run, and the instruments on it.
 type Simulated struct {
-	trace dryrun.Trace
-	seed  uint32
-	knob  float64
+	trace   dryrun.Trace
+	seed    uint32
+	resting float64 // N·m at its spindle that just start it
 }
 
 // Simulate makes the machine of a seed and runs it with the knob at a share of full: on, left to warm, a load that
@@ -37,7 +37,15 @@ func Simulate(seed uint32, knob float64) (Simulated, bool) {
 	if err != nil || !out.Runs || len(out.Trace.Seconds) < 2 {
 		return Simulated{}, false
 	}
-	return Simulated{trace: out.Trace, seed: seed, knob: knob}, true
+	friction, err := q.Parse(in.Plan.Script.Friction, q.Torque)
+	return Simulated{trace: out.Trace, seed: seed, resting: friction}, err == nil
+}
+
+// Pull is what a spring scale reads, N, hooked so far out (m) on an arm of its spindle, unplugged, as it just starts to
+// turn; pull tells one from the next.
+func (s *Simulated) Pull(radius float64, pull int) float64 {
+	noise := rand.New(rand.NewPCG(uint64(s.seed), uint64(1000+pull)))
+	return math.Round(10*s.resting/radius*(1+0.03*noise.NormFloat64())) / 10
 }
 
 // Lasts is how long one round of it takes, s.

@@ -31,6 +31,8 @@ func TestTheSimulatedBenchReadsItsOwnMachine(t *testing.T) {
 		assert.Greater(t, free[0].Value, 1.0, "it turns")
 		assert.Less(t, loaded[0].Value, 1.02*free[0].Value, "and gains nothing under its load")
 		assert.Greater(t, loaded[3].Value, free[3].Value)
+		assert.Equal(t, s.Pull(0.2, 3), s.Pull(0.2, 3))
+		assert.InEpsilon(t, s.Pull(0.1, 3), 2*s.Pull(0.2, 3), 0.2, "half as far out it takes twice the pull")
 	}
 }
 

@@ -35,6 +35,8 @@ type Item struct {
 	Control control.Described `json:"control"`
 	Wheel   Wheel             `json:"wheel"`
 	Length  q.Text            `json:"length" unit:"mm|in" doc:"Of a belt"`
+
+	Pictures []string `json:"pictures,omitempty" maxItems:"12" doc:"In an open file: IDs of its pictures, which a zip holds beside it"`
 }
 
 // Wheel is a pulley, sprocket or gear as stock.

@@ -241,13 +241,17 @@ func (e *evaluator) found(name string, v, spread, expected float64, d q.Dimensio
 	show := func(v float64) string { return e.show(v, d) }
 	if d == q.Temperature {
 		// What two temperatures differ by has no zero of its own, and no share of one.
-		rise := func(v float64) string { return e.show(v, q.Rise) }
+		rise := func(v float64) string { return q.ShowFigures(v, q.Rise, e.sys, 2) }
 		e.put(name, v, spread, expected, ways{show, rise, func(v, expected float64) string {
+			if math.Abs(v-expected) < 0.5 {
+				return "the same"
+			}
 			return sign(v-expected) + rise(math.Abs(v-expected))
 		}}, formula, put, src, assumes)
 		return
 	}
-	e.put(name, v, spread, expected, ways{show, show, shareOff}, formula, put, src, assumes)
+	coarse := func(v float64) string { return q.ShowFigures(v, d, e.sys, 2) }
+	e.put(name, v, spread, expected, ways{show, coarse, shareOff}, formula, put, src, assumes)
 }
 
 // foundBy is found with a way of writing of its own.

@@ -156,7 +156,7 @@ func (e *evaluator) compareSpeed(mean, spread, expected float64) {
 	case agrees(mean, spread, expected, asReckoned):
 		e.say(AsReckoned, f.Good, "As reckoned", fmt.Sprintf("%s measured, %s reckoned.", e.show(mean, q.Speed),
 			e.show(expected, q.Speed)))
-	case e.inBand(mean/2), e.inBand(2*mean):
+	case e.inBand(mean / 2), e.inBand(2 * mean):
 		e.say(CountsTwice, f.Caution, "Twice or half of what is reckoned",
 			"That is what a pick-up reads that sees a second mark in each turn, or counts every other. Look at "+
 				"the shaft "+

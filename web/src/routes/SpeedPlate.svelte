@@ -13,6 +13,7 @@
   {#snippet page({ a }: Printed)}
     {@const plate = a.speedPlate}
     {@const fixed = plate.knob.length <= 1}
+    {@const measured = plate.positions.some((p) => p.measured.length > 0)}
     {#if plate.positions.length === 0}
       <p class="mt-8 text-xl">The line is not complete, so there are no speeds to print. {a.next.text}</p>
     {:else}
@@ -37,8 +38,16 @@
                   >{p.ratio}</span
                 ></th
               >
-              {#each p.rpm as rpm, i (i)}<td class:job={inJob(plate, rpm)}>{rpm > 0 ? Math.round(rpm) : '·'}</td>{/each}
+              {#each p.rpm as rpm, i (i)}{@const shown = p.measured.length > 0 ? (p.measured[i] ?? 0) : rpm}<td
+                  class:job={inJob(plate, shown)}>{shown > 0 ? Math.round(shown) : '·'}</td
+                >{/each}
             </tr>
+            {#if p.measured.length > 0}
+              <tr class="reckoned">
+                <th scope="row">reckoned</th>
+                {#each p.rpm as rpm, i (i)}<td>{rpm > 0 ? Math.round(rpm) : '·'}</td>{/each}
+              </tr>
+            {/if}
           {/each}
         </tbody>
       </table>
@@ -65,9 +74,10 @@
         Never pass the speed marked on a wheel, chuck or disc. Guards on. Never reverse while it turns.
       </p>
       <p class="mt-1">
-        Computed{fixed ? '' : ' for a light load'}; measure with a tachometer before trusting it. {a.mayPower
-          ? ''
-          : 'This plan has an open stop: do not power it.'}
+        {measured
+          ? 'Measured at the marks, on straight lines between them; reckoned for a light load.'
+          : `Computed${fixed ? '' : ' for a light load'}; measure with a tachometer before trusting it.`}
+        {a.mayPower ? '' : 'This plan has an open stop: do not power it.'}
       </p>
     {/if}
   {/snippet}
@@ -95,6 +105,12 @@
   th:first-child {
     text-align: left;
     max-width: 38mm;
+  }
+  .reckoned th,
+  .reckoned td {
+    font-size: 1rem;
+    font-weight: 400;
+    color: #555;
   }
   td.job {
     font-weight: 700;

@@ -234,6 +234,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/export.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole workshop as a zip: the open file, and the pictures beside it */
+        get: operations["export-with-pictures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fault": {
         parameters: {
             query?: never;
@@ -1203,6 +1220,8 @@ export interface components {
             lasts: number;
             /** @description The same as lines of an instrument */
             lines: string;
+            /** @description N on a spring scale 200 mm out, each just starting it */
+            pulls: number[];
             /** @description Of one mark under the flashes */
             seen: string;
             values: components["schemas"]["BenchValue"][];
@@ -3605,6 +3624,8 @@ export interface components {
             /** @description What it is called; a motor and a control carry their own */
             name: string;
             notes: string;
+            /** @description In an open file: IDs of its pictures, which a zip holds beside it */
+            pictures?: string[] | null;
             /** @description Where it lies */
             place: string;
             /**
@@ -4736,6 +4757,33 @@ export interface operations {
         };
     };
     "export-workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "export-with-pictures": {
         parameters: {
             query?: never;
             header?: never;
@@ -6048,6 +6096,8 @@ export interface operations {
                 knob?: number;
                 /** @description Since it was switched on */
                 seconds?: number;
+                /** @description How often the spring scale is pulled, unplugged */
+                pulls?: number;
                 /** @description Flashes a minute; 0 for none */
                 flash?: number;
             };
@@ -6085,6 +6135,8 @@ export interface operations {
                 knob?: number;
                 /** @description Since it was switched on */
                 seconds?: number;
+                /** @description How often the spring scale is pulled, unplugged */
+                pulls?: number;
                 /** @description Flashes a minute; 0 for none */
                 flash?: number;
             };

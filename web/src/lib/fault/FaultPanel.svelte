@@ -61,8 +61,10 @@
             <li class="border-b border-dotted border-rule py-1.5">
               <span class="font-semibold">{t.name}</span>
               <span class="block text-soft">{outcomeOf(t)}</span>
-              <button class="link min-h-8 text-sm" aria-label="take back {t.name}" onclick={() => fault.takeBack(t.id)}
-                >take it back</button
+              <button
+                class="link min-h-8 text-sm"
+                aria-label="take it back: {t.name}"
+                onclick={() => fault.takeBack(t.id)}>take it back</button
               >
             </li>
           {/each}
@@ -166,7 +168,7 @@
                 >It was that, and it is mended: log it</button
               >
             {:else if i < 3}
-              <button class="link min-h-8 text-sm" aria-label="it was that: {s.words}" onclick={() => log(s)}
+              <button class="link min-h-8 text-sm" aria-label="it was that: log it, {s.words}" onclick={() => log(s)}
                 >it was that: log it</button
               >
             {/if}

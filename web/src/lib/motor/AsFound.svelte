@@ -17,6 +17,8 @@
   <Field path="{at}.body.length" label="Length" hint="215 mm" />
   <Field path="{at}.body.shaft" label="Shaft" hint="5/8 in" />
   <Field path="{at}.body.rotor" label="Rotor's inertia" hint="9 kg·cm²" />
+  <Field path="{at}.body.caseTime" label="Case warms in" hint="28 min" />
+  <Field path="{at}.body.caseRise" label="Case over air, at rated load" hint="38 K" />
 </div>
 <div class="mt-4 grid grid-cols-2 gap-3">
   <div class="col-span-2"><Field path="{at}.name" label="Name" hint="½ hp, ex floor scrubber" words /></div>

@@ -20,6 +20,7 @@
           <li class="act">
             <div class="min-w-0 flex-1">
               <p>{a.name}</p>
+              <p class="text-sm text-soft">{a.minutes} min</p>
               {#if a.danger}<p class="text-sm text-(--brass-ink)">{a.danger}</p>{/if}
             </div>
             {#if a.ask}
@@ -39,7 +40,7 @@
               class="button"
               disabled={state.handedIn}
               aria-label="do it: {a.name}"
-              onclick={() => state.act(a.id)}>do it <span class="text-sm text-soft">{a.minutes} min</span></button
+              onclick={() => state.act(a.id)}>do it</button
             >
           </li>
         {/each}
@@ -102,7 +103,9 @@
           <table class="mt-2 w-full">
             <thead
               ><tr class="text-left text-sm text-soft"
-                ><th class="font-normal"></th><th class="font-normal">yours</th><th class="font-normal">truly</th></tr
+                ><th class="font-normal"><span class="sr-only">Answer</span></th><th class="font-normal">yours</th><th
+                  class="font-normal">truly</th
+                ></tr
               ></thead
             >
             <tbody>

@@ -9,6 +9,7 @@
   let seed = $state(1);
   let knob = $state(60);
   let flash = $state('');
+  let pulls = $state(0);
   let began = $state(Date.now());
   let feeding = $state(false);
   let token = '';
@@ -18,7 +19,8 @@
       seed,
       knob: knob / 100,
       seconds: (Date.now() - began) / 1000,
-      flash: Number(flash) || 0
+      flash: Number(flash) || 0,
+      pulls
     };
     return call(() => api.GET('/api/practice/bench', { params: { query }, signal }));
   });
@@ -93,6 +95,16 @@
   </div>
   <p class="min-w-48 flex-1 text-[1.1rem]" aria-live="polite">
     {reads?.seen ? reads.seen : 'Set the strobe to see its one mark.'}
+  </p>
+</div>
+<div class="mt-4 flex flex-wrap items-center gap-4">
+  <button class="button" onclick={() => (pulls = Math.min(pulls + 1, 20))}>Unplug it, and pull a spring scale</button>
+  <p class="min-w-48 flex-1" aria-live="polite">
+    {#if reads && reads.pulls.length > 0}
+      200 mm out it just starts at <span class="font-semibold"
+        >{reads.pulls.map((n) => `${figure(n)} N`).join(', ')}</span
+      >
+    {/if}
   </p>
 </div>
 <p class="mt-4 flex flex-wrap gap-4">

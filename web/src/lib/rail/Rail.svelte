@@ -9,7 +9,7 @@
   const sheet = openSheet();
   const a = $derived(sheet.assessment);
   const waits = $derived(outbox.of(sheet.head.machineId).length);
-  const logWords = $derived(waits > 0 ? `${waits} to send` : 'by day');
+  const logWords = $derived(waits > 0 ? `${waits} to send` : '');
   const known = $derived(
     a && {
       a,
@@ -122,7 +122,7 @@
     text-overflow: ellipsis;
     white-space: nowrap;
   }
-  @media (width < 46rem) {
+  @media (width < 66rem) {
     ol {
       flex: 1 1 100%;
     }

@@ -28,10 +28,10 @@
     input.value = '';
     if (data) onimported();
   };
-  const take = async () => {
+  const take = async (path: string, name: string) => {
     busy = { words: 'Writing the file' };
     const { data, problem } = await fetchFile(
-      '/api/export',
+      path,
       (bytes) => (busy = { words: `Writing the file: ${megabytes(bytes)} MB so far` })
     );
     busy = undefined;
@@ -42,7 +42,7 @@
     if (!data) return;
     const link = document.createElement('a');
     link.href = URL.createObjectURL(data);
-    link.download = 'jiriki-workshop.json';
+    link.download = name;
     link.click();
     setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
   };
@@ -52,12 +52,20 @@
   class="mt-10 flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-rule pt-3 text-soft"
   aria-label="Files"
 >
-  <button id="export-workshop" class="link" disabled={busy !== undefined} onclick={take}>export the workshop</button>
+  <button
+    id="export-workshop"
+    class="link"
+    disabled={busy !== undefined}
+    onclick={() => take('/api/export', 'jiriki-workshop.json')}>export the workshop</button
+  >
+  <button class="link" disabled={busy !== undefined} onclick={() => take('/api/export.zip', 'jiriki-workshop.zip')}
+    >the same with its pictures</button
+  >
   <label class="link cursor-pointer focus-within:outline-2 focus-within:outline-iron">
     import a file<input
       class="sr-only"
       type="file"
-      accept=".json,application/json"
+      accept=".json,.zip,application/json,application/zip"
       disabled={busy !== undefined}
       onchange={bring}
     />

@@ -31,8 +31,12 @@
   />
   <Field path="supply.volts" label={battery ? 'Volts' : 'Volts at the socket'} hint="230 V" />
   {#if !battery}<Field path="supply.hertz" label="Hertz" hint="50 Hz" />{/if}
+  <Field
+    path="supply.inside"
+    label={battery ? 'Ohms inside, with leads' : 'Falls for each amp, as measured'}
+    hint={battery ? '40 mΩ' : '0.5 Ω'}
+  />
   {#if battery}
-    <Field path="supply.inside" label="Ohms inside, with leads" hint="40 mΩ" />
     <Field path="supply.holds" label="Holds when full" hint="400 Wh" />
     <Choice
       path="supply.cells"

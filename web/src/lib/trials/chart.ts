@@ -19,7 +19,8 @@ export function scalesOf(curve: Curve, width: number, height: number) {
       high = Math.max(high, of(p) + spread(p));
     }
     if (!Number.isFinite(low)) return [0, 1];
-    if (low > 0 && low < 0.5 * high) low = 0;
+    // What a spread leaves under nothing is no room to show.
+    if (low > -0.05 * high && low < 0.5 * high) low = 0;
     if (high === low) return [low - 1, high + 1];
     const room = (high - low) * 0.06;
     return [low === 0 ? 0 : low - room, high + room];
