@@ -21,7 +21,7 @@ type SpeedPlate struct {
 type PlatePosition struct {
 	Label    string    `json:"label"`
 	Ratio    string    `json:"ratio"`
-	Measured []float64 `json:"measured" nullable:"false" doc:"As it was measured at marks of the knob, between them on straight lines; 0 beyond them; empty where nobody measured in this position"`
+	Measured []float64 `json:"measured" nullable:"false" doc:"As it was measured at marks of the knob, between them on straight lines; 0 beyond them and over the limit; empty where nobody measured in this position"`
 	RPM      []float64 `json:"rpm" nullable:"false" doc:"Spindle speed at each knob setting, light load; 0 below the slowest steady speed or over the limit"`
 }
 
@@ -66,7 +66,11 @@ func (t *Model) measuredAt(position string, knob []float64) []float64 {
 			out = append(out, 0)
 			continue
 		}
-		out = append(out, q.Rounded(through.At(k)))
+		omega := through.At(k)
+		if omega*q.RPM > t.TopSpeed*(1+1e-9) {
+			omega = 0 // over what the machine allows, however it was measured
+		}
+		out = append(out, q.Rounded(omega))
 	}
 	return out
 }

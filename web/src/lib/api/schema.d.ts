@@ -2341,7 +2341,7 @@ export interface components {
         };
         LinePlatePosition: {
             label: string;
-            /** @description As it was measured at marks of the knob, between them on straight lines; 0 beyond them; empty where nobody measured in this position */
+            /** @description As it was measured at marks of the knob, between them on straight lines; 0 beyond them and over the limit; empty where nobody measured in this position */
             measured: number[];
             ratio: string;
             /** @description Spindle speed at each knob setting, light load; 0 below the slowest steady speed or over the limit */

@@ -138,7 +138,7 @@
         {/if}
       </div>
     {/each}
-    <Field path="script.sticks" label="Just starts it" hint="0.5 N·m" />
+    <Field path="script.sticks" label="Just starts it" hint="0.4 N·m" />
     <Field path="script.warm" label="Winding, at the start" hint="60 °C" />
     {#if others.length > 0}
       <div>

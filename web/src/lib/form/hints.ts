@@ -6,6 +6,7 @@ export const inchHints: Record<string, string> = {
   '0.3 N·m': '0.25 lbf·ft',
   '14 °C': '57 °F',
   '60 °C': '140 °F',
+  '38 K': '68 °F',
   '110 N·cm': '150 oz·in',
   '0.3 kW': '0.4 hp',
   '0.6 kW, 930 rpm, 230 V, 4.9 A': '3/4 hp, 930 rpm, 230 V, 4.9 A',

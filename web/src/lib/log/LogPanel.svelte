@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import { openSheet } from '../sheet/context';
+  import { narrow } from '../ui/narrow.svelte';
   import { byDay, timeOf } from './days';
   import DueList from './DueList.svelte';
   import type { Sort } from './draft';
@@ -29,7 +30,7 @@
     void state.sorts;
     if (sheet.saved.state === 'saved') untrack(() => state.load());
   });
-  const only = (sort: Sort) =>
+  const filter = (sort: Sort) =>
     (state.sorts = state.sorts.includes(sort) ? state.sorts.filter((s) => s !== sort) : [...state.sorts, sort]);
 </script>
 
@@ -82,13 +83,14 @@
         <button class="link min-h-8" onclick={() => window.print()}>print</button>
       </p>
     </div>
-    <p class="mt-2 flex flex-wrap gap-x-2 gap-y-1" role="group" aria-label="Only these">
-      {#each log?.sorts ?? [] as s (s.sort)}
-        <button class="chip" aria-pressed={state.sorts.includes(s.sort as Sort)} onclick={() => only(s.sort as Sort)}
-          >{s.name}</button
-        >
-      {/each}
-    </p>
+    {#if narrow.is}
+      <details class="mt-1">
+        <summary class="link min-h-11 content-center">only some of it</summary>
+        {@render only()}
+      </details>
+    {:else}
+      {@render only()}
+    {/if}
     {#each days as d (d.day)}
       <h2 class="caption mt-4">{d.day}</h2>
       <ol>
@@ -142,6 +144,16 @@
   </div>
 </section>
 
+{#snippet only()}
+  <p class="mt-2 flex flex-wrap gap-x-2 gap-y-1" role="group" aria-label="Only these">
+    {#each log?.sorts ?? [] as s (s.sort)}
+      <button class="chip" aria-pressed={state.sorts.includes(s.sort as Sort)} onclick={() => filter(s.sort as Sort)}
+        >{s.name}</button
+      >
+    {/each}
+  </p>
+{/snippet}
+
 <style>
   .log {
     display: grid;
@@ -182,6 +194,11 @@
     border: 1px solid var(--rule);
     border-radius: 3px;
     font-size: 0.9rem;
+  }
+  @media (width < 40rem) {
+    .chip {
+      min-height: 2.9rem;
+    }
   }
   .chip[aria-pressed='true'] {
     background: var(--ink);

@@ -59,8 +59,7 @@
         <a
           class="link min-h-8 content-center"
           href={sheet.address(s.panel)}
-          aria-current={here === s.panel ? 'step' : undefined}
-          >{s.name} <span class={s.bad ? 'text-stop' : 'text-soft'}>{s.state}</span></a
+          aria-current={here === s.panel ? 'step' : undefined}>{s.name}</a
         >
       {/each}
     </p>
