@@ -12,7 +12,8 @@ import (
 	"jiriki/core/plan/plantest"
 )
 
-// A measured knob stands on the plate between its marks and nowhere beyond them, in its own position only, and never over
+// A measured knob stands on the plate between its marks and nowhere beyond them, in its own position only, and never
+// over
 // what the machine allows.
 func TestTheSpeedPlateHasWhatWasMeasured(t *testing.T) {
 	in := plantest.Sound()
@@ -25,7 +26,8 @@ func TestTheSpeedPlateHasWhatWasMeasured(t *testing.T) {
 	}
 	assert.Empty(t, plate().Measured)
 	label := plate().Label
-	got := plate(control.Mark{Knob: "30 %", Speed: "100 rpm", Position: label}, control.Mark{Knob: "100 %", Speed: "480 rpm",
+	got := plate(control.Mark{Knob: "30 %", Speed: "100 rpm", Position: label}, control.Mark{Knob: "100 %",
+		Speed:    "480 rpm",
 		Position: label}, control.Mark{Knob: "60 %", Speed: "280 rpm", Position: label})
 	require.Len(t, got.Measured, 10)
 	assert.InDelta(t, 0, got.Measured[0], 0, "under the first mark")
