@@ -52,7 +52,8 @@ var rooms = map[string]string{
 	"dryrun": "air assess control finding line motor numeric plan quantity reduction remedy script supply thermal " +
 		"words work working",
 	"fault": "belief control finding line motor plan quantity reduction",
-	"practice": "control dryrun fault finding identify instrument line motor plan quantity reduction script supply " +
+	"practice": "control dryrun fault finding identify instrument line motor numeric plan quantity reduction " +
+		"script supply " +
 		"work",
 	"build":   "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
 	"compare": "assess build dryrun finding line plan quantity words",

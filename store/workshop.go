@@ -142,7 +142,7 @@ func exportShelf(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 func (s *Store) Import(ctx context.Context, fill func(openfile.Sink) error) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
 		if err := fill(&importing{ctx: ctx, tx: tx, entries: map[string]string{}, parts: map[string]string{}}); err !=
-		nil {
+			nil {
 			return err
 		}
 		return withinBounds(ctx, tx)
@@ -183,7 +183,7 @@ func (i *importing) Picture(id string, jpeg, thumbnail []byte) error {
 	if entry, ok := i.entries[id]; ok {
 		var known bool
 		if err := i.tx.GetContext(i.ctx, &known, `SELECT EXISTS (SELECT FROM log_picture WHERE id = $1)`, id); err !=
-		nil {
+			nil {
 			return err
 		}
 		if known {

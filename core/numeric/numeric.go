@@ -73,3 +73,11 @@ func (l *Line) At(x float64) float64 {
 	}
 	return l.through.Predict(x)
 }
+
+// GCD is the greatest common divisor of two whole numbers, a of b = 0.
+func GCD(a, b int) int {
+	for b != 0 {
+		a, b = b, a%b
+	}
+	return a
+}

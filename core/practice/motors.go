@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 
+	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
 )
 
@@ -100,7 +101,7 @@ func seenAt(rpm, f float64) string {
 	for b := 1; b <= 5; b++ {
 		turns := rpm * float64(b) / f
 		a := math.Round(turns)
-		if a < 1 || common(int(a), b) != 1 {
+		if a < 1 || numeric.GCD(int(a), b) != 1 {
 			continue
 		}
 		creep := (turns - a) * f / float64(b) // rpm of the image
@@ -118,13 +119,6 @@ func seenAt(rpm, f float64) string {
 		}
 	}
 	return "a blur"
-}
-
-func common(a, b int) int {
-	for b != 0 {
-		a, b = b, a%b
-	}
-	return a
 }
 
 // plateLies is a plate of which one figure may be untrue.

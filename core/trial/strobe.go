@@ -9,6 +9,7 @@ import (
 
 	f "jiriki/core/finding"
 	m "jiriki/core/measured"
+	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
 )
@@ -30,17 +31,10 @@ func (s Seen) turnsBy(fastest float64, see func(n float64)) {
 		if n > fastest {
 			return
 		}
-		if n > 0 && common(a, s.Images) == 1 {
+		if n > 0 && numeric.GCD(a, s.Images) == 1 {
 			see(n)
 		}
 	}
-}
-
-func common(a, b int) int {
-	for b != 0 {
-		a, b = b, a%b
-	}
-	return a
 }
 
 // turns is how many turns, a, go by in b flashes at a speed: the whole number without a part in common with b that is
@@ -52,7 +46,7 @@ func (s Seen) turns(n float64) (a float64, blind bool) {
 	}
 	best := math.Inf(1)
 	for try := math.Max(1, math.Round(exact)-2); try <= math.Round(exact)+2; try++ {
-		if off := math.Abs(try - exact); off < best && common(int(try), s.Images) == 1 {
+		if off := math.Abs(try - exact); off < best && numeric.GCD(int(try), s.Images) == 1 {
 			a, best = try, off
 		}
 	}
@@ -164,7 +158,7 @@ const mostImages = 6
 func imagesAt(n, f float64) int {
 	for b := 1; b <= mostImages; b++ {
 		a := math.Round(n * float64(b) / f)
-		if a >= 1 && math.Abs(n*float64(b)/f/a-1) < 0.002 && common(int(a), b) == 1 {
+		if a >= 1 && math.Abs(n*float64(b)/f/a-1) < 0.002 && numeric.GCD(int(a), b) == 1 {
 			return b
 		}
 	}

@@ -9,6 +9,7 @@ import (
 	"pgregory.net/rapid"
 
 	m "jiriki/core/measured"
+	"jiriki/core/numeric"
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 )
@@ -26,7 +27,7 @@ func TestAStrobeIsNeverSureOfAnotherSpeed(t *testing.T) {
 		var list []Seen
 		for range rapid.IntRange(1, 5).Draw(t, "sightings") {
 			b := rapid.IntRange(1, 4).Draw(t, "images")
-			a := rapid.IntRange(1, 9).Filter(func(a int) bool { return common(a, b) == 1 }).Draw(t, "turns")
+			a := rapid.IntRange(1, 9).Filter(func(a int) bool { return numeric.GCD(a, b) == 1 }).Draw(t, "turns")
 			off := rapid.Float64Range(-0.003, 0.003).Draw(t, "off")
 			list = append(list, Seen{Flash: n * float64(b) / float64(a) * (1 + off), Images: b, Off: strobeOff})
 		}

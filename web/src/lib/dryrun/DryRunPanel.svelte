@@ -3,6 +3,7 @@
   import { figure } from '../reach/scale';
   import { openSheet } from '../sheet/context';
   import Segments from '../ui/Segments.svelte';
+  import ThreeColumns from '../ui/ThreeColumns.svelte';
   import { csvOf } from './csv';
   import DayPanel from './DayPanel.svelte';
   import DrawsLine from './DrawsLine.svelte';
@@ -36,10 +37,17 @@
   };
 </script>
 
-<section aria-label="Dry run" class="dry">
-  <h1 class="sr-only">Dry run of {sheet.doc.machine.name}</h1>
-  <div class="left"><ScriptForm {answer} /></div>
-  <div class="middle">
+<ThreeColumns
+  label="Dry run"
+  rightLabel="What it came to"
+  tablet="'middle middle' 'left right'"
+  phone="'middle' 'right' 'left'"
+>
+  {#snippet left()}
+    <h1 class="sr-only">Dry run of {sheet.doc.machine.name}</h1>
+    <ScriptForm {answer} />
+  {/snippet}
+  {#snippet middle()}
     {#if dry.problem}<p role="alert" class="mx-4 mb-2 border-l-4 border-stop pl-3">{dry.problem}</p>{/if}
     {#if answer?.runs}
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2 px-4">
@@ -84,67 +92,8 @@
         </p>
       </div>
     {/if}
-  </div>
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="right" role="group" aria-label="What it came to" tabindex="0">
+  {/snippet}
+  {#snippet right()}
     {#if answer?.runs}<HowItWent {answer} />{/if}
-  </div>
-</section>
-
-<style>
-  .dry {
-    display: grid;
-    min-height: 100%;
-    grid-template-columns: minmax(17rem, 20rem) minmax(0, 1fr) minmax(16rem, 19.5rem);
-  }
-  .left {
-    padding: 0.9rem 1.1rem 2rem;
-    border-right: 1px solid var(--rule);
-  }
-  .middle {
-    min-width: 0;
-    padding: 0.8rem 0;
-  }
-  .right {
-    padding: 0.9rem 1rem 2rem;
-    border-left: 1px solid var(--rule);
-    background: var(--card);
-  }
-  @media (min-width: 66rem) {
-    .dry {
-      height: 100%;
-    }
-    .left,
-    .middle,
-    .right {
-      overflow-y: auto;
-    }
-  }
-  @media (max-width: 65.99rem) {
-    .dry {
-      grid-template-columns: minmax(0, 1fr) minmax(15rem, 38%);
-      grid-template-areas: 'middle middle' 'left right';
-      grid-template-rows: auto 1fr;
-    }
-    .left {
-      grid-area: left;
-    }
-    .middle {
-      grid-area: middle;
-      border-bottom: 1px solid var(--rule);
-    }
-    .right {
-      grid-area: right;
-    }
-  }
-  @media (max-width: 40rem) {
-    .dry {
-      grid-template-columns: minmax(0, 1fr);
-      grid-template-areas: 'middle' 'right' 'left';
-    }
-    .left,
-    .right {
-      border: 0;
-    }
-  }
-</style>
+  {/snippet}
+</ThreeColumns>

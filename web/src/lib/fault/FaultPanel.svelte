@@ -1,6 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { openSheet } from '../sheet/context';
+  import ThreeColumns from '../ui/ThreeColumns.svelte';
   import { outbox } from '../log/send';
   import { blankDraft, entryOf } from '../log/draft';
   import type { Schemas } from '../api/client';
@@ -46,8 +47,13 @@
   };
 </script>
 
-<section aria-label="What is wrong?" class="fault">
-  <div class="left">
+<ThreeColumns
+  label="What is wrong?"
+  rightLabel="What is likely"
+  tablet="'left right' 'middle right'"
+  phone="'left' 'middle' 'right'"
+>
+  {#snippet left()}
     <h1 class="text-[1.45rem]">What is wrong?</h1>
     {#if fault.problem}<p role="alert" class="mt-2 border-l-4 border-stop pl-3">{fault.problem}</p>{/if}
     {#if opinion?.chosen}
@@ -95,55 +101,56 @@
         {/each}
       </ul>
     {/if}
-  </div>
-  <div class="middle">
-    {#if opinion?.chosen && test}
-      <p class="caption">{fault.chosen ? 'You chose' : 'Try this next'}</p>
-      <h2 class="text-[1.45rem]">{test.name}</h2>
-      <p class="text-sm text-soft">{dangers[test.danger]}, about {test.minutes} min</p>
-      <p class="mt-2 border-l-4 pl-3 {test.danger === 'live' ? 'border-stop' : 'border-(--brass)'}">{test.first}</p>
-      <p class="mt-2">{test.how}</p>
-      <p class="mt-2"><span class="text-soft">Should be</span> <span class="font-semibold">{test.expect}</span></p>
-      <div class="mt-3 flex flex-col gap-2" role="group" aria-label="How it came out">
-        {#each test.outcomes as o (o.id)}
-          <button class="button outcome" onclick={() => fault.answer(o.id)}
-            >{o.words}{#if o.means}<span class="block text-sm text-soft">{o.means}</span>{/if}</button
-          >
-        {/each}
-        <button class="link min-h-9 self-start" onclick={() => fault.answer('')}>I could not tell</button>
-      </div>
-      {#if opinion.left.length > 0}
-        <details class="mt-4">
-          <summary class="link min-h-8">another test first</summary>
+  {/snippet}
+  {#snippet middle()}
+    <div class="max-w-[46rem] px-4">
+      {#if opinion?.chosen && test}
+        <p class="caption">{fault.chosen ? 'You chose' : 'Try this next'}</p>
+        <h2 class="text-[1.45rem]">{test.name}</h2>
+        <p class="text-sm text-soft">{dangers[test.danger]}, about {test.minutes} min</p>
+        <p class="mt-2 border-l-4 pl-3 {test.danger === 'live' ? 'border-stop' : 'border-(--brass)'}">{test.first}</p>
+        <p class="mt-2">{test.how}</p>
+        <p class="mt-2"><span class="text-soft">Should be</span> <span class="font-semibold">{test.expect}</span></p>
+        <div class="mt-3 flex flex-col gap-2" role="group" aria-label="How it came out">
+          {#each test.outcomes as o (o.id)}
+            <button class="button outcome" onclick={() => fault.answer(o.id)}
+              >{o.words}{#if o.means}<span class="block text-sm text-soft">{o.means}</span>{/if}</button
+            >
+          {/each}
+          <button class="link min-h-9 self-start" onclick={() => fault.answer('')}>I could not tell</button>
+        </div>
+        {#if opinion.left.length > 0}
+          <details class="mt-4">
+            <summary class="link min-h-8">another test first</summary>
+            <ul>
+              {#each opinion.left as t (t.id)}
+                <li class="border-b border-dotted border-rule py-1">
+                  <button class="link min-h-9" onclick={() => (fault.chosen = t.id)}>{t.name}</button>
+                  <span class="text-sm text-soft">{dangers[t.danger]}, {t.minutes} min</span>
+                </li>
+              {/each}
+            </ul>
+          </details>
+        {/if}
+      {:else if opinion?.chosen}
+        <p class="text-lg">{opinion.settled ? 'That is enough to go by.' : 'No test here tells more.'}</p>
+        {#if opinion.left.length > 0}
+          <p class="mt-2 text-soft">To make sure:</p>
           <ul>
-            {#each opinion.left as t (t.id)}
-              <li class="border-b border-dotted border-rule py-1">
-                <button class="link min-h-9" onclick={() => (fault.chosen = t.id)}>{t.name}</button>
-                <span class="text-sm text-soft">{dangers[t.danger]}, {t.minutes} min</span>
-              </li>
+            {#each opinion.left.slice(0, 5) as t (t.id)}
+              <li><button class="link min-h-9" onclick={() => (fault.chosen = t.id)}>{t.name}</button></li>
             {/each}
           </ul>
-        </details>
+        {/if}
+      {:else}
+        <p class="max-w-2xl text-soft">
+          Say what it does. Then one test at a time: dead and unplugged first, each with what to expect of this very
+          line and what each answer means. Fixed wiring is a licensed electrician's; local code decides.
+        </p>
       {/if}
-    {:else if opinion?.chosen}
-      <p class="text-lg">{opinion.settled ? 'That is enough to go by.' : 'No test here tells more.'}</p>
-      {#if opinion.left.length > 0}
-        <p class="mt-2 text-soft">To make sure:</p>
-        <ul>
-          {#each opinion.left.slice(0, 5) as t (t.id)}
-            <li><button class="link min-h-9" onclick={() => (fault.chosen = t.id)}>{t.name}</button></li>
-          {/each}
-        </ul>
-      {/if}
-    {:else}
-      <p class="max-w-2xl text-soft">
-        Say what it does. Then one test at a time: dead and unplugged first, each with what to expect of this very line
-        and what each answer means. Fixed wiring is a licensed electrician's; local code decides.
-      </p>
-    {/if}
-  </div>
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="right" role="group" aria-label="What is likely" tabindex="0">
+    </div>
+  {/snippet}
+  {#snippet right()}
     {#if opinion?.chosen}
       <p class="caption">What is likely</p>
       <h2 class="text-[1.25rem] leading-tight" aria-live="polite">{opinion.headline}</h2>
@@ -177,31 +184,10 @@
       </ol>
       {#if opinion.others > 0}<p class="mt-2 text-sm text-soft">and {opinion.others} less likely</p>{/if}
     {/if}
-  </div>
-</section>
+  {/snippet}
+</ThreeColumns>
 
 <style>
-  .fault {
-    display: grid;
-    min-height: 100%;
-    grid-template-columns: minmax(16rem, 21rem) minmax(0, 1fr) minmax(16rem, 20rem);
-  }
-  .left,
-  .middle,
-  .right {
-    position: relative;
-    padding: 0.9rem 1.1rem 2rem;
-  }
-  .left {
-    border-right: 1px solid var(--rule);
-  }
-  .middle > * {
-    max-width: 44rem;
-  }
-  .right {
-    border-left: 1px solid var(--rule);
-    background: var(--card);
-  }
   .symptom {
     display: block;
     width: 100%;
@@ -215,43 +201,5 @@
   .outcome {
     text-align: left;
     min-height: 2.9rem;
-  }
-  @media (min-width: 66rem) {
-    .fault {
-      height: 100%;
-    }
-    .left,
-    .middle,
-    .right {
-      overflow-y: auto;
-    }
-  }
-  @media (max-width: 65.99rem) {
-    .fault {
-      grid-template-columns: minmax(0, 1fr) minmax(15rem, 38%);
-      grid-template-areas: 'left right' 'middle right';
-      grid-template-rows: auto 1fr;
-    }
-    .left {
-      grid-area: left;
-      border-right: 0;
-      border-bottom: 1px solid var(--rule);
-    }
-    .middle {
-      grid-area: middle;
-    }
-    .right {
-      grid-area: right;
-    }
-  }
-  @media (max-width: 40rem) {
-    .fault {
-      grid-template-columns: minmax(0, 1fr);
-      grid-template-areas: 'left' 'middle' 'right';
-      grid-template-rows: auto;
-    }
-    .right {
-      border: 0;
-    }
   }
 </style>

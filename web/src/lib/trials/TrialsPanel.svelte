@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import { provideForm } from '../form/context';
   import { openSheet } from '../sheet/context';
+  import ThreeColumns from '../ui/ThreeColumns.svelte';
   import ComesTo from './ComesTo.svelte';
   import CsvPanel from './CsvPanel.svelte';
   import InstrumentsPanel from './InstrumentsPanel.svelte';
@@ -44,10 +45,18 @@
 
 <svelte:window onkeydown={key} />
 
-<section aria-label="Trials" class="trials">
-  <h1 class="sr-only">Trials of {sheet.doc.machine.name}</h1>
-  <div class="left" class:chosen={trials.trial}><TrialList /></div>
-  <div class="middle">
+<ThreeColumns
+  label="Trials"
+  rightLabel="What it comes to"
+  widths="minmax(15rem, 18.7rem) minmax(0, 1fr) minmax(16rem, 19.5rem)"
+  tablet="'middle right' 'left right'"
+  phone="'middle' 'right' 'left'"
+>
+  {#snippet left()}
+    <div class:max-sm:hidden={trials.trial}><TrialList /></div>
+  {/snippet}
+  {#snippet middle()}
+    <h1 class="sr-only">Trials of {sheet.doc.machine.name}</h1>
     {#if trials.problem}<p role="alert" class="mx-4 mb-2 border-l-4 border-stop pl-3">{trials.problem}</p>{/if}
     {#if trials.trial && profile}
       <div class="px-4">
@@ -87,77 +96,8 @@
         </p>
       </div>
     {/if}
-  </div>
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="right" role="group" aria-label="What it comes to" tabindex="0">
+  {/snippet}
+  {#snippet right()}
     {#if answer}<ComesTo {answer} />{/if}
-  </div>
-</section>
-
-<style>
-  .trials {
-    display: grid;
-    min-height: 100%;
-    grid-template-columns: minmax(15rem, 18.7rem) minmax(0, 1fr) minmax(16rem, 19.5rem);
-  }
-  .left {
-    padding: 0.9rem 1.1rem 2rem;
-    border-right: 1px solid var(--rule);
-  }
-  /* What is there for readers alone stays within its column. */
-  .left,
-  .middle,
-  .right {
-    position: relative;
-  }
-  .middle {
-    min-width: 0;
-    padding: 0.8rem 0 2rem;
-  }
-  .right {
-    padding: 0.9rem 1rem 2rem;
-    border-left: 1px solid var(--rule);
-    background: var(--card);
-  }
-  @media (min-width: 66rem) {
-    .trials {
-      height: 100%;
-    }
-    .left,
-    .middle,
-    .right {
-      overflow-y: auto;
-    }
-  }
-  @media (max-width: 65.99rem) {
-    .trials {
-      grid-template-columns: minmax(0, 1fr) minmax(15rem, 36%);
-      grid-template-areas: 'middle right' 'left right';
-      grid-template-rows: auto 1fr;
-    }
-    .left {
-      grid-area: left;
-      border-right: 0;
-      border-top: 1px solid var(--rule);
-    }
-    .middle {
-      grid-area: middle;
-    }
-    .right {
-      grid-area: right;
-    }
-  }
-  @media (max-width: 40rem) {
-    .trials {
-      grid-template-columns: minmax(0, 1fr);
-      grid-template-areas: 'middle' 'right' 'left';
-      grid-template-rows: auto;
-    }
-    .right {
-      border: 0;
-    }
-    .left.chosen {
-      display: none;
-    }
-  }
-</style>
+  {/snippet}
+</ThreeColumns>
