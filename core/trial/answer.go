@@ -88,12 +88,14 @@ const (
 	SlowEnd     Difference = "slow-end"      // it does not go as slow as reckoned
 	TopSpeed    Difference = "top-speed"     // or as fast, or faster
 	Bent        Difference = "bent"          // speed does not go in proportion to the knob
+	PastLimit   Difference = "past-limit"    // faster than the machine may turn
 	TooFast     Difference = "too-fast"      // faster than reckoned
 	TooSlow     Difference = "too-slow"      // slower
 	CountsTwice Difference = "counts-twice"  // a pick-up sees two marks in a turn, or every other
 	Slips       Difference = "slips"         // more than a belt should
 	WrongWheel  Difference = "wrong-wheel"   // no slip makes such a ratio
 	Scattered   Difference = "scattered"     // the readings do not agree with each other
+	OneSpeed    Difference = "one-speed"     // only one true speed fits
 	ManySpeeds  Difference = "many-speeds"   // several true speeds fit
 	NoSpeed     Difference = "no-speed"      // none does
 	Stiffer     Difference = "stiffer"       // it takes more to turn than reckoned

@@ -82,6 +82,41 @@ func (e *evaluator) speedBand(command float64) (loaded, free float64, ok bool) {
 	return loaded, max(loaded, free), !math.IsInf(free, 0)
 }
 
+// reckonedBand writes the speeds the plan lets the shaft turn at, from its full load to none, in place of the nearest
+// of them, which would look as if it had been foretold.
+func (e *evaluator) reckonedBand() {
+	loaded, free, ok := e.speedBand(e.Command.Or(1))
+	one := &e.out.Figures[len(e.out.Figures)-1]
+	if !ok || one.Reckoned == "" {
+		return
+	}
+	one.Reckoned = q.SpeedRange(loaded, free, e.sys)
+	if one.Measured > 0.98*loaded && one.Measured < 1.02*free {
+		one.Off = ""
+	}
+}
+
+// limit is what the shaft may not pass, rad/s, by the machine and by what turns with it; +Inf where nobody said.
+func (e *evaluator) limit() float64 {
+	limit, _ := e.stations.Machine.TopSpeed()
+	if e.Where == m.AtMotor {
+		if e.turns == 0 {
+			return math.Inf(1)
+		}
+		limit *= e.turns
+	}
+	return limit
+}
+
+// overLimit says where a measured speed passes what the machine allows.
+func (e *evaluator) overLimit(omega float64) {
+	if limit := e.limit(); omega > limit {
+		e.say(PastLimit, f.Stop, "It turns faster than the machine may",
+			fmt.Sprintf("%s measured, %s allowed. Switch it off, and do not use it until trim, hertz or ratio hold "+
+				"it under.", e.show(omega, q.Speed), e.show(limit, q.Speed)))
+	}
+}
+
 // inBand reports whether a speed is one the plan lets the shaft turn at.
 func (e *evaluator) inBand(omega float64) bool {
 	loaded, free, ok := e.speedBand(e.Command.Or(1))
@@ -146,16 +181,19 @@ func (e *evaluator) oneSpeed(v []float64, step, share float64) {
 		e.say(Scattered, f.Caution, "The readings scatter by "+q.Percent(scatter/mean),
 			"More than an instrument does: the speed hunts, or the pick-up misses marks.")
 	}
+	e.reckonedBand()
 	e.compareSpeed(mean, spread, expected)
 	e.out.Headline = "It turns at " + e.show(mean, q.Speed) + "."
 }
 
 func (e *evaluator) compareSpeed(mean, spread, expected float64) {
+	e.overLimit(mean)
 	switch {
 	case math.IsNaN(expected) || expected == 0:
 	case agrees(mean, spread, expected, asReckoned):
-		e.say(AsReckoned, f.Good, "As reckoned", fmt.Sprintf("%s measured, %s reckoned.", e.show(mean, q.Speed),
-			e.show(expected, q.Speed)))
+		loaded, free, _ := e.speedBand(e.Command.Or(1))
+		e.say(AsReckoned, f.Good, "As reckoned", fmt.Sprintf("%s measured; by its load the plan lets it turn at %s.",
+			e.show(mean, q.Speed), q.SpeedRange(loaded, free, e.sys)))
 	case e.inBand(mean / 2), e.inBand(2 * mean):
 		e.say(CountsTwice, f.Caution, "Twice or half of what is reckoned",
 			"That is what a pick-up reads that sees a second mark in each turn, or counts every other. Look at "+
@@ -304,6 +342,8 @@ func markText(share, full float64) string { return q.Figures(share*full, 3) }
 func (k *knob) judge() {
 	e, x := k.e, k.fit.X
 	last := k.turning[len(k.turning)-1]
+	fastest := slices.MaxFunc(k.turning, func(a, b atMark) int { return cmp.Compare(a.omega, b.omega) })
+	e.overLimit(fastest.omega)
 	span := k.turning[len(k.turning)-1].omega - k.turning[0].omega
 	if x[1] < 0 && math.Abs(span) > 0.1*math.Abs(x[0]) {
 		e.say(Backwards, f.Stop, "The knob is wired backwards",
@@ -441,25 +481,13 @@ func (k *knob) topEnd(top, spread float64) {
 			fmt.Sprintf("%s measured, %s reckoned.", e.show(top, q.Speed), e.show(expected, q.Speed)))
 		return
 	}
-	level, title := f.Caution, "Full knob is slower than reckoned"
+	title := "Full knob is slower than reckoned"
 	if top > expected {
 		title = "Full knob is faster than reckoned"
-		if top > k.limit() {
-			level = f.Stop
-		}
 	}
-	e.say(TopSpeed, level, title, fmt.Sprintf("%s measured, %s reckoned, %s. Set the top trim for the speed the "+
+	e.say(TopSpeed, f.Caution, title, fmt.Sprintf("%s measured, %s reckoned, %s. Set the top trim for the speed the "+
 		"plan is made for.",
 		e.show(top, q.Speed), e.show(expected, q.Speed), signed(top/expected-1)))
-}
-
-// limit is what the shaft may not pass, rad/s.
-func (k *knob) limit() float64 {
-	limit := k.e.model.TopSpeed
-	if k.e.Where == m.AtMotor {
-		limit *= k.e.turns
-	}
-	return limit
 }
 
 // headline says from where on it goes as reckoned.

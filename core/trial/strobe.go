@@ -275,8 +275,9 @@ func (e *evaluator) surely(c Candidate, list []Seen, fastest float64, from strin
 		"n = a · f / b, a and b without a common part", strings.Join(put, ", "), source.Strobe,
 		"it does not turn faster than "+e.show(fastest, q.Speed)+", "+from)
 	e.out.Headline = fmt.Sprintf("It turns at %s.", e.show(c.Omega, q.Speed))
-	e.say(AsReckoned, f.Good, "One speed fits", fmt.Sprintf("No other up to %s (%s) is seen so.", e.show(fastest,
+	e.say(OneSpeed, f.Good, "One speed fits", fmt.Sprintf("No other up to %s (%s) is seen so.", e.show(fastest,
 		q.Speed), from))
+	e.reckonedBand()
 	e.compareSpeed(c.Omega, within(c.Spread, 0), expected)
 	e.WhyNot("A speed by itself changes no figure of the plan. Take it at a mark of the knob, and it goes on the " +
 		"speed plate.")
