@@ -3,7 +3,7 @@ import { demoPlans, expect, headline, station, test } from './workshop';
 
 for (const theme of ['day', 'night'] as const)
   test(`no accessibility violation on any view by ${theme}`, async ({ page, workshop }) => {
-    // Sixteen scans of several seconds each, more on a busy machine.
+    // Some forty scans of several seconds each, more on a busy machine.
     test.setTimeout(600_000);
     await page.addInitScript((t) => localStorage.setItem('jiriki.theme', t), theme);
     const scan = async (view: string) => {
@@ -180,7 +180,7 @@ for (const [width, height] of [
     await page.getByRole('link', { name: 'beside' }).click();
     await expect(page.getByRole('columnheader', { name: 'A, One belt' })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
-    await page.getByRole('link', { name: /^Plan / }).click();
+    await page.getByRole('navigation', { name: 'The work' }).getByRole('link', { name: /^Plan/ }).click();
     await station(page, 'Reduction');
     await page.getByRole('button', { name: 'Find the best reduction' }).click();
     await expect(page.getByRole('list', { name: 'Answers, best first' }).getByRole('listitem').first()).toBeVisible();

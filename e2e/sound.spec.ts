@@ -85,4 +85,9 @@ test('a motor is heard by the microphone and out of a file, and taken as a readi
     buffer: Buffer.from('Dear sir')
   });
   await expect(ear.getByRole('alert')).toContainText('not a sound file');
+  // At a mark of the knob it goes with the others of the shaft it was heard of.
+  await ear.getByLabel('or at knob').fill('6.5');
+  await ear.getByRole('button', { name: 'Put it there' }).click();
+  await expect(page.getByLabel('Knob, reading 10')).toHaveValue('6.5');
+  await expect(page.getByLabel('Speed, reading 10')).toHaveValue(/rpm/);
 });

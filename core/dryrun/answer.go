@@ -52,20 +52,6 @@ type Event struct {
 	Bad     bool        `json:"bad" doc:"Nobody wants it"`
 }
 
-// OnTheDay is what the day was taken to be, with what was guessed.
-type OnTheDay struct {
-	Inertia  Taken `json:"inertia"`
-	Friction Taken `json:"friction"`
-	Volts    Taken `json:"volts"`
-	Air      Taken `json:"air"`
-}
-
-// Taken is a figure that was used, as it is read.
-type Taken struct {
-	Value   string `json:"value"`
-	Guessed bool   `json:"guessed"`
-}
-
 // Of runs a plan's script. The error is quantity.FieldErrors when the input is past what is taken at once.
 func Of(in plan.Input) (Answer, error) {
 	out, s, err := prepare(&in)
@@ -152,12 +138,7 @@ func (out *Answer) tell(r *run, sys q.System) {
 	out.Events = eventsOf(r, out.Script.Events)
 	out.Findings = findingsOf(r, &out.Results, sys)
 	out.Figures = figuresOf(r, &out.Results, sys)
-	out.OnTheDay = OnTheDay{
-		Inertia:  Taken{q.Show(r.rest-r.position.Inertia, q.Inertia, sys), r.guess.inertia},
-		Friction: Taken{q.Show(r.running, q.Torque, sys), r.guess.friction},
-		Volts:    Taken{q.Show(r.supply*r.Supply.Volts, q.Voltage, sys), false},
-		Air:      Taken{q.Show(r.ambient+zeroCelsius, q.Temperature, sys), false},
-	}
+	out.OnTheDay = onTheDay(r.machine, r.script, sys)
 	out.Headline = headline(out, sys)
 }
 

@@ -415,3 +415,24 @@ func TestStartingIsAsTheRunHasIt(t *testing.T) {
 	in.Plan.Motor.Kind = ""
 	assert.Empty(t, Starting(in))
 }
+
+// What is typed for the day is set beside what stands there without it.
+func TestTheDaysFiguresStandBesideWhatIsReckoned(t *testing.T) {
+	on := script.Event{At: "0 s", Does: script.On}
+	before := answer(t, sound(t, "lathe on three phases", on)).OnTheDay
+	for _, one := range []Taken{before.Inertia, before.Friction, before.Sticks, before.Volts, before.Air} {
+		assert.NotEmpty(t, one.Value)
+		assert.Equal(t, one.Value, one.Without)
+	}
+	in := sound(t, "lathe on three phases", on)
+	in.Plan.Script.Inertia, in.Plan.Script.Friction, in.Plan.Script.Sticks = "0.77 kg·m²", "0.9 N·m", "1.7 N·m"
+	in.Plan.Script.Volts, in.Plan.Script.Air = "391 V", "31 °C"
+	after := answer(t, in).OnTheDay
+	assert.Equal(t, OnTheDay{
+		Inertia:  Taken{"0.77\u202fkg·m²", before.Inertia.Value, before.Inertia.Guessed},
+		Friction: Taken{"0.9\u202fN·m", before.Friction.Value, before.Friction.Guessed},
+		Sticks:   Taken{"1.7\u202fN·m", before.Sticks.Value, before.Sticks.Guessed},
+		Volts:    Taken{"391\u202fV", before.Volts.Value, false},
+		Air:      Taken{"31\u202f°C", before.Air.Value, false},
+	}, after)
+}

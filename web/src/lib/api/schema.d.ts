@@ -1858,6 +1858,7 @@ export interface components {
             air: components["schemas"]["DryrunTaken"];
             friction: components["schemas"]["DryrunTaken"];
             inertia: components["schemas"]["DryrunTaken"];
+            sticks: components["schemas"]["DryrunTaken"];
             volts: components["schemas"]["DryrunTaken"];
         };
         DryrunRemedy: {
@@ -1960,8 +1961,11 @@ export interface components {
             low: number;
         };
         DryrunTaken: {
+            /** @description Without the script it is a guess */
             guessed: boolean;
             value: string;
+            /** @description What is reckoned or guessed where the script gives none */
+            without: string;
         };
         DryrunTally: {
             /** Format: int64 */

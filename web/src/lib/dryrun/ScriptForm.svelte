@@ -67,6 +67,14 @@
     ['free', 'hands off'],
     ['on', 'switch on']
   ] as const;
+  /** What a day is like: its field, what it is called, such as, and what stands there otherwise. */
+  const day = [
+    ['inertia', 'Inertia at the spindle', '0.4 kg·m²', 'reckoned'],
+    ['friction', 'Its own friction', '0.3 N·m', 'reckoned'],
+    ['sticks', 'Just starts it', '0.4 N·m', 'reckoned'],
+    ['volts', 'Volts there', '225 V', 'nominal'],
+    ['air', 'Shop', '14 °C', 'otherwise']
+  ] as const;
   const others = $derived(sheet.head.siblings.filter((p) => p.id !== sheet.planId));
   const positions = $derived(sheet.assessment?.reach.positions.map((p) => p.label) ?? []);
 </script>
@@ -128,17 +136,20 @@
 <section aria-label="On the day" class="mt-5">
   <h2 class="caption">On the day</h2>
   <div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
-    {#each [['inertia', 'Inertia at the spindle', '0.4 kg·m²'], ['friction', 'Its own friction', '0.3 N·m'], ['volts', 'Volts there', '225 V'], ['air', 'Shop', '14 °C']] as const as [field, label, hint] (field)}
+    {#each day as [field, label, hint, otherwise] (field)}
+      {@const taken = answer?.onTheDay[field]}
+      {@const given = sheet.text(`script.${field}`) !== ''}
       <div>
         <Field path="script.{field}" {label} {hint} />
-        {#if answer?.runs && !sheet.text(`script.${field}`)}
-          <p class="text-sm {answer.onTheDay[field].guessed ? 'text-(--brass-ink)' : 'text-soft'}">
-            {answer.onTheDay[field].value}{answer.onTheDay[field].guessed ? ', guessed' : ''}
+        {#if answer?.runs && taken}
+          {@const guess = taken.guessed && (given || taken.value === taken.without)}
+          <p class="text-sm {guess && !given ? 'text-(--brass-ink)' : 'text-soft'}">
+            {#if !given}{taken.value}{guess ? ', guessed' : ''}
+            {:else if taken.value !== taken.without}{taken.without} {guess ? 'guessed' : otherwise}{/if}
           </p>
         {/if}
       </div>
     {/each}
-    <Field path="script.sticks" label="Just starts it" hint="0.4 N·m" />
     <Field path="script.warm" label="Winding, at the start" hint="60 °C" />
     {#if others.length > 0}
       <div>

@@ -2,7 +2,8 @@
   import { onMount, untrack } from 'svelte';
   import { openSheet } from '../sheet/context';
   import { narrow } from '../ui/narrow.svelte';
-  import { byDay, timeOf } from './days';
+  import { clock } from '../today';
+  import { byDay } from './days';
   import DueList from './DueList.svelte';
   import type { Sort } from './draft';
   import { LogState } from './log.svelte';
@@ -96,7 +97,7 @@
       <ol>
         {#each d.entries as e (e.id)}
           <li class="entry">
-            <span class="text-sm text-soft">{timeOf(e.happened)}</span>
+            <span class="text-sm text-soft">{clock(new Date(e.happened))}</span>
             <div class="min-w-0">
               <p>
                 <span class="font-semibold">{e.title}</span>

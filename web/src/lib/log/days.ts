@@ -20,7 +20,3 @@ export function byDay<E extends { happened: string }>(list: readonly E[]): Day<E
   }
   return out;
 }
-
-/** The time of day of an entry. */
-export const timeOf = (happened: string) =>
-  new Date(happened).toLocaleTimeString('sv-SE', { hour: '2-digit', minute: '2-digit' });

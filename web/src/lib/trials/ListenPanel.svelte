@@ -5,6 +5,7 @@
   import { prefs } from '../prefs.svelte';
   import { figure } from '../reach/scale';
   import { openSheet } from '../sheet/context';
+  import { clock } from '../today';
   import { decoded, LISTEN_FOR, record } from './sound';
 
   /** The shaft's speed out of the sound: listen, see what it was heard by, and take it. */
@@ -57,11 +58,12 @@
     });
   const file = (f: File | undefined) =>
     f && ask(() => (f.name.toLowerCase().endsWith('.wav') ? Promise.resolve(f) : decoded(f)));
-  const take = () => {
-    if (heard)
-      trials.add([
-        { ...heard.reading, at: new Date().toLocaleTimeString('sv-SE', { hour: '2-digit', minute: '2-digit' }) }
-      ]);
+  const reading = () => ({ ...heard?.reading, at: clock() });
+  const take = () => trials.add([reading()]);
+  let mark = $state('');
+  const atKnob = (e: SubmitEvent) => {
+    e.preventDefault();
+    if (mark.trim()) trials.atKnob(mark.trim(), reading());
   };
 
   const HEIGHT = 110;
@@ -121,6 +123,13 @@
         <button class="link" onclick={() => trials.choose('strobe')}>Put tape on and strobe it</button>
       </p>
     {/if}
-    <p class="mt-2"><button class="button primary w-full sm:w-auto" onclick={take}>Take it as a reading</button></p>
+    <div class="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
+      <button class="button primary w-full sm:w-auto" onclick={take}>Take it as a reading</button>
+      <form class="flex items-center gap-2" onsubmit={atKnob}>
+        <label for="heard-at">or at knob</label>
+        <input id="heard-at" class="blank w-16" inputmode="decimal" maxlength="12" bind:value={mark} />
+        <button class="button" disabled={!mark.trim()}>Put it there</button>
+      </form>
+    </div>
   {/if}
 </section>

@@ -2,7 +2,7 @@ import { Ask } from '../api/ask.svelte';
 import { api, byField, call, filledOnly, sayProblem, type Machine, type Plan, type Schemas } from '../api/client';
 import { catalogue } from '../catalogue.svelte';
 import type { Form } from '../form/context';
-import { today } from '../today';
+import { clock, today } from '../today';
 import { Live } from './live.svelte';
 
 export type Trial = Schemas['MeasuredTrial'];
@@ -26,9 +26,6 @@ export interface Of {
 }
 
 const newId = () => crypto.randomUUID().slice(0, 8);
-
-/** The time of day as it is written down. */
-const clock = () => new Date().toLocaleTimeString('sv-SE', { hour: '2-digit', minute: '2-digit' });
 
 /** Which readings go by the seconds since the first was taken. */
 const timed = (p: Profile | undefined) => p?.columns.some((c) => c.field === 'time') ?? false;
@@ -167,6 +164,22 @@ export class TrialsState implements Form {
     const taken = list.slice(0, Math.max(room, 0)).map((r) => ({ ...r, id: r.id ?? newId() }));
     if (taken.length < list.length) this.recording = false;
     this.#of.change(({ plan }) => plan.trials[i]?.readings.push(...taken));
+  }
+
+  /** Adds a speed that was found elsewhere to the knob's marks, of the same shaft and belt. */
+  atKnob(mark: string, reading: Reading) {
+    const where = this.trial?.where || 'spindle';
+    const position = this.trial?.position ?? '';
+    const latest = this.list.findLast(
+      (t) => t.kind === 'knob' && (t.where || 'spindle') === where && t.position === position
+    );
+    if (latest) this.show(latest.id);
+    else {
+      this.begin('knob');
+      this.edit(`${this.path}.where`, where);
+      this.edit(`${this.path}.position`, position);
+    }
+    this.add([{ ...reading, mark }]);
   }
 
   drop(i: number) {
