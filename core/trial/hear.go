@@ -88,8 +88,7 @@ func Hear(samples []float64, rate float64, clues Clues) (Heard, error) {
 	if best.score < countsFrom/4 {
 		return Heard{}, ErrSilence
 	}
-	out := Heard{Speed: best.f, RunnerUp: runner.f}
-	out.Speed, out.Spread = e.refine(best.f)
+	out := Heard{Speed: best.f, Spread: best.spread, RunnerUp: runner.f}
 	out.Sure = best.score-runner.score > sureBy && runner.score < sureShare*best.score
 	if clues.Spindle > 0 {
 		out.Spindle = out.Speed * clues.Spindle
@@ -162,7 +161,54 @@ func spectrumOf(x []float64, rate, mains float64) *spectrum {
 	if !heard {
 		return nil
 	}
+	s.withoutSkirts()
 	return s
+}
+
+// A line through the window is lobe bins wide to either side. To tip it is the line itself, beyond it a skirt; what is
+// no more than skirtMargin times what a skirt may be is taken for one.
+const (
+	lobe        = 8
+	tip         = 2
+	skirtMargin = 1.5
+)
+
+// leaks is how much of a line's power stands so many bins beside it, at its top 1.
+var leaks = func() (out [lobe + 1]float64) {
+	const n = 256
+	w := make([]float64, n)
+	for i := range w {
+		w[i] = 1
+	}
+	window.BlackmanHarris(w)
+	padded := make([]float64, 2*n)
+	copy(padded, w)
+	for i, c := range fourier.NewFFT(2*n).Coefficients(nil, padded)[:lobe+1] {
+		out[i] = real(c)*real(c) + imag(c)*imag(c)
+	}
+	for i := lobe; i >= 0; i-- {
+		out[i] /= out[0]
+	}
+	return out
+}()
+
+// withoutSkirts takes what a strong line lends its neighbours off what they stand over the floor: no other line can be
+// told there.
+func (s *spectrum) withoutSkirts() {
+	was := slices.Clone(s.over)
+	for i, over := range was {
+		if over < countsFrom {
+			continue
+		}
+		for d := tip + 1; d <= lobe; d++ {
+			for _, j := range [2]int{i - d, i + d} {
+				// Between two bins a line's top is lower than it is, which the bin short of it makes up for.
+				if j >= 0 && j < len(was) && was[j]*leaks[d-1]*skirtMargin > over && was[j] > over {
+					s.over[i] = 1
+				}
+			}
+		}
+	}
 }
 
 // hummed is how near mains, Hz, nothing is believed even after it was taken out.
@@ -246,8 +292,8 @@ type ear struct {
 	Clues
 }
 
-// comb is a speed and how well its lines stand out.
-type comb struct{ f, score float64 }
+// comb is a speed, how well its lines stand out, and once it is chosen how far out it may be.
+type comb struct{ f, score, spread float64 }
 
 // evidence is what a line over its floor says for the speed it would belong to; wide is how many bins were looked over
 // for it: the more, the higher noise alone reaches.
@@ -313,16 +359,19 @@ func (e *ear) search() (best, runner comb) {
 	var all []comb
 	best.score = math.Inf(-1)
 	for f := e.Low; f <= e.High; {
-		c := comb{f, e.score(f)}
+		c := comb{f: f, score: e.score(f)}
 		all = append(all, c)
 		if c.score > best.score {
 			best = c
 		}
 		f += min(0.35*e.step*2, f*0.002)
 	}
+	best.f, best.spread = e.refine(best.f)
 	runner.score = math.Inf(-1)
+	// Two speeds whose own lines are one line here are one speed.
+	same := max(sameSpeed*best.f, lobe*e.step)
 	for _, c := range all {
-		if math.Abs(math.Log(c.f/best.f)) > sameSpeed && c.score > runner.score {
+		if math.Abs(c.f-best.f) > same && c.score > runner.score {
 			runner = c
 		}
 	}
@@ -345,6 +394,19 @@ func (s *spectrum) peak(at int) float64 {
 	return (float64(at) + 0.5*max(-1, min(1, (a-c)/d))) * s.step
 }
 
+// top climbs from a bin to the top of the line it belongs to.
+func (s *spectrum) top(bin int) int {
+	for range tip + 1 {
+		switch {
+		case bin+1 < len(s.power) && s.power[bin+1] > s.power[bin]:
+			bin++
+		case bin > 0 && s.power[bin-1] > s.power[bin]:
+			bin--
+		}
+	}
+	return bin
+}
+
 // refine is the speed its own lines make together, each as sure as it stands out and the surer the higher it is.
 func (e *ear) refine(f float64) (speed, spread float64) {
 	sum, weights := 0.0, 0.0
@@ -357,6 +419,7 @@ func (e *ear) refine(f float64) (speed, spread float64) {
 		if bin < 0 || over < countsFrom {
 			return
 		}
+		bin = e.top(bin)
 		// A line's place is as sure as its width over the root of how far it stands out [Rife and Boorstyn].
 		off := 2 * e.step / math.Sqrt(over) / times
 		sum, weights = sum+e.peak(bin)/times/(off*off), weights+1/(off*off)
