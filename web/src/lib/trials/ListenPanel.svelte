@@ -102,7 +102,7 @@
     <p class="mt-2 font-head text-[3.2rem] leading-none font-semibold">
       {figure(60 * heard.speed)}<span class="pl-2 text-[1.5rem]">rpm</span>
     </p>
-    <p class="mt-1 text-soft">the motor, ± {figure(60 * heard.spread)}. {heard.fits}</p>
+    <p class="mt-1 text-soft">the motor, ± {figure(Number((60 * heard.spread).toPrecision(2)))}. {heard.fits}</p>
     <div bind:clientWidth={width} class="mt-2">
       <svg {width} height={HEIGHT + 18} role="img" aria-label="Spectrum of the sound, up to {figure(top)} hertz">
         <path {d} fill="none" stroke="var(--iron)" stroke-width="1.4" />
@@ -110,7 +110,17 @@
         {#each lines as l, i (i)}
           {@const lx = (l.hertz / top) * width}
           <line x1={lx} x2={lx} y1="4" y2={HEIGHT} stroke="var(--brass)" stroke-dasharray="3 3" />
-          <text x={lx + 4} y={12 + (i % 3) * 14} class="text-[0.8rem]" fill="var(--brass-ink)">{l.what}</text>
+        {/each}
+        {#each lines as l, i (i)}
+          <text
+            x={(l.hertz / top) * width + 4}
+            y={12 + (i % 3) * 14}
+            class="text-[0.8rem]"
+            fill="var(--brass-ink)"
+            stroke="var(--paper)"
+            stroke-width="4"
+            paint-order="stroke">{l.what}</text
+          >
         {/each}
         <text x={width} y={HEIGHT + 15} text-anchor="end" class="text-[0.8rem]" fill="var(--soft)"
           >hertz, to {figure(top)}</text
