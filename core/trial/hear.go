@@ -8,6 +8,7 @@ import (
 
 	"gonum.org/v1/gonum/dsp/fourier"
 	"gonum.org/v1/gonum/dsp/window"
+	"gonum.org/v1/gonum/floats"
 	"gonum.org/v1/gonum/stat"
 )
 
@@ -407,9 +408,45 @@ func (s *spectrum) top(bin int) int {
 	return bin
 }
 
-// refine is the speed its own lines make together, each as sure as it stands out and the surer the higher it is.
+// line is where a line's power is centred, Hz, and how much wider it is to either side than the window makes it: a
+// speed that wanders while it is listened to smears its lines.
+func (s *spectrum) line(bin int) (at, smeared float64) {
+	bin = s.top(bin)
+	least := max(s.power[bin]/10, countsFrom*s.floor[bin])
+	own := 0
+	for own < lobe && leaks[own+1]*s.power[bin] > least {
+		own++
+	}
+	widest := max(lobe, int(mostWander*float64(bin)))
+	end := func(way int) int {
+		last := bin
+		for i := bin; i > 0 && i < len(s.power) && (i-last)*way <= lobe && (i-bin)*way <= widest; i += way {
+			if s.power[i] > least {
+				last = i
+			}
+		}
+		return last
+	}
+	from, to := end(-1), end(1)
+	wider := float64(to-from)/2 - float64(own)
+	if wider <= 1 {
+		return s.peak(bin), 0
+	}
+	sum, moment := 0.0, 0.0
+	for i := from; i <= to; i++ {
+		sum, moment = sum+s.power[i], moment+s.power[i]*float64(i)
+	}
+	return moment / sum * s.step, wider * s.step
+}
+
+// mostWander is how far a speed may wander while it is listened to, as a share of it, and still be one.
+const mostWander = 0.02
+
+// refine is the speed its own lines make together, each as sure as it stands out and the surer the higher it is; and
+// how far out it may be: by the noise, by how far its lines are smeared, and by how far they are from each other.
 func (e *ear) refine(f float64) (speed, spread float64) {
-	sum, weights := 0.0, 0.0
+	var places, weights []float64
+	smeared := 0.0
 	add := func(times float64) {
 		at := f * times
 		if at > heardTo {
@@ -419,10 +456,11 @@ func (e *ear) refine(f float64) (speed, spread float64) {
 		if bin < 0 || over < countsFrom {
 			return
 		}
-		bin = e.top(bin)
 		// A line's place is as sure as its width over the root of how far it stands out [Rife and Boorstyn].
 		off := 2 * e.step / math.Sqrt(over) / times
-		sum, weights = sum+e.peak(bin)/times/(off*off), weights+1/(off*off)
+		place, wider := e.line(bin)
+		places, weights = append(places, place/times), append(weights, 1/(off*off))
+		smeared = max(smeared, wider/times)
 	}
 	for h := 1; h <= mostHarmonic; h++ {
 		add(float64(h))
@@ -430,11 +468,15 @@ func (e *ear) refine(f float64) (speed, spread float64) {
 	for _, times := range e.PerTurn {
 		add(times)
 	}
-	if weights == 0 {
+	if len(places) == 0 {
 		return f, sameSpeed * f
 	}
-	// A machine's speed wanders a little while it is listened to.
-	return sum / weights, 1.645*math.Sqrt(1/weights) + 0.0005*f
+	speed = stat.Mean(places, weights)
+	for _, place := range places {
+		smeared = max(smeared, math.Abs(place-speed))
+	}
+	// A machine that seems not to wander while it is listened to still does a little.
+	return speed, within(math.Sqrt(1/floats.Sum(weights)), 0) + smeared + 0.0005*f
 }
 
 // linesAt are the lines a speed was heard by.

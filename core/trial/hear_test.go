@@ -161,3 +161,36 @@ func TestAStrongLineIsHeardAtItsPeak(t *testing.T) {
 		assert.GreaterOrEqual(t, sure, each/2, what)
 	}
 }
+
+// A speed that hunts while it is listened to smears its lines: its mean lies within a spread that is wider by about as
+// much.
+func TestAWanderingSpeedIsHeardWithinItsSpread(t *testing.T) {
+	const rate, each = 8000.0, 40
+	for _, wander := range []float64{0.003, 0.01} {
+		within, spread := 0, 0.0
+		for i := range each {
+			b := bench{rand.New(rand.NewPCG(uint64(i), 33))}
+			turns, slow, begins := b.between(9, 44), b.between(0.2, 1.5), b.between(0, 2*math.Pi)
+			samples := make([]float64, int(4*rate))
+			phase, mean := 0.0, 0.0
+			for k := range samples {
+				at := float64(k) / rate
+				now := turns * (1 + wander*math.Sin(begins+2*math.Pi*slow*at))
+				mean += now / float64(len(samples))
+				phase += 2 * math.Pi * now / rate
+				samples[k] = math.Sin(phase) + 0.6*math.Sin(2*phase) + 0.3*math.Sin(3*phase) + 0.3*math.Sin(24*phase) +
+					5*math.Sin(2*math.Pi*100*at) + 0.7*b.NormFloat64()
+			}
+			heard, err := Hear(samples, rate, Clues{Mains: 50, Low: 4, High: 50, Spindle: 1 / b.between(2, 8),
+				Belts: []float64{b.between(0.1, 0.4)}, PerTurn: []float64{24}})
+			require.NoError(t, err)
+			spread += heard.Spread / mean / each
+			if math.Abs(heard.Speed-mean) <= heard.Spread {
+				within++
+			}
+		}
+		t.Logf("wanders by %g: %d within, spread %.4f", wander, within, spread)
+		assert.GreaterOrEqual(t, within, each*9/10, "wanders by %g", wander)
+		assert.Less(t, spread, 1.5*wander)
+	}
+}
