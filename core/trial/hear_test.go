@@ -91,6 +91,7 @@ func (m heardMachine) sound(b bench) (samples []float64, rate float64) {
 // Two hundred machines of every kind: right within half a per cent in 95 of 100 at least, and unsure of itself in four
 // of five of those it gets wrong.
 func TestSpeedsAreHeardUnderHumAndNoise(t *testing.T) {
+	t.Parallel()
 	const machines = 200
 	right, wrong, wrongAndSure, sure, within := 0, 0, 0, 0, 0
 	for i := range machines {
@@ -126,7 +127,8 @@ func TestSpeedsAreHeardUnderHumAndNoise(t *testing.T) {
 // A machine that stands far out of its noise is heard at its own line, not somewhere on the skirt a strong line has in
 // any spectrum, and the next likeliest is another line; with belts that may sound like it, it is not always sure.
 func TestAStrongLineIsHeardAtItsPeak(t *testing.T) {
-	const rate, each = 8000.0, 40
+	t.Parallel()
+	const rate, each = 8000.0, 20
 	alone := func(bench) Clues { return Clues{Mains: 50, Low: 4, High: 50} }
 	belted := func(b bench) Clues {
 		return Clues{Mains: 50, Low: 4, High: 50, Spindle: 1 / b.between(2, 8),
@@ -165,7 +167,8 @@ func TestAStrongLineIsHeardAtItsPeak(t *testing.T) {
 // A speed that hunts while it is listened to smears its lines: its mean lies within a spread that is wider by about as
 // much.
 func TestAWanderingSpeedIsHeardWithinItsSpread(t *testing.T) {
-	const rate, each = 8000.0, 40
+	t.Parallel()
+	const rate, each = 8000.0, 20
 	for _, wander := range []float64{0.003, 0.01} {
 		within, spread := 0, 0.0
 		for i := range each {
