@@ -34,6 +34,7 @@ test('a fuse is chosen by the plate, and bridging one is a stop however right th
 }) => {
   await page.goto(`${workshop.url}/#/practice/fuse/11`);
   await page.getByRole('button', { name: 'do it: Read its plate' }).click();
+  await expect(page.locator('main')).toContainText(/[\d.]+\s*A on its plate/);
   const plate = Number(/([\d.]+)\s*A on its plate/.exec((await page.locator('main').textContent()) ?? '')?.[1]);
   const sizes = [2, 3.15, 4, 5, 6.3, 8, 10, 12.5, 16, 20, 25];
   const fuse = String(sizes.find((a) => a >= 1.25 * plate));
