@@ -40,12 +40,14 @@ var rooms = map[string]string{
 	"logbook":    "control measured plan quantity reduction work",
 	"line":       "air control motor numeric plan quantity reduction source supply wiring work",
 	"drawing":    "control line quantity reduction",
-	"verdict":    "air control finding line motor plan quantity reduction supply wiring words work working",
-	"remedy":     "control finding line motor plan quantity reduction shelf work",
+	"judge":      "control finding line motor plan quantity reduction supply work working",
+	"verdict":    "judge air control finding line motor plan quantity reduction supply wiring words work working",
+	"remedy":     "judge control finding line motor plan quantity reduction shelf work",
 	"search":     "drawing line motor plan quantity reduction shelf words work",
 	"rank":       "control line motor plan quantity reduction shelf words work",
 	"settings":   "control line motor quantity source work working",
-	"assess": "air control drawing finding line motor numeric plan quantity reduction remedy settings source supply " +
+	"assess": "judge air control drawing finding line motor numeric plan quantity reduction remedy settings source " +
+		"supply " +
 		"verdict words work working",
 	"trial": "air assess control dryrun finding line measured motor numeric plan quantity reduction script source " +
 		"supply thermal working",
@@ -55,12 +57,12 @@ var rooms = map[string]string{
 	"practice": "control dryrun fault finding identify instrument line motor numeric plan quantity reduction " +
 		"script supply " +
 		"work",
-	"build":   "assess control finding line motor plan quantity rank reduction shelf supply wiring words",
-	"compare": "assess build dryrun finding line plan quantity words",
+	"build":   "dryrun judge assess control finding line motor plan quantity rank reduction shelf supply wiring words",
+	"compare": "judge assess build dryrun finding line plan quantity words",
 	"slate":   "motor quantity reduction source supply work working",
 	// What tests share.
 	"plan/plantest":     "control finding motor plan quantity reduction shelf supply work",
-	"assess/assesstest": "assess finding plan remedy settings working",
+	"assess/assesstest": "dryrun assess finding plan remedy settings working",
 }
 
 // The rule: cmd → server → {store, core}; store → core; core → nothing of ours outside core,

@@ -26,7 +26,7 @@ func (a *api) assess(h huma.API) {
 		if err := a.stocked(ctx, &in.Body); err != nil {
 			return nil, a.fail(ctx, err)
 		}
-		out, err := assess.Assess(in.Body)
+		out, err := a.starts.assess(in.Body)
 		return &assessOutput{out}, a.fail(ctx, err)
 	})
 	huma.Register(h, inLane(long, huma.Operation{

@@ -14,6 +14,7 @@ import (
 
 	"jiriki/core/assess"
 	"jiriki/core/build"
+	"jiriki/core/dryrun"
 	"jiriki/core/logbook"
 	"jiriki/core/plan"
 	"jiriki/core/quantity"
@@ -287,7 +288,7 @@ func follows(before, now store.Sheet) []logbook.Change {
 // judgedIn is what a plan's two answers say; nothing where it cannot be judged.
 func judgedIn(in plan.Input) logbook.Judged {
 	in.Plan.Trials, in.Plan.Checks = nil, nil
-	a, err := assess.Assess(in)
+	a, err := dryrun.Assess(in)
 	if err != nil {
 		return logbook.Judged{}
 	}

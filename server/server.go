@@ -42,6 +42,7 @@ type api struct {
 	bodyTime time.Duration
 	stock    stock
 	verdicts verdicts
+	starts   starts
 	live     live
 }
 

@@ -9,6 +9,7 @@ import (
 	"jiriki/core/drawing"
 	"jiriki/core/dryrun"
 	"jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/plan"
 	"jiriki/core/quantity"
 	"jiriki/store"
@@ -102,9 +103,10 @@ func workOut(
 
 // judged assesses a plan for its row.
 func judged(in plan.Input, shelf string) Verdict {
-	a, err := assess.Assess(in)
+	a, err := dryrun.Assess(in)
 	if err != nil {
-		past := assess.Said{Mark: finding.Missing, Text: "It holds more than can be worked out."}
+		past := assess.Said{Answer: judge.Unknown, Mark: finding.Missing, Text: "It holds more than can be worked out.",
+			Hangs: []assess.Next{}, Taken: []judge.Taken{}}
 		return Verdict{
 			Power: past, Does: past,
 			Stations: []assess.Station{},

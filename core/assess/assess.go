@@ -4,6 +4,7 @@ package assess
 import (
 	"jiriki/core/drawing"
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
@@ -18,7 +19,7 @@ import (
 // to watch.
 type Assessment struct {
 	Headline   string                   `json:"headline"`
-	MayPower   bool                     `json:"mayPower" doc:"No stop is open, nothing needed is missing"`
+	MayPower   bool                     `json:"mayPower" doc:"May it be powered is answered by yes: no stop is open, and nothing it hangs on is missing"`
 	Power      Said                     `json:"power" doc:"May it be powered?"`
 	Does       Said                     `json:"does" doc:"Does it do the jobs?"`
 	JobsDone   int                      `json:"jobsDone"`
@@ -37,6 +38,16 @@ type Assessment struct {
 	Units      q.Units                  `json:"units"`
 	Entries    []q.FieldError           `json:"entries" nullable:"false" doc:"Entries that cannot be used; the rest is worked out as if they were left empty"`
 	ShelfTried bool                     `json:"-"` // the answer depends on the shelf
+
+	asked *asked
+}
+
+// asked is what an assessment was made of, for the answers to be given anew once its start and stop are known.
+type asked struct {
+	model   *line.Model
+	input   *plan.Input
+	results []line.Result
+	started bool // its usual start and stop were run
 }
 
 // Next is the next unanswered question, working back from the work.
@@ -60,6 +71,7 @@ func Assess(in plan.Input) (Assessment, error) {
 	if !settled {
 		line.Withhold(results)
 	}
+	judge.Withhold(t, results)
 	a := Assessment{
 		Findings: verdict.Findings(t, results, loads, in.Units), Reach: t.Reach(), Coverage: t.Coverage(),
 		Drawing:  drawing.Of(t),
@@ -84,14 +96,31 @@ func Assess(in plan.Input) (Assessment, error) {
 		a.Fixes = h.ForFindings(a.Findings)
 	}
 	a.ShelfTried = h.ShelfTried
-	a.MayPower = verdict.MayPower(t, a.Findings)
-	a.Headline, a.Power, a.Does = headline(&a, t), saidOfPower(&a), saidOfJobs(&a)
-	a.Next = next(&a)
-	a.Stations = summaries(t, &in, &a)
+	a.asked = &asked{model: t, input: &in, results: results}
+	a.answer()
 	a.SpeedPlate = t.SpeedPlate(results)
 	sheet := settings.For(t, in.Units)
 	a.Settings = sheet.Settings
 	a.Bench = s.Motor.BenchView(in.Units)
 	a.Workings = append(workings(t, in.Units, results, loads), sheet.Workings...)
 	return a, nil
+}
+
+// Started puts what the plan's usual start and stop came to beside the rest, and answers anew: until they were run
+// nobody knows whether it may be powered.
+func (a *Assessment) Started(found []f.Finding) {
+	a.asked.started = true
+	a.Findings = verdict.InOrder(append(a.Findings, found...))
+	a.answer()
+}
+
+// answer gives the answers from the findings.
+func (a *Assessment) answer() {
+	t := a.asked.model
+	power := judge.Power(t, a.Findings, a.asked.started)
+	a.MayPower = power == judge.Yes
+	a.Power = saidOfPower(a, power)
+	a.Does = saidOfJobs(a, judge.Jobs(a.asked.results, a.Findings))
+	a.Headline, a.Next = headline(a, t), next(a)
+	a.Stations = summaries(t, a.asked.input, a)
 }

@@ -31,6 +31,7 @@ func TestAJobIsDrawnUnderTheCeilingItIsJudgedBy(t *testing.T) {
 				assert.True(t, k == 0 || at.RPM > job.Ceiling[k-1].RPM, "%s: rising", sound.What)
 			}
 			if job.StartMargin > 0 && job.StartMargin < job.Margin*1.01 || described.Load.By == "inertia" ||
+				described.Load.By == "replaced" ||
 				described.Load.Shape != "" && described.Load.Shape != "torque" {
 				continue
 			}

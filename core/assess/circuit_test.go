@@ -25,7 +25,7 @@ func TestTheCircuitHoldsTogether(t *testing.T) {
 			tr := line.New(s)
 			c := tr.Circuit()
 			assert.True(t, c.Fits, name)
-			assert.GreaterOrEqual(t, c.Wire.Carries(s.Supply.Code), c.WireFor, "%s %s", name, code)
+			assert.GreaterOrEqual(t, c.Wire.Carries(s.Supply.Code, s.Supply.Three), c.WireFor, "%s %s", name, code)
 			assert.GreaterOrEqual(t, c.Breaker, tr.InputAmps(), "%s %s", name, code)
 			assert.GreaterOrEqual(t, c.Fuse, tr.InputAmps())
 			known := map[working.ID]bool{}

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	q "jiriki/core/quantity"
 	"jiriki/core/words"
@@ -64,54 +65,94 @@ func headline(a *Assessment, t *line.Model) string {
 
 // Said is one of the two answers to a plan, which are never mixed.
 type Said struct {
-	Mark f.Level `json:"mark" enum:"stop,missing,caution,good"`
-	Text string  `json:"text"`
+	Answer judge.Answer  `json:"answer" enum:"yes,no,unknown"`
+	Mark   f.Level       `json:"mark" enum:"stop,missing,caution,good"`
+	Text   string        `json:"text"`
+	Hangs  []Next        `json:"hangs" nullable:"false" doc:"What is still to be entered before it is known"`
+	Taken  []judge.Taken `json:"taken" nullable:"false" doc:"What was taken of entries that nobody made"`
 }
 
-// saidOfPower answers whether the plan may be powered: by what can hurt and what is not known, not by its jobs.
-func saidOfPower(a *Assessment) Said {
+// saidOfPower says whether the plan may be powered: by what can hurt and what is not known, not by its jobs.
+func saidOfPower(a *Assessment, answer judge.Answer) Said {
 	stops, cautions := 0, 0
-	first := map[f.Level]string{}
+	first := ""
 	for i := range a.Findings {
 		one := &a.Findings[i]
-		if one.Short || one.Always {
-			continue
-		}
-		if first[one.Level] == "" {
-			first[one.Level] = one.Title
-		}
-		switch one.Level {
-		case f.Stop:
-			stops++
-		case f.Caution:
+		switch {
+		case one.Short || one.Always:
+		case one.Level == f.Stop:
+			if stops++; stops == 1 {
+				first = one.Title
+			}
+		case one.Level == f.Caution:
 			cautions++
 		}
 	}
+	said := Said{Answer: answer, Hangs: hangs(a, f.Holds.Power), Taken: []judge.Taken{}}
 	switch {
-	case a.MayPower && cautions == 0:
-		return Said{f.Good, "Yes, by the steps of the first power-up."}
-	case a.MayPower && cautions == 1:
-		return Said{f.Caution, "Yes, minding one caution."}
-	case a.MayPower:
-		return Said{f.Caution, "Yes, minding " + words.Count(cautions) + " cautions."}
-	case stops == 1:
-		return Said{f.Stop, "No. " + words.Sentence(first[f.Stop])}
-	case stops > 1:
-		return Said{f.Stop, fmt.Sprintf("No, %s stops. First: %s", words.Count(stops), words.Sentence(first[f.Stop]))}
+	case answer == judge.Unknown:
+		said.Mark, said.Text = f.Missing, notKnown(said.Hangs)
+		if len(said.Hangs) == 0 {
+			said.Text = "Not known yet. Its start and stop have not been worked out."
+		}
+		return said
+	case answer == judge.No && stops == 1:
+		said.Mark, said.Text = f.Stop, "No. "+words.Sentence(first)
+		return said
+	case answer == judge.No:
+		said.Mark, said.Text = f.Stop, fmt.Sprintf("No, %s stops. First: %s", words.Count(stops), words.Sentence(first))
+		return said
 	}
-	return Said{f.Missing, "Not yet. " + words.Sentence(first[f.Missing])}
+	said.Taken = judge.TakenAs(a.asked.model)
+	switch cautions {
+	case 0:
+		said.Mark, said.Text = f.Good, "Yes, by the steps of the first power-up."
+	case 1:
+		said.Mark, said.Text = f.Caution, "Yes, minding one caution."
+	default:
+		said.Mark, said.Text = f.Caution, "Yes, minding "+words.Count(cautions)+" cautions."
+	}
+	return said
 }
 
-// saidOfJobs answers whether it does its jobs, and by how much.
-func saidOfJobs(a *Assessment) Said {
+// hangs are the missing entries that an answer hangs on, in the order they are asked for.
+func hangs(a *Assessment, held func(f.Holds) bool) []Next {
+	out := []Next{}
+	for i := range a.Findings {
+		if one := &a.Findings[i]; one.Entry || one.Level == f.Missing && held(one.Holds) {
+			out = append(out, Next{Text: one.Title, Field: one.Field})
+		}
+	}
+	return out
+}
+
+// namedFirst is how many missing entries are named in a line.
+const namedFirst = 3
+
+// notKnown says what is still to be entered.
+func notKnown(hangs []Next) string {
+	var b strings.Builder
+	b.WriteString("Not known yet")
+	for i, one := range hangs[:min(len(hangs), namedFirst)] {
+		b.WriteString([]string{": ", "; "}[min(i, 1)] + words.LowerFirst(strings.TrimRight(one.Text, "?.")))
+	}
+	if more := len(hangs) - namedFirst; more > 0 {
+		fmt.Fprintf(&b, "; and %s more", words.Count(more))
+	}
+	return b.String() + "."
+}
+
+// saidOfJobs says whether it does its jobs, and by how much.
+func saidOfJobs(a *Assessment, answer judge.Answer) Said {
+	said := Said{Answer: answer, Hangs: hangs(a, f.Holds.Jobs), Taken: []judge.Taken{}}
 	if len(a.Jobs) == 0 {
-		return Said{f.Missing, "No job is put in yet."}
+		said.Mark, said.Text = f.Missing, "No job is put in yet."
+		return said
 	}
 	var tightest, worst *JobResult
-	all, told := true, false
+	all := true
 	for i := range a.Jobs {
 		job := &a.Jobs[i]
-		told = told || job.Outcome != line.CannotTell
 		all = all && job.Outcome == line.Does
 		switch {
 		case job.Outcome.Done() && (tightest == nil || job.Margin < tightest.Margin):
@@ -120,21 +161,22 @@ func saidOfJobs(a *Assessment) Said {
 			worst = job
 		}
 	}
-	if !told {
-		return Said{f.Missing, "It cannot be told yet."}
+	count := fmt.Sprintf("%d of %d", a.JobsDone, len(a.Jobs))
+	switch answer {
+	case judge.No:
+		said.Mark, said.Text = f.Stop, count+"; "+worst.Name+": "+worst.Short+"."
+	case judge.Unknown:
+		said.Mark, said.Text = f.Missing, notKnown(said.Hangs)
+		if a.JobsDone > 0 {
+			said.Text = count + "; of the rest it is not known yet."
+		}
+	default:
+		said.Mark, said.Text = f.Good, count+", the tightest with "+q.Percent(tightest.Margin-1)+" to spare."
+		if !all {
+			said.Mark = f.Caution
+		}
 	}
-	text := fmt.Sprintf("%d of %d", a.JobsDone, len(a.Jobs))
-	switch {
-	case worst != nil:
-		return Said{f.Stop, text + "; " + worst.Name + ": " + worst.Short + "."}
-	case a.JobsDone < len(a.Jobs):
-		return Said{f.Missing, text + "; the rest cannot be told yet."}
-	}
-	text += ", the tightest with " + q.Percent(tightest.Margin-1) + " to spare."
-	if !all {
-		return Said{f.Caution, text}
-	}
-	return Said{f.Good, text}
+	return said
 }
 
 // notJudged is the headline of a plan that has too little in it.

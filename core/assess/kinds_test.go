@@ -44,14 +44,15 @@ func TestEveryKindRunsOnEveryControlThatSuitsIt(t *testing.T) {
 		for _, kind := range line.Drives(p.Kind) {
 			in := plantest.Sound()
 			in.Plan.Motor = motor.Described{Kind: p.Kind, ThermalSwitch: "none", Plate: plateOf(p.Kind)}
-			in.Plan.Control.Kind, in.Plan.Control.Volts, in.Plan.Control.Amps, in.Plan.Control.LimitAmps = kind, "",
-				"12 A", "12 A"
+			in.Plan.Control.Kind, in.Plan.Control.Volts, in.Plan.Control.Amps = kind, "", "12 A"
+			in.Plan.Control.LimitAmps = in.Plan.Motor.Plate.Amps
 			in.Plan.Control.TopTrim = ""
 			if kind == control.Contactor && p.Kind == motor.ThreePhase {
 				in.Plan.Supply.Phases = "3"
 			}
 			if p.Family == motor.DCFamily {
-				in.Plan.Supply = supply.Described{Volts: "54 V", Hertz: "50 Hz", Breaker: "20 A", Earthed: true}
+				in.Plan.Supply = supply.Described{Volts: "54 V", Hertz: "50 Hz", Breaker: "20 A", Wire: "4 mm²",
+					Earthed: true}
 				in.Plan.Control.Volts = "48 V"
 			}
 			if p.Kind == motor.Stepper {
@@ -60,7 +61,8 @@ func TestEveryKindRunsOnEveryControlThatSuitsIt(t *testing.T) {
 			in.Machine.Limits.Spindle, in.Machine.Limits.Covered, in.Machine.Kind = "", true, "fan"
 			in.Machine.Limits.Marked = "60000"
 			if p.Family == motor.SeriesFamily {
-				in.Plan.Reduction = reduction.Described{} // too fast for a belt of this size
+				in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Direct}} // too fast for a belt
+				in.Machine.Jobs[0].Load.Torque = "0.2 N·m"
 			}
 			a := assesstest.Of(t, in)
 			name := string(p.Kind) + " on " + string(kind)

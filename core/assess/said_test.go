@@ -40,7 +40,7 @@ func TestTwoAnswersAreToldApart(t *testing.T) {
 	assert.Equal(t, "No job is put in yet.", a.Does.Text)
 	in = plantest.Sound()
 	in.Plan.Motor.Kind = ""
-	assert.Equal(t, "It cannot be told yet.", assesstest.Of(t, in).Does.Text)
+	assert.Equal(t, "Not known yet: what kind of motor is it.", assesstest.Of(t, in).Does.Text)
 }
 
 // A yes is never said where the plan may not be powered, whatever the plan.
@@ -50,7 +50,7 @@ func TestAYesIsOnlySaidWhereItMayBePowered(t *testing.T) {
 		if a.MayPower {
 			assert.Regexp(t, "^Yes", a.Power.Text, n)
 		} else {
-			assert.Regexp(t, "^No", a.Power.Text, n)
+			assert.Regexp(t, "^No", a.Power.Text, n) // No, or Not known yet
 			assert.Contains(t, []finding.Level{finding.Stop, finding.Missing}, a.Power.Mark, n)
 		}
 		if a.Does.Mark == finding.Good {

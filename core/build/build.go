@@ -5,10 +5,13 @@ package build
 import (
 	"fmt"
 	"reflect"
+	"strings"
 
 	"jiriki/core/assess"
 	"jiriki/core/control"
+	"jiriki/core/dryrun"
 	"jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
@@ -46,6 +49,7 @@ type Build struct {
 	Homemade   *Homemade     `json:"homemade,omitempty" doc:"Only for a drive that can be built at home"`
 	Approaches []Approach    `json:"approaches" nullable:"false"`
 	MayPower   bool          `json:"mayPower"`
+	Power      judge.Answer  `json:"power" enum:"yes,no,unknown" doc:"May it be powered?"`
 	Blocked    string        `json:"blocked" doc:"Why it may not be powered yet; empty when it may"`
 }
 
@@ -67,7 +71,7 @@ type Wiring struct {
 // blocked until that is mended. The error is quantity.FieldErrors when the input is past what is taken
 // at once.
 func Plan(in plan.Input) (Build, error) {
-	a, err := assess.Assess(in)
+	a, err := dryrun.Assess(in)
 	if err != nil {
 		return Build{}, err
 	}
@@ -76,8 +80,9 @@ func Plan(in plan.Input) (Build, error) {
 	for _, p := range in.Plan.Prices {
 		b.prices[p.Part] = shelf.ParseMoney(p.Cost)
 	}
-	out := Build{MayPower: a.MayPower, Blocked: blocked(a), Make: []Making{}, Approaches: []Approach{},
-		PowerUp: []PowerUpStep{}}
+	out := Build{MayPower: a.MayPower, Power: a.Power.Answer, Blocked: blocked(a), Make: []Making{},
+		Approaches: []Approach{},
+		PowerUp:    []PowerUpStep{}}
 	b.parts()
 	out.Take, out.Buy, out.Make = bill(b.take), bill(b.buy), append(out.Make, b.made...)
 	out.Wiring = b.wiring()
@@ -99,7 +104,7 @@ func blocked(a assess.Assessment) string {
 			return f.Title
 		}
 	}
-	return a.Next.Text
+	return strings.TrimSuffix(a.Power.Text, ".")
 }
 
 func bill(parts []Part) Bill {

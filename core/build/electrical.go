@@ -131,7 +131,7 @@ func (b *builder) sizes(wires []wiring.Wire) {
 	if circuit.Code == supply.NEC {
 		amps *= 1.25
 	}
-	if wire, ok := supply.Thinnest(circuit.Code, amps); ok && b.Motor.Amps.Value > 0 {
+	if wire, ok := supply.Thinnest(circuit.Code, amps, b.ThreeOut()); ok && b.Motor.Amps.Value > 0 {
 		output = wire.Name
 		if wire.Area > circuit.EarthWire.Area && circuit.Fits {
 			earth = wire.Name

@@ -57,6 +57,10 @@ func (p *powerUp) dead() {
 		p.add("insulation", "Motor leads off the drive, each against the frame.", "insulation, 500 V tester",
 			"over 1\u202fMΩ", false)
 	}
+	if p.Supply.Offered {
+		p.add("conductor", "The cable's sheath, from the board to the machine.", "size of its conductors, as printed",
+			p.Supply.Wire.Name+" or thicker", false)
+	}
 	if p.Motor.Kind.Family() == motor.DCFamily {
 		p.add("winding", "Across the motor's leads, the shaft turned a little between readings.", "ohms",
 			"about "+p.show(p.Motor.DC.Resistance.Value, q.Resistance), false)

@@ -11,6 +11,7 @@ import (
 	"jiriki/core/build"
 	"jiriki/core/dryrun"
 	"jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
@@ -37,9 +38,10 @@ type Beside struct {
 
 // Side is one of the plans.
 type Side struct {
-	Name     string     `json:"name"`
-	MayPower bool       `json:"mayPower"`
-	Reach    line.Reach `json:"reach"`
+	Name     string       `json:"name"`
+	MayPower bool         `json:"mayPower"`
+	Power    judge.Answer `json:"power" enum:"yes,no,unknown"`
+	Reach    line.Reach   `json:"reach"`
 }
 
 // Row is one thing they are compared in.
@@ -78,7 +80,7 @@ func Plans(plans []Named) (Beside, error) {
 	out := Beside{Sides: []Side{}, Rows: []Row{}, Jobs: []assess.JobResult{}}
 	list := make([]judged, 0, len(plans))
 	for _, p := range plans {
-		a, err := assess.Assess(p.Input)
+		a, err := dryrun.Assess(p.Input)
 		if err != nil {
 			return Beside{}, err
 		}
@@ -90,7 +92,7 @@ func Plans(plans []Named) (Beside, error) {
 		one := judged{name: p.Name, a: a, build: b, model: line.New(s), sys: p.Input.Units}
 		one.dry, one.runs = dryrun.Come(p.Input)
 		list = append(list, one)
-		out.Sides = append(out.Sides, Side{Name: p.Name, MayPower: a.MayPower, Reach: a.Reach})
+		out.Sides = append(out.Sides, Side{Name: p.Name, MayPower: a.MayPower, Power: a.Power.Answer, Reach: a.Reach})
 	}
 	if len(list) == 0 {
 		return out, nil
@@ -141,6 +143,9 @@ var measures = []measure{
 	{"May it be powered?", func(j *judged) (string, float64) {
 		if j.a.MayPower {
 			return "yes", 1
+		}
+		if j.a.Power.Answer == judge.Unknown {
+			return words.LowerFirst(j.build.Blocked), math.NaN()
 		}
 		return "no: " + j.build.Blocked, 0
 	}},
@@ -322,14 +327,20 @@ func headline(list []judged) string {
 	default:
 		said = append(said, words.List(jobs)+verb(jobs, " does", " do")+" more jobs")
 	}
-	var barred []string
+	var barred, unknown []string
 	for i := range list {
-		if !list[i].a.MayPower {
+		switch list[i].a.Power.Answer {
+		case judge.No:
 			barred = append(barred, list[i].name)
+		case judge.Unknown:
+			unknown = append(unknown, list[i].name)
 		}
 	}
 	if len(barred) > 0 {
 		said = append(said, words.List(barred)+" must not be powered yet")
+	}
+	if len(unknown) > 0 {
+		said = append(said, "Whether "+words.List(unknown)+" may be powered is not known yet")
 	}
 	return strings.Join(said, ". ") + "."
 }

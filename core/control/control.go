@@ -36,6 +36,8 @@ type Described struct {
 	Name        string `json:"name" maxLength:"120"`
 	Origin      string `json:"origin" maxLength:"200"`
 	Kind        Kind   `json:"kind" enum:"phase-angle,pwm,inverter,bldc,stepper,capacitors,inverter-1,variac,resistor,contactor,"`
+	InputVolts  q.Text `json:"inputVolts" unit:"V" doc:"Volts its plate takes in, such as 200-240 V"`
+	InputHertz  q.Text `json:"inputHertz" unit:"Hz" doc:"Hertz its plate takes in, such as 50/60 Hz"`
 	Volts       q.Text `json:"volts" unit:"V" doc:"Most volts it is rated to put out"`
 	Amps        q.Text `json:"amps" unit:"A" doc:"Output amps it can give for ever"`
 	LimitAmps   q.Text `json:"limitAmps" unit:"A" doc:"Current limit as set"`
@@ -60,6 +62,8 @@ type Described struct {
 	Enclosed    bool   `json:"enclosed" doc:"In an earthed, closed box with strain relief"`
 	ZeroStart   bool   `json:"zeroStart" doc:"Will not start unless the knob is at zero"`
 	NoVolt      bool   `json:"noVolt" doc:"No-volt release: stays off when power comes back"`
+	DCRated     bool   `json:"dcRated" doc:"Contacts and switches in direct current are rated for its volts"`
+	Pauses      bool   `json:"pauses" doc:"A console or key pauses it, and starts it again at the speed it had"`
 	Isolated    bool   `json:"isolated" doc:"What comes to it from elsewhere is kept apart from the mains: an isolator for signals, an isolating transformer for power"`
 	SwitchAfter bool   `json:"switchAfter" doc:"A switch or contactor stands between it and the motor"`
 	Shared      bool   `json:"shared" doc:"A second motor runs from it"`
@@ -139,8 +143,14 @@ type Resolved struct {
 	ZeroStart     bool
 	NoVolt        bool
 	Isolated      bool
+	DCRated       bool // contacts in direct current are rated for it
+	Pauses        bool // and starts again at the speed it had
 	SwitchAfter   bool
 	Shared        bool
+	Input         Input
+	FeedbackTaken bool // nobody said what steadies the speed, and so on
+	ReverseTaken  bool
+	KnobTaken     bool
 	Reverse       string
 	Marks         []ResolvedMark // of the knob, rising
 }
@@ -185,7 +195,8 @@ func Resolve(d Described, r *q.Reader) Resolved {
 			"momentary") == "momentary",
 		Lamp: d.Lamp, Fan: d.Fan,
 		Choke: d.Choke, Fused: d.Fused, Enclosed: d.Enclosed, ZeroStart: d.ZeroStart, NoVolt: d.NoVolt,
-		Isolated: d.Isolated, SwitchAfter: d.SwitchAfter, Shared: d.Shared,
+		Isolated: d.Isolated, DCRated: d.DCRated, Pauses: d.Pauses, SwitchAfter: d.SwitchAfter, Shared: d.Shared,
+		FeedbackTaken: d.Feedback == "", ReverseTaken: d.Reverse == "", KnobTaken: d.Knob == "",
 		Marks: readMarks(d.Marks, r),
 	}
 	// Only what such a control has is read: the rest is kept but not shown.
@@ -193,9 +204,12 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		c.Volts = r.Read("volts", d.Volts.Ranges("$2"), q.Voltage, q.Range{Min: 3, Max: 1000}).Or(0)
 		c.Amps = r.Read("amps", d.Amps, q.Current, q.Range{Min: 0.1, Max: 500}).Or(0)
 	}
+	if c.Limits() {
+		c.LimitAmps = r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0)
+		c.Input = readInput(d, r)
+	}
 	if c.SetsHertz() || c.DCDrive() {
 		c.BrakeOhms = r.Read("brakeOhms", d.BrakeOhms, q.Resistance, q.Range{Min: 0.1, Max: 10e3}).Or(0)
-		c.LimitAmps = r.Read("limitAmps", d.LimitAmps, q.Current, q.Range{Min: 0.05, Max: 1000}).Or(0)
 		c.Accel = r.Read("accel", d.Accel, q.Duration, q.Range{Min: 0, Max: 600}).Or(0)
 	}
 	if c.Kind == SeriesResistor {

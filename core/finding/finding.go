@@ -27,6 +27,22 @@ func (l Level) Rank() int {
 	return 3
 }
 
+// Holds is which of the two answers hangs on something that is missing; empty where none does.
+type Holds string
+
+// What can hang.
+const (
+	HoldsPower Holds = "power" // may it be powered?
+	HoldsJobs  Holds = "jobs"  // does it do the jobs?
+	HoldsBoth  Holds = "both"
+)
+
+// Power reports whether it must be known before the plan may be powered.
+func (h Holds) Power() bool { return h == HoldsPower || h == HoldsBoth }
+
+// Jobs reports whether it must be known before a job is called done.
+func (h Holds) Jobs() bool { return h == HoldsJobs || h == HoldsBoth }
+
 // Station names a part of the line.
 type Station string
 
@@ -51,9 +67,23 @@ type Finding struct {
 	Job     string     `json:"job,omitempty" doc:"The job it speaks of, if one"`
 	Always  bool       `json:"always,omitempty" doc:"Said of every plan of this sort, whatever is filled in"`
 	Entry   bool       `json:"entry,omitempty" doc:"An entry that was typed and cannot be used"`
+	Holds   Holds      `json:"holds,omitempty" enum:"power,jobs,both" doc:"Of what is missing: which of the two answers is not known before it is there"`
+	Offer   *Offer     `json:"offer,omitempty" doc:"One choice that is safe for all, to be taken by a click"`
 	Fix     Fix        `json:"-"`
 	Dry     bool       `json:"simulated,omitempty" doc:"A dry run found it; nothing of it was measured"`
 	Short   bool       `json:"short,omitempty" doc:"A stop for the job only: it falls short, which harms nobody"`
+}
+
+// Offer is what is safe whatever is there, offered for an entry that is missing: it is taken, not read.
+type Offer struct {
+	Label string  `json:"label"`
+	Set   []Entry `json:"set" nullable:"false" doc:"What taking it enters"`
+}
+
+// Entry is a text for a field.
+type Entry struct {
+	Field string `json:"field"`
+	Value string `json:"value"`
 }
 
 // Fix is a sort of change that can be tried for what is unsafe in itself.

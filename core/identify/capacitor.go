@@ -2,9 +2,9 @@ package identify
 
 import (
 	"fmt"
-	"math"
 
 	f "jiriki/core/finding"
+	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 )
 
@@ -74,10 +74,10 @@ func Capacitor(c CapacitorCheck) ([]f.Finding, error) {
 		say(f.CapacitorElectrolytic, f.Stop, "An electrolytic must not stay in circuit",
 			"It boils and bursts within minutes. A run capacitor is a film or oil type.")
 	}
-	if use == "run" && volts.Known && line.Known && volts.SI < 1.8*line.SI {
+	if use == "run" && volts.Known && line.Known && volts.SI < motor.LeastCapacitorVolts(line.SI) {
 		say(f.CapacitorVolts, f.Stop, "Marked for too few volts",
-			fmt.Sprintf("A run capacitor sees about twice the line: %s AC or more on %s.",
-				q.Show(math.Ceil(1.8*line.SI/10)*10, q.Voltage, q.Metric), q.Show(line.SI, q.Voltage, q.Metric)))
+			fmt.Sprintf("A run capacitor sees more than the line: %s AC or more on %s.",
+				q.Show(motor.LeastCapacitorVolts(line.SI), q.Voltage, q.Metric), q.Show(line.SI, q.Voltage, q.Metric)))
 	}
 	switchFindings(rest, clicks, say)
 	return out, nil

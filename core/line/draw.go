@@ -14,7 +14,7 @@ import (
 // Circuit is what the plan's input amps ask of conductor, fuse and breaker.
 func (t *Model) Circuit() supply.Circuit {
 	amps, _ := t.CircuitAmps()
-	return supply.On(t.Supply.Code, amps, t.Supply.Breaker, t.Motor.Amps.Value, t.Control.Adjusts())
+	return supply.On(t.Supply.Code, amps, t.Supply.Breaker, t.Motor.Amps.Value, t.Control.Adjusts(), t.Supply.Three)
 }
 
 // CircuitAmps are the amps conductor and breaker go by: the input's, or those the NEC's table has for such a motor on
@@ -50,6 +50,23 @@ func (t *Model) NeedsSupplyUnit() bool {
 	return false
 }
 
+// ThreeOut reports whether three loaded conductors run to the motor.
+func (t *Model) ThreeOut() bool {
+	return t.Motor.Kind == motor.ThreePhase || t.Motor.Kind.Family() == motor.DCFamily &&
+		t.Control.Kind == control.BrushlessDrive
+}
+
+// Lethal reports whether a touch of the supply can kill.
+func (t *Model) Lethal() bool { return t.Supply.Lethal() }
+
+// DrivenFromMains reports whether a drive takes the mains itself, without a supply unit before it.
+func (t *Model) DrivenFromMains() bool {
+	return t.Control.Limits() && !t.Supply.Battery && t.Supply.Volts > 0 && !t.NeedsSupplyUnit()
+}
+
+// MostDriveAmps is the most the drive gives by itself for a minute, whatever its limit is set to; 0 when not known.
+func (t *Model) MostDriveAmps() float64 { return control.PeakShare * RatedAmps(&t.Stations) }
+
 // DriveVolts is what the drive gives, or is meant for where that is not worked out yet; 0 when nobody knows.
 func (t *Model) DriveVolts() float64 {
 	return cmp.Or(t.Feed.Volts, t.Control.Volts, t.Motor.Volts.Value)
@@ -82,8 +99,10 @@ func (t *Model) FullShare() float64 {
 	case !(volts > 0):
 	case t.Feed.Kind == motor.VariableHertz:
 		return t.Feed.BaseVolts / volts * min(1, t.Feed.TopHertz/t.Feed.BaseHertz)
+	case t.Feed.Kind == motor.Pulses && len(t.Motor.Steps.Curve) == 0 && t.Motor.Steps.Henries > 0:
+		return t.Feed.Volts / volts // its corner moves with them
 	case t.Feed.Kind == motor.DirectCurrent:
-		return min(1, t.Feed.Volts/volts)
+		return min(max(1, t.Feed.TopTrim), t.Feed.Volts/volts) // past its plate where it is trimmed so
 	case t.Powered.FixedSpeed() && t.offPlate():
 		return max(1, t.lineWatts()/t.Motor.Power.Value)
 	}

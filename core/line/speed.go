@@ -35,27 +35,40 @@ func (t *Model) Together(job *work.Need) []Stretch {
 	return stretches
 }
 
-// TrimUnderLimit is the most a control that sets volts may be trimmed to for the spindle to keep the machine's
-// limit in every position, as a share of the plate in whole hundredths; false where nothing need hold it.
-func (t *Model) TrimUnderLimit() (share float64, needed bool) {
+// Fastest is how fast the spindle can turn with no load, in whichever position, rad/s, before the machine's own limit:
+// the one top speed that limits, rims, belts and bearings are held against. 0 where nothing turns it.
+func (t *Model) Fastest() float64 {
 	fastest := 0.0
+	if !t.Runs {
+		return fastest
+	}
 	for i := range t.Reduction.Positions {
 		fastest = max(fastest, t.Top(&t.Reduction.Positions[i]))
 	}
-	if !t.Control.DCDrive() || fastest <= t.TopSpeed*(1+SpeedTolerance) {
+	return fastest
+}
+
+// TrimUnderLimit is [Model.TrimUnder] the machine's own limit.
+func (t *Model) TrimUnderLimit() (share float64, needed bool) { return t.TrimUnder(t.TopSpeed) }
+
+// TrimUnder is the most a control that sets volts may be trimmed to for the spindle to keep a speed (rad/s) in every
+// position, as a share of the plate in whole hundredths; false where nothing need hold it.
+func (t *Model) TrimUnder(limit float64) (share float64, needed bool) {
+	fastest := t.Fastest()
+	if !t.Control.DCDrive() || fastest <= limit*(1+SpeedTolerance) {
 		return 0, false
 	}
-	share = t.Feed.TopShare(t.Motor.Volts.Value) * t.TopSpeed / fastest
+	share = t.Feed.TopShare(t.Motor.Volts.Value) * limit / fastest
 	if t.Feed.Rectified > 0 {
-		share = t.trimWatchingNothing(share, fastest)
+		share = t.trimWatchingNothing(share, limit/fastest)
 	}
 	return math.Floor(100*share) / 100, true
 }
 
 // trimWatchingNothing is the trim under a limit of a drive that holds neither speed nor volts: what an armature climbs
 // to without its load hardly falls until the firing angle is past the crest.
-func (t *Model) trimWatchingNothing(most, fastest float64) float64 {
-	allowed := t.Powered.RotorTop() * t.TopSpeed / fastest
+func (t *Model) trimWatchingNothing(most, slower float64) float64 {
+	allowed := t.Powered.RotorTop() * slower
 	return numeric.Last(0, most, 1e-3, func(share float64) bool {
 		feed := t.Feed
 		feed.TopTrim, feed.Trimmed = share, true
@@ -65,11 +78,8 @@ func (t *Model) trimWatchingNothing(most, fastest float64) float64 {
 
 // Overspeeds reports whether the plan can pass the machine's limit or what the rotor bears.
 func (t *Model) Overspeeds() bool {
-	for i := range t.Reduction.Positions {
-		p := &t.Reduction.Positions[i]
-		if t.Top(p) > t.TopSpeed*(1+SpeedTolerance) {
-			return true
-		}
+	if t.Fastest() > t.TopSpeed*(1+SpeedTolerance) {
+		return true
 	}
 	high := t.Powered.RotorTop()
 	return t.Motor.Kind.Family() == motor.InductionFamily && high > RotorAllowance(t.Motor)*t.Motor.Speed.Value*1.005

@@ -31,7 +31,7 @@ func (v *verdict) add(id f.ID, level f.Level, field, title, detail string) *f.Fi
 func (m *Resolved) Findings(sys q.System) []f.Finding {
 	v := &verdict{Resolved: m, sys: sys}
 	for _, n := range m.Needs {
-		v.add(f.MotorNeeds.Of(n.Field), f.Missing, "motor."+n.Field, n.Title, n.How)
+		v.add(f.MotorNeeds.Of(n.Field), f.Missing, "motor."+n.Field, n.Title, n.How).Holds = f.HoldsBoth
 	}
 	v.plateFindings()
 	v.ratingFindings()
@@ -146,8 +146,19 @@ func (v *verdict) capacitorSizeFinding() {
 			v.show(mostReactive*v.Power.Value/perFarad, q.Capacitance), what))
 }
 
-// capacitorFindings look at a run capacitor's rating and a fan's trials: it sees about twice the
-// line's volts, 250 V marked for 120 and 440 V for 240 [common practice].
+// LeastCapacitorVolts is the least AC volts a run capacitor may be marked for on a line of so many volts: 250 V up to
+// 127 V; on 220 to 240 V, where 370 to 450 V are usual, the least of those; above, twice the line [common practice].
+func LeastCapacitorVolts(line float64) float64 {
+	switch {
+	case line <= 127:
+		return 250
+	case line <= 250:
+		return 370
+	}
+	return 2 * line
+}
+
+// capacitorFindings look at a run capacitor's rating and a fan's trials.
 func (v *verdict) capacitorFindings() {
 	v.capacitorSizeFinding()
 	if v.CapacitorSort == "electrolytic" {
@@ -155,11 +166,11 @@ func (v *verdict) capacitorFindings() {
 			"It is made for the second or two of a start: left in, it heats and bursts. Fit a film or oil capacitor "+
 				"marked for alternating current.")
 	}
-	if least := 1.8 * v.Volts.Value; v.CapacitorAC > 0 && v.CapacitorAC < least {
+	if least := LeastCapacitorVolts(v.Volts.Value); v.CapacitorAC > 0 && v.CapacitorAC < least {
 		v.add(f.MotorCapacitorVolts, f.Stop, "motor.plate.capacitorVolts", "Capacitor marked for too few volts",
-			fmt.Sprintf("It sees about twice the line: on %s fit one marked %s AC or more, film or oil, never an "+
+			fmt.Sprintf("It sees more than the line: on %s fit one marked %s AC or more, film or oil, never an "+
 				"electrolytic. One marked for less can burst.", v.show(v.Volts.Value, q.Voltage),
-				v.show(math.Ceil(least/10)*10, q.Voltage)))
+				v.show(least, q.Voltage)))
 	}
 	if v.OffField > 0 {
 		v.add(f.MotorTrialFast, f.Caution, "motor.readings", "Faster than its field turns",
@@ -262,12 +273,6 @@ func (v *verdict) energyFindings() {
 // builtOnFindings are those of a gearbox or clutch that comes with the motor.
 func (v *verdict) builtOnFindings() {
 	g := v.Gear
-	if g.Sort != "none" && g.Ratio >= 5 && g.Limit == 0 {
-		v.add(f.MotorGearLimit, f.Caution, "motor.gearbox.limit", "What may the gearbox carry?",
-			fmt.Sprintf("At %s its output would make %s, and small gears strip before the motor stalls. Read its "+
-				"plate or go by the torque its old machine asked for.", q.Ratio(g.Ratio),
-				v.show(v.Torque.Value*g.Ratio*g.Efficiency, q.Torque)))
-	}
 	if g.HoldsItself() {
 		v.add(f.MotorWormHolds, f.Caution, "motor.gearbox.sort", "A worm that loses this much holds its load",
 			"It cannot be driven backwards: a heavy wheel behind it cannot coast, and stopping at once can strip it.")

@@ -116,7 +116,6 @@ func TestGearboxAndClutch(t *testing.T) {
 	m := resolved(t, d)
 	omega := m.Speed.Value / 30
 	assert.InEpsilon(t, bare.On(feed).Steady(m.Speed.Value, 1).Torque*30*0.7, m.On(feed).Steady(omega, 1).Torque, 1e-9)
-	assert.True(t, has(m, "motor.gear-limit", f.Caution))
 	d.Gearbox.Limit = "10 N·m"
 	m = resolved(t, d)
 	assert.Equal(t, Limited{10, GearRating}, m.On(feed).Steady(omega, 1))

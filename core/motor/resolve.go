@@ -66,6 +66,7 @@ type Resolved struct {
 	CapacitorSort  string  // "film", "electrolytic" or ""
 	CapacitorAC    float64 // AC volts marked on a run capacitor; 0 when not known
 	OtherVolts     float64 // the other of a pair on the plate
+	LinksTaken     bool    // nobody said which of the pair it is linked for
 	Gear           Gear
 	Clutch         ResolvedClutch
 
@@ -104,6 +105,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	own := m.readPlate(p, plate)
 	m.otherVolts(point, plate.Choice("links", p.Links, "low", "low", "high"))
+	m.LinksTaken = d.Plate.Links == ""
 	m.Frame = d.Plate.Frame
 	m.Body = Size{
 		Diameter: body.Read("diameter", d.Body.Diameter, q.Length, q.Range{Min: 0.01, Max: 1}).Or(0),

@@ -32,6 +32,7 @@ type link struct {
 	gain   float64 // spindle torque for one N·m here
 	pull   Pull
 	level  float64 // N·m here whatever the speed, for a shaft, a key or a rating; 0 for a belt
+	brief  float64 // the same once in a while, in a jam: short of what bends or shears it for good
 	by     WeakLink
 	slips  bool // past what it bears it slips, and breaks nothing
 }
@@ -41,14 +42,17 @@ type WeakLink string
 
 // Carries returns the most torque (N·m) the position's belts, chains, shafts and keys pass to the
 // spindle while it turns at omega (rad/s), and which of them holds it; +Inf and "" when nothing is
-// rated. overload is how far past its rating a belt may pull for the time in question; shafts and
-// keys are given no such grace.
+// rated. overload is how far past its rating a belt may pull for the time in question; for ever, 1, a shaft or
+// key bears what does not tire it, and past that what does not bend or shear it.
 func (p *Position) Carries(omega, overload float64) (float64, WeakLink) {
 	most, by := math.Inf(1), WeakLink("")
 	for i := range p.links {
 		l := &p.links[i]
 		here := l.level
-		if here == 0 {
+		if overload > 1 {
+			here = l.brief
+		}
+		if l.level == 0 {
 			here = overload * l.pull.Carries(omega*l.speed*l.radius) * l.radius
 		}
 		if here *= l.gain; here < most {
@@ -78,7 +82,7 @@ func (p *Position) LookTo(omega float64) {
 	p.least, p.leastBriefly = math.Inf(1), math.Inf(1)
 	for i := range p.links {
 		l := &p.links[i]
-		forever, briefly := l.level, l.level
+		forever, briefly := l.level, l.brief
 		if l.level == 0 {
 			forever = l.pull.Carries(omega*l.speed*l.radius) * l.radius
 			briefly = OverloadShare * forever
@@ -150,8 +154,8 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 		}
 		s := &stages[i]
 		step := &s.Steps[chosen[i]]
-		p.hold(link{level: s.OnDriven.Bears(s.Aside(step.Driven)), gain: gain, by: s.weak.driven})
-		p.hold(link{level: s.Rated, gain: gain, by: s.weak.rated})
+		p.fit(s.OnDriven, s.Aside(step.Driven), gain, s.weak.driven)
+		p.hold(link{level: s.Rated, brief: s.Rated, gain: gain, by: s.weak.rated})
 		if step.Pull.Rated() {
 			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull,
 				by: s.weak.belt, slips: s.Kind.Profile().Belted && !s.Kind.Profile().Counted})
@@ -161,7 +165,7 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 		speed *= step.Ratio
 		p.Inertia += speed * speed * wheelInertia(step.Driver, face)
 		gain *= step.Ratio * s.Efficiency
-		p.hold(link{level: s.OnDriving.Bears(s.Aside(step.Driver)), gain: gain, by: s.weak.driving})
+		p.fit(s.OnDriving, s.Aside(step.Driver), gain, s.weak.driving)
 	}
 }
 
@@ -173,6 +177,11 @@ func (s Stage) RatioAt(step int) float64 {
 	return s.Steps[step].Ratio
 }
 
+// fit adds a shaft and what holds the wheel on it.
+func (p *Position) fit(on Fit, aside, gain float64, by WeakLink) {
+	p.hold(link{level: on.Bears(aside), brief: on.Survives(aside), gain: gain, by: by})
+}
+
 // hold adds a link that bears so much whatever the speed, where it is known.
 func (p *Position) hold(l link) {
 	if l.level > 0 {
@@ -182,6 +191,9 @@ func (p *Position) hold(l link) {
 
 // weaknesses are what can hold a stage, in words.
 type weaknesses struct{ driving, driven, rated, belt WeakLink }
+
+// WeakLinks are what the stage's two shafts are called where they hold a position back.
+func (s *Stage) WeakLinks() (driving, driven WeakLink) { return s.weak.driving, s.weak.driven }
 
 // name puts in words what can hold the stage, which is the nth of several.
 func (s *Stage) name(nth, of int) {

@@ -19,6 +19,24 @@ func (f Fit) Bears(aside float64) float64 {
 	return min(f.shaftBears(aside), f.keyBears())
 }
 
+// nearYield is the share of its yield that a shaft or key may see in a jam [common practice].
+const nearYield = 0.9
+
+// Survives returns the torque (N·m) that a fit's shaft, and its key where one of known length holds it, take once in a
+// while, in a jam, without staying bent or sheared; never less than [Fit.Bears], which is for ever. 0 when the shaft is
+// not known. aside as there.
+func (f Fit) Survives(aside float64) float64 {
+	if f.Shaft == 0 {
+		return 0
+	}
+	f.Shaft = f.made()
+	whole := shaft.Bears(f.Shaft, shaft.Yield) / math.Hypot(aside*f.Out, 1)
+	if key, ok := shaft.KeyFor(f.Shaft); ok && f.Held == "key" && f.Hub > 0 {
+		whole = min(whole, key.Bears(f.Shaft, f.Hub, shaft.KeyYield))
+	}
+	return max(nearYield*whole, f.Bears(aside))
+}
+
 // KeyBinds reports whether the key, not the shaft, is what Bears tells of.
 func (f Fit) KeyBinds(aside float64) bool {
 	f.Shaft = f.made()

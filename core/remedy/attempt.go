@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"jiriki/core/control"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -81,6 +82,7 @@ func (h *Finder) try(r Remedy) (attempt, bool) {
 // attempted is how the jobs come out on the model as it was changed.
 func (h *Finder) attempted(r Remedy) attempt {
 	o := attempt{Remedy: r, results: h.model.Results(), positions: h.model.Reduction.Positions}
+	judge.Withhold(&h.model, o.results)
 	o.JobsDone = line.CountDone(o.results)
 	_, o.fastest = h.model.Powered.Span()
 	return o

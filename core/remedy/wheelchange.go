@@ -46,7 +46,7 @@ type bestChanges struct {
 
 // ratio is the best change of one wheel for another standard size.
 func (h *Finder) ratio(job int) []attempt {
-	if len(h.now.Reduction.Stages) == 0 {
+	if h.straight() {
 		return h.belts()
 	}
 	h.makeChanges()
@@ -86,6 +86,20 @@ func (h *Finder) tryChange(c wheelChange) *attempt {
 	return tried
 }
 
+// straight reports whether nothing is between motor and spindle, or nobody said what is.
+func (h *Finder) straight() bool {
+	for _, s := range h.now.Reduction.Stages {
+		if s.Kind != reduction.Direct {
+			return false
+		}
+	}
+	return true
+}
+
+// usualCentre is how far apart two pulleys are usually set, mm: the larger one's diameter and the smaller's together
+// leave a belt enough to hold on to [common practice].
+func usualCentre(driver, driven float64) float64 { return math.Ceil((driver+driven)/10)*10 + 20 }
+
 // belts are what one V belt would do where motor and spindle are coupled straight: the smallest
 // pulley its section bends round on the motor, every standard size on the spindle.
 func (h *Finder) belts() []attempt {
@@ -102,12 +116,14 @@ func (h *Finder) belts() []attempt {
 		r := reduction.Described{Stages: []reduction.DescribedStage{{
 			Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{
 				Driver: q.WrittenLength(driver, h.in.Units), Driven: q.WrittenLength(driven, h.in.Units)}},
+			Centre: q.WrittenLength(usualCentre(driver, driven), h.in.Units),
 		}}}
 		if o, ok := h.try(Remedy{Kind: "ratio", Reduction: &r}); ok && driven >= 1000*reduction.Smallest("A") {
 			p := &o.positions[0]
 			o.Label = "Put in a belt, " + q.Ratio(p.Ratio)
-			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle; then it tops out at %s",
-				q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units),
+			o.Detail = fmt.Sprintf("%s on the motor, %s on the spindle, %s between them, behind a guard; then it tops "+
+				"out at %s", q.Show(driver/1000, q.Length, h.in.Units), q.Show(driven/1000, q.Length, h.in.Units),
+				q.Show(usualCentre(driver, driven)/1000, q.Length, h.in.Units),
 				q.Show(h.topsOut(&o, p), q.Speed, h.in.Units))
 			h.belted = append(h.belted, o)
 		}
@@ -117,7 +133,7 @@ func (h *Finder) belts() []attempt {
 
 // changeUnderLimit is the change of a wheel that keeps the machine's limit and does most jobs.
 func (h *Finder) changeUnderLimit() []attempt {
-	if len(h.now.Reduction.Stages) == 0 {
+	if h.straight() {
 		var best *attempt
 		for i, o := range h.belts() {
 			if best == nil || o.JobsDone > best.JobsDone {

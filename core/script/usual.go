@@ -107,6 +107,14 @@ func Usual(m *work.Resolved, fixed bool, sys q.System) Described {
 	return d
 }
 
+// Ends is how such a machine is usually stopped.
+func Ends(m *work.Resolved) Does {
+	if h, ok := habits[m.Kind]; ok {
+		return h.ends
+	}
+	return habits[""].ends
+}
+
 // goodSpeed is where in its band a job is tried: the middle, as ears and knobs go.
 func goodSpeed(job *work.Need) float64 {
 	if job.Method == work.ByInertia {

@@ -15,6 +15,13 @@ const (
 // 370 MPa over a safety of 3.5].
 const KeyShear = 61e6
 
+// Shear stresses (Pa) at which a shaft and a key of mild steel give way once and for all, in a jam that comes and goes
+// [common practice: 0.577 of a yield of 250 MPa, and of 370 MPa for bright key steel].
+const (
+	Yield    = 144e6
+	KeyYield = 213e6
+)
+
 const inch = 0.0254
 
 // Bears returns the torque (N·m) at which a round shaft of diameter d (m) reaches a torsional stress

@@ -74,48 +74,56 @@ func (w Wire) Drop(amps, length float64, three bool) float64 {
 	return 2 * amps * w.Resistance(length)
 }
 
-// carrying is a wire of a code's table with what it carries.
+// carrying is a wire of a code's table with what it carries with two of its conductors loaded and with three, A.
 type carrying struct {
-	wire Wire
-	amps float64
+	wire       Wire
+	two, three float64
 }
 
-// tables of copper in conduit or trunking: IEC 60364-5-52, PVC, two loaded conductors, method B1, from
+func (c carrying) amps(three bool) float64 {
+	if three {
+		return c.three
+	}
+	return c.two
+}
+
+// tables of copper in conduit or trunking: IEC 60364-5-52, PVC, method B1, two and three loaded conductors, from
 // the 1.5 mm² its table 52.2 begins at;
-// NEC table 310.16 at 60 °C with the limits of 240.4(D) on 14, 12 and 10 AWG [both from memory].
+// NEC table 310.16 at 60 °C with the limits of 240.4(D) on 14, 12 and 10 AWG, the same for up to three [from memory].
 var tables = map[Code][]carrying{
-	IEC: {{mm2(1.5), 17.5}, {mm2(2.5), 24}, {mm2(4), 32}, {mm2(6), 41}, {mm2(10), 57}, {mm2(16), 76}, {mm2(25), 101},
-		{mm2(35), 125}, {mm2(50), 151}},
-	NEC: {{AWG(14), 15}, {AWG(12), 20}, {AWG(10), 30}, {AWG(8), 40}, {AWG(6), 55}, {AWG(4), 70}, {AWG(3), 85},
-		{AWG(2), 95}, {AWG(1), 110},
-		{AWG(0), 125}},
+	IEC: {{mm2(1.5), 17.5, 15.5}, {mm2(2.5), 24, 21}, {mm2(4), 32, 28}, {mm2(6), 41, 36}, {mm2(10), 57, 50},
+		{mm2(16), 76, 68}, {mm2(25), 101, 89}, {mm2(35), 125, 110}, {mm2(50), 151, 134}},
+	NEC: {{AWG(14), 15, 15}, {AWG(12), 20, 20}, {AWG(10), 30, 30}, {AWG(8), 40, 40}, {AWG(6), 55, 55},
+		{AWG(4), 70, 70}, {AWG(3), 85, 85}, {AWG(2), 95, 95}, {AWG(1), 110, 110}, {AWG(0), 125, 125}},
 }
 
 // cords are flexible leads, fit for a machine's own lead but not laid as a circuit [IEC 60245 and NEC
 // 400.5, from memory].
 var cords = map[Code][]carrying{
-	IEC: {{mm2(0.75), 6}, {mm2(1), 10}},
-	NEC: {{AWG(18), 10}, {AWG(16), 13}},
+	IEC: {{mm2(0.75), 6, 6}, {mm2(1), 10, 10}, {mm2(1.25), 13, 13}},
+	NEC: {{AWG(18), 10, 7}, {AWG(16), 13, 10}},
 }
 
 func mm2(v float64) Wire { return Wire{strconv.FormatFloat(v, 'g', -1, 64) + "\u202fmm²", v * 1e-6} }
 
-// Carries returns what a wire carries by a code's table, that of the nearest size not thicker; 0 when
-// it is thinner than any.
-func (w Wire) Carries(code Code) float64 {
+// Carries returns what a wire carries by a code's table, A, with two of its conductors loaded or with three, that of
+// the
+// nearest size not thicker; 0 when it is thinner than any.
+func (w Wire) Carries(code Code, three bool) float64 {
 	amps := 0.0
 	for _, c := range slices.Concat(cords[code], tables[code]) {
 		if w.Area >= c.wire.Area*0.97 {
-			amps = c.amps
+			amps = c.amps(three)
 		}
 	}
 	return amps
 }
 
-// Thinnest returns the thinnest wire of a code's table that carries so many amps; false past its end.
-func Thinnest(code Code, amps float64) (Wire, bool) {
+// Thinnest returns the thinnest wire of a code's table that carries so many amps, with two of its conductors loaded or
+// with three; false past its end.
+func Thinnest(code Code, amps float64, three bool) (Wire, bool) {
 	for _, c := range tables[code] {
-		if c.amps >= amps {
+		if c.amps(three) >= amps {
 			return c.wire, true
 		}
 	}
@@ -152,13 +160,13 @@ type Circuit struct {
 }
 
 // On returns the starting values for input amps by a code. fitted is the breaker there is, 0 when it
-// is not known; motorAmps are the plate's, for the overload trip.
+// is not known; motorAmps are the plate's, for the overload trip; three is for three loaded conductors.
 //
 //	NEC: conductor 125 % (430.22, 430.122 for a drive), time-delay fuse 175 %, breaker 250 % (430.52)
 //	IEC: I_b ≤ I_n ≤ I_z (60364-4-43), the breaker next above the load
 //
 // Both from memory: local code and a licensed electrician decide.
-func On(code Code, amps, fitted, motorAmps float64, drive bool) Circuit {
+func On(code Code, amps, fitted, motorAmps float64, drive, three bool) Circuit {
 	c := Circuit{Code: code, Overload: 1.15 * motorAmps}
 	if code == NEC {
 		c.WireFor = 1.25 * amps
@@ -172,7 +180,7 @@ func On(code Code, amps, fitted, motorAmps float64, drive bool) Circuit {
 		// The cable must bear whatever the breaker lets through: the one that is there, if it is larger.
 		c.WireFor, c.Overload = max(max(c.Breaker, fitted), amps), motorAmps
 	}
-	c.Wire, c.Fits = Thinnest(code, c.WireFor)
+	c.Wire, c.Fits = Thinnest(code, c.WireFor, three)
 	c.EarthWire = c.Wire
 	return c
 }

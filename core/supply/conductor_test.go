@@ -42,7 +42,10 @@ func TestThickerNeverLosesMore(t *testing.T) {
 		a, b := Wire{"", thin}, Wire{"", thick}
 		assert.GreaterOrEqual(t, a.Drop(10, 20, false), b.Drop(10, 20, false))
 		for _, code := range []Code{IEC, NEC} {
-			assert.LessOrEqual(t, a.Carries(code), b.Carries(code))
+			for _, three := range []bool{false, true} {
+				assert.LessOrEqual(t, a.Carries(code, three), b.Carries(code, three))
+				assert.LessOrEqual(t, a.Carries(code, true), a.Carries(code, false))
+			}
 		}
 	})
 }

@@ -19,6 +19,7 @@ type Described struct {
 	Extension bool   `json:"extension" doc:"Fed through an extension lead"`
 	Cable     q.Text `json:"cable" unit:"m|ft|mm" doc:"Length of cable from the board or battery to the machine, one way"`
 	Wire      string `json:"wire" maxLength:"20" doc:"Conductor of that cable, such as 2.5 mm² or 14 AWG"`
+	Offered   string `json:"offered" maxLength:"20" doc:"The conductor as it was offered for the breaker and taken; while it is the same nobody has read it off the cable"`
 	Code      Code   `json:"code" enum:"iec,nec," doc:"Whose starting values for conductor and fuse are shown; by the hertz when empty"`
 	Inside    q.Text `json:"inside" unit:"Ω" doc:"A battery's resistance inside, with leads, such as 40 mΩ; of mains, what volts fall by for each amp, as measured at the socket"`
 	Holds     q.Text `json:"holds" unit:"Wh" doc:"Battery: energy when full, such as 400 Wh"`
@@ -39,6 +40,8 @@ type Resolved struct {
 	AssumedHertz bool
 	Cable        float64 // m one way; 0 when not known
 	Wire         Wire    // of zero area when not known
+	PhasesTaken  bool    // nobody said how many
+	Offered      bool    // the conductor was taken on offer, not read
 	Code         Code
 	Inside       float64 // Ω inside a battery and its leads; 0 when not known
 	Loop         float64 // V the mains fall by for each amp, Ω, as measured; 0 when not
@@ -56,6 +59,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		Lithium:  r.Choice("cells", d.Cells, "", "lead", "lithium") == "lithium",
 	}
 	phases := r.Choice("phases", d.Phases, "1", "1", "3", "dc")
+	s.PhasesTaken = d.Phases == ""
 	s.Three, s.Battery = phases == "3", phases == "dc"
 	s.Cable = r.Read("cable", d.Cable, q.Length, q.Range{Min: 0.1, Max: 500}).Or(0)
 	if strings.TrimSpace(d.Wire) != "" {
@@ -65,6 +69,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 		}
 		s.Wire = wire
 	}
+	s.Offered = d.Wire != "" && d.Wire == d.Offered
 	s.Code = Code(r.Choice("code", string(d.Code), string(IEC), string(IEC), string(NEC)))
 	inside := r.Read("inside", d.Inside, q.Resistance, q.Range{Min: 0, Max: 10}).Or(0)
 	if s.Battery {
@@ -86,6 +91,12 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	return s
 }
+
+// ExtraLowVolts is up to what volts a touch does not kill [common practice].
+const ExtraLowVolts = 50
+
+// Lethal reports whether a touch of it can kill.
+func (s *Resolved) Lethal() bool { return s.Volts > ExtraLowVolts }
 
 // Usable is how much of a battery is taken out before it is charged again [common practice].
 const Usable = 0.8

@@ -19,17 +19,10 @@ import (
 // coolerCase is how much cooler than the winding a case is, K [common practice: 20 to 30].
 const coolerCase = 25
 
-// CapacitorVolts is what a running capacitor must be marked for, V AC, on a line of so many volts [common practice]:
-// twice the line's, 250 V on 120 and 440 V on 240, and never less than it was measured to have across it.
-func CapacitorVolts(line, across float64) float64 {
-	least := 2 * line
-	switch {
-	case line <= 127:
-		least = 250
-	case line <= 250:
-		least = 440
-	}
-	return max(least, 1.1*across)
+// CapacitorVolts is what a running capacitor must be marked for, V AC, on a line of so many volts: what is usual there,
+// and never less than its plate's or a tenth more than it was measured to have across it.
+func CapacitorVolts(line, plate, across float64) float64 {
+	return max(motor.LeastCapacitorVolts(line), plate, 1.1*across)
 }
 
 func faradsOf(t *m.Taken) q.Value { return t.Capacitor }
@@ -173,8 +166,9 @@ func (c *capacitorRun) volts() {
 	if line == 0 && across == 0 {
 		return
 	}
-	asked := CapacitorVolts(line, across)
-	e.found("Capacitor marked for", asked, 0, none, q.Voltage, "≥ 2 × line, and over what was measured across it",
+	asked := CapacitorVolts(line, e.stations.Motor.CapacitorAC, across)
+	e.found("Capacitor marked for", asked, 0, none, q.Voltage, "the least usual on such a line, the plate's, and "+
+		"over what was measured across it",
 		fmt.Sprintf("line %s, across it %s", e.show(line, q.Voltage), e.show(across, q.Voltage)), source.FanLaws)
 	if e.Rated.Known && e.Rated.SI < asked {
 		e.say(LowVolts, f.Stop, "The capacitor is marked for too few volts",

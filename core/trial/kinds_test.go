@@ -113,7 +113,7 @@ func TestDifferencesAreNamed(t *testing.T) {
 			{Capacitor: "12", Speed: "1200", Starts: "10 of 10"}, {Capacitor: "5", Speed: "800", Starts: "7 of 10"}}},
 			NotStarting,
 			f.Stop, LowVolts},
-		{"a capacitor for too few volts", fan(), m.Trial{Kind: m.Capacitors, Rated: "400 V", Readings: []m.Reading{
+		{"a capacitor for too few volts", fan(), m.Trial{Kind: m.Capacitors, Rated: "300 V", Readings: []m.Reading{
 			{Capacitor: "12", Speed: "1200"}, {Capacitor: "5", Speed: "800"}}}, LowVolts, f.Stop, NotStarting},
 		{"a slipping clutch", sound(), m.Trial{Kind: m.Clutch, Readings: []m.Reading{{Speed: "2800", Second: "2400",
 			State: m.Loaded, Torque: "1.5"}}}, ClutchSlips, f.Caution, AsReckoned},
@@ -155,10 +155,11 @@ func cabled() plan.Input {
 func TestWhatKeepsSomeoneSafeIsPinned(t *testing.T) {
 	assert.InDelta(t, 1e6, leastOhms, 0)
 	assert.InDelta(t, 5e6, soundOhms, 0)
-	assert.InDelta(t, 250, CapacitorVolts(120, 0), 0)
-	assert.InDelta(t, 440, CapacitorVolts(240, 0), 0)
-	assert.InDelta(t, 800, CapacitorVolts(400, 0), 0)
-	assert.InDelta(t, 550, CapacitorVolts(240, 500), 1e-9)
+	assert.InDelta(t, 250, CapacitorVolts(120, 0, 0), 0)
+	assert.InDelta(t, 370, CapacitorVolts(240, 0, 0), 0)
+	assert.InDelta(t, 440, CapacitorVolts(240, 440, 0), 0, "its plate asks for more")
+	assert.InDelta(t, 800, CapacitorVolts(400, 0, 0), 0)
+	assert.InDelta(t, 550, CapacitorVolts(240, 0, 500), 1e-9)
 	assert.InDelta(t, 5e6, atForty(10e6, 30+zeroCelsius), 1, "ohms halve for each ten kelvin")
 	// 130 °C for class B, 25 K less on its case.
 	out := of(t, with(fan(), m.Trial{Kind: m.Capacitors, Class: "B", Readings: []m.Reading{

@@ -27,7 +27,7 @@ func (v *verdict) alwaysFindings() {
 	say(f.WorkOthers, "machine.kind", "Who else is there",
 		"Children and lookers-on well back, and never in the plane it turns in. Plug out, or locked off, when you "+
 			"leave it.")
-	if v.Control.Converts() && v.Supply.Volts > ExtraLowVolts && !v.Supply.Battery {
+	if v.Control.Converts() && v.Lethal() && !v.Supply.Battery {
 		say(f.ControlMeters, "control.enclosed", "Meters near the drive",
 			"Only one made for mains, of true rms, its leads whole. The clip of a scope on the mains' earth is a "+
 				"short circuit across the drive: never measure so.")

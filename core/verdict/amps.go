@@ -5,6 +5,7 @@ import (
 
 	"jiriki/core/control"
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -26,10 +27,7 @@ func (v *verdict) ampsFindings() {
 	amps := m.Amps.Value
 	rated := line.RatedAmps(&v.Stations)
 	v.onePhaseFinding(rated)
-	if c.Amps == 0 {
-		v.add(f.ControlAmps, f.Missing, "control.amps", "Amps the drive can give for ever",
-			fmt.Sprintf("Read its plate. The motor asks for %s.", v.show(amps, q.Current)))
-	} else if rated < amps*0.995 {
+	if c.Amps > 0 && rated < amps*0.995 {
 		if c.LimitAmps > 0 && c.LimitAmps <= rated*control.PeakShare {
 			v.add(f.ControlAmpsShort, f.Caution, "control.amps", "Drive smaller than the motor",
 				fmt.Sprintf("%s against %s on the plate. It will work, with %s of the motor's torque.",
@@ -52,11 +50,20 @@ func (v *verdict) ampsFindings() {
 			q.Current)+" if it stalls with no limit",
 			fmt.Sprintf("Set the drive's current limit to %s or less.", v.show(1.5*amps, q.Current)))
 		one.Working, one.Fix = working.MotorStall, f.Fix{Sort: f.CurrentLimit}
-	case limit > 3*amps && m.Kind.Magnets():
-		v.add(f.ControlLimitHigh, f.Stop, "control.limitAmps", "Current limit can weaken the magnets",
-			fmt.Sprintf("%s is over 3 × plate amps. A jam at that weakens them for good, and a motor with weak "+
-				"magnets overspeeds. Set %s.", v.show(limit, q.Current),
-				v.show(1.5*amps, q.Current))).Fix = f.Fix{Sort: f.CurrentLimit}
+	case judge.LimitTooHigh(limit, amps):
+		title, hurts := "Current limit burns the motor", "A jam at that heats its winding nine times as fast as its "+
+			"rated load does, and nothing lets go. Set "
+		if m.Kind.Magnets() {
+			title, hurts = "Current limit can weaken the magnets", "A jam at that weakens them for good, and a motor "+
+				"with weak magnets overspeeds. Set "
+		}
+		usual := 1.5 * amps
+		if m.Kind == motor.Stepper {
+			usual = amps
+		}
+		v.add(f.ControlLimitHigh, f.Stop, "control.limitAmps", title,
+			fmt.Sprintf("%s is 3 × plate amps or more. %s%s.", v.show(limit, q.Current), hurts,
+				v.show(usual, q.Current))).Fix = f.Fix{Sort: f.CurrentLimit}
 	case limit > 0 && limit < amps:
 		v.add(f.ControlLimitLow, f.Caution, "control.limitAmps", "Current limit under plate amps",
 			fmt.Sprintf("At %s the motor gives less than its rated torque. 1.5 × plate amps is usual: %s.",

@@ -14,8 +14,6 @@ import (
 func (v *verdict) controlFindings() {
 	c, m := v.Control, v.Motor
 	if c.Kind == "" {
-		v.add(f.ControlKind, f.Missing, "control.kind", "What will control it?",
-			"Choose a drive or a plain switch that suits this motor.")
 		return
 	}
 	ok, why := line.Suits(&v.Stations)

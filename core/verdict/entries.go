@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/plan"
 	"jiriki/core/words"
 )
@@ -26,18 +27,35 @@ func (v *verdict) entryFindings() {
 	}
 }
 
-// unvouched drops what is called good at a station with an entry that cannot be used: it was checked
-// without it.
+// neededFindings ask for every entry that an answer hangs on and that is blank.
+func (v *verdict) neededFindings() {
+	for _, b := range judge.Blanks(v.Model, v.sys) {
+		one := v.add(b.ID, f.Missing, b.Field, b.Title, b.How)
+		one.Holds, one.Offer = b.Holds, b.Offer
+	}
+}
+
+// unvouched drops what is called good at a station with an entry that is needed and not there, or cannot be used: it
+// was checked without it. A job stays good unless jobs hang on what is missing.
 func unvouched(s *plan.Stations, list []f.Finding) []f.Finding {
-	open := map[f.Station]bool{}
+	open, jobs := map[f.Station]bool{}, judge.JobsHang(list)
 	for _, e := range s.Entries {
 		if station, ok := plan.StationOf(e); ok {
-			open[station] = true
+			open[station], jobs = true, true
+		}
+	}
+	for i := range list {
+		if one := &list[i]; one.Level == f.Missing && one.Holds != "" && one.Job == "" {
+			open[one.Station] = true
 		}
 	}
 	kept := list[:0]
 	for _, one := range list {
-		if one.Level != f.Good || !open[one.Station] {
+		unsure := open[one.Station]
+		if one.Job != "" {
+			unsure = jobs
+		}
+		if one.Level != f.Good || !unsure {
 			kept = append(kept, one)
 		}
 	}

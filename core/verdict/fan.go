@@ -7,10 +7,6 @@ import (
 // fanFindings hold a choice of capacitors to the one load it is fit for.
 func (v *verdict) fanFindings() {
 	v.fanOnlyFinding("Smaller capacitors are for the motor's own fan")
-	if len(v.Motor.Trials) < 2 {
-		v.add(f.ControlFanTrials, f.Missing, "motor.readings", "Speeds on the capacitors",
-			"Run it on each capacitor you have and write down speed and how often it starts: each as a bench reading.")
-	}
 }
 
 // fanOnlyFinding cautions against slowing anything but a fan by weakening its motor.

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -22,6 +23,7 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	available := result.Available
 	switch result.Outcome {
 	case line.CannotTell:
+		v.guessFinding(i, &result)
 		return
 	case line.Does:
 		title = job.Name
@@ -51,13 +53,19 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	one := v.add(f.WorkJob.Of(job.ID), level, field, title, detail)
 	one.Job, one.Working, one.Short = job.ID, working.JobMargin.Of(job.ID), level == f.Stop
 	v.fallFinding(i, &result)
-	if share := v.Motor.Spread; result.Outcome.Done() && line.ShownSpread(share) > 0 && result.Margin*(1-share) < 1 {
-		one = v.add(f.WorkGuess.Of(job.ID), f.Caution, "motor.readings",
-			job.Name+": only if the motor is what it seems",
-			"Its torque may be "+q.Percent(share)+" less than taken, and then the margin is ×"+
-				q.Figures(result.Margin*(1-share), 3)+". A bench reading settles it.")
-		one.Job, one.Working = job.ID, working.JobMargin.Of(job.ID)
+}
+
+// guessFinding says that a job hangs on a guess at the motor, and what settles it.
+func (v *verdict) guessFinding(i int, result *line.Result) {
+	if !judge.HangsOnGuess(v.Model, result) {
+		return
 	}
+	job, share := &v.Machine.Jobs[i], v.Motor.Spread
+	one := v.add(f.WorkGuess.Of(job.ID), f.Missing, "motor.readings",
+		job.Name+": only if the motor is what it seems",
+		"Its torque may be "+q.Percent(share)+" less than taken: the margin is ×"+q.Figures(result.Margin, 3)+
+			" or ×"+q.Figures(result.Margin*(1-share), 3)+". A bench reading settles it.")
+	one.Job, one.Holds, one.Working = job.ID, f.HoldsJobs, working.JobMargin.Of(job.ID)
 }
 
 // fallFinding says that a job's speed falls by more than it may.

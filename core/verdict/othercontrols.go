@@ -55,8 +55,6 @@ func (v *verdict) onePhaseOutFindings() {
 func (v *verdict) resistorFindings() {
 	c, m := v.Control, v.Motor
 	if c.Ohms == 0 {
-		v.add(f.ControlOhms, f.Missing, "control.ohms", "Ohms of the resistor",
-			"As it is set for the slowest job: what it takes in volts goes with the current.")
 		return
 	}
 	light, full := v.ResistorSpeeds()

@@ -20,27 +20,27 @@ func (v *verdict) placeFindings() {
 			"Motor, drive and switch need enclosures made for splashing, a residual-current device ahead of them, "+
 				"and cable entries from below. Local code and a licensed electrician decide.")
 	}
-	if place.Dust == "yes" && open {
-		detail := "A fan-blown open motor fills with it and cooks. Use a closed motor, or blow it out often with the " +
-			"plug pulled."
-		if v.Motor.Kind.Brushed() {
-			detail = "Brushes spark, and fine dust burns. Use a closed motor, best one without brushes, and keep the " +
-				"dust swept up."
-		}
-		v.add(f.WorkDust, f.Caution, "machine.place.dust", "Dust round the motor", detail)
+	switch {
+	case place.Dust != "yes" || v.Motor.Splashed():
+	case v.Motor.Kind.Brushed():
+		v.add(f.WorkDust, f.Stop, "motor.plate.enclosure", "Brushes spark in the dust",
+			"Fine dust burns, and a fan of its own only blows it in. Use a closed motor and write its degree of "+
+				"protection there, best one without brushes; or keep the dust away and say so.")
+	case open:
+		v.add(f.WorkDust, f.Caution, "machine.place.dust", "Dust round the motor",
+			"A fan-blown open motor fills with it and cooks. Use a closed motor, or blow it out often with the plug "+
+				"pulled.")
 	}
 	v.airFinding()
 }
 
 // wetFindings stop open motors, and circuits no residual-current device watches, where it gets wet.
 func (v *verdict) wetFindings() {
-	if v.Supply.Volts <= ExtraLowVolts || v.Supply.Battery {
+	if !v.Lethal() {
 		return
 	}
-	if r := v.Supply.Residual; r == "" || r == "none" {
-		v.add(f.SupplyResidual, f.Stop, "supply.residual", "Wet, and no residual-current device noted",
-			"Water carries the mains to whoever stands in it. Have one fitted ahead of the machine, press its test "+
-				"button, and put it in here. Local code and a licensed electrician decide which.")
+	if !v.Supply.Battery {
+		v.residualFinding()
 	}
 	if v.Motor.Splashed() {
 		return
@@ -52,6 +52,23 @@ func (v *verdict) wetFindings() {
 	v.add(f.MotorEnclosure, f.Stop, "motor.plate.enclosure", "Wet, and the motor is not known to keep water out",
 		"It gets wet here, and "+said+". IP with a second figure of 4 or more bears splashes. Use such a motor, or "+
 			"house this one and write \"enclosed\" there.")
+}
+
+// residualFinding asks for a residual-current device that sees what leaks here.
+func (v *verdict) residualFinding() {
+	r := v.Supply.Residual
+	if r == "" || r == "none" {
+		v.add(f.SupplyResidual, f.Stop, "supply.residual", "Wet, and no residual-current device noted",
+			"Water carries the mains to whoever stands in it. Have one fitted ahead of the machine, press its test "+
+				"button, and put it in here. Local code and a licensed electrician decide which.")
+		return
+	}
+	sees, why := v.seesLeaks()
+	if sees {
+		return
+	}
+	v.add(f.SupplyResidual, f.Stop, "supply.residual", "Wet, and its residual-current device can be blinded",
+		why+" Where it is wet, that is what keeps you alive. Local code and a licensed electrician decide which.")
 }
 
 // airFinding says what hot or thin air takes, which the reach has already given up.

@@ -13,15 +13,7 @@ import (
 // reductionFindings looks at every stage's wrap, bend, belt speed, cone lengths and guard.
 func (v *verdict) reductionFindings() {
 	if v.Reduction.Missing != "" {
-		if field := "reduction." + v.Reduction.Missing; !v.Refuses(field) {
-			v.add(f.ReductionMissing, f.Missing, field, "A pulley size is missing",
-				"Measure it with calipers over the rim, and say whether that is outside or pitch diameter.")
-		}
 		return
-	}
-	if v.Runs && len(v.Reduction.Stages) == 0 {
-		v.add(f.ReductionDirect, f.Good, "reduction.stages", "Coupled straight",
-			"The spindle turns with the motor. Add a stage to gear it down.")
 	}
 	sound := true
 	for i, s := range v.Reduction.Stages {
@@ -52,14 +44,11 @@ func (v *verdict) soundReduction() string {
 func (v *verdict) stageFindings(i int, s reduction.Stage) {
 	nth := v.OfStage(i)
 	if s.Kind == reduction.Direct {
+		if v.Runs && len(v.Reduction.Stages) == 1 {
+			v.add(f.ReductionDirect, f.Good, "reduction.stages", "Coupled straight",
+				"The spindle turns with the motor.")
+		}
 		return
-	}
-	if s.Kind == reduction.Given {
-		v.add(f.ReductionBare.At(i), f.Missing, stageField(i, "kind"), "What wheels make this ratio?"+nth,
-			"Belts, wrap, rims and shafts are not judged until they are put in.")
-	} else if !s.Meshed() && s.Centre == 0 {
-		v.add(f.ReductionCentre.At(i), f.Missing, stageField(i, "centre"), "Distance between shafts"+nth,
-			"Measure centre to centre, or put in the belt's length; wrap follows from it.")
 	}
 	if !s.Guarded {
 		v.add(f.ReductionGuard.At(i), f.Stop, stageField(i, "guarded"), "Guard the moving parts"+nth,

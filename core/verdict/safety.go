@@ -11,7 +11,7 @@ import (
 
 func (v *verdict) safetyFindings() {
 	c := v.Control
-	mains := v.Supply.Volts > ExtraLowVolts
+	mains := v.Lethal()
 	if mains && v.NeedsSupplyUnit() {
 		takes := ""
 		if volts := v.DriveVolts(); volts > 0 {
@@ -21,25 +21,29 @@ func (v *verdict) safetyFindings() {
 			takes+"The unit must keep mains and output apart; its mains side is lethal, and its capacitors hold a "+
 				"charge. Local code and a licensed electrician decide.")
 	} else if mains && (c.DCDrive() || c.Direct() && v.Motor.Kind.Brushed()) {
-		where := "leads"
+		where, what := "leads", "Rectified or cut mains. Unplug, wait"
 		if v.Motor.Kind.Brushed() {
 			where = "brushes"
 		}
-		v.add(f.MotorLethal, f.Caution, "control.enclosed", "Lethal voltage on the "+where,
-			"Rectified or cut mains. Unplug, wait, and measure before touching. Fuse, earth, cover every terminal. "+
-				"Local code and a licensed electrician decide.")
+		if v.Supply.Battery {
+			what = "Direct volts past 50. Isolate the battery, wait"
+		}
+		v.add(f.MotorLethal, f.Caution, "control.enclosed", "Lethal voltage on the "+where, what+", and measure "+
+			"before touching. Fuse, earth, cover every terminal. Local code and a licensed electrician decide.")
 		if !c.Fused || !c.Enclosed {
 			field, what := "control.fused", "no fuse"
 			if c.Fused {
 				field, what = "control.enclosed", "no enclosure"
 			}
 			v.add(f.ControlBareMains, f.Stop, field, "Mains-fed direct current with "+what+" noted",
-				"Fuse both the line and the armature; put the drive in an earthed, closed box with strain relief.")
+				"Fuse both the line and the armature; put the drive in an earthed, closed box with strain relief. "+
+					"Local code and a licensed electrician decide.")
 		}
 	}
 	if mains && !c.Enclosed && !(c.DCDrive() || c.Direct()) {
 		v.add(f.ControlOpenBox, f.Stop, "control.enclosed", "No enclosure noted",
-			"Its terminals are live while it is plugged in. Put it in an earthed, closed box with strain relief.")
+			"Its terminals are live while it is plugged in. Put it in an earthed, closed box with strain relief. "+
+				"Local code and a licensed electrician decide.")
 	}
 	v.isolationFinding()
 	if c.SetsHertz() && mains {
@@ -57,15 +61,18 @@ func (v *verdict) safetyFindings() {
 			"Without a zero-start interlock it comes on wherever the knob was left. Keep the interlock; people "+
 				"resent it until the day it matters.")
 	}
-	cutter := work.FindKind(v.Machine.Kind).Cutter
-	if mains && !c.NoVolt {
+	if mains && !v.Supply.Battery && !c.NoVolt {
 		level := f.Caution
-		if cutter {
+		if work.FindKind(v.Machine.Kind).TakesHand() {
 			level = f.Stop
 		}
 		v.add(f.ControlNoVolt, level, "control.noVolt", "Restarts by itself after a power cut",
 			"Fit a no-volt release, and a stop within reach of where you stand.")
 	}
+	v.pauseFinding()
+	v.contactFinding()
+	v.brakeFinding()
+	v.inputFinding()
 	if v.Supply.Battery && !c.Fused {
 		v.add(f.SupplyBatteryFuse, f.Stop, "control.fused", "Battery with no fuse noted",
 			"A battery drives hundreds of amps into a short: wires glow before anyone finds a switch. Put a fuse at "+
@@ -81,11 +88,6 @@ func (v *verdict) afterFindings() {
 	if c.SwitchAfter && c.Converts() {
 		detail := "Opened while it runs it can destroy the drive. Lead a contact of it through the enable, so that " +
 			"the drive is off before it opens."
-		if c.DCDrive() || c.Direct() {
-			detail = "A contact made for alternating current holds an arc on direct current and burns: use one " +
-				"rated for these direct volts, and lead a contact of it through the enable, so that the drive is " +
-				"off before it opens."
-		}
 		v.add(f.ControlSwitchAfter, f.Caution, "control.switchAfter", "A switch between drive and motor", detail)
 	}
 	if c.Shared && c.Converts() {
@@ -95,29 +97,9 @@ func (v *verdict) afterFindings() {
 	}
 }
 
-// isolationFinding stops what comes into touch with the mains through a control: signals from elsewhere on a drive
-// whose common is live, and a motor for a few volts on a transformer with one winding.
-func (v *verdict) isolationFinding() {
-	c := v.Control
-	if v.Supply.Volts <= ExtraLowVolts || c.Isolated || v.Supply.Battery || v.NeedsSupplyUnit() {
-		return
-	}
-	if c.DCDrive() && c.FromElsewhere() {
-		v.add(f.ControlNotIsolated, f.Stop, "control.isolated", "Its signal side is live",
-			"Such a drive's common is joined to the mains: what is wired to it, a computer and the hand on it, is "+
-				"too. Put an isolator made for it between, and tick that it is there.")
-	}
-	if volts := v.Motor.Volts.Value; c.Kind == control.VariableTransformer && volts > 0 && volts <= ExtraLowVolts {
-		v.add(f.ControlNotIsolated, f.Stop, "control.isolated", "A motor for a few volts, joined to the mains",
-			"A variable transformer has one winding: turned down to "+v.show(volts, q.Voltage)+" its leads still "+
-				"stand at mains volts against earth, and such a motor's insulation was not made for that. Put an "+
-				"isolating transformer before it, or use another supply.")
-	}
-}
-
-// protectorFinding makes a stop of a protector that resets by itself where a cutter would start with it.
+// protectorFinding makes a stop of a protector that resets by itself where what takes a hand would start with it.
 func (v *verdict) protectorFinding() {
-	if !work.FindKind(v.Machine.Kind).Cutter {
+	if !work.FindKind(v.Machine.Kind).TakesHand() {
 		return
 	}
 	for i := range v.list {

@@ -6,6 +6,8 @@ import (
 	"strings"
 
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
+	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -27,10 +29,11 @@ func (v *verdict) shaftFindings() {
 	for i, s := range v.Reduction.Stages {
 		nth := v.OfStage(i)
 		driving, driven := v.Twist(i)
+		drivingLink, drivenLink := s.WeakLinks()
 		v.fitFinding("driving", i, stageField(i, "onDriving"), "Driving shaft"+nth, s.OnDriving, driving,
-			s.Aside(smallestWheel(s.Steps, false)))
+			s.Aside(smallestWheel(s.Steps, false)), drivingLink)
 		v.fitFinding("driven", i, stageField(i, "onDriven"), "Driven shaft"+nth, s.OnDriven, driven,
-			s.Aside(smallestWheel(s.Steps, true)))
+			s.Aside(smallestWheel(s.Steps, true)), drivenLink)
 		if s.Kind == reduction.Direct {
 			v.goesOn("driving", i, "Wheel on the motor's shaft", s.OnDriving)
 			continue
@@ -50,32 +53,53 @@ func (v *verdict) shaftFindings() {
 	}
 }
 
-// screwShears is how many times what a set screw is trusted with makes it fly rather than slip [common practice].
-const screwShears = 3
-
 // fitFinding weighs what reaches a wheel's shaft against the shaft, its key or its set screw.
-func (v *verdict) fitFinding(end string, stage int, field, what string, fit reduction.Fit, torque, aside float64) {
+func (v *verdict) fitFinding(end string, stage int, field, what string, fit reduction.Fit, torque, aside float64,
+	link reduction.WeakLink,
+) {
 	if fit.Held == "screw" && torque > reduction.ScrewHolds {
 		level := f.Caution
-		if torque > screwShears*reduction.ScrewHolds {
+		if torque > judge.ScrewFlies() {
 			level = f.Stop
 		}
 		v.add(f.ReductionScrew.Of(end).At(stage), level, field+".held", what+": a set screw alone will not hold",
 			fmt.Sprintf("%s can reach it. Over about %s a set screw slips and chews the shaft: file a flat, or cut a "+
 				"keyway.", v.show(torque, q.Torque), v.show(reduction.ScrewHolds, q.Torque)))
 	}
-	if bears := fit.Bears(aside); bears > 0 && torque > bears {
-		part := "the shaft"
-		if fit.Out > 0 {
-			part = "the shaft, bent by the pull as well,"
-		}
-		if fit.KeyBinds(aside) {
-			part = "its key"
-		}
-		v.add(f.ReductionTwist.Of(end).At(stage), f.Stop, field+".shaft", what+" is the weak link",
-			fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s. Set the current limit lower, or let the belt "+
-				"slip first.", v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque)))
+	bears := fit.Bears(aside)
+	if bears == 0 || torque <= bears {
+		return
 	}
+	part := "the shaft"
+	if fit.Out > 0 {
+		part = "the shaft, bent by the pull as well,"
+	}
+	if fit.KeyBinds(aside) {
+		part = "its key"
+	}
+	survives := fit.Survives(aside)
+	level, title := f.Caution, what+" is the weak link in a jam"
+	jam := fmt.Sprintf("In a jam %s can reach it; %s of %s bears %s for ever and %s once in a while. ",
+		v.show(torque, q.Torque), part, v.show(fit.Shaft, q.Length), v.show(bears, q.Torque), v.show(survives,
+			q.Torque))
+	if works := v.worksPast(link); torque > survives || works {
+		level, title = f.Stop, what+" is the weak link"
+		if works {
+			jam += "A job works it past what it bears for ever, and it tires and breaks. "
+		}
+	}
+	v.add(f.ReductionTwist.Of(end).At(stage), level, field+".shaft", title,
+		jam+"Set the current limit lower, or let the belt slip first.")
+}
+
+// worksPast reports whether a job falls short because a shaft would tire under it: it would still be tried.
+func (v *verdict) worksPast(link reduction.WeakLink) bool {
+	for i := range v.results {
+		if r := &v.results[i]; r.Outcome == line.FallsShort && string(r.Available.By) == string(link) {
+			return true
+		}
+	}
+	return false
 }
 
 // smallestWheel is the smallest wheel of one end over all steps, which is pulled aside the most; m.

@@ -5,6 +5,7 @@ import (
 
 	"jiriki/core/control"
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -47,21 +48,13 @@ func (v *verdict) worksSlowly() bool {
 	return false
 }
 
-// fastest is how fast the spindle can turn with no load, in whichever position, rad/s.
-func (v *verdict) fastest() float64 {
-	fastest := 0.0
-	for i := range v.Reduction.Positions {
-		fastest = max(fastest, v.Top(&v.Reduction.Positions[i]))
-	}
-	return fastest
-}
-
 func (v *verdict) topSpeedFindings() {
+	v.fasterFinding()
 	limit, field := v.Machine.TopSpeed()
 	if field == "" || !v.Runs || len(v.Reduction.Positions) == 0 {
 		return
 	}
-	fastest := v.fastest()
+	fastest := v.Fastest()
 	if fastest <= limit*(1+line.SpeedTolerance) {
 		v.add(f.WorkTopSpeedGood, f.Good, field, "Stays under the machine's limit",
 			fmt.Sprintf("Tops out at %s with no load, limit %s.", v.show(fastest, q.Speed),
@@ -72,24 +65,42 @@ func (v *verdict) topSpeedFindings() {
 	if field == "machine.limits.marked" {
 		what = "the speed marked on wheel, chuck or disc"
 	}
-	fix := "Gear it down, or keep the belt off that step."
-	if len(v.Reduction.Positions) == 1 {
-		fix = "Gear it down."
-	}
-	if v.Control.Kind == control.StepperDriver {
-		fix = "Gear it down, or let its source send no more pulses than that."
-	}
-	where := "reduction.stages[0].steps[0].driven"
-	if v.Control.DCDrive() || v.Control.SetsHertz() {
-		trim, _ := v.TrimUnderLimit()
-		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(trim)+".", "control.topTrim"
-		if v.Feed.Kind == motor.VariableHertz {
-			fix, where = "Gear it down or lower the top hertz to "+v.show(v.Feed.TopHertz*limit/fastest,
-				q.Frequency)+".", "control.topHertz"
-		}
-	}
+	fix, where := v.slowerWays(limit)
 	one := v.add(f.WorkTopSpeed, f.Stop, where, "Can turn faster than "+what,
 		fmt.Sprintf("%s with no load, against %s. Bursting stress goes with the square of speed. %s",
 			v.show(fastest, q.Speed), v.show(limit, q.Speed), fix))
 	one.Working, one.Fix = working.ReachSpeed, f.Fix{Sort: f.TopSpeed}
+}
+
+// slowerWays are what brings the spindle under a speed (rad/s), and where that is entered.
+func (v *verdict) slowerWays(limit float64) (fix, where string) {
+	fix, where = "Gear it down, or keep the belt off that step.", "reduction.stages[0].steps[0].driven"
+	if len(v.Reduction.Positions) == 1 {
+		fix = "Gear it down."
+	}
+	switch {
+	case v.Control.Kind == control.StepperDriver:
+		fix = "Gear it down, or let its source send no more pulses than that."
+	case v.Feed.Kind == motor.VariableHertz:
+		fix = "Gear it down or lower the top hertz to " + v.show(v.Feed.TopHertz*limit/v.Fastest(), q.Frequency) + "."
+		where = "control.topHertz"
+	case v.Control.DCDrive():
+		trim, _ := v.TrimUnder(limit)
+		fix, where = "Gear it down or set the top-speed trim to "+q.Percent(trim)+".", "control.topTrim"
+	}
+	return fix, where
+}
+
+// fasterFinding stops a cutter, or what carries a chuck, that would turn faster than it is known ever to have turned.
+func (v *verdict) fasterFinding() {
+	if !judge.FasterThanEver(v.Model) {
+		return
+	}
+	proven := v.Machine.Proven()
+	fix, _ := v.slowerWays(proven)
+	v.add(f.WorkFasterThanEver, f.Stop, "machine.limits.spindle", "Faster than it ever turned",
+		fmt.Sprintf("Its old motor and pulleys turned it at %s, and this plan reaches %s with no load. Nobody knows "+
+			"that its bearings, chuck and wheels bear that. Put in the speed they are made for, or stay at the old "+
+			"one: "+
+			"%s", v.show(proven, q.Speed), v.show(v.Fastest(), q.Speed), fix)).Working = working.ReachSpeed
 }

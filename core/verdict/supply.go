@@ -34,7 +34,13 @@ func (v *verdict) circuitFindings() {
 	if s.Wire.Area == 0 {
 		return
 	}
-	carries := s.Wire.Carries(s.Code)
+	if s.Offered {
+		v.add(f.SupplyWireTaken, f.Caution, "supply.wire", "Conductor taken on offer",
+			s.Wire.Name+" is what the breaker asks for. Before the first power-up read the size off the cable's "+
+				"sheath; "+
+				"one that is thinner burns before the breaker opens.")
+	}
+	carries := s.Wire.Carries(s.Code, s.Three)
 	if carries == 0 {
 		v.add(f.SupplyCable, f.Stop, "supply.wire", "Cable too thin for any circuit",
 			s.Wire.Name+" is thinner than the thinnest that is laid for power. A licensed electrician fits what the "+
@@ -81,15 +87,9 @@ func (v *verdict) circuitFindings() {
 func (v *verdict) supplyFindings() {
 	s := v.Supply
 	if s.Volts == 0 {
-		v.add(f.SupplyVolts, f.Missing, "supply.volts", "Volts at the socket",
-			"Read the meter or the distribution board: 120 V, 230 V, 400 V three-phase.")
 		return
 	}
-	if s.AssumedHertz {
-		v.add(f.SupplyHertz, f.Missing, "supply.hertz", "Hertz of the supply",
-			v.show(s.Hertz, q.Frequency)+" is assumed from the volts.")
-	}
-	if s.Volts > ExtraLowVolts && !s.Earthed {
+	if v.Lethal() && !s.Earthed {
 		v.add(f.SupplyEarth, f.Stop, "supply.earthed", "Frame not earthed",
 			"Earth the machine's frame, the motor and the drive box before power goes near it. Local code and a "+
 				"licensed electrician decide how.")
@@ -114,9 +114,6 @@ func (v *verdict) supplyFindings() {
 	}
 	switch {
 	case s.Breaker == 0:
-		v.add(f.SupplyBreaker, f.Missing, "supply.breaker", "Breaker of the circuit",
-			fmt.Sprintf("The plan draws %s at full load. Read the rating off the breaker or fuse.",
-				v.show(amps, q.Current))).Working = working.SupplyInput
 	case amps > s.Breaker:
 		v.add(f.SupplyOverload, f.Stop, "supply.breaker", "Draws more than the breaker carries",
 			fmt.Sprintf("%s at full load on a %s breaker. Never fit a larger one to the same wire: use another "+
@@ -140,27 +137,38 @@ func (v *verdict) supplyFindings() {
 	}
 }
 
-// leakageFinding looks whether the residual-current device ahead can see what a drive leaks: one of type AC is blinded
-// by direct current, and of a drive on three phases only type B sees all [IEC 60755, from memory].
+// seesLeaks reports whether the residual-current device ahead can see what leaks, and says why it may not: one of type
+// AC is blinded by direct current, and of a drive on three phases only type B sees all [IEC 60755, from memory].
+func (v *verdict) seesLeaks() (sees bool, why string) {
+	if !v.Control.Converts() || !v.Lethal() || v.Supply.Battery {
+		return true, ""
+	}
+	switch r, three := v.Supply.Residual, v.Supply.Three; {
+	case r == "ac" && !three:
+		return false, "What a drive leaks is not a clean wave: a device of type AC may not see it, and then not trip " +
+			"for anybody else on it either. Type A or F is for drives on one phase. A licensed electrician fits it."
+	case (r == "ac" || r == "a") && three:
+		return false, "A drive on three phases can leak plain direct current, which only a device of type B sees. A " +
+			"licensed electrician fits it."
+	case r == "unknown":
+		return false, "Read the letters or the little wave on it: with a drive behind it type AC may not trip. " +
+			"Drives " +
+			"leak a little by nature, so two on one device may trip it."
+	}
+	return true, ""
+}
+
+// leakageFinding cautions against a device that a drive can blind; where it is wet that is a stop.
 func (v *verdict) leakageFinding() {
-	r, drive := v.Supply.Residual, v.Control.Converts() && v.Supply.Volts > ExtraLowVolts && !v.Supply.Battery
-	if !drive {
+	sees, why := v.seesLeaks()
+	if sees || v.Machine.Place.Wet == "yes" {
 		return
 	}
-	switch threeIn := v.Supply.Three; {
-	case r == "ac" && !threeIn:
-		v.add(f.SupplyResidual, f.Caution, "supply.residual", "Its residual-current device can be blinded",
-			"What a drive leaks is not a clean wave: a device of type AC may not see it, and then not trip for "+
-				"anybody else on it either. Type A or F is for drives on one phase. A licensed electrician fits it.")
-	case (r == "ac" || r == "a") && threeIn:
-		v.add(f.SupplyResidual, f.Caution, "supply.residual", "Its residual-current device can be blinded",
-			"A drive on three phases can leak plain direct current, which only a device of type B sees. A licensed "+
-				"electrician fits it.")
-	case r == "unknown":
-		v.add(f.SupplyResidual, f.Caution, "supply.residual", "Which type is the residual-current device?",
-			"Read the letters or the little wave on it: with a drive behind it type AC may not trip. Drives leak a "+
-				"little by nature, so two on one device may trip it.")
+	title := "Its residual-current device can be blinded"
+	if v.Supply.Residual == "unknown" {
+		title = "Which type is the residual-current device?"
 	}
+	v.add(f.SupplyResidual, f.Caution, "supply.residual", title, why)
 }
 
 // batteryFinding is what a battery can do by itself.

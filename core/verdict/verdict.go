@@ -3,7 +3,6 @@
 package verdict
 
 import (
-	"slices"
 	"strconv"
 
 	f "jiriki/core/finding"
@@ -14,7 +13,7 @@ import (
 // Findings is everything there is to say of a plan, most serious first. results are how its jobs come out and
 // loads what they ask of its belts.
 func Findings(m *line.Model, results []line.Result, loads []line.BeltLoad, sys q.System) []f.Finding {
-	v := &verdict{Model: m, sys: sys, list: make([]f.Finding, 0, 24)}
+	v := &verdict{Model: m, results: results, sys: sys, list: make([]f.Finding, 0, 24)}
 	v.supplyFindings()
 	v.controlFindings()
 	v.list = append(v.list, m.Motor.Findings(sys)...)
@@ -27,17 +26,10 @@ func Findings(m *line.Model, results []line.Result, loads []line.BeltLoad, sys q
 	for i, result := range results {
 		v.jobFindings(i, result)
 	}
-	v.list = unvouched(&m.Stations, v.list)
+	v.neededFindings()
 	v.entryFindings()
-	return inOrder(v.list)
-}
-
-// MayPower reports whether the plan runs, no stop is open but a job's own shortfall, which harms nobody, and
-// every entry could be used.
-func MayPower(m *line.Model, findings []f.Finding) bool {
-	return m.Runs && !slices.ContainsFunc(findings, func(one f.Finding) bool {
-		return one.Entry || one.Level == f.Stop && !one.Short
-	})
+	v.list = unvouched(&m.Stations, v.list)
+	return InOrder(v.list)
 }
 
 // asked is the order in which what is missing is asked for: entries to mend, then working back from the work.
@@ -59,8 +51,8 @@ func place(one *f.Finding) int {
 	return at
 }
 
-// inOrder returns findings in their order, those of one place as they were said.
-func inOrder(findings []f.Finding) []f.Finding {
+// InOrder returns findings in their order, those of one place as they were said.
+func InOrder(findings []f.Finding) []f.Finding {
 	out, places := make([]f.Finding, len(findings)), make([]int, len(findings))
 	// How many come before each place, then where its next one goes.
 	next := make([]int, (f.Good.Rank()+1)*placesALevel+1)
@@ -81,8 +73,9 @@ func inOrder(findings []f.Finding) []f.Finding {
 // verdict gathers findings in one system of units.
 type verdict struct {
 	*line.Model
-	sys  q.System
-	list []f.Finding
+	results []line.Result
+	sys     q.System
+	list    []f.Finding
 }
 
 func (v *verdict) show(value float64, d q.Dimension) string { return q.Show(value, d, v.sys) }
@@ -93,9 +86,6 @@ func (v *verdict) add(id f.ID, level f.Level, field, title, detail string) *f.Fi
 		Field: field})
 	return &v.list[len(v.list)-1]
 }
-
-// Voltages [common practice]: above extra-low voltage a touch can kill.
-const ExtraLowVolts = 50
 
 // jobField and stageField are the paths of what belongs to a job and to a stage.
 func jobField(i int, part string) string { return "machine.jobs[" + strconv.Itoa(i) + "]." + part }

@@ -11,6 +11,7 @@ import (
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/control"
 	"jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
@@ -48,7 +49,7 @@ func TestVoltsShortOfThePlateCutSpeedNotTorque(t *testing.T) {
 }
 
 func TestMissingThingsAreAskedForWorkingBackFromTheWork(t *testing.T) {
-	in := plan.Input{Units: "metric"}
+	in, belted := plan.Input{Units: "metric"}, plantest.Sound().Plan.Reduction.Stages
 	steps := []struct {
 		field string
 		fill  func()
@@ -56,22 +57,29 @@ func TestMissingThingsAreAskedForWorkingBackFromTheWork(t *testing.T) {
 		{"machine.jobs", func() { in.Machine.Jobs = []work.Job{{ID: "slow", Name: "Slow"}} }},
 		{"machine.jobs[0].speed.from", func() { in.Machine.Jobs[0].Speed.From = "60" }},
 		{"machine.jobs[0].load.torque", func() { in.Machine.Jobs[0].Load.Torque = "2 N·m" }},
+		{"machine.kind", func() { in.Machine.Kind = "conveyor" }},
 		{"motor.kind", func() { in.Plan.Motor.Kind = motor.PermanentMagnetDC }},
 		{"motor.plate.volts", func() { in.Plan.Motor.Plate.Volts = "180 V" }},
 		{"motor.plate.amps", func() { in.Plan.Motor.Plate.Amps = "2.8 A" }},
 		{"motor.plate.speed", func() { in.Plan.Motor.Plate.Speed = "1750" }},
 		{"control.kind", func() { in.Plan.Control.Kind = control.PhaseAngle }},
+		{"reduction.stages", func() { in.Plan.Reduction.Stages = belted }},
 		{"supply.volts", func() { in.Plan.Supply.Volts, in.Plan.Supply.Hertz = "230 V", "50 Hz" }},
 		{"control.amps", func() { in.Plan.Control.Amps = "5 A" }},
 		{"supply.breaker", func() { in.Plan.Supply.Breaker = "10 A" }},
+		{"supply.wire", func() { in.Plan.Supply.Wire = "1.5 mm²" }},
 	}
 	for _, s := range steps {
 		a := assesstest.Of(t, in)
 		assert.Equal(t, s.field, a.Next.Field, a.Next.Text)
 		assert.NotEmpty(t, a.Headline)
+		assert.NotEqual(t, judge.Yes, a.Power.Answer, s.field)
+		assert.Contains(t, []judge.Answer{judge.Unknown, judge.No}, a.Power.Answer, s.field)
 		s.fill()
 	}
-	assert.NotEmpty(t, assesstest.Of(t, in).Reach.Positions)
+	a := assesstest.Of(t, in)
+	assert.NotEmpty(t, a.Reach.Positions)
+	assert.Empty(t, a.Power.Hangs, "nothing is left to be entered")
 }
 
 func TestFixedSpeedIsItsOwnAnswer(t *testing.T) {
@@ -352,9 +360,13 @@ func TestABareRatioAsksForItsWheels(t *testing.T) {
 	assert.Equal(t, finding.Missing, assesstest.Finding(a, "reduction.bare.0").Level)
 	assert.NotNil(t, assesstest.Finding(a, "reduction.guard.0"))
 	assert.Nil(t, assesstest.Finding(a, "reduction.good"), "nothing of it was looked at")
-	assert.True(t, a.Jobs[0].Outcome.Done())
+	assert.Equal(t, judge.Unknown, a.Does.Answer, "its belts may slip")
 	in.Plan.Reduction.Stages[0].Guarded = true
-	assert.True(t, assesstest.Of(t, in).MayPower)
+	assert.Equal(t, judge.Unknown, assesstest.Of(t, in).Power.Answer)
+	in.Plan.Reduction.Stages[0].Rated = "40 N·m"
+	a = assesstest.Of(t, in)
+	assert.Equal(t, judge.Yes, a.Power.Answer, "a closed gearbox, by its maker's torque")
+	assert.Equal(t, judge.Yes, a.Does.Answer)
 }
 
 // A plan in which nobody chose anything yet has nothing that is good.

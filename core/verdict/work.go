@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/words"
@@ -12,17 +13,14 @@ import (
 )
 
 func (v *verdict) workFindings() {
-	if len(v.Machine.Jobs) == 0 {
-		v.add(f.WorkJobs, f.Missing, "machine.jobs", "What must it do?",
-			"Put in the first job: a speed, and the torque or power it takes.")
-	}
 	for i, job := range v.Machine.Jobs {
 		if job.Refused {
 			continue // said of every entry that cannot be used
 		}
 		if job.Missing != "" {
-			v.add(f.WorkJobMissing.Of(job.ID), f.Missing, jobField(i, job.Missing), job.Name+" is not filled in",
-				missingHow(job.Missing))
+			one := v.add(f.WorkJobMissing.Of(job.ID), f.Missing, jobField(i, job.Missing),
+				job.Name+" is not filled in", missingHow(job.Missing))
+			one.Job, one.Holds = job.ID, f.HoldsJobs
 			continue
 		}
 		if job.Spread > 0.4 {
@@ -86,7 +84,7 @@ func (v *verdict) rimFinding() {
 	if !v.Runs || m.Diameter == 0 || m.Marked > 0 || !cast {
 		return
 	}
-	rim := reduction.BeltSpeed(m.Diameter, v.fastest())
+	rim := reduction.BeltSpeed(m.Diameter, v.Fastest())
 	if rim <= reduction.BurstingBelt {
 		return
 	}
@@ -119,17 +117,17 @@ func (v *verdict) hangingFinding() {
 	if !v.Machine.Hangs || v.Machine.Held {
 		return
 	}
-	if v.Motor.Gear.HoldsItself() {
-		return
-	}
+	worm := v.Motor.Gear.HoldsItself()
 	for _, s := range v.Reduction.Stages {
-		if s.HoldsItself() {
-			return
-		}
+		worm = worm || s.HoldsItself()
 	}
-	v.add(f.WorkHangs, f.Stop, "machine.limits.held", "Nothing holds the load when the motor lets go",
-		"Power off, a belt off or a drive tripped, and it comes down. Fit a brake that grips without power, or a worm "+
-			"that cannot be driven back, and never stand under it.")
+	title, worms := "Nothing holds the load when the motor lets go", ""
+	if worm {
+		title = "A worm alone is no brake"
+		worms = " A worm that holds today creeps when it shakes, warms or wears in."
+	}
+	v.add(f.WorkHangs, f.Stop, "machine.limits.held", title, "Power off, a belt off or a drive tripped, and it comes "+
+		"down."+worms+" Fit a brake that grips without power, and never stand under it.")
 }
 
 // markedFindings ask for the speed marked on what can burst.
@@ -143,6 +141,8 @@ func (v *verdict) markedFindings() {
 				"marking, or fit a wheel that has one.")
 		return
 	}
-	v.add(f.WorkNoMarking, f.Caution, "machine.limits.marked", "Marked speed not put in",
-		"Read the fastest speed off the chuck, disc or fan; it caps the spindle whatever the motor can do.")
+	if !judge.Unlimited(v.Model) {
+		v.add(f.WorkNoMarking, f.Caution, "machine.limits.marked", "Marked speed not put in",
+			"Read the fastest speed off the chuck, disc or fan; it caps the spindle whatever the motor can do.")
+	}
 }

@@ -33,7 +33,10 @@ func Sentence(title string) string {
 }
 
 // LowerFirst puts what began a sentence inside one.
-func LowerFirst(s string) string { return strings.ToLower(s[:1]) + s[1:] }
+func LowerFirst(s string) string {
+	first, n := utf8.DecodeRuneInString(s)
+	return string(unicode.ToLower(first)) + s[n:]
+}
 
 // Jobs says how many of the jobs are done.
 func Jobs(done, jobs int) string {

@@ -11,3 +11,9 @@ func TestList(t *testing.T) {
 	assert.Equal(t, "a choke", List([]string{"a choke"}))
 	assert.Equal(t, "a choke, a fan and a motor", List([]string{"a choke", "a fan", "a motor"}))
 }
+
+func TestWhatBeganASentenceGoesInsideOne(t *testing.T) {
+	assert.Equal(t, "guard the belt", LowerFirst("Guard the belt"))
+	assert.Equal(t, "“Much” cannot be used", LowerFirst("“Much” cannot be used"))
+	assert.Equal(t, "über", LowerFirst("Über"))
+}

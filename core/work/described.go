@@ -32,6 +32,7 @@ type Limits struct {
 	Held          bool   `json:"held" doc:"A brake holds a hanging load without power"`
 	Covered       bool   `json:"covered" doc:"Fan blades or a grinding wheel are guarded"`
 	ScrewedOn     bool   `json:"screwedOn" doc:"Chuck, wheel or pulley held by a thread that reversing would undo"`
+	HeldBy        string `json:"heldBy" enum:"thread,fast," doc:"What holds chuck, wheel or disc on the spindle: a thread, which reversing or braking undoes, or something that stays"`
 	NeedsReversed bool   `json:"needsReversed" doc:"The machine must run both ways"`
 }
 

@@ -22,3 +22,18 @@ func (m *Resolved) SlowestWanted() float64 {
 	}
 	return slowest
 }
+
+// Proven is the fastest that the motor it had turned it through its own pulleys, rad/s; 0 where no job tells.
+func (m *Resolved) Proven() float64 {
+	fastest := 0.0
+	for i := range m.Jobs {
+		job := &m.Jobs[i]
+		if job.Method != ByReplaced || job.Missing != "" {
+			continue
+		}
+		for _, p := range job.Points {
+			fastest = max(fastest, p.Omega)
+		}
+	}
+	return fastest
+}

@@ -20,10 +20,16 @@ type Kind struct {
 	Dangers []Danger `json:"-"`        // its own, besides those of every machine
 	Dusty   bool     `json:"-"`        // round it a sparking commutator can set dust alight
 	Cutter  bool     `json:"-"`        // a blade, wheel or tool turns in it within reach of hands
+	Lets    bool     `json:"-"`        // it takes no hand and moves nothing, so that it may start again by itself
+	Wets    bool     `json:"-"`        // water reaches it in its usual work
 	Cast    bool     `json:"-"`        // what turns in it is cast iron unless known otherwise
 	Covers  string   `json:"covers"`   // what in it must be covered before it turns; empty where nothing is
 	Turning float64  `json:"usualMax"` // fastest such a spindle usually turns, rpm; 0 without a usual one
 }
+
+// TakesHand reports whether it can take a hand or move something by itself, so that it may never start with nobody at
+// the switch. What sort of machine is not known does.
+func (k Kind) TakesHand() bool { return !k.Lets }
 
 // Danger is a hurt that goes with a kind of machine [common practice].
 type Danger struct{ Title, Words string }
@@ -157,14 +163,15 @@ var kinds = []Kind{
 				allDay),
 		}},
 	{ID: "potters-wheel", Name: "Potter's wheel", Spindle: "wheel head", Asks: "spindle", Throws: "clay water",
-		Turning: 300, Jobs: []Job{
+		Lets: true, Wets: true, Turning: 300, Jobs: []Job{
 			job("Centring", Cut{}, band("70", "150", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "3 min",
 				Off: "5 min"}),
 			job("Throwing, large", Cut{}, band("20", "80", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "5 min",
 				Off: "5 min"}),
 			job("Trimming", Cut{}, band("100", "240", "all"), Load{By: ByScale}, allDay),
 		}},
-	{ID: "mixer", Name: "Mixer", Spindle: "paddle shaft", Asks: "spindle", Dusty: true, Throws: "flour, clay or mortar",
+	{ID: "mixer", Name: "Mixer", Spindle: "paddle shaft", Asks: "spindle", Dusty: true, Wets: true,
+		Throws:  "flour, clay or mortar",
 		Turning: 200, Dangers: []Danger{
 			{"It does not let go of a hand",
 				"Lid or grid that stops it when lifted, and a stop you can reach with the " +
@@ -173,7 +180,8 @@ var kinds = []Kind{
 			job("Stiffest batch", Cut{}, band("30", "60", "any"), Load{By: ByScale}, Duty{Kind: "cycle", On: "10 min",
 				Off: "5 min"}),
 		}},
-	{ID: "crusher", Name: "Crusher or fruit mill", Spindle: "drum", Asks: "spindle", Throws: "pulp and juice",
+	{ID: "crusher", Name: "Crusher or fruit mill", Spindle: "drum", Asks: "spindle", Wets: true,
+		Throws: "pulp and juice",
 		Dangers: []Danger{
 			{"It bites what is pushed in", "A hopper deeper than an arm, a pusher of wood, and power off at the plug " +
 				"before a jam is cleared."},
@@ -181,7 +189,8 @@ var kinds = []Kind{
 			job("Steady feed", Cut{}, band("400", "800", "any"), Load{By: ByScale}, allDay),
 			job("Jammed, breaking free", Cut{}, band("100", "400", "any"), Load{By: ByScale}, shortly),
 		}},
-	{ID: "extractor", Name: "Extractor or drum", Spindle: "drum shaft", Asks: "spindle", Throws: "honey or water",
+	{ID: "extractor", Name: "Extractor or drum", Spindle: "drum shaft", Asks: "spindle", Wets: true,
+		Throws: "honey or water",
 		Dangers: []Danger{
 			{"A heavy drum does not stop at once", "Lid shut while it turns; load it evenly, or it walks."},
 		}, Jobs: []Job{
@@ -201,7 +210,7 @@ var kinds = []Kind{
 				allDay),
 		}},
 	{ID: "fan", Name: "Fan or blower", Spindle: "fan shaft", Asks: "marked", Throws: "whatever it moves",
-		Covers: "blades",
+		Lets: true, Covers: "blades",
 		Dangers: []Danger{
 			{"Never leave a fan open", "Guard both sides. A fan that cools the motor is not taken off without " +
 				"another in " +

@@ -54,6 +54,7 @@ type Resolved struct {
 	Held      bool    // and a brake holds it
 	Covered   bool
 	ScrewedOn bool
+	HeldBy    string // what holds chuck or wheel: "thread", "fast" or ""
 	Reversed  bool
 	Jobs      []Need
 }
@@ -207,6 +208,10 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 		Rim:      limits.Choice("rim", d.Limits.Rim, "", "cast", "turned"),
 		Hangs:    d.Limits.Hangs, Held: d.Limits.Held, Covered: d.Limits.Covered,
 	}
+	if m.HeldBy = limits.Choice("heldBy", d.Limits.HeldBy, "", "thread", "fast"); m.ScrewedOn && m.HeldBy == "" {
+		m.HeldBy = "thread"
+	}
+	m.ScrewedOn = m.ScrewedOn || m.HeldBy == "thread"
 	m.readAir(d.Place, r.Under("place"))
 	if len(d.Jobs) > MaxJobs {
 		r.Refuse("jobs", fmt.Sprint(len(d.Jobs)), fmt.Sprintf("at most %d jobs", MaxJobs))

@@ -6,15 +6,16 @@ import (
 	"pgregory.net/rapid"
 
 	"jiriki/core/assess"
+	"jiriki/core/dryrun"
 	"jiriki/core/finding"
 	"jiriki/core/plan"
 	"jiriki/core/remedy"
 )
 
-// Of is the answer to a plan that can be answered.
+// Of is the answer to a plan that can be answered, its usual start and stop with it.
 func Of(t rapid.TB, in plan.Input) assess.Assessment {
 	t.Helper()
-	a, err := assess.Assess(in)
+	a, err := dryrun.Assess(in)
 	require.NoError(t, err)
 	return a
 }

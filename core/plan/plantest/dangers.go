@@ -48,7 +48,13 @@ func Dangers() []Danger {
 	out = append(out, dangersOfControls()...)
 	out = append(out, dangersOfPower()...)
 	out = append(out, dangersOfMachines()...)
-	return append(out, dangersOfParts()...)
+	out = append(out, dangersOfParts()...)
+	out = append(out, dangersOfTouch()...)
+	out = append(out, dangersOfStarting()...)
+	out = append(out, dangersOfPlaces()...)
+	out = append(out, dangersOfAmps()...)
+	out = append(out, dangersOfInputs()...)
+	return append(out, dangersOfFastWheels()...)
 }
 
 func stageOf(in *plan.Input) *reduction.DescribedStage { return &in.Plan.Reduction.Stages[0] }
@@ -78,7 +84,7 @@ func dangersOfSpeed() []Danger {
 		}, f.WorkRim, func(in *plan.Input) { in.Plan.Control.TopHertz = "40 Hz" }),
 		danger("a bandsaw wheel of nobody knows what", bandsaw, func(in *plan.Input) {
 			in.Machine.Limits.Diameter, in.Machine.Limits.Rim = "700 mm", ""
-		}, f.WorkRim, func(in *plan.Input) { in.Machine.Limits.Rim = "turned" }),
+		}, f.WorkRim, func(in *plan.Input) { in.Machine.Limits.Rim, in.Machine.Limits.Spindle = "turned", "1600 rpm" }),
 		danger("a cast faceplate past what iron bears", sound("lathe at 90 V on 120 V"), func(in *plan.Input) {
 			in.Machine.Limits.Diameter = "900 mm"
 		}, f.WorkRim, func(in *plan.Input) { in.Machine.Limits.Marked = "1000 rpm" }),
@@ -164,7 +170,9 @@ func dangersOfControls() []Danger {
 			in.Plan.Motor = scooter.Plan.Motor
 			in.Plan.Control = contacts(control.VariableTransformer)
 			in.Plan.Control.Amps, in.Plan.Control.Volts = "20 A", "24 V"
-		}, f.ControlNotIsolated, func(in *plan.Input) { in.Plan.Control.Isolated = true }),
+		}, f.ControlLowVolts, func(in *plan.Input) {
+			in.Plan.Control.Isolated, in.Machine.Limits.Spindle = true, "2000 rpm"
+		}),
 		danger("a drive smaller than its motor, with no limit", mill, func(in *plan.Input) {
 			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "2.5 A", ""
 		}, f.ControlAmpsShort, func(in *plan.Input) { in.Plan.Control.LimitAmps = "3 A" }),
@@ -244,7 +252,7 @@ func dangersOfPower() []Danger {
 		danger("a wet place where nobody looked for a residual-current device",
 			sound("the same where it gets wet, closed and behind a residual-current device"),
 			func(in *plan.Input) { in.Plan.Supply.Residual = "" }, f.SupplyResidual,
-			func(in *plan.Input) { in.Plan.Supply.Residual = "unknown" }),
+			func(in *plan.Input) { in.Plan.Supply.Residual = "a" }),
 		danger("a wet place with an open motor",
 			sound("the same where it gets wet, closed and behind a residual-current device"),
 			func(in *plan.Input) { in.Plan.Motor.Plate.Enclosure = "IP 21" }, f.MotorEnclosure,
@@ -262,24 +270,26 @@ func dangersOfMachines() []Danger {
 	chuck, shaper := sound("lathe with its chuck screwed on, one way only"), sound("shaper run both ways")
 	grinder := sound("split-phase motor on a wheel, marked and covered")
 	fan, hoist := sound("fan, blades covered"), sound("hoist with a brake that holds")
-	held := sound("hoist held by its own worm")
+	held := sound("winch with a brake besides its worm")
 	straight := func(in *plan.Input) { in.Plan.Control.Reverse = "none" }
 	feed := sound("servo on a lathe's feed")
 	return []Danger{
 		danger("reverse with a chuck that unscrews", chuck, func(in *plan.Input) { in.Plan.Control.Reverse = "drive" },
 			f.ControlReverseScrewed, straight),
 		danger("reverse with a pulley that unscrews", half, func(in *plan.Input) {
-			in.Plan.Control.Reverse, stageOf(in).ScrewOn = "switch", true
+			in.Plan.Control.Reverse, in.Plan.Control.DCRated, stageOf(in).ScrewOn = "switch", true, true
 		}, f.ControlReverseScrewed, func(in *plan.Input) { stageOf(in).ScrewOn = false }),
 		danger("a brake with a chuck that unscrews", sound("lathe, 2.2 kW"), func(in *plan.Input) {
 			in.Plan.Control.BrakeOhms, in.Machine.Limits.ScrewedOn = "80 Ω", true
-		}, f.ControlBrakeScrewed, func(in *plan.Input) { in.Plan.Control.BrakeOhms = "" }),
+		}, f.ControlBrakeScrewed, func(in *plan.Input) {
+			in.Machine.Limits.ScrewedOn, in.Machine.Limits.HeldBy = false, "fast"
+		}),
 		danger("a reversing switch in the leads of a hub motor", sound("hub motor on 36 V, a mixer"),
 			func(in *plan.Input) { in.Plan.Control.Reverse = "switch" }, f.ControlReverseDead,
 			func(in *plan.Input) { in.Plan.Control.Reverse = "drive" }),
 		danger("a reversing switch nothing interlocks", shaper, func(in *plan.Input) {
-			in.Plan.Control.NoVolt, in.Machine.Kind = false, "mixer"
-		}, f.ControlWiring.Of("reverse"), straight),
+			in.Plan.Control.NoVolt, in.Machine.Kind, in.Machine.Place.Wet = false, "mixer", "no"
+		}, f.ControlWiring.Of("reverse"), func(in *plan.Input) { in.Plan.Control.NoVolt = true }),
 		danger("a thermal switch left out", half, func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "left-out" },
 			f.MotorThermalLeftOut, func(in *plan.Input) { in.Plan.Motor.ThermalSwitch = "wired" }),
 		danger(
@@ -328,7 +338,7 @@ func dangersOfMachines() []Danger {
 		danger("a hanging load that nothing holds", hoist, func(in *plan.Input) { in.Machine.Limits.Held = false },
 			f.WorkHangs, func(in *plan.Input) { in.Machine.Limits.Held = true }),
 		danger("a hanging load on a worm that runs back", held, func(in *plan.Input) {
-			in.Plan.Motor.Gearbox.Efficiency = "65 %"
+			in.Plan.Motor.Gearbox.Efficiency, in.Machine.Limits.Held = "65 %", false
 		}, f.WorkHangs, func(in *plan.Input) { in.Machine.Limits.Held = true }),
 		danger("a hanging load on a stepper that lets go when it is off", sound("stepper that lifts, held by a brake"),
 			func(in *plan.Input) { in.Machine.Limits.Held = false }, f.WorkHangs,
@@ -362,12 +372,12 @@ func dangersOfParts() []Danger {
 			in.Plan.Motor.Plate.Capacitor = "60 µF"
 		}, f.MotorCapacitorFar, func(in *plan.Input) { in.Plan.Motor.Plate.Capacitor = "5 µF" }),
 		danger("a shaft thinner than the motor can twist", strong, func(in *plan.Input) {
-			stageOf(in).OnDriven = reduction.DescribedFit{Shaft: "10 mm", Bore: "10 mm", Held: "pin", Hub: "40 mm"}
+			stageOf(in).OnDriven = reduction.DescribedFit{Shaft: "7 mm", Bore: "7 mm", Held: "pin", Hub: "40 mm"}
 		}, f.ReductionTwist.Of("driven").At(0), func(in *plan.Input) {
 			stageOf(in).OnDriven.Shaft, stageOf(in).OnDriven.Bore = "30 mm", "30 mm"
 		}),
 		danger("a key too short for the motor", strong, func(in *plan.Input) {
-			stageOf(in).OnDriven = reduction.DescribedFit{Shaft: "20 mm", Bore: "20 mm", Held: "key", Hub: "4 mm"}
+			stageOf(in).OnDriven = reduction.DescribedFit{Shaft: "20 mm", Bore: "20 mm", Held: "key", Hub: "2 mm"}
 		}, f.ReductionTwist.Of("driven").At(0), func(in *plan.Input) { stageOf(in).OnDriven.Hub = "50 mm" }),
 		danger("a set screw alone on a strong motor", strong, func(in *plan.Input) {
 			stageOf(in).OnDriving = reduction.DescribedFit{Shaft: "28 mm", Bore: "28 mm", Held: "screw", Hub: "40 mm"}

@@ -24,12 +24,13 @@ func Sound() plan.Input {
 	return plan.Input{
 		Units: "metric",
 		Machine: work.Machine{Name: "Wheel", Kind: "potters-wheel", Limits: work.Limits{Spindle: "600 rpm"},
+			Place: work.Place{Wet: "no"},
 			Jobs: []work.Job{
 				{ID: "slow", Name: "Slow", Speed: work.SpeedBand{From: "60", To: "120"},
 					Load: work.Load{Torque: "2 N·m"}},
 			}},
 		Plan: plan.Plan{
-			Supply: supply.Described{Volts: "230 V", Hertz: "50 Hz", Breaker: "10 A", Earthed: true},
+			Supply: supply.Described{Volts: "230 V", Hertz: "50 Hz", Breaker: "10 A", Wire: "1.5 mm²", Earthed: true},
 			Control: control.Described{Kind: control.PhaseAngle, Volts: "180 V", Amps: "5 A", LimitAmps: "4.2 A",
 				Choke: true, Fused: true, Enclosed: true, ZeroStart: true,
 				NoVolt: true},
@@ -37,8 +38,7 @@ func Sound() plan.Input {
 				Plate: motor.Plate{Power: "1/2 hp", Speed: "1750 rpm", Volts: "180 V", Amps: "2.8 A"}},
 			Reduction: reduction.Described{Stages: []reduction.DescribedStage{
 				{Kind: reduction.VBelt, Section: "A", Steps: []reduction.DescribedStep{{Driver: "80 mm",
-					Driven: "280 mm"}}, Centre: "400 mm",
-					Guarded: true},
+					Driven: "280 mm"}}, Centre: "400 mm", Guarded: true, OnDriving: keyed(), OnDriven: keyed()},
 			}},
 		},
 	}

@@ -18,8 +18,12 @@ type Named struct {
 
 // Supplies that are as they should be.
 func socket(volts, hertz, breaker q.Text) supply.Described {
-	return supply.Described{Volts: volts, Hertz: hertz, Breaker: breaker, Earthed: true, Residual: "a"}
+	return supply.Described{Volts: volts, Hertz: hertz, Breaker: breaker, Earthed: true, Residual: "a",
+		Wire: conductors[breaker]}
 }
+
+// conductors are for the breakers of these supplies, by either family of rules.
+var conductors = map[q.Text]string{"13 A": "1.5 mm²", "16 A": "2.5 mm²", "20 A": "12 AWG", "25 A": "4 mm²"}
 
 func socket230() supply.Described { return socket("230 V", "50 Hz", "16 A") }
 func socket120() supply.Described { return socket("120 V", "60 Hz", "20 A") }
@@ -32,7 +36,7 @@ func threePhases(volts, hertz q.Text) supply.Described {
 }
 
 func battery(volts q.Text) supply.Described {
-	return supply.Described{Phases: "dc", Volts: volts, Breaker: "50 A", Inside: "15 mΩ"}
+	return supply.Described{Phases: "dc", Volts: volts, Breaker: "50 A", Wire: "10 mm²", Inside: "15 mΩ"}
 }
 
 // Controls built as they should be.
@@ -46,14 +50,19 @@ func contacts(kind control.Kind) control.Described {
 }
 
 func plated(kind motor.Kind, power, speed, volts, amps, hertz q.Text) motor.Described {
-	return motor.Described{Kind: kind, ThermalSwitch: "none", Plate: motor.Plate{Power: power, Speed: speed,
+	m := motor.Described{Kind: kind, ThermalSwitch: "none", Plate: motor.Plate{Power: power, Speed: speed,
 		Volts: volts, Amps: amps, Hertz: hertz}}
+	if kind.Family() == motor.InductionFamily {
+		m.Plate.Protector = "none"
+	}
+	return m
 }
 
 // belted is one V belt of section A, guarded.
 func belted(driver, driven q.Text) []reduction.DescribedStage {
 	return []reduction.DescribedStage{{Kind: reduction.VBelt, Section: "A", Centre: "420 mm", Guarded: true,
-		Steps: []reduction.DescribedStep{{Driver: driver, Driven: driven}}}}
+		Steps:     []reduction.DescribedStep{{Driver: driver, Driven: driven}},
+		OnDriving: keyed(), OnDriven: keyed()}}
 }
 
 // machine has one job, which starts idle where a tool comes to it.
@@ -62,13 +71,24 @@ func machine(kind, low, high, cover, torque string) work.Machine {
 	if work.FindKind(kind).Cutter {
 		how = "idle"
 	}
-	return work.Machine{Kind: kind, Name: work.FindKind(kind).Name, Jobs: []work.Job{{ID: "job", Name: "Its work",
+	m := work.Machine{Kind: kind, Name: work.FindKind(kind).Name, Jobs: []work.Job{{ID: "job", Name: "Its work",
 		Speed: work.SpeedBand{
 			From:  q.Text(low),
 			To:    q.Text(high),
 			Cover: cover,
 		}, Load: work.Load{Torque: q.Text(torque)},
 		Start: work.FromRest{How: how}}}}
+	// What such a machine's answer hangs on besides.
+	if work.FindKind(kind).Wets {
+		m.Place.Wet = "no"
+	}
+	if work.FindKind(kind).Dusty {
+		m.Place.Dust = "no"
+	}
+	if kind == "belt-sander" || kind == "bandsaw" {
+		m.Limits.Diameter = "150 mm"
+	}
+	return m
 }
 
 func limited(m work.Machine, spindle q.Text) work.Machine {
@@ -95,7 +115,8 @@ func Sounds() []Named {
 	out = append(out, soundDirect()...)
 	out = append(out, soundInverted()...)
 	out = append(out, soundSwitched()...)
-	return append(out, soundOthers()...)
+	out = append(out, soundOthers()...)
+	return append(out, soundShop()...)
 }
 
 // soundDirect are direct-current and series motors on drives, resistors and batteries.
@@ -172,7 +193,8 @@ func soundDirect() []Named {
 			socket230(), resistor, half, belted("80 mm", "280 mm")),
 		of("½ hp on a variable transformer", limited(machine("mixer", "200", "400", "any", "2 N·m"), "1000 rpm"),
 			socket230(), transformer, half, belted("80 mm", "280 mm")),
-		of("series motor with a tachometer on a mixer", machine("mixer", "600", "900", "any", "1 N·m"), socket230(),
+		of("series motor with a tachometer on a mixer", limited(machine("mixer", "600", "900", "any", "1 N·m"),
+			"6000 rpm"), socket230(),
 			func() control.Described {
 				c := drive(control.PhaseAngle, "230 V", "8 A", "7 A")
 				c.Feedback = "tacho"
@@ -264,8 +286,7 @@ func soundInverted() []Named {
 			return c
 		}(), sixty, belted("80 mm", "150 mm")),
 		of("worm-geared mixer", machine("mixer", "20", "60", "any", "15 N·m"), socket230(), inverter("3 A", "2.6 A",
-			"50 Hz"), geared, nil),
-		of("hoist held by its own worm", hoist, socket230(), inverter("3 A", "2.6 A", "50 Hz"), holding, nil),
+			"50 Hz"), geared, straight()),
 		of(
 			"fan, blades covered",
 			fan,
@@ -320,8 +341,10 @@ func soundSwitched() []Named {
 	return []Named{
 		of("power hacksaw", machine("hacksaw", "70", "115", "any", "8 N·m"), socket230(), contacts(control.Contactor),
 			capacitor, append(belted("75 mm", "300 mm"), reduction.DescribedStage{Kind: reduction.Spur, Guarded: true,
+				OnDriving: keyed(), OnDriven: keyed(),
 				Pitch: "2 mm", Steps: []reduction.DescribedStep{{Driver: "20", Driven: "70"}}})),
-		of("drill on a cone", machine("drill", "500", "900", "any", "1 N·m"), socket230(), contacts(control.Contactor),
+		of("drill on a cone", limited(machine("drill", "500", "900", "any", "1 N·m"), "3000 rpm"), socket230(),
+			contacts(control.Contactor),
 			capacitor, cone),
 		of("bandsaw with a protector reset by hand", machine("bandsaw", "500", "800", "any", "1 N·m"), socket230(),
 			contacts(control.Contactor), byHand, belted("80 mm", "160 mm")),
@@ -330,11 +353,12 @@ func soundSwitched() []Named {
 			m.Limits.NeedsReversed = true
 			return m
 		}(), socket230(), bothWays, capacitor, append(belted("75 mm", "300 mm"), reduction.DescribedStage{
-			Kind: reduction.Spur, Guarded: true, Pitch: "2 mm",
+			Kind: reduction.Spur, Guarded: true, Pitch: "2 mm", OnDriving: keyed(), OnDriven: keyed(),
 			Steps: []reduction.DescribedStep{{Driver: "18", Driven: "90"}}})),
-		of("½ hp drill on 115 V", machine("drill", "500", "1000", "any", "1.2 N·m"), socket120(),
+		of("½ hp drill on 115 V", limited(machine("drill", "500", "1000", "any", "1.2 N·m"), "3000 rpm"), socket120(),
 			contacts(control.Contactor), american, belted("75 mm", "150 mm")),
-		of("the same linked for 230 V", machine("drill", "500", "1000", "any", "1.2 N·m"), socket240(),
+		of("the same linked for 230 V", limited(machine("drill", "500", "1000", "any", "1.2 N·m"), "3000 rpm"),
+			socket240(),
 			contacts(control.Contactor), func() motor.Described {
 				m := american
 				m.Plate.Links = "high"
@@ -342,7 +366,8 @@ func soundSwitched() []Named {
 			}(), belted("75 mm", "150 mm")),
 		of("table saw's motor on a mixer, its run capacitor as it should be", machine("mixer", "100", "200", "any",
 			"20 N·m"), socket230(), contacts(control.Contactor), running, append(belted("90 mm", "270 mm"),
-			reduction.DescribedStage{Kind: reduction.Chain, Guarded: true, Pitch: "12.7 mm", Centre: "400 mm",
+			reduction.DescribedStage{Kind: reduction.Chain, Guarded: true, OnDriving: keyed(), OnDriven: keyed(),
+				Pitch: "12.7 mm", Centre: "400 mm",
 				Steps: []reduction.DescribedStep{{Driver: "17", Driven: "51"}}})),
 		of("split-phase motor on a disc sander", disc, socket120(), contacts(control.Contactor), split,
 			belted("80 mm", "100 mm")),
@@ -356,21 +381,22 @@ func soundSwitched() []Named {
 			socket230(),
 			contacts(control.CapacitorSet),
 			blower,
-			nil,
+			straight(),
 		),
-		of("blower switched", fan("1200", "1400", "0.4 N·m"), socket230(), contacts(control.Contactor), blower, nil),
+		of("blower switched", fan("1200", "1400", "0.4 N·m"), socket230(), contacts(control.Contactor), blower,
+			straight()),
 		of("blower on a variable transformer", fan("1200", "1400", "0.4 N·m"), socket230(), func() control.Described {
 			c := contacts(control.VariableTransformer)
 			c.Amps = "3 A"
 			return c
-		}(), blower, nil),
+		}(), blower, straight()),
 		of(
 			"little shaded-pole fan",
 			fan("1100", "1400", "0.06 N·m"),
 			socket230(),
 			contacts(control.Contactor),
 			shaded,
-			nil,
+			straight(),
 		),
 		of("lathe on three phases", limited(machine("lathe", "500", "800", "any", "8 N·m"), "1600 rpm"),
 			threePhases("400 V", "50 Hz"), contacts(control.Contactor), shop, belted("100 mm", "200 mm")),
@@ -380,7 +406,7 @@ func soundSwitched() []Named {
 			contacts(control.Contactor), shop, belted("100 mm", "100 mm")),
 		of(
 			"series motor switched, never without its load",
-			machine("mixer", "150", "400", "any", "9 N·m"),
+			limited(machine("mixer", "150", "400", "any", "9 N·m"), "2400 rpm"),
 			socket230(),
 			contacts(control.Contactor),
 			series,
@@ -409,7 +435,7 @@ func soundOthers() []Named {
 	oneOut.LowHertz, oneOut.TopHertz = "42 Hz", "50 Hz"
 	capacitor := plated(motor.CapacitorStart, "1/3 hp", "1425 rpm", "230 V", "2.6 A", "50 Hz")
 	running := plated(motor.CapacitorRun, "0.55 kW", "1430 rpm", "230 V", "3.9 A", "50 Hz")
-	hung := machine("indexer", "20", "60", "all", "1 N·m")
+	hung := limited(machine("indexer", "20", "60", "all", "1 N·m"), "4000 rpm")
 	hung.Limits.Hangs, hung.Limits.Held = true, true
 	return []Named{
 		of("hub motor on 36 V, a mixer", machine("mixer", "100", "300", "all", "4 N·m"), battery("36 V"),
@@ -429,21 +455,24 @@ func soundOthers() []Named {
 			washer,
 			belted("80 mm", "120 mm"),
 		),
-		of("servo on a lathe's feed", machine("conveyor", "60", "600", "all", "1.2 N·m"), socket230(),
+		of("servo on a lathe's feed", limited(machine("conveyor", "60", "600", "all", "1.2 N·m"), "1500 rpm"),
+			socket230(),
 			halls("230 V", "5 A", "4 A"), servo, belted("75 mm", "225 mm")),
-		of("servo on an indexer", machine("indexer", "20", "300", "all", "1 N·m"), socket240(), halls("230 V", "5 A",
-			"4 A"), servo, belted("75 mm", "225 mm")),
+		of("servo on an indexer", limited(machine("indexer", "20", "300", "all", "1 N·m"), "1500 rpm"), socket240(),
+			halls("230 V", "5 A",
+				"4 A"), servo, belted("75 mm", "225 mm")),
 		of(
 			"stepper on an axis",
-			machine("indexer", "20", "120", "all", "0.5 N·m"),
+			limited(machine("indexer", "20", "120", "all", "0.5 N·m"), "4000 rpm"),
 			socket230(),
 			steps(),
 			stepper,
-			nil,
+			straight(),
 		),
-		of("stepper on a feed from a battery", machine("conveyor", "20", "120", "all", "0.5 N·m"), battery("48 V"),
-			steps(), stepper, nil),
-		of("stepper that lifts, held by a brake", hung, socket120(), steps(), stepper, nil),
+		of("stepper on a feed from a battery", limited(machine("conveyor", "20", "120", "all", "0.5 N·m"),
+			"4000 rpm"), battery("48 V"),
+			steps(), stepper, straight()),
+		of("stepper that lifts, held by a brake", hung, socket120(), steps(), stepper, straight()),
 		of("capacitor-start on the disputed inverter, held above its switch", machine("conveyor", "400", "500", "any",
 			"1.5 N·m"), socket230(), oneOut, capacitor, belted("80 mm", "240 mm")),
 		of(

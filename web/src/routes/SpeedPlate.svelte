@@ -77,7 +77,7 @@
         {measured
           ? 'Measured at the marks, on straight lines between them; reckoned for a light load.'
           : `Computed${fixed ? '' : ' for a light load'}; measure with a tachometer before trusting it.`}
-        {a.mayPower ? '' : 'This plan has an open stop: do not power it.'}
+        {a.mayPower ? '' : `May it be powered? ${a.power.text} Do not power it yet.`}
       </p>
     {/if}
   {/snippet}

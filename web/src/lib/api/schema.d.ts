@@ -1133,7 +1133,13 @@ export interface components {
         };
         AssessSaid: {
             /** @enum {string} */
+            answer: "yes" | "no" | "unknown";
+            /** @description What is still to be entered before it is known */
+            hangs: components["schemas"]["AssessNext"][];
+            /** @enum {string} */
             mark: "stop" | "missing" | "caution" | "good";
+            /** @description What was taken of entries that nobody made */
+            taken: components["schemas"]["JudgeTaken"][];
             text: string;
         };
         AssessStation: {
@@ -1171,7 +1177,7 @@ export interface components {
             jobs: components["schemas"]["AssessJobResult"][];
             /** Format: int64 */
             jobsDone: number;
-            /** @description No stop is open, nothing needed is missing */
+            /** @description May it be powered is answered by yes: no stop is open, and nothing it hangs on is missing */
             mayPower: boolean;
             next: components["schemas"]["AssessNext"];
             /** @description May it be powered? */
@@ -1245,6 +1251,11 @@ export interface components {
             homemade?: components["schemas"]["BuildHomemade"];
             make: components["schemas"]["BuildMaking"][];
             mayPower: boolean;
+            /**
+             * @description May it be powered?
+             * @enum {string}
+             */
+            power: "yes" | "no" | "unknown";
             powerUp: components["schemas"]["BuildPowerUpStep"][];
             /** @description From the shelf */
             take: components["schemas"]["BuildBill"];
@@ -1385,6 +1396,8 @@ export interface components {
         CompareSide: {
             mayPower: boolean;
             name: string;
+            /** @enum {string} */
+            power: "yes" | "no" | "unknown";
             reach: components["schemas"]["LineReach"];
         };
         ControlDescribed: {
@@ -1403,6 +1416,8 @@ export interface components {
              * @enum {string}
              */
             command: "latching" | "momentary" | "";
+            /** @description Contacts and switches in direct current are rated for its volts */
+            dcRated: boolean;
             /** @description In an earthed, closed box with strain relief */
             enclosed: boolean;
             /** @description A fan with its own supply cools box or motor */
@@ -1421,6 +1436,10 @@ export interface components {
             fused: boolean;
             /** @description Inductance of the choke */
             henries: string;
+            /** @description Hertz its plate takes in, such as 50/60 Hz */
+            inputHertz: string;
+            /** @description Volts its plate takes in, such as 200-240 V */
+            inputVolts: string;
             /** @description What comes to it from elsewhere is kept apart from the mains: an isolator for signals, an isolating transformer for power */
             isolated: boolean;
             /** @enum {string} */
@@ -1449,6 +1468,8 @@ export interface components {
             /** @description Series resistor as set */
             ohms: string;
             origin: string;
+            /** @description A console or key pauses it, and starts it again at the speed it had */
+            pauses: boolean;
             /**
              * @description How it is reversed, if it is
              * @enum {string}
@@ -2136,12 +2157,19 @@ export interface components {
             entry?: boolean;
             /** @description Path of the field that causes it, such as control.currentLimit; may be empty */
             field: string;
+            /**
+             * @description Of what is missing: which of the two answers is not known before it is there
+             * @enum {string}
+             */
+            holds?: "power" | "jobs" | "both";
             /** @description Stable name, such as motor.fan-cooling */
             id: string;
             /** @description The job it speaks of, if one */
             job?: string;
             /** @enum {string} */
             level: "stop" | "missing" | "caution" | "good";
+            /** @description One choice that is safe for all, to be taken by a click */
+            offer?: components["schemas"]["FindingOffer"];
             /** @description A stop for the job only: it falls short, which harms nobody */
             short?: boolean;
             /** @description A dry run found it; nothing of it was measured */
@@ -2151,6 +2179,15 @@ export interface components {
             title: string;
             /** @description ID of the working behind its figures, or empty */
             working: string;
+        };
+        FindingEntry: {
+            field: string;
+            value: string;
+        };
+        FindingOffer: {
+            label: string;
+            /** @description What taking it enters */
+            set: components["schemas"]["FindingEntry"][];
         };
         IdentifyAnswer: {
             id: string;
@@ -2283,6 +2320,12 @@ export interface components {
             name: string;
             /** @description Part of the address it sends to */
             token: string;
+        };
+        JudgeTaken: {
+            /** @description Where it is declared otherwise */
+            field: string;
+            /** @description What is taken, such as dry */
+            words: string;
         };
         LastEntry: {
             /** Format: date-time */
@@ -3770,6 +3813,8 @@ export interface components {
             /** @description A battery's resistance inside, with leads, such as 40 mΩ; of mains, what volts fall by for each amp, as measured at the socket */
             inside: string;
             name: string;
+            /** @description The conductor as it was offered for the breaker and taken; while it is the same nobody has read it off the cable */
+            offered: string;
             /**
              * @description 1 or 3 phases, or dc for a battery
              * @enum {string}
@@ -4118,6 +4163,11 @@ export interface components {
             hangs: boolean;
             /** @description A brake holds a hanging load without power */
             held: boolean;
+            /**
+             * @description What holds chuck, wheel or disc on the spindle: a thread, which reversing or braking undoes, or something that stays
+             * @enum {string}
+             */
+            heldBy: "thread" | "fast" | "";
             /** @description Speed marked on the wheel, chuck or disc */
             marked: string;
             /** @description The machine must run both ways */

@@ -3,7 +3,16 @@ import { nextOf, stepsOf, type Known } from './rail';
 
 const job = { outcome: 'does' } as Known['a']['jobs'][number];
 const known = (more: Partial<Known['a']>, parts?: Known['parts'], steps?: Known['steps']): Known => ({
-  a: { jobs: [job, job, job], jobsDone: 3, mayPower: true, next: { text: '', field: '' }, stations: [], ...more },
+  a: {
+    jobs: [job, job, job],
+    jobsDone: 3,
+    mayPower: true,
+    power: { answer: more.mayPower === false ? 'no' : 'yes' },
+    does: { answer: 'yes' },
+    next: { text: '', field: '' },
+    stations: [],
+    ...more
+  },
   dry: undefined,
   parts,
   steps,
@@ -34,8 +43,16 @@ it('each step says how far it is', () => {
     '4 to print'
   ]);
   expect(states(known({}, { done: 9, all: 9 }, { done: 14, all: 14 }))[3]).toBe('all done');
-  const open = known({ jobs: [{ ...job, outcome: 'cannot-tell' }], jobsDone: 0 });
-  expect(stepsOf(open)[0]).toMatchObject({ state: 'not judged yet', bad: false });
+  const open = known({
+    jobs: [{ ...job, outcome: 'cannot-tell' }],
+    jobsDone: 0,
+    mayPower: false,
+    power: { answer: 'unknown' },
+    does: { answer: 'unknown' }
+  });
+  expect(stepsOf(open)[0]).toMatchObject({ state: 'not known yet', bad: false });
+  expect(stepsOf(open)[3]).toMatchObject({ name: 'Power up', state: 'not known yet', bad: false });
+  expect(stepsOf(known({ does: { answer: 'no' }, jobsDone: 2 }))[0]).toMatchObject({ state: '2 of 3 jobs', bad: true });
 });
 
 it('a plan that may not be powered is never past its first step', () => {

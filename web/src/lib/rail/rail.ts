@@ -9,7 +9,11 @@ interface Count {
 
 /** What the states of the steps follow from. */
 export interface Known {
-  a: Pick<Assessment, 'jobs' | 'jobsDone' | 'mayPower' | 'next'> & { stations: Pick<Station, 'mark'>[] };
+  a: Pick<Assessment, 'jobs' | 'jobsDone' | 'mayPower' | 'next'> & {
+    power: Pick<Assessment['power'], 'answer'>;
+    does: Pick<Assessment['does'], 'answer'>;
+    stations: Pick<Station, 'mark'>[];
+  };
   /** What the dry run found, where there was one. */
   dry: Pick<Schemas['DryrunAnswer'], 'runs' | 'findings'> | undefined;
   parts: Count | undefined;
@@ -44,8 +48,8 @@ export function stepsOf({ a, dry, parts, steps, trials, log }: Known): Step[] {
     {
       panel: '',
       name: 'Plan',
-      state: all === 0 ? 'no job yet' : judged ? `${a.jobsDone} of ${all} jobs` : 'not judged yet',
-      bad: judged && a.jobsDone < all
+      state: all === 0 ? 'no job yet' : judged ? `${a.jobsDone} of ${all} jobs` : 'not known yet',
+      bad: a.does.answer === 'no'
     },
     { panel: 'dry', name: 'Dry run', ...dryState(dry) },
     {
@@ -57,14 +61,17 @@ export function stepsOf({ a, dry, parts, steps, trials, log }: Known): Step[] {
     {
       panel: 'power',
       name: 'Power up',
-      state: !a.mayPower
-        ? 'not yet'
-        : !steps || steps.all === 0
-          ? 'nothing yet'
-          : steps.done === steps.all
-            ? 'all done'
-            : `step ${steps.done + 1} of ${steps.all}`,
-      bad: !a.mayPower
+      state:
+        a.power.answer === 'unknown'
+          ? 'not known yet'
+          : a.power.answer === 'no'
+            ? 'not yet'
+            : !steps || steps.all === 0
+              ? 'nothing yet'
+              : steps.done === steps.all
+                ? 'all done'
+                : `step ${steps.done + 1} of ${steps.all}`,
+      bad: a.power.answer === 'no'
     },
     { panel: 'trials', name: 'Trials', state: trials, bad: false },
     { panel: 'log', name: 'Log', state: log, bad: false },

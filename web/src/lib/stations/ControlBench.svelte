@@ -24,6 +24,14 @@
   const workings = $derived(sheet.workings.filter((w) => w.station === 'control' && !w.id.startsWith('setting.')));
   const converts = $derived(profile?.converts ?? false);
   const elsewhere = $derived(dc && !['', 'pot', 'panel'].includes(sheet.text('control.knob')));
+  const battery = $derived(sheet.text('supply.phases') === 'dc');
+  const lowVolts = $derived(parseFloat(sheet.text('motor.plate.volts')) <= 50);
+  // Contacts that open direct current: straight from a battery, behind a drive, or crossing the leads over.
+  const contacts = $derived(
+    (battery && kind === 'contactor') ||
+      ((profile?.direct ?? false) &&
+        (sheet.value('control.switchAfter') === true || sheet.text('control.reverse') === 'switch'))
+  );
   const trim = $derived(sheet.text('control.topTrim'));
   const words = (kinds: readonly string[]) =>
     catalogue.controls
@@ -46,12 +54,19 @@
   {/if}
   <div class="col-span-2"><Field path="control.name" label="Name" hint="Phase-angle, 180 V out" words /></div>
   {#if electronic}
+    {#if !battery && kind !== 'stepper'}
+      <Field path="control.inputVolts" label="Volts in, by its plate" hint="200-240 V" />
+      <Field path="control.inputHertz" label="Hertz in, by its plate" hint="50/60 Hz" />
+    {/if}
     <Field path="control.volts" label="Most volts out" hint={dc ? '180 V' : '230 V'} />
     <Field path="control.amps" label="Amps for ever" hint="5 A" />
-    {#if kind !== 'stepper'}<Field path="control.limitAmps" label="Current limit as set" hint="4.2 A" />
-      <Field path="control.accel" label="Time to full speed" hint="2.5 s" />{/if}
+    <Field path="control.limitAmps" label="Current limit as set" hint="4.2 A" />
+    {#if kind !== 'stepper'}<Field path="control.accel" label="Time to full speed" hint="2.5 s" />{/if}
   {/if}
-  {#if kind === 'variac'}<Field path="control.amps" label="Amps for ever" hint="8 A" />{/if}
+  {#if kind === 'variac'}
+    <Field path="control.amps" label="Amps for ever" hint="8 A" />
+    <Field path="control.volts" label="Most volts it gives" hint="240 V" />
+  {/if}
   {#if kind === 'resistor'}
     <Field path="control.ohms" label="Resistor as set" hint="60 Ω" />
     <Field path="control.watts" label="Sheds" hint="500 W" />
@@ -92,8 +107,8 @@
     <Field path="control.baseHertz" label="Base hertz" hint="50 Hz" />
     <Field path="control.topHertz" label="Top hertz" hint="50 Hz" />
     <Field path="control.lowHertz" label="Lowest hertz" hint={kind === 'inverter' ? '5 Hz' : '40 Hz'} />
-    <Field path="control.brakeOhms" label="Brake resistor" hint="none" />
   {/if}
+  {#if hertz || dc}<Field path="control.brakeOhms" label="Brake resistor" hint="none" />{/if}
   {#if electronic && kind !== 'stepper'}
     <Choice
       path="control.knob"
@@ -156,11 +171,19 @@
     {/if}
     <Tick path="control.noVolt" label="No-volt release: stays off when power comes back" />
     {#if elsewhere}<Tick path="control.isolated" label="An isolator keeps its signals apart from the mains" />{/if}
-    {#if kind === 'variac'}<Tick path="control.isolated" label="An isolating transformer stands before it" />{/if}
+    {#if kind === 'variac' || (kind === 'phase-angle' && lowVolts && !elsewhere)}
+      <Tick path="control.isolated" label="An isolating transformer stands before it" />
+    {/if}
     {#if converts}
       <Tick path="control.switchAfter" label="A switch stands between it and the motor" />
       <Tick path="control.shared" label="A second motor runs from it" />
     {/if}
+    {#if contacts}<Tick
+        path="control.dcRated"
+        label="Contacts and fuses are rated for these direct volts"
+        note="One made for alternating current holds the arc."
+      />{/if}
+    {#if electronic}<Tick path="control.pauses" label="A console pauses it, and it goes on at the speed it had" />{/if}
     <Tick path="control.lamp" label="A lamp shows that it is on" />
     <Tick path="control.fan" label="A fan in the box, with its own supply" />
   </div>

@@ -14,6 +14,10 @@
     const fresh = catalogue.blankStage;
     if (fresh) sheet.change(({ plan }) => plan.reduction.stages.push(structuredClone(fresh)));
   };
+  const addStraight = () => {
+    const fresh = catalogue.blankStage;
+    if (fresh) sheet.change(({ plan }) => plan.reduction.stages.push({ ...structuredClone(fresh), kind: 'direct' }));
+  };
   const dropStage = (i: number) => sheet.change(({ plan }) => plan.reduction.stages.splice(i, 1));
   const position = $derived(String(sheet.value('reduction.speeds.position') ?? 0));
 </script>
@@ -26,7 +30,8 @@
   >Find the best reduction</button
 >
 {#if stages.length === 0}
-  <p class="mt-3 text-soft">Coupled straight: the spindle turns with the motor.</p>
+  <p class="mt-3 text-soft">Nobody said yet what is between motor and spindle. Add a stage, or</p>
+  <button class="link" onclick={addStraight}>say that it is coupled straight</button>
 {/if}
 {#each stages.keys() as i (i)}
   <StageForm {i} of={stages.length} onremove={() => dropStage(i)} />

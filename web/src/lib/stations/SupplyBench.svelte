@@ -13,6 +13,9 @@
     const volts = parseFloat(sheet.text('supply.volts'));
     return hertz >= 55 || (Number.isNaN(hertz) && volts > 0 && volts < 200) ? 'nec' : 'iec';
   });
+  const taken = $derived(
+    sheet.text('supply.wire') !== '' && sheet.text('supply.wire') === sheet.text('supply.offered')
+  );
   const workings = $derived(sheet.workings.filter((w) => w.station === 'supply'));
 </script>
 
@@ -80,6 +83,12 @@
 </div>
 <div class="mt-3">
   <Tick path="supply.earthed" label="The machine's frame, motor and drive box are earthed" />
+  {#if taken}
+    <p class="text-sm text-soft">
+      The conductor was taken on offer.
+      <button class="link" onclick={() => sheet.set('supply.offered', '')}>I have read it off the cable</button>
+    </p>
+  {/if}
   {#if !battery}<Tick path="supply.extension" label="Fed through an extension lead" />{/if}
 </div>
 <Figures title="What the plan draws" {workings} />

@@ -77,10 +77,22 @@
   {/if}
   <Field path="machine.limits.flywheel" label="Flywheel on the spindle" hint="0.4 kg·m²" />
   <Field path="machine.limits.bearing" label="Bearings, mean diameter" hint="35 mm" />
+  {#if kind?.asks === 'marked'}
+    <Choice
+      path="machine.limits.heldBy"
+      label="Holds chuck or wheel"
+      options={[
+        ['thread', 'a thread'],
+        ['fast', 'cam, taper, key or flange']
+      ]}
+    />
+  {/if}
   <Field path="machine.limits.frame" label="Bracket drilled for frame" hint="80" words />
 </div>
 <div class="mt-1">
-  <Tick path="machine.limits.screwedOn" label="Chuck or wheel is screwed on" />
+  {#if kind?.asks !== 'marked' || sheet.value('machine.limits.screwedOn')}
+    <Tick path="machine.limits.screwedOn" label="Chuck or wheel is screwed on" />
+  {/if}
   <Tick path="machine.limits.needsReversed" label="Must run both ways" />
   {#if kind?.covers}<Tick path="machine.limits.covered" label="Its {kind.covers} guarded" />{/if}
   <Tick path="machine.limits.hangs" label="Its load hangs" />

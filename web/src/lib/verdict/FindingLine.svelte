@@ -28,6 +28,15 @@
     <p class="text-[0.94rem] text-soft">
       <Terms text={detail} />{#if worked}&nbsp;<Worked id={f.working} text="Working" class="text-ink" />{/if}
     </p>
+    {#if f.offer}
+      {@const offer = f.offer}
+      <button
+        class="link mt-1 text-sm"
+        onclick={() => {
+          for (const one of offer.set) sheet.set(one.field, one.value);
+        }}>{offer.label}</button
+      >
+    {/if}
     {#if noHelp}<p class="mt-1 text-sm text-soft">{noHelp}</p>{/if}
     {#if remedies.length > 0}<Remedies {remedies} total={a.jobs.length} />{/if}
   </div>

@@ -2,13 +2,58 @@
   import type { Schemas } from '../api/client';
   import Mark from '../ui/Mark.svelte';
 
-  /** The two answers to a plan, which are never mixed. */
-  let { power, does }: { power: Schemas['AssessSaid']; does: Schemas['AssessSaid'] } = $props();
+  interface Props {
+    power: Schemas['AssessSaid'];
+    does: Schemas['AssessSaid'];
+    /** Goes to a field, where there is a form to go to. */
+    goTo?: (field: string) => void;
+  }
+
+  /** The two answers to a plan, which are never mixed: yes, no, or not known yet with what is still to be entered. */
+  let { power, does, goTo }: Props = $props();
 </script>
 
 <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-2.5 gap-y-1.5">
   {#each [['May it be powered?', power], ['Does it do the jobs?', does]] as const as [asked, said] (asked)}
     <dt class="contents"><Mark level={said.mark} size={20} /><span class="sr-only">{asked}</span></dt>
-    <dd class="min-w-0"><span class="text-soft" aria-hidden="true">{asked}</span> {said.text}</dd>
+    <dd class="min-w-0">
+      <span class="text-soft" aria-hidden="true">{asked}</span>
+      {#if goTo && said.answer === 'unknown' && said.hangs.length > 0}
+        Not known yet. Still to be entered:
+        <ul class="hangs">
+          {#each said.hangs as one (one.field + one.text)}
+            <li><button class="link text-left" onclick={() => goTo(one.field)}>{one.text}</button></li>
+          {/each}
+        </ul>
+      {:else}
+        {said.text}
+      {/if}
+      {#if said.taken.length > 0}
+        <details class="text-sm text-soft">
+          <summary class="cursor-pointer">
+            Taken as {said.taken
+              .slice(0, 2)
+              .map((t) => t.words)
+              .join(', ')}{said.taken.length > 2 ? `, and ${said.taken.length - 2} more` : ''}
+          </summary>
+          <ul class="hangs">
+            {#each said.taken as one (one.field)}
+              <li>
+                {#if goTo}<button class="link text-left" onclick={() => goTo(one.field)}>{one.words}</button
+                  >{:else}{one.words}{/if}
+              </li>
+            {/each}
+          </ul>
+        </details>
+      {/if}
+    </dd>
   {/each}
 </dl>
+
+<style>
+  .hangs {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.9rem;
+  }
+</style>

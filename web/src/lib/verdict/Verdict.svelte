@@ -36,7 +36,7 @@
   {/if}
   {#if a}
     <h2 class="mt-0.5 text-[1.45rem] leading-tight" aria-live="polite">{a.headline}</h2>
-    <TwoAnswers power={a.power} does={a.does} />
+    <TwoAnswers power={a.power} does={a.does} goTo={(field) => sheet.goTo(field)} />
     <ol class="mt-2">
       {#each parts.first as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
     </ol>
