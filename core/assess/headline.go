@@ -215,7 +215,7 @@ func advice(a *Assessment) string {
 		}
 	}
 	for _, job := range a.Jobs {
-		if job.Outcome == line.FallsShort || job.Outcome == line.TooSlow || job.Outcome == line.TooFast {
+		if job.Outcome != line.CannotTell && !job.Outcome.Done() {
 			return " Gear it differently or find more motor."
 		}
 	}
@@ -236,7 +236,7 @@ func next(a *Assessment) Next {
 		}
 	}
 	for _, w := range a.Jobs {
-		if w.Outcome == line.FallsShort || w.Outcome == line.TooSlow || w.Outcome == line.TooFast {
+		if w.Outcome != line.CannotTell && !w.Outcome.Done() {
 			return Next{Text: "Try a change for " + w.Name + ", or weigh its pull again.", Field: "machine.jobs"}
 		}
 	}

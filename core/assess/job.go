@@ -15,7 +15,7 @@ import (
 type JobResult struct {
 	ID          string            `json:"id"`
 	Name        string            `json:"name"`
-	Outcome     line.Outcome      `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
+	Outcome     line.Outcome      `json:"outcome" enum:"does,just,short,falls,too-slow,too-fast,cannot-tell"`
 	Margin      float64           `json:"margin" doc:"Least available ÷ needed over the band; 0 when not known"`
 	Wanted      float64           `json:"wanted" doc:"Margin wanted"`
 	WantedBy    string            `json:"wantedBy" doc:"Where the wanted margin comes from"`
@@ -40,7 +40,7 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 	r := JobResult{
 		ID: job.ID, Name: job.Name, Outcome: result.Outcome, Margin: q.Rounded(result.Margin), Wanted: job.Margin,
 		WantedBy:  job.MarginBy,
-		LimitedBy: result.Available.By, Short: shortText(job, result), RPM: []float64{}, Needed: []float64{},
+		LimitedBy: result.Available.By, Short: shortText(t, job, result), RPM: []float64{}, Needed: []float64{},
 		Ceiling: []line.CurvePoint{}, CeilingIs: job.Duty.Says(), Baseline: []line.CurvePoint{},
 		Remedies: []remedy.Remedy{},
 	}
@@ -86,7 +86,7 @@ func noHelpText(tried []string) string {
 }
 
 // shortText is what the chart writes beside a job.
-func shortText(job *work.Need, result line.Result) string {
+func shortText(t *line.Model, job *work.Need, result line.Result) string {
 	switch result.Outcome {
 	case line.Does:
 		return "×" + q.Figures(result.Margin, 2) + " to spare"
@@ -97,6 +97,8 @@ func shortText(job *work.Need, result line.Result) string {
 			return "will not start it"
 		}
 		return "short by " + q.Percent(1-result.Margin)
+	case line.FallsOff:
+		return "its speed falls by " + q.Percent(t.Fall(job, &result))
 	case line.TooSlow:
 		return "not fast enough"
 	case line.TooFast:

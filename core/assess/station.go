@@ -180,7 +180,7 @@ func workStation(t *line.Model, in *plan.Input, a *Assessment) Station {
 			{q.SpeedRange(low, high, in.Units), working.ReachSpeed}}
 	}
 	for _, job := range a.Jobs {
-		if job.Outcome == line.FallsShort || job.Outcome == line.TooSlow || job.Outcome == line.TooFast {
+		if job.Outcome != line.CannotTell && !job.Outcome.Done() {
 			s.Note, s.Bad, s.Working = job.Name+" "+job.Short, true, working.JobMargin.Of(job.ID)
 			return s
 		}

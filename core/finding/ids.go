@@ -180,7 +180,6 @@ const (
 	WorkDust           ID = "work.dust"
 	WorkAir            ID = "work.air"
 	WorkJob            ID = "work.job"
-	WorkFall           ID = "work.fall"
 	WorkGuess          ID = "work.guess"
 
 	CapacitorDischarge    ID = "capacitor.discharge"

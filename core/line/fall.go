@@ -1,6 +1,7 @@
 package line
 
 import (
+	"jiriki/core/reduction"
 	"jiriki/core/work"
 )
 
@@ -10,15 +11,15 @@ func (t *Model) Fall(job *work.Need, result *Result) float64 {
 	if result.Outcome == CannotTell || !result.Outcome.Reached() {
 		return 0
 	}
-	p, worst := &t.Reduction.Positions[result.Position], 0.0
+	return t.fallIn(job, &t.Reduction.Positions[result.Position], result)
+}
+
+// fallIn is [Model.Fall] in a position, of this reduction or another.
+func (t *Model) fallIn(job *work.Need, p *reduction.Position, result *Result) float64 {
+	worst := 0.0
 	for _, omega := range []float64{result.Low, result.High} {
 		torque := job.TorqueAt(min(max(omega, job.Low), job.High)) / (p.Ratio * p.Efficiency)
 		worst = max(worst, t.Powered.Fall(torque, omega*p.Ratio))
 	}
 	return worst
-}
-
-// FallsTooFar reports whether a job's speed falls by more than it says may be.
-func (t *Model) FallsTooFar(job *work.Need, result *Result) bool {
-	return job.Fall > 0 && t.Fall(job, result) > job.Fall
 }

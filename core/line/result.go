@@ -36,6 +36,7 @@ const (
 	FallsShort Outcome = "short"       // under 1
 	TooSlow    Outcome = "too-slow"    // the spindle cannot turn fast enough
 	TooFast    Outcome = "too-fast"    // the spindle cannot turn slowly enough
+	FallsOff   Outcome = "falls"       // its speed falls under it by more than it may
 	CannotTell Outcome = "cannot-tell" // something is missing
 )
 
@@ -113,9 +114,10 @@ func (t *Model) BestBeside(known *Result, job *work.Need, positions []reduction.
 		f, beats := t.speedsIn(job, &positions[i]), math.Inf(-1)
 		if found.Outcome != CannotTell {
 			byMargin, better := bySpeeds(&f, &found)
-			if byMargin {
+			switch {
+			case byMargin && found.Outcome != FallsOff:
 				beats = found.Margin
-			} else if !better {
+			case !byMargin && !better:
 				continue
 			}
 		}
@@ -123,6 +125,9 @@ func (t *Model) BestBeside(known *Result, job *work.Need, positions []reduction.
 		t.scan(job, &positions[i], &f, beats)
 		if f.Outcome == "" {
 			f.Outcome = grade(f.Margin, job.Margin)
+			if job.Fall > 0 && f.Outcome.Done() && t.fallIn(job, &positions[i], &f) > job.Fall {
+				f.Outcome = FallsOff
+			}
 		}
 		if found.Outcome == CannotTell || Better(&f, &found) {
 			found = f
@@ -131,11 +136,15 @@ func (t *Model) BestBeside(known *Result, job *work.Need, positions []reduction.
 	return found
 }
 
-// Better prefers a reached band, then the larger margin; of two that are not reached, the one that
+// Better prefers a reached band, then the job done, then the larger margin; of two that are not reached, the one that
 // reaches more of it or comes nearer to it.
 func Better(a, b *Result) bool {
 	if byMargin, better := bySpeeds(a, b); !byMargin {
 		return better
+	}
+	if aFalls, bFalls := a.Outcome == FallsOff,
+		b.Outcome == FallsOff; aFalls != bFalls && a.Outcome.Done() != b.Outcome.Done() {
+		return bFalls
 	}
 	return a.Margin > b.Margin
 }
@@ -227,9 +236,10 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result, beats flo
 		f.Margin = math.Inf(-1)
 	}
 	f.Own = t.ownTorque(job, p)
+	inertia, share := t.carries(job, p)
 	try := func(omega float64) {
 		available := t.AvailableFor(job, omega, overload, p)
-		needed := job.TorqueAt(min(max(omega, job.Low), job.High)) + f.Own
+		needed := job.Heats(min(max(omega, job.Low), job.High), inertia, share) + f.Own
 		margin := available.Torque / needed
 		if job.AnySpeed && margin > f.Margin || !job.AnySpeed && margin < f.Margin {
 			f.Margin, f.Omega, f.Needed, f.Available = margin, omega, needed, available
@@ -272,13 +282,17 @@ func (t *Model) scan(job *work.Need, p *reduction.Position, f *Result, beats flo
 // givesUp is the share of its speed that what turns may lose in a bite where the job does not say [common practice].
 const givesUp = 0.03
 
-// scanBites holds the most a cut asks in its bites against what there is for some seconds, at the ends of the band.
-func (t *Model) scanBites(job *work.Need, p *reduction.Position, f *Result) {
-	share := job.Fall
-	if share == 0 {
+// carries is what turns (kg·m² at the spindle) and the share of its speed that it may lose in a bite.
+func (t *Model) carries(job *work.Need, p *reduction.Position) (inertia, share float64) {
+	if share = job.Fall; share == 0 {
 		share = givesUp
 	}
-	inertia := t.OwnInertia(p) + t.Machine.Flywheel
+	return t.OwnInertia(p) + t.Machine.Flywheel, share
+}
+
+// scanBites holds the most a cut asks in its bites against what there is for some seconds, at the ends of the band.
+func (t *Model) scanBites(job *work.Need, p *reduction.Position, f *Result) {
+	inertia, share := t.carries(job, p)
 	for _, omega := range []float64{f.Low, f.High} {
 		available := t.Peak(omega, p)
 		needed := job.InTheBite(min(max(omega, job.Low), job.High), inertia, share)
@@ -307,13 +321,15 @@ func (t *Model) DutyOverload(d work.Duration) float64 {
 // JobOutcome is how one job comes out with a candidate.
 type JobOutcome struct {
 	Name    string  `json:"name"`
-	Outcome Outcome `json:"outcome" enum:"does,just,short,too-slow,too-fast,cannot-tell"`
+	Outcome Outcome `json:"outcome" enum:"does,just,short,falls,too-slow,too-fast,cannot-tell"`
 	Margin  string  `json:"margin"`
 }
 
 // MarginText writes how a job comes out in a few characters.
 func (f Result) MarginText() string {
 	switch f.Outcome {
+	case FallsOff:
+		return "its speed falls too far"
 	case CannotTell:
 		return "not known"
 	case TooSlow:

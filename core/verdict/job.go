@@ -39,6 +39,10 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 		level, title = f.Stop, v.shortTitle(job, result)
 		detail = v.show(available.Torque, q.Torque) + " " + v.where(job, result) + ", " +
 			v.show(result.Needed, q.Torque) + " wanted. Held by " + string(available.By) + "."
+	case line.FallsOff:
+		level, field = f.Stop, jobField(i, "fall")
+		title = job.Name + ": the speed falls by " + q.Percent(v.Fall(job, &result)) + " under it"
+		detail = q.Percent(job.Fall) + " is what the job allows. " + v.steadier()
 	case line.TooSlow, line.TooFast:
 		level = f.Stop
 		title, detail = v.speedShort(job, result)
@@ -52,7 +56,6 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	}
 	one := v.add(f.WorkJob.Of(job.ID), level, field, title, detail)
 	one.Job, one.Working, one.Short = job.ID, working.JobMargin.Of(job.ID), level == f.Stop
-	v.fallFinding(i, &result)
 }
 
 // guessFinding says that a job hangs on a guess at the motor, and what settles it.
@@ -66,18 +69,6 @@ func (v *verdict) guessFinding(i int, result *line.Result) {
 		"Its torque may be "+q.Percent(share)+" less than taken: the margin is ×"+q.Figures(result.Margin, 3)+
 			" or ×"+q.Figures(result.Margin*(1-share), 3)+". A bench reading settles it.")
 	one.Job, one.Holds, one.Working = job.ID, f.HoldsJobs, working.JobMargin.Of(job.ID)
-}
-
-// fallFinding says that a job's speed falls by more than it may.
-func (v *verdict) fallFinding(i int, result *line.Result) {
-	job := &v.Machine.Jobs[i]
-	if !v.FallsTooFar(job, result) {
-		return
-	}
-	one := v.add(f.WorkFall.Of(job.ID), f.Caution, jobField(i, "fall"),
-		job.Name+": the speed falls by "+q.Percent(v.Fall(job, result))+" under it",
-		q.Percent(job.Fall)+" is what the job allows. "+v.steadier())
-	one.Job, one.Working = job.ID, working.JobFall.Of(job.ID)
 }
 
 // steadier says what would hold the speed better.

@@ -14,18 +14,20 @@ type Bites struct {
 	Angle float64 // rad of the spindle for which it is over the mean at a time
 	Apart float64 // rad of the spindle from one bite to the next
 	sharp float64 // how sharply it rises: see At
+	rms   float64 // root mean square over the mean
 }
 
 // bites are so much over the mean, for an angle, so far apart.
 func bites(ratio, angle, apart float64) Bites {
-	// The mean of cos²ⁿ over a turn is Γ(n+½)/(√π·Γ(n+1)): n such that it is one part in the ratio.
-	mean := func(n float64) float64 {
-		above, _ := math.Lgamma(n + 0.5)
-		below, _ := math.Lgamma(n + 1)
-		return math.Exp(above-below) / math.SqrtPi
-	}
-	sharp := numeric.Last(0, 1e4, 1e-6, func(n float64) bool { return mean(n) > 1/ratio })
-	return Bites{Ratio: ratio, Angle: angle, Apart: apart, sharp: sharp}
+	sharp := numeric.Last(0, 1e4, 1e-6, func(n float64) bool { return meanCosine(n) > 1/ratio })
+	return Bites{Ratio: ratio, Angle: angle, Apart: apart, sharp: sharp, rms: ratio * math.Sqrt(meanCosine(2*sharp))}
+}
+
+// meanCosine is the mean of cos²ⁿ over a turn, Γ(n+½)/(√π·Γ(n+1)).
+func meanCosine(n float64) float64 {
+	above, _ := math.Lgamma(n + 0.5)
+	below, _ := math.Lgamma(n + 1)
+	return math.Exp(above-below) / math.SqrtPi
 }
 
 // At is the torque over its mean after the spindle has turned so far (rad): bites of the same mean and the same most as
@@ -91,4 +93,15 @@ func (n *Need) InTheBite(omega, inertia, share float64) float64 {
 	mean := n.TorqueAt(omega)
 	peak := mean * n.Bites.Ratio
 	return max(mean, peak-inertia*omega*omega*share/n.Bites.Angle)
+}
+
+// Heats is the torque (N·m), held steadily, that heats the motor as the cut does: the root mean square of what it must
+// give in and between its bites, and the mean only where what turns carries them whole. As [Need.InTheBite].
+func (n *Need) Heats(omega, inertia, share float64) float64 {
+	mean := n.TorqueAt(omega)
+	if n.Bites.Ratio <= 1 || mean == 0 {
+		return mean
+	}
+	left := (n.InTheBite(omega, inertia, share) - mean) / (mean * (n.Bites.Ratio - 1))
+	return mean * math.Sqrt(1+left*left*(n.Bites.rms*n.Bites.rms-1))
 }

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	q "jiriki/core/quantity"
 )
@@ -87,4 +88,23 @@ func TestForceAndSpeedAtTheRim(t *testing.T) {
 		}
 	}
 	assert.True(t, found)
+}
+
+// A cut of bites heats by its root mean square, and by its mean only where what turns carries the bites whole.
+func TestBitesHeatByTheirRootMeanSquare(t *testing.T) {
+	n := Need{Low: 20, High: 20, Torque: 5, Bites: bites(4, 0.5, 2*math.Pi)}
+	mean, square := 0.0, 0.0
+	const steps = 20000
+	for i := range steps {
+		torque := 5 * n.Bites.At(2*math.Pi*float64(i)/steps)
+		mean, square = mean+torque/steps, square+torque*torque/steps
+	}
+	require.InEpsilon(t, 5, mean, 1e-4)
+	assert.InEpsilon(t, math.Sqrt(square), n.Heats(20, 0, 0.03), 1e-4, "nothing turns with it")
+	assert.InEpsilon(t, 5, n.Heats(20, 1e6, 0.03), 1e-9, "a flywheel carries it")
+	half := n.Heats(20, 15*n.Bites.Angle/(20*20*0.03)/2, 0.03)
+	assert.Greater(t, half, 5*1.05)
+	assert.Less(t, half, math.Sqrt(square)*0.95)
+	whole := Need{Low: 20, High: 20, Torque: 5}
+	assert.Equal(t, 5.0, whole.Heats(20, 0, 0.03))
 }
