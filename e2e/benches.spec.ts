@@ -64,15 +64,15 @@ test('a plate with half of it missing says what to measure, and a reading fills 
   await expect(page.getByText('all day, give or take 35 %')).toBeVisible();
   await page.getByLabel('Diameter', { exact: true }).fill('');
   await expect(page.getByText("Speed at the plate's volts").first()).toBeVisible();
-  await expect(headline(page)).toHaveText('Not enough known yet to judge it.');
+  await expect(headline(page)).toHaveText('Not enough known yet to judge it. Do not power it yet.');
   await expect(page.getByText('The reach is drawn once the line is complete.')).toBeVisible();
   await page.getByRole('button', { name: 'add a reading' }).click();
   await page.getByLabel('Reading', { exact: true }).selectOption('volts at open leads, spun');
   await page.getByLabel('Volts', { exact: true }).last().fill('74.4 V');
   await page.getByLabel('spun at').fill('820');
-  await expect(headline(page)).not.toHaveText('Not enough known yet to judge it.');
+  await expect(headline(page)).not.toHaveText('Not enough known yet to judge it. Do not power it yet.');
   await page.getByLabel('Amps', { exact: true }).fill('');
-  await expect(headline(page)).not.toHaveText('Not enough known yet to judge it.');
+  await expect(headline(page)).not.toHaveText('Not enough known yet to judge it. Do not power it yet.');
   await saved(page);
 });
 

@@ -67,7 +67,7 @@ func TestWhatIsNotKnownIsTheHeadlineWhereNothingCanBeJudged(t *testing.T) {
 	in.Plan.Motor.Kind = motor.SplitPhase
 	in.Plan.Control = control.Described{Kind: control.Contactor}
 	a := assesstest.Of(t, in)
-	assert.Equal(t, "Not enough known yet to judge it.", a.Headline)
+	assert.Equal(t, "Not enough known yet to judge it. Do not power it yet.", a.Headline)
 	assert.Equal(t, finding.Stop, a.Power.Mark)
 	for _, s := range a.Stations {
 		if s.Station == finding.Work {

@@ -70,7 +70,6 @@ func (v *verdict) safetyFindings() {
 			"Fit a no-volt release, and a stop within reach of where you stand.")
 	}
 	v.pauseFinding()
-	v.contactFinding()
 	v.brakeFinding()
 	v.inputFinding()
 	if v.Supply.Battery && !c.Fused {
@@ -80,6 +79,7 @@ func (v *verdict) safetyFindings() {
 	}
 	v.afterFindings()
 	v.reverseFindings()
+	v.contactFinding()
 }
 
 // afterFindings are of what hangs on a drive besides its motor.

@@ -22,7 +22,13 @@
         Not known yet. Still to be entered:
         <ul class="hangs">
           {#each said.hangs as one (one.field + one.text)}
-            <li><button class="link text-left" onclick={() => goTo(one.field)}>{one.text}</button></li>
+            <li>
+              <button
+                class="link text-left"
+                aria-label="Still to be entered: {one.text}"
+                onclick={() => goTo(one.field)}>{one.text}</button
+              >
+            </li>
           {/each}
         </ul>
       {:else}
@@ -39,7 +45,10 @@
           <ul class="hangs">
             {#each said.taken as one (one.field)}
               <li>
-                {#if goTo}<button class="link text-left" onclick={() => goTo(one.field)}>{one.words}</button
+                {#if goTo}<button
+                    class="link text-left"
+                    aria-label="Taken as {one.words}"
+                    onclick={() => goTo(one.field)}>{one.words}</button
                   >{:else}{one.words}{/if}
               </li>
             {/each}
