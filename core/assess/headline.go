@@ -180,7 +180,9 @@ func saidOfJobs(a *Assessment, answer judge.Answer) Said {
 }
 
 // notJudged is the headline of a plan that has too little in it.
-func notJudged(a *Assessment) string { return "Not enough known yet to judge it." + unusable(a) + advice(a) }
+func notJudged(a *Assessment) string {
+	return "Not enough known yet to judge it." + unusable(a) + advice(a)
+}
 
 // unusable says how many entries cannot be used, if there are any.
 func unusable(a *Assessment) string {

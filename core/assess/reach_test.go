@@ -117,7 +117,7 @@ func TestStationsAreTitledByWhatTheyHold(t *testing.T) {
 		stages []reduction.DescribedStage
 		want   string
 	}{
-		{nil, "Coupled straight"},
+		{nil, "Not said yet"},
 		{[]reduction.DescribedStage{belt, belt}, "Two belts"},
 		{[]reduction.DescribedStage{belt, other}, "Two belts"},
 		{[]reduction.DescribedStage{belt, gears}, "Two stages"},

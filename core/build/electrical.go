@@ -101,18 +101,11 @@ func (b *builder) wiring() Wiring {
 
 // colours are those of the rules the supply goes by.
 func (b *builder) colours() wiring.Colours {
-	s := &b.Supply
-	switch {
-	case s.Code != supply.NEC:
+	if b.Supply.Code != supply.NEC {
 		return wiring.EuropeanColours
-	case !s.Three && s.Volts > twoHots:
-		return wiring.AmericanTwoHots
 	}
 	return wiring.AmericanColours
 }
-
-// twoHots is the volts of a single-phase circuit above which neither of its wires is a neutral under the NEC.
-const twoHots = 150
 
 // finest are the least conductors of a drive's own few volts, and of its signals [common practice].
 var finest = map[supply.Code][2]string{supply.IEC: {"0.75\u202fmm²", "0.5\u202fmm²"}, supply.NEC: {"18\u202fAWG",

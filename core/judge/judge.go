@@ -4,6 +4,7 @@
 package judge
 
 import (
+	"cmp"
 	"strings"
 
 	f "jiriki/core/finding"
@@ -40,7 +41,7 @@ func Blanks(m *line.Model, sys q.System) []Blank {
 			if m.Refuses(at.field) {
 				continue
 			}
-			b := Blank{ID: n.id, Field: at.field, Title: n.title + at.of, How: n.how, Holds: n.holds}
+			b := Blank{ID: n.id, Field: at.field, Title: cmp.Or(at.title, n.title+at.of), How: n.how, Holds: n.holds}
 			if at.part != "" {
 				b.ID = n.id.Of(at.part)
 			}

@@ -29,7 +29,8 @@ type need struct {
 // gap is one place where a needed entry is blank.
 type gap struct {
 	field string
-	of    string // what of, added to the title
+	of    string // which of several, added to the title
+	title string // in place of the row's own
 	part  string // tells its finding from others of the row
 }
 
@@ -206,7 +207,7 @@ var needed = []need{
 		})},
 	{id: f.ReductionHeld, where: "reduction.stages[].onDriving.held", holds: f.HoldsPower,
 		on:    "wheels that more than three times what a set screw holds can reach",
-		title: "What holds the wheel on its shaft?",
+		title: "What holds a wheel on its shaft?",
 		how: "A key, a taper bush or a pin; a set screw alone shears at such a torque, and the wheel comes off as it " +
 			"turns.",
 		blank: heldBlank},
@@ -294,13 +295,16 @@ func heldBlank(m *line.Model) (out []gap) {
 			continue
 		}
 		driving, driven := m.Twist(i)
-		if s.OnDriving.Held == "" && driving > ScrewFlies() {
-			out = append(out, gap{stagePath(i, "onDriving.held"), ": driving" + m.OfStage(i),
-				fmt.Sprint("driving.", i)})
-		}
-		if s.OnDriven.Held == "" && driven > ScrewFlies() && s.Kind != reduction.Direct {
-			out = append(out, gap{stagePath(i, "onDriven.held"), ": driven" + m.OfStage(i),
-				fmt.Sprint("driven.", i)})
+		for _, end := range []struct {
+			name, part string
+			held       string
+			torque     float64
+		}{{"driving", "onDriving", s.OnDriving.Held, driving}, {"driven", "onDriven", s.OnDriven.Held, driven}} {
+			if end.held != "" || end.torque <= ScrewFlies() || s.Kind == reduction.Direct && end.name == "driven" {
+				continue
+			}
+			out = append(out, gap{field: stagePath(i, end.part+".held"), part: fmt.Sprint(end.name, ".", i),
+				title: "What holds the " + end.name + " wheel" + m.OfStage(i) + " on its shaft?"})
 		}
 	}
 	return out

@@ -53,7 +53,10 @@ func (t *Model) Coverage() Coverage {
 		all += math.Log(w.high / w.low)
 		at := w.low
 		for _, r := range merged(reached) {
-			if r.low > at*(1+ReachTolerance) && r.low < w.high {
+			if r.high <= at || r.low >= w.high {
+				continue // it touches nothing of what is left
+			}
+			if r.low > at*(1+ReachTolerance) {
 				c.Holes, lost = append(c.Holes, gap(at, r.low)), lost+math.Log(r.low/at)
 			}
 			at = max(at, min(r.high, w.high))

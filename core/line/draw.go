@@ -95,6 +95,20 @@ const (
 // FullShare is the most the feed lets the motor give all day, as a share of its plate's power:
 // short of volts it cannot reach its speed, and with volts and hertz past the plate's it gives more.
 func (t *Model) FullShare() float64 {
+	return min(t.unlimitedShare(), t.limitShare())
+}
+
+// limitShare is what a current limit under the plate's amps leaves of it.
+func (t *Model) limitShare() float64 {
+	limited := t.Feed.Kind == motor.DirectCurrent || t.Feed.Kind == motor.VariableHertz
+	if amps := t.Motor.Amps.Value; limited && t.Feed.LimitAmps < amps {
+		return t.Feed.LimitAmps / amps
+	}
+	return math.Inf(1)
+}
+
+// unlimitedShare is the same whatever the current limit.
+func (t *Model) unlimitedShare() float64 {
 	switch volts := t.Motor.Volts.Value; {
 	case !(volts > 0):
 	case t.Feed.Kind == motor.VariableHertz:

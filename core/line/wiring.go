@@ -24,6 +24,8 @@ func (t *Model) Wiring() (wiring.Spec, bool) {
 		s.Phases = wiring.Battery
 	case t.Supply.Three:
 		s.Phases = wiring.ThreePhase
+	case t.Supply.TwoHots():
+		s.Phases = wiring.TwoHots
 	}
 	s.Control, s.Motor = wiring.Control(c.Kind.Profile().Terminals), wiring.Motor(m.Kind.Profile().Leads)
 	s.ReverseSwitch = c.Reverse == "switch" && s.Motor.TurnedBySwitch()
@@ -33,7 +35,7 @@ func (t *Model) Wiring() (wiring.Spec, bool) {
 	// A drive for one phase on a three-phase supply takes two of its lines.
 	if s.Phases == wiring.ThreePhase && s.Control != wiring.Inverter && (s.Control != wiring.Switch ||
 		m.Kind != motor.ThreePhase) {
-		s.Phases = wiring.OnePhase
+		s.Phases = wiring.TwoHots
 	}
 	return s, t.Runs
 }

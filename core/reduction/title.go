@@ -22,10 +22,13 @@ func (r *Resolved) ShortRatios() string {
 	return strings.Join(ratios, " and ")
 }
 
-// Title names the stages: "Two belts".
+// Title names the stages: "Two belts". Of a reduction that nobody touched it says that.
 func (r *Resolved) Title() string {
 	if len(r.Positions) == 0 {
 		return "Reduction"
+	}
+	if len(r.Stages) == 0 {
+		return "Not said yet"
 	}
 	n, noun := 0, ""
 	for _, s := range r.Stages {

@@ -98,6 +98,15 @@ const ExtraLowVolts = 50
 // Lethal reports whether a touch of it can kill.
 func (s *Resolved) Lethal() bool { return s.Volts > ExtraLowVolts }
 
+// twoHots is the volts of a single-phase circuit above which neither of its wires is a neutral where hertz are 60 and
+// the NEC holds [common practice].
+const twoHots = 150
+
+// TwoHots reports whether both wires of a single-phase supply are live.
+func (s *Resolved) TwoHots() bool {
+	return !s.Battery && !s.Three && s.Code == NEC && s.Volts > twoHots
+}
+
 // Usable is how much of a battery is taken out before it is charged again [common practice].
 const Usable = 0.8
 

@@ -115,10 +115,15 @@ func (v *verdict) supplyFindings() {
 	switch {
 	case s.Breaker == 0:
 	case amps > s.Breaker:
-		v.add(f.SupplyOverload, f.Stop, "supply.breaker", "Draws more than the breaker carries",
-			fmt.Sprintf("%s at full load on a %s breaker. Never fit a larger one to the same wire: use another "+
-				"circuit, or less motor.", v.show(amps, q.Current), v.show(s.Breaker,
-				q.Current))).Working = working.SupplyInput
+		field, way := "supply.name", "use another circuit, or less motor"
+		if v.Control.DCDrive() || v.Control.SetsHertz() {
+			field, way = "control.limitAmps", "lower the current limit, use another circuit, or less motor"
+		}
+		v.add(f.SupplyOverload, f.Stop, field, "Draws more than the breaker carries",
+			fmt.Sprintf("%s at full load on a %s breaker. Never fit a larger one to the same wire: %s. Local code "+
+				"and a "+
+				"licensed electrician decide.", v.show(amps, q.Current), v.show(s.Breaker, q.Current),
+				way)).Working = working.SupplyInput
 	case amps > 0.8*s.Breaker:
 		v.add(f.SupplyNearBreaker, f.Caution, "supply.breaker", "Close to what the breaker carries",
 			fmt.Sprintf("%s at full load on %s. It may trip after a while.", v.show(amps, q.Current),

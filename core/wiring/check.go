@@ -230,10 +230,25 @@ func (d Diagram) source() []string {
 	switch d.spec.Phases {
 	case ThreePhase:
 		return []string{"X0:L1", "X0:L2", "X0:L3"}
+	case TwoHots:
+		return []string{"X0:L1", "X0:L2"}
 	case Battery:
 		return []string{"G1:+"}
 	}
 	return []string{"X0:L"}
+}
+
+// back is the supply's last line, which loops come back to.
+func (d Diagram) back() string {
+	switch d.spec.Phases {
+	case ThreePhase:
+		return "X0:L3"
+	case TwoHots:
+		return "X0:L2"
+	case Battery:
+		return "G1:−"
+	}
+	return "X0:N"
 }
 
 // beforeFuse is what may be met before the fuse, and the fuse itself.
@@ -264,14 +279,10 @@ func (d Diagram) fused() Verdict {
 
 // returnFused reports whether the neutral, or a battery's negative, reaches what it serves through the fuse only.
 func (d Diagram) returnFused() bool {
-	from := "X0:N"
-	switch d.spec.Phases {
-	case ThreePhase:
-		return false
-	case Battery:
-		from = "G1:−"
+	if d.spec.Phases == ThreePhase || d.spec.Phases == TwoHots {
+		return false // every line is live
 	}
-	open := d.closed("F1")
+	from, open := d.back(), d.closed("F1")
 	for _, device := range d.Devices {
 		if slices.Contains(beforeFuse, device.ID) {
 			continue
@@ -294,7 +305,7 @@ func (d Diagram) enabled() Verdict {
 // lowered looks whether a control for a few volts can be reached by the mains in any way but through its
 // supply unit.
 func (d Diagram) lowered() Verdict {
-	ok := d.needs(d.source()[0], "A1:V+", "U1") && d.needs("X0:N", "A1:V−", "U1")
+	ok := d.needs(d.source()[0], "A1:V+", "U1") && d.needs(d.back(), "A1:V−", "U1")
 	return verdict("unit", "Mains kept off the low-volt drive", ok, "It is fed by an isolated supply unit only.",
 		"Mains reaches a drive made for a few volts.")
 }
@@ -316,14 +327,7 @@ func (d Diagram) thermal() Verdict {
 
 // coilNeeds reports whether the contactor's coil has its return only through a device.
 func (d Diagram) coilNeeds(device string) bool {
-	back := "X0:N"
-	switch d.spec.Phases {
-	case ThreePhase:
-		back = "X0:L3"
-	case Battery:
-		back = "G1:−"
-	}
-	return d.needs("K1:A2", back, device)
+	return d.needs("K1:A2", d.back(), device)
 }
 
 func (d Diagram) interlocked() Verdict {

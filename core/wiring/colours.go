@@ -23,10 +23,6 @@ var (
 		poles: map[string]string{"L": "black", "N": "white", "L1": "black", "L2": "red", "L3": "blue", "+": "red",
 			"−": "black"},
 		earth: "green or bare", control: "red"}
-	// AmericanTwoHots are those of 240 V between two hot wires, of which neither is a neutral.
-	AmericanTwoHots = Colours{
-		poles: map[string]string{"L": "black", "N": "red", "+": "red", "−": "black"},
-		earth: "green or bare", control: "red"}
 )
 
 // directControl is the colour of control circuits of a few volts of direct current in either family.

@@ -27,17 +27,16 @@ func TestEachWireHasTheColourOfWhatItCarries(t *testing.T) {
 	assert.Equal(t, "black", america["X0:L Q1:1"])
 	assert.Equal(t, "white", america["X0:N Q1:3"])
 	assert.Equal(t, "green or bare", america["X0:PE PE:1"])
-	assert.Equal(t, "red", coloured(s, AmericanTwoHots)["X0:N Q1:3"], "240 V has no neutral")
+	s.Phases = TwoHots
+	assert.Equal(t, "black", coloured(s, AmericanColours)["X0:L1 Q1:1"])
+	assert.Equal(t, "red", coloured(s, AmericanColours)["X0:L2 Q1:3"], "240 V has no neutral")
 }
 
 // No wire goes without a colour, whatever is wired; none but an earth has earth's colour, and none but a neutral the
 // neutral's.
 func TestNoWireGoesWithoutAColour(t *testing.T) {
-	for _, c := range []Colours{EuropeanColours, AmericanColours, AmericanTwoHots} {
-		for _, phases := range []Phases{OnePhase, ThreePhase, Battery} {
-			if phases == ThreePhase && c.poles["L1"] == "" {
-				continue
-			}
+	for _, c := range []Colours{EuropeanColours, AmericanColours} {
+		for _, phases := range []Phases{OnePhase, TwoHots, ThreePhase, Battery} {
 			for _, s := range []Spec{
 				{Control: DCDrive, Motor: Armature, Fused: true, NoVolt: true, Thermal: true, Knob: true, Earthed: true,
 					ReverseSwitch: true, BrakeResistor: true, Lamp: true, Fan: true, Tachometer: true, Choke: true},

@@ -36,6 +36,9 @@ func (d *Diagram) supply() []string {
 	case ThreePhase:
 		d.add("X0", "Three-phase supply", "supply", MainLine, t("L1", "L2", "L3", "PE")...)
 		return []string{"X0:L1", "X0:L2", "X0:L3"}
+	case TwoHots:
+		d.add("X0", "Single-phase supply, two hot lines", "supply", MainLine, t("L1", "L2", "PE")...)
+		return []string{"X0:L1", "X0:L2"}
 	case Battery:
 		d.add("G1", "Battery", "battery", MainLine, t("+", "−")...)
 		return []string{"G1:+", "G1:−"}
@@ -53,7 +56,7 @@ func (d *Diagram) protect(lines []string) []string {
 	lines = d.poles("Q1", isolator, "isolator", lines, len(lines))
 	if d.spec.Fused {
 		fused := len(lines)
-		if d.spec.Phases != ThreePhase {
+		if d.spec.Phases == OnePhase || d.spec.Phases == Battery {
 			fused = 1 // the live side; a neutral is never fused alone
 		}
 		lines = d.poles("F1", "Line fuse", "fuse", lines, fused)
@@ -138,7 +141,7 @@ func (d *Diagram) control(lines []string) []string {
 			d.wire(Power, MainLine, line, id+":"+names[i], "")
 		}
 	}
-	in := map[Phases][]string{OnePhase: {"L", "N"}, ThreePhase: {"L1", "L2", "L3"},
+	in := map[Phases][]string{OnePhase: {"L", "N"}, TwoHots: {"L1", "L2"}, ThreePhase: {"L1", "L2", "L3"},
 		Battery: {"V+", "V−"}}[d.spec.Phases]
 	if d.spec.hasUnit() {
 		in = []string{"V+", "V−"}

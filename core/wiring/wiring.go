@@ -8,7 +8,8 @@ type Phases string
 
 // The supplies.
 const (
-	OnePhase   Phases = "1"
+	OnePhase   Phases = "1" // a live line and a neutral
+	TwoHots    Phases = "2" // two live lines and no neutral: 240 V in North America, two lines of three phases
 	ThreePhase Phases = "3"
 	Battery    Phases = "dc"
 )

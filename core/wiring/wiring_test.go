@@ -31,6 +31,9 @@ func drawSpec(t *rapid.T) Spec {
 		s.Motor == Armature:
 		s.Phases = rapid.SampledFrom([]Phases{OnePhase, Battery}).Draw(t, "supply")
 	}
+	if s.Phases == OnePhase && flag("two hots") {
+		s.Phases = TwoHots
+	}
 	s.NoVolt, s.Thermal, s.Knob, s.Momentary = flag("no-volt"), flag("thermal"), flag("knob"), flag("momentary")
 	s.Choke, s.BrakeResistor, s.Tachometer, s.Lamp, s.Fan, s.Capacitor = flag("choke"), flag("brake"), flag("tacho"),
 		flag("lamp"), flag("fan"), flag("capacitor")
@@ -145,6 +148,18 @@ func TestAFusedReturnIsAFault(t *testing.T) {
 		Motor: ThreeLeads, Fused: true, Earthed: true}))
 	assert.Equal(t, 2, one, "one pole, in the live side")
 	assert.Equal(t, 6, three, "a pole in each line")
+	hot := full()
+	hot.Phases = TwoHots
+	assert.Equal(t, 4, fuseTerminals(Draw(hot)), "both lines are live, and both are fused")
+	d := Draw(hot)
+	assert.NotContains(t, failing(d), "fuse")
+	d.wire(Power, MainLine, "X0:L2", "A1:L2", "past the fuse")
+	assert.Contains(t, failing(d), "fuse", "the second line past its fuse is no return")
+	for _, device := range d.Devices {
+		for _, terminal := range device.Terminals {
+			assert.NotEqual(t, "N", terminal.Name, device.ID)
+		}
+	}
 }
 
 func fuseTerminals(d Diagram) int {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { catalogue } from '../catalogue.svelte';
+  import { fieldId } from '../form/fieldId';
   import Field from '../form/Field.svelte';
   import Figures from '../ui/Figures.svelte';
   import { openSheet } from '../sheet/context';
@@ -24,7 +25,8 @@
 
 <div class="flex items-baseline justify-between">
   <h2 class="caption">Reduction, motor end first</h2>
-  {#if stages.length < 6}<button class="link" onclick={addStage}>add a stage</button>{/if}
+  {#if stages.length < 6}<button id={fieldId('reduction.stages')} class="link" onclick={addStage}>add a stage</button
+    >{/if}
 </div>
 <button class="button primary mt-2 w-full" aria-pressed={sheet.finding} onclick={() => (sheet.finding = true)}
   >Find the best reduction</button
