@@ -92,7 +92,12 @@ func (p *powerUp) live() {
 	if !p.Control.Limits() {
 		off = "its switch off"
 	}
-	p.add("on", "Supply on, "+lamp+", "+off+".", "volts at the control's input", p.show(in, q.Voltage), true)
+	measure, expect := "volts at the control's input", p.show(in, q.Voltage)
+	if p.Supply.TwoHots() && !p.NeedsSupplyUnit() {
+		measure, expect = "volts between the two hot lines, and of each against earth",
+			p.show(in, q.Voltage)+", and "+p.show(in/2, q.Voltage)+" each: both are live, neither is a neutral"
+	}
+	p.add("on", "Supply on, "+lamp+", "+off+".", measure, expect, true)
 	switch {
 	case p.Powered.FixedSpeed(), p.Control.Kind == control.Contactor:
 		p.fixed()

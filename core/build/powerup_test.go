@@ -179,3 +179,29 @@ func TestSmallElectricsFollowThePlan(t *testing.T) {
 	braked.Plan.Control.BrakeOhms = "80 Ω"
 	assert.Contains(t, names(braked), "buy.brake")
 }
+
+// 240 V of North America is two live lines: both are fused, neither is a neutral, and both are measured.
+func TestTwoHotsAreBothLive(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Supply = supply.Described{Volts: "240 V", Hertz: "60 Hz", Breaker: "15 A", Wire: "14 AWG", Earthed: true}
+	b := built(t, in)
+	require.True(t, b.MayPower, b.Blocked)
+	on := step(t, in, "on")
+	assert.Contains(t, on.Measure, "two hot lines")
+	assert.Contains(t, on.Expect, "120\u202fV each")
+	colours := map[string]string{}
+	for _, w := range b.Wiring.Wires {
+		assert.NotContains(t, w.From+" "+w.To, "X0:N")
+		colours[w.From] = w.Colour
+	}
+	assert.Equal(t, "black", colours["X0:L1"])
+	assert.Equal(t, "red", colours["X0:L2"])
+	for _, device := range b.Wiring.Devices {
+		if device.ID == "F1" {
+			assert.Len(t, device.Terminals, 4, "a fuse in each")
+		}
+	}
+	for _, check := range b.Wiring.Checks {
+		assert.True(t, check.OK, check.Title)
+	}
+}

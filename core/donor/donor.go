@@ -74,6 +74,15 @@ const (
 	caps   = "Capacitors stay charged: wait, discharge through a resistor, measure."
 	edges  = "Sheet-metal edges cut; gloves for the shell, none near what turns."
 	spring = "Springs under load fly; let them down with care."
+
+	// What old machines are made of [common practice].
+	oil = "An oil capacitor of before about 1985 may hold PCB: gloves, never open it, and it goes where local rules " +
+		"send it."
+	linings = "Old brake and clutch linings, and heat shields, can be asbestos: no brush, no air line; keep it wet, " +
+		"wear a mask for fibres, and follow local rules."
+	paint    = "Old paint can hold lead: scrape it wet, with a mask, and no food near."
+	contacts = "Old contactors have cadmium on their contacts, and tilt switches mercury: leave both whole."
+	burner   = "Gas line and burner are for a licensed person only."
 )
 
 var donors = []Donor{
@@ -105,7 +114,7 @@ var donors = []Donor{
 			"the drum pulley and belt", "the tachometer and its plug", "drum shaft and bearings",
 			"door lock and hoses",
 		},
-		Hurts: []string{mains, edges, "The concrete weight falls when its bolts go.", spring},
+		Hurts: []string{mains, edges, "The concrete weight falls when its bolts go.", spring, oil},
 	},
 	{
 		ID:     "direct-drive-washer",
@@ -123,7 +132,7 @@ var donors = []Donor{
 		In:     []Regional{{"europe", []motor.Kind{psc, split}}, {"north-america", []motor.Kind{split, psc}}},
 		Expect: "An induction motor with a fan on one end and a belt pulley on the other.",
 		Take:   []string{"idler and belt", "thermal switches", "drum rollers", "blower wheel"},
-		Hurts:  []string{mains, edges},
+		Hurts:  []string{mains, edges, burner, oil},
 	},
 	{
 		ID:     "vacuum-cleaner",
@@ -177,7 +186,7 @@ var donors = []Donor{
 		In:     []Regional{},
 		Expect: "A fan motor with several speeds.",
 		Take:   []string{"capacitor", "squirrel-cage wheel"},
-		Hurts:  []string{mains, caps, "Refrigerant is for a licensed person only."},
+		Hurts:  []string{mains, caps, "Refrigerant is for a licensed person only.", burner, oil, contacts},
 	},
 	{
 		ID:     "microwave",
@@ -186,7 +195,8 @@ var donors = []Donor{
 		In:     []Regional{},
 		Expect: "A small shaded-pole fan motor and a geared turntable motor. Nothing else in it is for this work.",
 		Take:   []string{"fan", "micro-switches", "turntable motor"},
-		Hurts:  []string{"Its capacitor and transformer kill, unplugged too. Leave the high-voltage part alone."},
+		Hurts: []string{"Its capacitor and transformer kill, unplugged too. Leave the high-voltage part alone.",
+			"The ceramic of its magnetron can be beryllia, whose dust kills: leave it whole."},
 	},
 	{
 		ID:     "printer",
@@ -204,7 +214,7 @@ var donors = []Donor{
 		In:     []Regional{},
 		Expect: "A totally enclosed motor; look for rust in the bearing.",
 		Take:   []string{"capacitors", "pressure switch"},
-		Hurts:  []string{mains, caps},
+		Hurts:  []string{mains, caps, oil},
 	},
 	{
 		ID:     "compressor",
@@ -213,7 +223,7 @@ var donors = []Donor{
 		In:     []Regional{},
 		Expect: "Starts hard, but its nameplate power is often what goes in.",
 		Take:   []string{"pressure switch", "flywheel pulley", "magnetic starter"},
-		Hurts:  []string{mains, caps, "Let the air out before anything else."},
+		Hurts:  []string{mains, caps, "Let the air out before anything else.", oil},
 	},
 	{
 		ID:     "table-saw",
@@ -222,7 +232,7 @@ var donors = []Donor{
 		In:     []Regional{},
 		Expect: "Two poles, made for one speed.",
 		Take:   []string{"switch with no-volt release", "pulleys and arbor", "stand"},
-		Hurts:  []string{mains, "Take blade or wheel off first."},
+		Hurts:  []string{mains, "Take blade or wheel off first.", paint, oil},
 	},
 	{
 		ID:     "garage-door",
@@ -231,7 +241,8 @@ var donors = []Donor{
 		In:     []Regional{},
 		Expect: "Rated for minutes in the hour.",
 		Take:   []string{"worm or chain reduction", "limit switches"},
-		Hurts:  []string{mains, spring},
+		Hurts: []string{mains, "The door's torsion springs are wound tight enough to kill: leave them to who is " +
+			"trained."},
 	},
 	{
 		ID:     "scooter",
@@ -291,7 +302,8 @@ var donors = []Donor{
 		Take: []string{
 			"gearbox and chain", "inverter and its resistor", "bearings in housings", "proximity switches",
 		},
-		Hurts: []string{"Locked off by someone who may, before a spanner goes near.", caps, "Heavy: lift with help."},
+		Hurts: []string{"Locked off by someone who may, before a spanner goes near.", caps,
+			"Heavy: lift with help.", linings, contacts},
 	},
 	{
 		ID:     "lift-gear",
@@ -300,7 +312,8 @@ var donors = []Donor{
 		In:     []Regional{},
 		Expect: "Large and slow; some wound for direct current.",
 		Take:   []string{"brake", "worm gear"},
-		Hurts:  []string{"Leave a lift to those who may open it.", "Stored weight: block it."},
+		Hurts: []string{"Leave a lift to those who may open it.", "Stored weight: block it.", linings, contacts,
+			paint},
 	},
 	{
 		ID:     "sewing-machine",
@@ -331,6 +344,6 @@ var donors = []Donor{
 		In:     []Regional{},
 		Expect: "Dusty, closed, strong at starting.",
 		Take:   []string{"pulleys and belts", "gearboxes"},
-		Hurts:  []string{mains, caps, "Grain dust burns; mice like windings."},
+		Hurts:  []string{mains, caps, "Grain dust burns; mice like windings.", burner, linings, oil, paint},
 	},
 }

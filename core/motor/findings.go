@@ -284,6 +284,7 @@ func (v *verdict) builtOnFindings() {
 			detail += fmt.Sprintf(" As measured it loses %s of the speed: %s into the clutch.", q.Percent(c.Slip),
 				v.show(c.SlipHot, q.Power))
 		}
+		detail += " Old linings can be asbestos: no brush and no air line on their dust."
 		v.add(f.MotorClutch, f.Caution, "motor.clutch.fitted", "A centrifugal clutch is no way to set a speed", detail)
 	}
 }
@@ -311,10 +312,12 @@ func (v *verdict) kindFindings() {
 	case SplitPhase, CapacitorStart, CapacitorRun, TwoSpeed:
 		v.add(f.MotorStartCircuit, f.Caution, "motor.plate.capacitor", "Its start winding is for seconds",
 			"A start switch that hangs, or a start capacitor left in circuit, burns it or bursts. It must click out "+
-				"as it comes up to speed. Discharge capacitors through a resistor before touching.")
+				"as it comes up to speed. Discharge capacitors through a resistor before touching; an oil one from "+
+				"before about 1985 may hold PCB.")
 	case PermanentSplit:
 		v.add(f.MotorStoredCharge, f.Caution, "motor.plate.capacitor", "Capacitor holds a charge",
-			"Unplug, then discharge it through a resistor before touching.")
+			"Unplug, then discharge it through a resistor before touching. One of oil from before about 1985 may hold "+
+				"PCB: never open it.")
 	}
 }
 
