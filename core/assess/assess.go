@@ -2,6 +2,8 @@
 package assess
 
 import (
+	"strings"
+
 	"jiriki/core/drawing"
 	f "jiriki/core/finding"
 	"jiriki/core/judge"
@@ -78,7 +80,7 @@ func Assess(in plan.Input) (Assessment, error) {
 		Units:    q.UnitsOf(in.Units),
 		JobsDone: line.CountDone(results), Entries: append([]q.FieldError{}, s.Entries...),
 	}
-	h := remedy.NewFinder(in, t, results)
+	h := remedy.NewFinder(in, t, results, newStops(&a, in.Units))
 	a.Jobs = make([]JobResult, 0, len(results))
 	for i := range results {
 		result := jobResult(t, i, results[i], in.Units)
@@ -123,4 +125,25 @@ func (a *Assessment) answer() {
 	a.Does = saidOfJobs(a, judge.Jobs(a.asked.results, a.Findings))
 	a.Headline, a.Next = headline(a, t), next(a)
 	a.Stations = summaries(t, a.asked.input, a)
+}
+
+// newStops tells of a changed plan whether it has a stop that the assessed one has not. The guard of a belt that is
+// put in is its builder's to make, and is told with it.
+func newStops(a *Assessment, sys q.System) remedy.NewStop {
+	var known map[f.ID]bool
+	return func(m *line.Model, results []line.Result) bool {
+		if known == nil {
+			known = map[f.ID]bool{}
+			for _, one := range a.Findings {
+				known[one.ID] = known[one.ID] || one.Level == f.Stop
+			}
+		}
+		for _, one := range verdict.Findings(m, results, m.BeltLoads(results), sys) {
+			guard := strings.HasPrefix(string(one.ID), string(f.ReductionGuard))
+			if one.Level == f.Stop && !one.Short && !known[one.ID] && !guard {
+				return true
+			}
+		}
+		return false
+	}
 }

@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -13,6 +14,7 @@ import (
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/build"
 	"jiriki/core/control"
+	"jiriki/core/finding"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
@@ -108,8 +110,33 @@ func (c *counts) energy(t *testing.T, n int, in plan.Input) {
 	}
 }
 
-// remedied takes each remedy: it gives the margin it promised.
+// worse fails where what was offered makes something worse: a stop that was not there, but for the guard of a belt that
+// is put in, or a job that is done no more.
+func worse(t *testing.T, n int, label string, before, after assess.Assessment) {
+	t.Helper()
+	known := map[finding.ID]bool{}
+	for _, one := range before.Findings {
+		known[one.ID] = known[one.ID] || one.Level == finding.Stop
+	}
+	for _, one := range after.Findings {
+		if one.Level == finding.Stop && !one.Short && !one.Dry {
+			guard := strings.HasPrefix(string(one.ID), string(finding.ReductionGuard))
+			assert.True(t, known[one.ID] || guard, "%d: %s brings %s", n, label, one.Title)
+		}
+	}
+	for i := range before.Jobs {
+		assert.False(t, before.Jobs[i].Outcome.Done() && !after.Jobs[i].Outcome.Done(), "%d: %s loses %s", n, label,
+			before.Jobs[i].Name)
+	}
+}
+
+// remedied takes each remedy: it gives the margin it promised, and makes nothing worse.
 func (c *counts) remedied(t *testing.T, n int, in plan.Input, a assess.Assessment) {
+	for _, fixes := range a.Fixes {
+		for _, r := range fixes {
+			worse(t, n, r.Label, a, assesstest.Of(t, assesstest.Taken(in, r)))
+		}
+	}
 	for i, job := range a.Jobs {
 		for _, r := range job.Remedies {
 			if r.Jobs != nil {
@@ -118,6 +145,7 @@ func (c *counts) remedied(t *testing.T, n int, in plan.Input, a assess.Assessmen
 			after := assesstest.Of(t, assesstest.Taken(in, r))
 			got := after.Jobs[i]
 			c.remedies++
+			worse(t, n, r.Label, a, after)
 			assert.Equal(t, r.Does, got.Outcome.Done(), "%d: %s", n, r.Label)
 			assert.Equal(t, r.JobsDone, after.JobsDone, "%d: %s", n, r.Label)
 			if !got.Outcome.Reached() || got.Outcome == line.CannotTell {

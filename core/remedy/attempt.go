@@ -17,7 +17,11 @@ type attempt struct {
 	results   []line.Result
 	positions []reduction.Position
 	fastest   float64 // of the motor, rad/s
+	*harm
 }
+
+// harm is whether a change makes something worse, looked at once however often the change is offered.
+type harm struct{ looked, harmful bool }
 
 // attempts are those of one sort of change, made when they are first asked for.
 type attempts struct {
@@ -55,6 +59,17 @@ func (h *Finder) unchanged() *line.Model {
 // try works the plan out with the remedy's stations in place of its own. It fails when they cannot be used
 // together or would spin something past what it bears.
 func (h *Finder) try(r Remedy) (attempt, bool) {
+	m, ok := h.changed(r)
+	// A change that leaves the top speed alone is shown even where that speed is still too high.
+	if !ok || m.Overspeeds() && !slices.Contains([]string{"limit", "cooling", "choke", "belt"}, r.Kind) {
+		return attempt{}, false
+	}
+	return h.attempted(r), true
+}
+
+// changed is the plan's model with the remedy's stations in place of its own, in the scratch room; false where they
+// cannot be used together.
+func (h *Finder) changed(r Remedy) (*line.Model, bool) {
 	m, reader := h.unchanged(), q.NewReader("")
 	if r.Control != nil {
 		m.Control = control.Resolve(*r.Control, reader)
@@ -69,30 +84,48 @@ func (h *Finder) try(r Remedy) (attempt, bool) {
 		m.Reduction = reduction.Resolve(*r.Reduction, m.Motor.Body.Shaft, m.Motor.Gear.Ratio, reader)
 	}
 	if reader.Err() != nil {
-		return attempt{}, false
+		return m, false
 	}
 	m.Settle()
-	// A change that leaves the top speed alone is shown even where that speed is still too high.
-	if !m.Runs || m.Overspeeds() && !slices.Contains([]string{"limit", "cooling", "choke", "belt"}, r.Kind) {
-		return attempt{}, false
+	return m, m.Runs
+}
+
+// harms reports whether a change makes something worse: a job that is done is done no more, or there is a stop that was
+// not. It is looked at once, and only of what would be offered.
+func (h *Finder) harms(o *attempt) bool {
+	if o.looked {
+		return o.harmful
 	}
-	return h.attempted(r), true
+	o.looked = true
+	for i := range h.results {
+		if h.results[i].Outcome.Done() && !o.results[i].Outcome.Done() {
+			o.harmful = true
+			return true
+		}
+	}
+	m, ok := h.changed(o.Remedy)
+	o.harmful = !ok || h.newStop(m, o.results)
+	return o.harmful
 }
 
 // attempted is how the jobs come out on the model as it was changed.
 func (h *Finder) attempted(r Remedy) attempt {
-	o := attempt{Remedy: r, results: h.model.Results(), positions: h.model.Reduction.Positions}
+	o := attempt{Remedy: r, results: h.model.Results(), positions: h.model.Reduction.Positions, harm: &harm{}}
 	judge.Withhold(&h.model, o.results)
 	o.JobsDone = line.CountDone(o.results)
 	_, o.fastest = h.model.Powered.Span()
 	return o
 }
 
-// bestFor prefers the job done, then more jobs done, then the job's margin.
+// bestFor prefers the job done, then more jobs done, then the job's margin; what is known to make something worse is
+// left out.
 func bestFor(job int, options []attempt) *attempt {
 	var best *attempt
 	for i := range options {
 		o := &options[i]
+		if o.harmful {
+			continue
+		}
 		if best == nil || beatsFor(job, o, best) {
 			best = o
 		}

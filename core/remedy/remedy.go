@@ -50,12 +50,20 @@ type Finder struct {
 	madeChanges  bool
 
 	ShelfTried bool // the shelf's parts were tried
+
+	newStop NewStop
 }
 
+// NewStop reports whether a changed plan has a stop that the plan as it stands has not.
+type NewStop func(m *line.Model, results []line.Result) bool
+
 // NewFinder tries changes to a plan whose model and results are known.
-func NewFinder(in plan.Input, now *line.Model, results []line.Result) *Finder {
-	return &Finder{in: in, now: now, results: results, triedChanges: map[wheelChange]*attempt{}}
+func NewFinder(in plan.Input, now *line.Model, results []line.Result, newStop NewStop) *Finder {
+	return &Finder{in: in, now: now, results: results, newStop: newStop, triedChanges: map[wheelChange]*attempt{}}
 }
+
+// mostHarmful is how many changes of a sort that make something worse are passed over before the next is not looked for.
+const mostHarmful = 6
 
 // tried names what was tried, by a remedy's kind.
 var tried = map[string]string{"ratio": "another ratio", "belt": "a stronger belt", "trim": "another top speed",
@@ -68,7 +76,13 @@ func (h *Finder) ForJob(job int) (helps []Remedy, noHelp []string) {
 	out := []Remedy{}
 	add := func(options []attempt) {
 		best := bestFor(job, options)
-		if best == nil {
+		for range mostHarmful {
+			if best == nil || !h.harms(best) {
+				break
+			}
+			best = bestFor(job, options)
+		}
+		if best == nil || h.harms(best) {
 			return
 		}
 		if r := h.remedy(job, *best); r.Does || r.Lifts {
@@ -144,8 +158,10 @@ func (h *Finder) ForFindings(findings []finding.Finding) map[finding.ID][]Remedy
 		case finding.ConeToFit:
 			options = h.turnedCone(f.Fix.Stage)
 		}
-		for _, o := range options {
-			out[f.ID] = append(out[f.ID], o.Remedy)
+		for i := range options {
+			if !h.harms(&options[i]) {
+				out[f.ID] = append(out[f.ID], options[i].Remedy)
+			}
 		}
 	}
 	return out

@@ -40,7 +40,7 @@ func TestRemediesKeepTheirWord(t *testing.T) {
 			}
 		}
 	}
-	assert.Greater(t, tried, 8)
+	assert.Greater(t, tried, 6)
 }
 
 func TestAShortJobIsOfferedRatioTrimAndMotor(t *testing.T) {
