@@ -62,7 +62,8 @@ func NewFinder(in plan.Input, now *line.Model, results []line.Result, newStop Ne
 	return &Finder{in: in, now: now, results: results, newStop: newStop, triedChanges: map[wheelChange]*attempt{}}
 }
 
-// mostHarmful is how many changes of a sort that make something worse are passed over before the next is not looked for.
+// mostHarmful is how many changes of a sort that make something worse are passed over before the next is not looked
+// for.
 const mostHarmful = 6
 
 // tried names what was tried, by a remedy's kind.

@@ -137,7 +137,7 @@ func TestTheRatioOfferedIsTheBestThereIs(t *testing.T) {
 			then := in
 			then.Plan.Reduction = changed
 			other, err := assess.Assess(then)
-			if err != nil || !legal(other) {
+			if err != nil || !legal(other) || size > 400 {
 				continue
 			}
 			assert.False(t, beats(other, best), "%s %v does more", text, driven)

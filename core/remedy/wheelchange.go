@@ -170,7 +170,7 @@ func (h *Finder) screenChanges() bestChanges {
 		if stage.Kind.Bare() || stage.Kind == reduction.Worm {
 			continue
 		}
-		room := roomOf(stage)
+		room := roomOf(stage, h.now.FastestDriver(i))
 		sizes := reduction.PulleySizes(h.in.Units)
 		if stage.Steps[0].Teeth {
 			sizes = reduction.ToothCounts
@@ -317,16 +317,19 @@ type room struct {
 	stage       *reduction.Stage
 	least       float64 // m
 	clear, wrap bool
+	fastest     float64 // of its driving shaft, rad/s
 }
 
-func roomOf(stage *reduction.Stage) room {
+func roomOf(stage *reduction.Stage, fastest float64) room {
 	clear := stage.Centre > 0 && !stage.Meshed()
 	return room{stage: stage, least: reduction.Smallest(stage.Section) * 0.995, clear: clear,
-		wrap: clear && stage.Belted()}
+		wrap: clear && stage.Belted(), fastest: fastest}
 }
 
-// legal looks at one change: the diameters with it made, and false when the belt would bend too tight
-// or slip, the wheels touch, or nothing change.
+// legal looks at one change: the diameters with it made, and false when the belt would bend too tight, slip or run
+// faster than is good for it, the wheels touch, one is larger than there is room for, or nothing changes. A search
+// keeps
+// to the same.
 func (r *room) legal(step reduction.Step, onDriven bool, size float64) (driver, driven float64, ok bool) {
 	diameter := size / 1000
 	if step.Teeth {
@@ -340,7 +343,10 @@ func (r *room) legal(step reduction.Step, onDriven bool, size float64) (driver, 
 		driver = diameter
 	}
 	small, large := min(driver, driven), max(driver, driven)
-	if small < r.least || math.Abs(diameter/was-1) < 0.005 {
+	if small < r.least || math.Abs(diameter/was-1) < 0.005 || diameter > max(reduction.UsualLargest, was) {
+		return 0, 0, false
+	}
+	if fast := reduction.BeltSpeed(driver, r.fastest); fast > reduction.FastBelt && driver > step.Driver {
 		return 0, 0, false
 	}
 	if r.clear && r.stage.Centre <= (small+large)/2*1.02 ||

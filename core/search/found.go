@@ -31,12 +31,14 @@ type Found struct {
 	Buy       []string            `json:"buy" nullable:"false" doc:"What is not on the shelf"`
 	OnHand    []string            `json:"onHand" nullable:"false" doc:"What is"`
 	GivesUp   string              `json:"givesUp" doc:"What it loses against the first answer, or lacks"`
+	Not       string              `json:"not,omitempty" doc:"Why it is not among those found, though it comes near"`
 	Bands     []Band              `json:"bands" nullable:"false" doc:"Speeds at the spindle per position"`
 	Stages    []drawing.Stage     `json:"stages" nullable:"false"`
 	Plan      reduction.Described `json:"plan" doc:"To put into the plan"`
 
-	worth float64 // the least margin against the one wanted, over the jobs reached
-	parts int     // to buy
+	worth float64       // the least margin against the one wanted, over the jobs reached
+	parts int           // to buy
+	held  []motor.Limit // what holds each job
 }
 
 // Band is the speeds of one position.
@@ -114,6 +116,7 @@ func (s *presenter) work(d reduction.Described) Found {
 	out.Top = q.Show(min(top, t.TopSpeed), q.Speed, s.in.Units)
 	for i, f := range t.Results() {
 		job := &t.Machine.Jobs[i]
+		out.held = append(out.held, f.Available.By)
 		out.Jobs = append(out.Jobs, line.JobOutcome{Name: job.Name, Outcome: f.Outcome, Margin: f.MarginText()})
 		if f.Outcome.Done() {
 			out.JobsDone++

@@ -179,9 +179,6 @@ func (l *searcher) positionsOf(resolved []reduction.Stage, stages [][]*pair) []r
 	return l.room.position[:]
 }
 
-// fastBelt is the belt speed past which a search does not go [common practice].
-const fastBelt = reduction.FastBelt
-
 // judged is a reduction as it truly comes out, belts and shafts and all: the very margins the verdict shows. It is
 // false where a belt runs too fast, a part that must be on hand is not, nothing is done, or a motor at a fixed speed
 // passes the machine's limit.
@@ -198,7 +195,7 @@ func (l *searcher) judged(stages [][]*pair) (candidate, bool) {
 		}
 		slowest := math.Inf(1)
 		for _, step := range s.Steps {
-			if reduction.BeltSpeed(step.Driver, omega) > fastBelt {
+			if reduction.BeltSpeed(step.Driver, omega) > l.fastBelt {
 				return candidate{}, false
 			}
 			slowest = min(slowest, step.Ratio)

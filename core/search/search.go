@@ -18,13 +18,13 @@ import (
 
 // SearchAsk bounds a search for a reduction. Within its bounds everything is tried.
 type Ask struct {
-	Kinds     []string `json:"kinds" maxItems:"3" nullable:"false" enum:"v-Z,v-A,v-B,poly-v-J,poly-v-K,toothed-5,chain-12.7" doc:"What may run between the wheels; V belts of section A when empty"`
+	Kinds     []string `json:"kinds" maxItems:"3" nullable:"false" enum:"v-Z,v-A,v-B,poly-v-J,poly-v-K,toothed-5,chain-12.7" doc:"What may run between the wheels; what the plan and the shelf have when empty"`
 	Stages    int      `json:"stages" minimum:"0" maximum:"2" doc:"Most stages to put in; 2 when 0"`
 	Cones     bool     `json:"cones" doc:"Look at cones of two and three steps too"`
 	Keep      int      `json:"keep" minimum:"0" maximum:"6" doc:"How many of the plan's stages at the spindle's end stay as they are"`
 	CentreMin q.Text   `json:"centreMin" unit:"mm|in" doc:"Least distance between shafts"`
-	CentreMax q.Text   `json:"centreMax" unit:"mm|in" doc:"Most distance between shafts; 700 mm when empty"`
-	Largest   q.Text   `json:"largest" unit:"mm|in" doc:"Largest wheel there is room for; 400 mm when empty"`
+	CentreMax q.Text   `json:"centreMax" unit:"mm|in" doc:"Most distance between shafts; 700 mm, or what the plan has, when empty"`
+	Largest   q.Text   `json:"largest" unit:"mm|in" doc:"Largest wheel there is room for; 400 mm, or what plan and shelf have, when empty"`
 	FromShelf bool     `json:"fromShelf" doc:"Only wheels that are on the shelf"`
 }
 
@@ -36,16 +36,19 @@ type Input struct {
 
 // SearchResult is the best there is within the bounds, and what each answer gives up.
 type Result struct {
-	Found   []Found `json:"found" nullable:"false" doc:"Best first; none is worse than another in every respect"`
-	Now     *Found  `json:"now,omitempty" doc:"The plan's reduction as it stands"`
-	Simpler *Found  `json:"simpler,omitempty" doc:"The best with one stage less than the first, or coupled straight"`
-	Why     string  `json:"why" doc:"Why not simpler"`
-	Untold  string  `json:"untold" doc:"What must be known before anything can be looked for; empty when all is"`
-	Tried   int     `json:"tried" doc:"How many reductions were looked at"`
-	LeftOut int     `json:"leftOut" doc:"Sizes of wheel that were not tried, being too many: those that lie closest to others"`
-	Wide    Wide    `json:"wide"`
-	Cone    Cone    `json:"cone"`
-	Units   q.Units `json:"units"`
+	Found   []Found    `json:"found" nullable:"false" doc:"Best first; none is worse than another in every respect"`
+	Now     *Found     `json:"now,omitempty" doc:"The plan's reduction as it stands"`
+	Nearest []Found    `json:"nearest" nullable:"false" doc:"Where none does a job: what comes nearest, with what holds each job"`
+	Widen   []Widening `json:"widen" nullable:"false" doc:"Where not all jobs are done: the bounds to widen for more"`
+	Within  Within     `json:"within" doc:"The bounds that were kept"`
+	Simpler *Found     `json:"simpler,omitempty" doc:"The best with one stage less than the first, or coupled straight"`
+	Why     string     `json:"why" doc:"Why not simpler"`
+	Untold  string     `json:"untold" doc:"What must be known before anything can be looked for; empty when all is"`
+	Tried   int        `json:"tried" doc:"How many reductions were looked at"`
+	LeftOut int        `json:"leftOut" doc:"Sizes of wheel that were not tried, being too many: those that lie closest to others"`
+	Wide    Wide       `json:"wide"`
+	Cone    Cone       `json:"cone"`
+	Units   q.Units    `json:"units"`
 }
 
 // ErrStopped is returned by [Search] when it was told to stop.
@@ -67,11 +70,16 @@ func Search(in Input, progress Progress) (Result, error) {
 		return Result{}, err
 	}
 	t := line.New(s)
+	if len(in.Ask.Kinds) == 0 {
+		in.Ask.Kinds = usualKinds(t, in.Shelf)
+	}
 	bounds, err := in.Ask.bounds(t, in.Shelf, in.Units)
 	if err != nil {
 		return Result{}, err
 	}
-	out := Result{Found: []Found{}, Units: q.UnitsOf(in.Units), Wide: wide(t),
+	out := Result{Found: []Found{}, Nearest: []Found{}, Widen: []Widening{}, Within: Within{Kinds: in.Ask.Kinds,
+		CentreMax: q.Show(bounds.centreMax, q.Length, in.Units), Largest: q.Show(bounds.largest, q.Length,
+			in.Units)}, Units: q.UnitsOf(in.Units), Wide: wide(t),
 		Cone: coneOrBelt(t, in.Units)}
 	switch {
 	case len(s.Machine.Jobs) == 0:
@@ -84,7 +92,7 @@ func Search(in Input, progress Progress) (Result, error) {
 	if out.Untold != "" {
 		return out, nil
 	}
-	l := &searcher{Model: t, bounds: bounds, progress: progress}
+	l := &searcher{Model: t, bounds: bounds, progress: halfOf(progress, 0)}
 	l.fastest = t.Powered.Top()
 	front := l.all()
 	if l.stopped {
@@ -93,12 +101,47 @@ func Search(in Input, progress Progress) (Result, error) {
 	out.Tried, out.LeftOut = l.tried, bounds.leftOut
 	answers := &presenter{in: in.Input, now: t, bounds: bounds}
 	out.Found = answers.showAll(front.best())
+	if len(out.Found) == 0 {
+		out.Nearest = l.nearest(in.Input)
+	}
+	l.progress = halfOf(progress, 0.5)
+	if done := bestDone(out.Found); done < judgedJobs(t) {
+		if out.Widen, err = l.widen(in, done); err != nil {
+			return Result{}, err
+		}
+	}
 	if len(in.Plan.Reduction.Stages) > 0 && len(t.Reduction.Positions) > 0 {
 		now := answers.asItIs()
 		out.Now = &now
 	}
 	out.Simpler, out.Why = answers.simpler(front)
 	return out, nil
+}
+
+// halfOf tells one half of the work as such: the search, and after it the looking past its bounds.
+func halfOf(progress Progress, from float64) Progress {
+	if progress == nil {
+		return nil
+	}
+	return func(share float64) bool { return progress(from + share/2) }
+}
+
+// bestDone is how many jobs the best of those found does.
+func bestDone(found []Found) int {
+	if len(found) == 0 {
+		return 0
+	}
+	return found[0].JobsDone
+}
+
+// judgedJobs is how many of the jobs can be judged.
+func judgedJobs(t *line.Model) (n int) {
+	for i := range t.Machine.Jobs {
+		if t.Machine.Jobs[i].Missing == "" {
+			n++
+		}
+	}
+	return n
 }
 
 // bounds are a search's limits, resolved. Lengths in metres.
@@ -112,13 +155,14 @@ type bounds struct {
 	keptPositions        []reduction.Position // of those alone
 	centreMin, centreMax float64
 	largest              float64
-	leftOut              int // sizes of wheel there were too many of
+	fastBelt             float64 // m/s past which no belt is let run
+	leftOut              int     // sizes of wheel there were too many of
 }
 
 // Usual bounds of a bench-top machine [common practice].
 const (
 	usualCentreMax = 0.7
-	usualLargest   = 0.4
+	usualLargest   = reduction.UsualLargest
 )
 
 // mostWheels bounds the sizes of one family, and so how long a search takes: with the square of the
@@ -131,13 +175,14 @@ const (
 
 func (a Ask) bounds(t *line.Model, stock []shelf.Item, units q.System) (bounds, error) {
 	r := q.NewReader("ask")
+	centreMax, largest := roomFor(t, stock)
 	sizes := q.Range{Min: 10e-3, Max: 5}
 	b := bounds{
-		units:  units,
+		units: units, fastBelt: fastestOf(t),
 		stages: a.Stages, cones: a.Cones, fromShelf: a.FromShelf,
 		centreMin: r.Read("centreMin", a.CentreMin, q.Length, sizes).Or(0),
-		centreMax: r.Read("centreMax", a.CentreMax, q.Length, sizes).Or(usualCentreMax),
-		largest:   r.Read("largest", a.Largest, q.Length, sizes).Or(usualLargest),
+		centreMax: r.Read("centreMax", a.CentreMax, q.Length, sizes).Or(centreMax),
+		largest:   r.Read("largest", a.Largest, q.Length, sizes).Or(largest),
 	}
 	if b.stages == 0 {
 		b.stages = 2
@@ -150,7 +195,7 @@ func (a Ask) bounds(t *line.Model, stock []shelf.Item, units q.System) (bounds, 
 	}
 	kinds := a.Kinds
 	if len(kinds) == 0 {
-		kinds = []string{"v-A"}
+		kinds = usualKinds(t, stock)
 	}
 	for i, name := range kinds {
 		f, ok := shelf.NewFamily(name, stock, b.largest, a.FromShelf, units)

@@ -20,6 +20,9 @@ func Count(n int) string {
 
 // Capital begins a sentence: its first letter large.
 func Capital(s string) string {
+	if s == "" {
+		return s
+	}
 	first, n := utf8.DecodeRuneInString(s)
 	return string(unicode.ToUpper(first)) + s[n:]
 }
@@ -34,6 +37,9 @@ func Sentence(title string) string {
 
 // LowerFirst puts what began a sentence inside one.
 func LowerFirst(s string) string {
+	if s == "" {
+		return s
+	}
 	first, n := utf8.DecodeRuneInString(s)
 	return string(unicode.ToLower(first)) + s[n:]
 }

@@ -16,4 +16,5 @@ func TestWhatBeganASentenceGoesInsideOne(t *testing.T) {
 	assert.Equal(t, "guard the belt", LowerFirst("Guard the belt"))
 	assert.Equal(t, "“Much” cannot be used", LowerFirst("“Much” cannot be used"))
 	assert.Equal(t, "über", LowerFirst("Über"))
+	assert.Empty(t, LowerFirst("")+Capital(""))
 }

@@ -1103,7 +1103,7 @@ export interface components {
             /** @description Said where nothing that was tried lifts it */
             noHelp: string;
             /** @enum {string} */
-            outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
+            outcome: "does" | "just" | "short" | "falls" | "too-slow" | "too-fast" | "cannot-tell";
             /** @description The position it results best in */
             position: string;
             remedies: components["schemas"]["Remedy"][];
@@ -2375,7 +2375,7 @@ export interface components {
             margin: string;
             name: string;
             /** @enum {string} */
-            outcome: "does" | "just" | "short" | "too-slow" | "too-fast" | "cannot-tell";
+            outcome: "does" | "just" | "short" | "falls" | "too-slow" | "too-fast" | "cannot-tell";
         };
         LinePlateJob: {
             done: boolean;
@@ -3442,7 +3442,7 @@ export interface components {
             sized: "speed" | "torque" | "job" | "";
         };
         SearchAsk: {
-            /** @description Most distance between shafts; 700 mm when empty */
+            /** @description Most distance between shafts; 700 mm, or what the plan has, when empty */
             centreMax: string;
             /** @description Least distance between shafts */
             centreMin: string;
@@ -3455,9 +3455,9 @@ export interface components {
              * @description How many of the plan's stages at the spindle's end stay as they are
              */
             keep: number;
-            /** @description What may run between the wheels; V belts of section A when empty */
+            /** @description What may run between the wheels; what the plan and the shelf have when empty */
             kinds: ("v-Z" | "v-A" | "v-B" | "poly-v-J" | "poly-v-K" | "toothed-5" | "chain-12.7")[];
-            /** @description Largest wheel there is room for; 400 mm when empty */
+            /** @description Largest wheel there is room for; 400 mm, or what plan and shelf have, when empty */
             largest: string;
             /**
              * Format: int64
@@ -3499,6 +3499,8 @@ export interface components {
              * @description Its margin
              */
             margin: number;
+            /** @description Why it is not among those found, though it comes near */
+            not?: string;
             /** @description What is */
             onHand: string[];
             /** @description To put into the plan */
@@ -3534,6 +3536,8 @@ export interface components {
              * @description Sizes of wheel that were not tried, being too many: those that lie closest to others
              */
             leftOut: number;
+            /** @description Where none does a job: what comes nearest, with what holds each job */
+            nearest: components["schemas"]["SearchFound"][];
             /** @description The plan's reduction as it stands */
             now?: components["schemas"]["SearchFound"];
             /** @description The best with one stage less than the first, or coupled straight */
@@ -3549,6 +3553,10 @@ export interface components {
             /** @description Why not simpler */
             why: string;
             wide: components["schemas"]["SearchWide"];
+            /** @description Where not all jobs are done: the bounds to widen for more */
+            widen: components["schemas"]["SearchWidening"][];
+            /** @description The bounds that were kept */
+            within: components["schemas"]["SearchWithin"];
         };
         SearchWay: {
             /** @description What it takes that is not there */
@@ -3583,6 +3591,17 @@ export interface components {
             geared: (components["schemas"]["LineCurvePoint"][] | null)[];
             /** @description Of the one, then of the two */
             ratios: string[];
+        };
+        SearchWidening: {
+            /** @description The bounds with it wider */
+            ask: components["schemas"]["SearchAsk"];
+            /** @description The bound to widen, and what that gives */
+            label: string;
+        };
+        SearchWithin: {
+            centreMax: string;
+            kinds: string[];
+            largest: string;
         };
         Sent: {
             /** @description Those that cannot be read, the first ten */

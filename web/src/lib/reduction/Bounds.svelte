@@ -12,7 +12,7 @@
   const sheet = openSheet();
   const stages = $derived(sheet.doc.plan.reduction.stages.length);
   const flip = (kind: string, on: boolean) => {
-    const kinds = on ? [...search.ask.kinds, kind] : search.ask.kinds.filter((k) => k !== kind);
+    const kinds = on ? [...search.kinds, kind] : search.kinds.filter((k) => k !== kind);
     if (kinds.length > 0 && kinds.length <= 3) search.ask.kinds = kinds as typeof search.ask.kinds;
   };
   const lengths = [
@@ -32,8 +32,8 @@
           <input
             type="checkbox"
             class="size-5 accent-(--iron)"
-            checked={search.ask.kinds.includes(kind)}
-            disabled={!search.ask.kinds.includes(kind) && search.ask.kinds.length >= 3}
+            checked={search.kinds.includes(kind)}
+            disabled={!search.kinds.includes(kind) && search.kinds.length >= 3}
             onchange={(e) => flip(kind, e.currentTarget.checked)}
           />
           {words}

@@ -39,7 +39,7 @@
   // A job not filled in yet is nobody's fault.
   const judged = (f: Found) => f.jobs.filter((j) => j.outcome !== 'cannot-tell');
   const level = (f: Found) =>
-    f.jobsDone < judged(f).length ? 'stop' : judged(f).every((j) => j.outcome === 'does') ? 'good' : 'caution';
+    f.not || f.jobsDone < judged(f).length ? 'stop' : judged(f).every((j) => j.outcome === 'does') ? 'good' : 'caution';
 </script>
 
 {#snippet answer(f: Found, own: boolean)}
@@ -58,6 +58,7 @@
     <p class="text-[0.92rem] text-soft">
       {#if f.worst}Tightest ×{figure(f.margin)}, {f.worst}.{/if}
       Tops out at {f.top}.
+      {#if f.not}{f.not}.{/if}
       {#if f.givesUp}{f.givesUp}.{/if}
     </p>
     {#if f.buy.length > 0}<p class="text-[0.92rem]">To buy: {f.buy.join('; ')}.</p>{/if}
@@ -106,11 +107,27 @@
               >
             {/if}
           {:else}
-            Nothing within these bounds does any of the jobs. Widen them, or look for another motor.
+            Nothing within these bounds does any of the jobs.
+            {result.widen.length > 0
+              ? 'Widen one of them:'
+              : 'No bound that was widened gives more: look for another motor, or ask less of it.'}
           {/if}
         </li>
       {/each}
     </ol>
+    {#if result.widen.length > 0}
+      <ul aria-label="Bounds to widen" class="py-1">
+        {#each result.widen as w (w.label)}
+          <li><button class="link min-h-8 text-left" onclick={() => (search.ask = w.ask)}>{w.label}</button></li>
+        {/each}
+      </ul>
+    {/if}
+    {#if result.nearest.length > 0}
+      <h3 class="caption mt-4">What comes nearest</h3>
+      <ol>
+        {#each result.nearest as f, n (n)}{@render answer(f, false)}{/each}
+      </ol>
+    {/if}
     {#if result.simpler || result.why}
       <h3 class="caption mt-4">Why not simpler?</h3>
       <p class="text-[0.94rem]">{result.why}</p>

@@ -31,7 +31,7 @@ const SETTLE = 250;
  *  from changes while it is shown. */
 export class SearchState {
   ask = $state<Ask>({
-    kinds: ['v-A'],
+    kinds: [],
     stages: 2,
     cones: true,
     keep: 0,
@@ -40,6 +40,10 @@ export class SearchState {
     largest: '',
     fromShelf: false
   });
+  /** The families looked through: as chosen, or what plan and shelf have. */
+  get kinds(): readonly string[] {
+    return this.ask.kinds.length > 0 ? this.ask.kinds : (this.result?.within.kinds ?? []);
+  }
   result = $state.raw<Schemas['SearchResult']>();
   errors = $state.raw<Record<string, string>>({});
   problem = $state('');
