@@ -177,7 +177,7 @@ func workStation(t *line.Model, in *plan.Input, a *Assessment) Station {
 			most = max(most, t.Steady(max(l, h/2), 1, p).Torque)
 		}
 		s.Figures = []Figure{{q.Show(most, q.Torque, in.Units), working.ReachTorque},
-			{q.SpeedRange(low, high, in.Units), working.ReachSpeed}}
+			{q.SpeedRange(low, high, in.Units) + " loaded", working.ReachSpeed}}
 	}
 	for _, job := range a.Jobs {
 		if job.Outcome != line.CannotTell && !job.Outcome.Done() {

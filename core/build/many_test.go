@@ -48,7 +48,7 @@ func TestTenThousandPlans(t *testing.T) {
 	}
 	t.Logf("%+v", all)
 	assert.Greater(t, all.done, 3000, "jobs done")
-	assert.Greater(t, all.powered, 3000, "plans that may be powered")
+	assert.Greater(t, all.powered, 3000/started, "plans that may be powered, of those started")
 	assert.Greater(t, all.speeds, 30_000, "speeds at which power is held against what goes in")
 	assert.Greater(t, all.remedies, 2000, "remedies taken")
 	assert.Greater(t, all.nudged, 1500, "jobs with one figure moved")
@@ -60,22 +60,17 @@ type counts struct{ done, powered, speeds, remedies, nudged, stronger int }
 
 func (c *counts) look(t *testing.T, n int) {
 	in := plantest.Varied(n)
-	a := assesstest.Of(t, in)
+	a := assesstest.Unstarted(t, in)
 	assesstest.CheckWhole(t, a)
 	for i := range a.Jobs {
 		if a.Jobs[i].Outcome.Done() {
 			c.done++
 		}
 	}
-	if a.MayPower {
-		c.powered++
+	if n%started == 0 {
+		c.built(t, n, in)
 	}
-	b, err := build.Plan(in)
-	require.NoError(t, err)
-	assert.Equal(t, a.MayPower, b.MayPower, n)
-	assert.Equal(t, a.MayPower, b.Blocked == "", n)
 	if len(a.Entries) > 0 {
-		assert.False(t, a.MayPower, n)
 		return
 	}
 	c.energy(t, n, in)
@@ -83,6 +78,23 @@ func (c *counts) look(t *testing.T, n int) {
 	if n%3 == 0 {
 		c.nudge(t, n, in, a)
 		c.strengthen(t, n, in)
+	}
+}
+
+// started is of how many plans one is started and stopped too, and built: it takes as long as all the rest.
+const started = 4
+
+// built looks that what is built is what may be powered.
+func (c *counts) built(t *testing.T, n int, in plan.Input) {
+	a := assesstest.Of(t, in)
+	assesstest.CheckWhole(t, a)
+	b, err := build.Plan(in)
+	require.NoError(t, err)
+	assert.Equal(t, a.MayPower, b.MayPower, n)
+	assert.Equal(t, a.MayPower, b.Blocked == "", n)
+	assert.False(t, a.MayPower && len(a.Entries) > 0, n)
+	if a.MayPower {
+		c.powered++
 	}
 }
 
@@ -134,7 +146,7 @@ func worse(t *testing.T, n int, label string, before, after assess.Assessment) {
 func (c *counts) remedied(t *testing.T, n int, in plan.Input, a assess.Assessment) {
 	for _, fixes := range a.Fixes {
 		for _, r := range fixes {
-			worse(t, n, r.Label, a, assesstest.Of(t, assesstest.Taken(in, r)))
+			worse(t, n, r.Label, a, assesstest.Unstarted(t, assesstest.Taken(in, r)))
 		}
 	}
 	for i, job := range a.Jobs {
@@ -142,7 +154,7 @@ func (c *counts) remedied(t *testing.T, n int, in plan.Input, a assess.Assessmen
 			if r.Jobs != nil {
 				continue // there are more jobs after it
 			}
-			after := assesstest.Of(t, assesstest.Taken(in, r))
+			after := assesstest.Unstarted(t, assesstest.Taken(in, r))
 			got := after.Jobs[i]
 			c.remedies++
 			worse(t, n, r.Label, a, after)
@@ -172,7 +184,7 @@ func (c *counts) nudge(t *testing.T, n int, in plan.Input, a assess.Assessment) 
 		return
 	}
 	path := paths[n%len(paths)]
-	after := assesstest.Of(t, times(in, 1.001, path))
+	after := assesstest.Unstarted(t, times(in, 1.001, path))
 	for i := range a.Jobs {
 		from, to := a.Jobs[i], after.Jobs[i]
 		if !alike(from, to) {
@@ -181,7 +193,7 @@ func (c *counts) nudge(t *testing.T, n int, in plan.Input, a assess.Assessment) 
 		c.nudged++
 		low, high := 1.0, 1.001
 		for moved(from, to) > 0.01 && high-low > 1e-7 {
-			middle := assesstest.Of(t, times(in, (low+high)/2, path)).Jobs[i]
+			middle := assesstest.Unstarted(t, times(in, (low+high)/2, path)).Jobs[i]
 			if !alike(from, middle) {
 				from = to // another limit holds in between
 			} else if moved(from, middle) > moved(middle, to) {
@@ -221,7 +233,7 @@ func (c *counts) strengthen(t *testing.T, n int, in plan.Input) {
 		in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "900 A", ""
 	}
 	const plate = ".Plan.Motor.Plate."
-	weak, strong := assesstest.Of(t, in), assesstest.Of(t, times(in, 1.25, plate+"Power", plate+"Amps", plate+"Torque"))
+	weak, strong := assesstest.Unstarted(t, in), assesstest.Unstarted(t, times(in, 1.25, plate+"Power", plate+"Amps", plate+"Torque"))
 	for i := range weak.Jobs {
 		from, to := weak.Jobs[i], strong.Jobs[i]
 		c.stronger++

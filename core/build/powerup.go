@@ -125,9 +125,8 @@ func (p *powerUp) live() {
 	}
 	if len(p.Reduction.Positions) > 0 && len(p.Reduction.Stages) > 0 {
 		at := &p.Reduction.Positions[0]
-		_, high := p.Span(at)
 		p.add("belt", "Plug out. Belt on, guard shut. Supply on, run it "+p.belted(at)+".", "spindle speed",
-			"about "+p.show(min(high, p.TopSpeed), q.Speed), true)
+			"up to "+p.show(min(p.Top(at), p.TopSpeed), q.Speed), true)
 	}
 	p.add("warm", "Under its own work for half an hour.", "case temperature, amps",
 		"no hotter than the hand bears for some seconds; under "+p.show(p.Motor.Amps.Value, q.Current), true)
@@ -182,13 +181,12 @@ func (p *powerUp) adjustable() {
 			"", "slows; does not trip", true)
 		return
 	}
-	p.add("top", words.Capital(command)+" right up, the trim crept up.", "speed and amps, free", p.topSpeed(high), true)
+	p.add("top", words.Capital(command)+" right up, the trim crept up.", "speed and amps, free", p.topSpeed(), true)
 	p.add("down", words.Capital(command)+" down again.", "", "slows by the ramp; does not trip", true)
 }
 
 // dialled are the steps of a variable transformer, which nothing ramps or limits.
 func (p *powerUp) dialled() {
-	_, high := p.Powered.RotorSpan()
 	p.add("zero", "Switched on with the dial at nothing.", "motor", "still", true)
 	p.add("slow", "Dial up a little.", "which way it turns, volts and amps on the motor",
 		"the way the machine wants; amps fall as it picks up", true)
@@ -196,22 +194,21 @@ func (p *powerUp) dialled() {
 		return
 	}
 	p.add("top", "Dial up until the motor has its plate's volts, and mark it there.", "speed and amps, free",
-		p.topSpeed(high), true)
+		p.topSpeed(), true)
 }
 
 // onCapacitors are the steps of a fan on its run capacitors.
 func (p *powerUp) onCapacitors() {
-	_, high := p.Powered.RotorSpan()
 	p.add("bump", "On and off at once, on the largest capacitor.", "which way it turns", "the way the machine wants",
 		true)
-	p.add("top", "Run on the largest capacitor.", "speed and amps", p.topSpeed(high), true)
+	p.add("top", "Run on the largest capacitor.", "speed and amps", p.topSpeed(), true)
 	p.add("slow", "Each smaller one in turn: off, discharged through a resistor, changed, on.",
 		"speed, and starts of ten", "slower each time; ten starts of ten, warm and cold", true)
 }
 
 // resisted are the steps of a motor behind a resistor.
 func (p *powerUp) resisted() {
-	_, high := p.Powered.RotorSpan()
+	high := p.Powered.RotorTop()
 	p.add("bump", "On and off at once, all of the resistor in.", "which way it turns", "the way the machine wants",
 		true)
 	if p.runsAway() {
@@ -221,6 +218,7 @@ func (p *powerUp) resisted() {
 		"up to "+p.show(high, q.Speed)+" free; slower with every load", true)
 }
 
-func (p *powerUp) topSpeed(high float64) string {
-	return p.show(high, q.Speed) + ", well under " + p.show(p.Motor.Amps.Value, q.Current)
+// topSpeed is what it turns with no load: the one top speed that the machine's limit is held against.
+func (p *powerUp) topSpeed() string {
+	return p.show(p.Powered.RotorTop(), q.Speed) + ", well under " + p.show(p.Motor.Amps.Value, q.Current)
 }

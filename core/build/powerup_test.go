@@ -42,7 +42,7 @@ func TestThePowerUpExpectsThePlansOwnFigures(t *testing.T) {
 	assert.True(t, slow.Live)
 	assert.Contains(t, slow.Expect, "175\u202frpm")
 	assert.Contains(t, slow.Expect, q.Show(tr.Motor.DC.Ke.Value*tr.Motor.Speed.Value/10, q.Voltage, q.Metric))
-	assert.Contains(t, step(t, in, "belt").Expect, "493\u202frpm")
+	assert.Contains(t, step(t, in, "belt").Expect, "564\u202frpm", "1973 rpm with no load, through 3.5")
 	assert.Contains(t, step(t, in, "winding").Expect, q.Show(tr.Motor.DC.Resistance.Value, q.Resistance, q.Metric))
 	assert.Equal(t, "230\u202fV", step(t, in, "on").Expect)
 	assert.Equal(t, "under 0.5\u202fΩ", step(t, in, "earth").Expect)

@@ -29,6 +29,12 @@ func (f Fit) made() float64 {
 	return f.Shaft
 }
 
+// whole is what the shaft bears as it is, N·m, whatever bore is put on it.
+func (f Fit) whole() float64 {
+	f.Bore = 0
+	return f.Bears(0)
+}
+
 // Sits says in figures how the wheel sits on its shaft: bore, shaft, and the usual key where a key holds it.
 func (f Fit) Sits(sys q.System) string {
 	size := fmt.Sprintf("%s bore on a %s shaft", q.Show(f.Bore, q.Length, sys), q.Show(f.Shaft, q.Length, sys))
@@ -57,8 +63,11 @@ func (f Fit) ToMake(sys q.System) []Making {
 		out = append(out, Making{fmt.Sprintf("Open the bore for a sleeve, or shim it: %s on %s", bore, size),
 			"the gap is too thin for a sleeve; a taper bush bridges it"})
 	case f.Shaft <= f.Bore*mostBoreGrew:
-		out = append(out, Making{fmt.Sprintf("Bore the wheel out from %s to %s", bore, size),
-			"if the hub keeps a third of its thickness"})
+		down := f
+		down.Shaft = f.Bore
+		out = append(out, Making{fmt.Sprintf("Bore the wheel out from %s to %s, or turn the shaft's end down to %s", bore,
+			size, bore), fmt.Sprintf("boring, if the hub keeps a third of its thickness; turned down the shaft bears %s "+
+			"in place of %s", q.Show(down.Bears(0), q.Torque, sys), q.Show(f.whole(), q.Torque, sys))})
 	default:
 		out = append(out, Making{fmt.Sprintf("Turn the shaft's end down from %s to %s, or use another hub", size, bore),
 			"boring that far leaves no hub"})

@@ -1,6 +1,7 @@
 package remedy
 
 import (
+	"cmp"
 	"slices"
 
 	"jiriki/core/control"
@@ -16,7 +17,7 @@ type attempt struct {
 	Remedy
 	results   []line.Result
 	positions []reduction.Position
-	fastest   float64 // of the motor, rad/s
+	fastest   float64 // of the motor with no load, rad/s
 	*harm
 }
 
@@ -43,9 +44,9 @@ func (h *Finder) once(of *attempts, changes func() []Remedy) []attempt {
 	return of.list
 }
 
-// topsOut is the fastest the spindle turns in a position, within the machine's limit, rad/s.
+// topsOut is the fastest the spindle turns in a position with no load, within the machine's limit, rad/s.
 func (h *Finder) topsOut(o *attempt, p *reduction.Position) float64 {
-	return min(o.fastest/p.Ratio, h.now.TopSpeed)
+	return min(o.fastest/cmp.Or(p.Unslipped, p.Ratio), h.now.TopSpeed)
 }
 
 // unchanged is the plan's model in the scratch room, to be changed. Its positions are its own: settling looks at
@@ -113,7 +114,7 @@ func (h *Finder) attempted(r Remedy) attempt {
 	o := attempt{Remedy: r, results: h.model.Results(), positions: h.model.Reduction.Positions, harm: &harm{}}
 	judge.Withhold(&h.model, o.results)
 	o.JobsDone = line.CountDone(o.results)
-	_, o.fastest = h.model.Powered.Span()
+	o.fastest = h.model.Powered.Top()
 	return o
 }
 

@@ -51,7 +51,8 @@ func (s *Sheet) inverter() {
 		substituted: "from the plate",
 		from:        source.Synchronous,
 	})
-	top, turns := s.Feed.TopHertz, fmt.Sprintf("turns the motor at %s", s.show(high, q.Speed))
+	top, turns := s.Feed.TopHertz, fmt.Sprintf("turns the motor at %s with no load, %s under it",
+		s.show(s.Powered.RotorTop(), q.Speed), s.show(high, q.Speed))
 	if plate := m.Hertz.Value; c.Kind == control.SinglePhaseInverter && top > plate {
 		top, turns = plate, "the plate's: its start switch and capacitors were made for no more"
 	}

@@ -93,6 +93,14 @@ func (s *Sheet) topTrim() trimChoice {
 	return trimChoice{1, forHours}
 }
 
+// topAt is how fast the rotor turns with no load at a trim, rad/s: the one top speed, which the machine's limit is held
+// against too.
+func (s *Sheet) topAt(share float64) float64 {
+	feed := s.Feed
+	feed.TopTrim, feed.Trimmed = share, true
+	return s.Motor.On(feed).RotorTop()
+}
+
 // rampMargin is how much longer than the least a ramp takes [common practice].
 const rampMargin = 1.25
 

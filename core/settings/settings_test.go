@@ -42,11 +42,11 @@ func TestDirectCurrentSettings(t *testing.T) {
 		"but not where it is more than motor and drive bear")
 
 	trim := setting(t, in, "Max speed trim")
-	assert.Equal(t, "100\u202f%, 1750\u202frpm", trim.Value)
+	assert.Equal(t, "100\u202f%, 1973\u202frpm with no load", trim.Value)
 	assert.Contains(t, trim.Other, "65 %", "the other school is told of")
 	in.Plan.Control.TopTrim = "65 %"
 	trim = setting(t, in, "Max speed trim")
-	assert.Equal(t, "65\u202f%, 1138\u202frpm", trim.Value)
+	assert.Equal(t, "65\u202f%, 1268\u202frpm with no load", trim.Value)
 	assert.Contains(t, trim.Other, "Full plate")
 
 	assert.Equal(t, "37.9\u202frpm", setting(t, in, "Min speed trim").Value, "1/30 of 1137.5 rpm")

@@ -58,8 +58,8 @@ func (s *Sheet) byVolts() {
 	s.add(dial{
 		id:      working.SettingMax,
 		name:    "Max speed trim",
-		value:   q.Percent(top.share) + ", " + s.show(top.share*m.Speed.Value, q.Speed),
-		formula: "n_max = trim · n_plate",
+		value:   q.Percent(top.share) + ", " + s.show(s.topAt(top.share), q.Speed) + " with no load",
+		formula: "n_max = least of trim · n_plate and what the drive's volts make",
 		substituted: q.Percent(top.share) + " × " + s.show(m.Speed.Value, q.Speed) + ", about " +
 			s.show(volts, q.Voltage) + " on the motor",
 		watch: "Tachometer on the shaft, knob full on, creep up.",

@@ -135,7 +135,7 @@ func (v *verdict) beltSpeedFinding(i int, s reduction.Stage, nth string) {
 				v.show(fastest, q.SurfaceSpeed), v.show(reduction.BurstingBelt,
 					q.SurfaceSpeed))).Working = working.ReductionSpeed.At(i,
 			0)
-	case fastest > reduction.FastBelt:
+	case fastest > reduction.FastBelt && !v.pastLimit():
 		v.add(f.ReductionBeltSpeed.At(i), f.Caution, field, "Fast belt"+nth,
 			fmt.Sprintf("%s: check balance and the rim's rating.", v.show(fastest,
 				q.SurfaceSpeed))).Working = working.ReductionSpeed.At(i,

@@ -145,13 +145,10 @@ func (v *verdict) goesOn(end string, stage int, what string, fit reduction.Fit) 
 // bearingFinding weighs the spindle's bearings in grease against its top speed.
 func (v *verdict) bearingFinding() {
 	d := v.Machine.Bearing * 1000
-	if d == 0 || !v.Runs {
-		return
+	if d == 0 || !v.Runs || v.pastLimit() {
+		return // past the machine's limit nothing milder is said of its speed
 	}
-	fastest := 0.0
-	for i := range v.Reduction.Positions {
-		fastest = max(fastest, min(v.Top(&v.Reduction.Positions[i]), v.TopSpeed)/q.RPM)
-	}
+	fastest := v.Fastest() / q.RPM
 	if d*fastest > greaseLimit {
 		v.add(f.WorkBearing, f.Caution, "machine.limits.bearing", "Spindle bearings fast for grease",
 			fmt.Sprintf("%s mean diameter at %s is past 250 000 mm·rpm, to about %s. Overfilled they run hot sooner: "+

@@ -19,7 +19,7 @@ func (v *verdict) speedFindings() {
 			fmt.Sprintf("Under %s the motor cannot shed its rated heat. A fan with its own supply puts that right; "+
 				"never run it with the fan taken off.", v.show(m.Speed.Value/2, q.Speed))).Working = working.MotorSlow
 	}
-	if v.Control.DCDrive() && v.Control.TopTrim > 1.005 {
+	if v.Control.DCDrive() && v.Control.TopTrim > 1.005 && !v.pastLimit() {
 		v.add(f.ControlOverPlate, f.Caution, "control.topTrim", "Trimmed over plate speed",
 			"Bearings, balance and brushes were judged at plate speed. Ask the maker, or stay at 100 %.")
 	}
@@ -34,6 +34,9 @@ func (v *verdict) speedFindings() {
 		}
 	}
 }
+
+// pastLimit reports whether the spindle can pass the machine's limit.
+func (v *verdict) pastLimit() bool { return v.Fastest() > v.TopSpeed*(1+line.SpeedTolerance) }
 
 // worksSlowly reports whether a job makes the motor turn below half its plate speed.
 func (v *verdict) worksSlowly() bool {
@@ -55,7 +58,7 @@ func (v *verdict) topSpeedFindings() {
 		return
 	}
 	fastest := v.Fastest()
-	if fastest <= limit*(1+line.SpeedTolerance) {
+	if !v.pastLimit() {
 		v.add(f.WorkTopSpeedGood, f.Good, field, "Stays under the machine's limit",
 			fmt.Sprintf("Tops out at %s with no load, limit %s.", v.show(fastest, q.Speed),
 				v.show(limit, q.Speed))).Working = working.ReachSpeed

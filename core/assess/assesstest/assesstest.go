@@ -20,6 +20,15 @@ func Of(t rapid.TB, in plan.Input) assess.Assessment {
 	return a
 }
 
+// Unstarted is the answer to a plan whose start and stop nobody has run, which takes a fraction of the time: it is not
+// known yet whether it may be powered.
+func Unstarted(t rapid.TB, in plan.Input) assess.Assessment {
+	t.Helper()
+	a, err := assess.Assess(in)
+	require.NoError(t, err)
+	return a
+}
+
 // Finding is the finding of an ID, or nil.
 func Finding(a assess.Assessment, id finding.ID) *finding.Finding {
 	for i := range a.Findings {
