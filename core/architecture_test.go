@@ -57,7 +57,8 @@ var rooms = map[string]string{
 	"practice": "control dryrun fault finding identify instrument line motor numeric plan quantity reduction " +
 		"script supply " +
 		"work",
-	"build":   "dryrun judge assess control finding line motor plan quantity rank reduction shelf supply wiring words",
+	"build": "dryrun judge assess control finding line motor plan quantity rank reduction shelf supply wiring " +
+		"words work",
 	"compare": "judge assess build dryrun finding line plan quantity words",
 	"slate":   "motor quantity reduction source supply work working",
 	// What tests share.

@@ -1,9 +1,14 @@
 package build
 
 import (
+	"slices"
+
 	"jiriki/core/control"
 	"jiriki/core/motor"
+	q "jiriki/core/quantity"
 	"jiriki/core/rank"
+	"jiriki/core/words"
+	"jiriki/core/work"
 )
 
 // Approach is one of the usual ways to a driven machine, with what it would cost from this shelf.
@@ -33,10 +38,39 @@ func (b *builder) approaches() []Approach {
 			func(k motor.Kind) bool { return k == motor.ThreePhase }, "school.inverter", "Inverter"),
 		b.approach("cones", "Keep a single-phase motor, on cones",
 			"No electronics to fail in dust and damp; the belt is moved by hand, and between the steps there is no "+
-				"speed.",
+				"speed."+b.coneSpeeds(),
 			func(k motor.Kind) bool { return k.Family() == motor.InductionFamily && k != motor.ThreePhase },
 			"school.cones", "Pair of cone pulleys"),
 	}
+}
+
+// coneSpeeds are the speeds that the steps of the plan's cone give, or those of the old motor's; nothing where there is
+// no cone.
+func (b *builder) coneSpeeds() string {
+	var speeds []float64
+	if len(b.Reduction.Positions) > 1 {
+		for i := range b.Reduction.Positions {
+			speeds = append(speeds, b.Motor.Speed.Value/b.Motor.Gear.Ratio/b.Reduction.Positions[i].Ratio)
+		}
+	} else {
+		for i := range b.Machine.Jobs {
+			if job := &b.Machine.Jobs[i]; job.Method == work.ByReplaced && len(job.Points) > 1 {
+				for _, p := range job.Points {
+					speeds = append(speeds, p.Omega)
+				}
+				break
+			}
+		}
+	}
+	if len(speeds) == 0 {
+		return ""
+	}
+	slices.Sort(speeds)
+	said := make([]string, len(speeds))
+	for i, omega := range speeds {
+		said[i] = b.show(omega, q.Speed)
+	}
+	return " Its steps give " + words.List(said) + "."
 }
 
 // approach finds the best candidate of a sort, from the plan and the shelf.

@@ -233,7 +233,8 @@ func (c *counts) strengthen(t *testing.T, n int, in plan.Input) {
 		in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "900 A", ""
 	}
 	const plate = ".Plan.Motor.Plate."
-	weak, strong := assesstest.Unstarted(t, in), assesstest.Unstarted(t, times(in, 1.25, plate+"Power", plate+"Amps", plate+"Torque"))
+	weak, strong := assesstest.Unstarted(t, in), assesstest.Unstarted(t, times(in, 1.25, plate+"Power",
+		plate+"Amps", plate+"Torque"))
 	for i := range weak.Jobs {
 		from, to := weak.Jobs[i], strong.Jobs[i]
 		c.stronger++

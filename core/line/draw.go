@@ -137,7 +137,7 @@ func (t *Model) lineWatts() float64 {
 }
 
 // InputAmps is the supply current at the most the motor gives all day: that, and what it loses at
-// its rated amps, which a lower speed does not spare.
+// its rated amps, which a lower speed does not spare and a lower current limit does.
 func (t *Model) InputAmps() float64 {
 	if t.Feed.Kind == motor.CutSine {
 		return t.Motor.Amps.Value // in series with the line, at full load all of it
@@ -162,7 +162,8 @@ func (t *Model) InputAmps() float64 {
 
 // InputWatts is the power drawn from the supply then.
 func (t *Model) InputWatts() float64 {
-	return t.Motor.Power.Value * (t.FullShare() + 1/t.Motor.Efficiency.Value - 1) / t.DriveEfficiency()
+	lost := (1/t.Motor.Efficiency.Value - 1) * min(1, t.limitShare())
+	return t.Motor.Power.Value * (t.FullShare() + lost) / t.DriveEfficiency()
 }
 
 // DriveEfficiency is the control's own efficiency.

@@ -134,6 +134,10 @@ func AirShare(s *plan.Stations) float64 {
 	return air.Winding(air.Limit[s.Motor.Insulation], s.Machine.Air, s.Machine.Altitude)
 }
 
+// BandFloor is the share of plate hertz down to which a motor without a start switch bears fewer from one phase
+// [common practice].
+const BandFloor = 0.5
+
 // StartSwitchFloor is the share of plate speed below which a start switch may close again
 // [common practice].
 const StartSwitchFloor = 0.8

@@ -33,8 +33,9 @@ func TestEveryPairSuitsOrSaysWhyNot(t *testing.T) {
 			control.SeriesResistor},
 		motor.Universal:      {control.VariableTransformer, control.SeriesResistor},
 		motor.CapacitorStart: {control.SinglePhaseInverter},
-		motor.CapacitorRun:   {control.SinglePhaseInverter}, motor.PermanentSplit: {control.VariableTransformer},
-		motor.ShadedPole: {control.VariableTransformer},
+		motor.CapacitorRun:   {control.SinglePhaseInverter},
+		motor.PermanentSplit: {control.SinglePhaseInverter, control.VariableTransformer},
+		motor.ShadedPole:     {control.SinglePhaseInverter, control.VariableTransformer},
 	}
 	battery := map[motor.Kind][]control.Kind{
 		motor.PermanentMagnetDC: {control.Chopper, control.Contactor, control.SeriesResistor},

@@ -82,6 +82,9 @@ const (
 	byOneOut = "Practice disagrees. The default is pulleys; the other school drives it from an inverter with " +
 		"one phase out, never so slowly that its start switch closes again (about 80 % of plate speed), never above " +
 		"plate speed."
+	byBand = "Practice disagrees. It has no start switch, and bears a band of hertz: from about half the plate's " +
+		"to the " +
+		"plate's, as far as it still starts every time."
 	fewerFanVolts = "On a fan fewer volts slow it, as far as it still starts every time: its load falls off with " +
 		"speed squared. Not for any other load."
 	inductionNeeds = "This motor turns with the line's hertz; lower volts, cut waves or direct current only heat it. " +
@@ -243,6 +246,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 			{Control: "capacitors", Why: "On a fan a smaller run capacitor slows it, as far as it still starts every " +
 				"time. Not for any other load."},
 			{Control: "contactor", Why: "Switched straight on, it runs at one speed; pulleys set the machine's speed."},
+			{Control: "inverter-1", Why: byBand, Also: true},
 			{Control: "variac", Why: fewerFanVolts, Also: true},
 		},
 	},
@@ -259,6 +263,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 		needs:    inductionNeeds,
 		Controls: []Match{
 			{Control: "contactor", Why: onlySwitched("it starts weakly and runs at one speed")},
+			{Control: "inverter-1", Why: byBand, Also: true},
 			{Control: "variac", Why: fewerFanVolts, Also: true},
 		},
 	},

@@ -65,8 +65,10 @@ func (f Fit) ToMake(sys q.System) []Making {
 	case f.Shaft <= f.Bore*mostBoreGrew:
 		down := f
 		down.Shaft = f.Bore
-		out = append(out, Making{fmt.Sprintf("Bore the wheel out from %s to %s, or turn the shaft's end down to %s", bore,
-			size, bore), fmt.Sprintf("boring, if the hub keeps a third of its thickness; turned down the shaft bears %s "+
+		out = append(out, Making{fmt.Sprintf("Bore the wheel out from %s to %s, or turn the shaft's end down to %s",
+			bore,
+			size, bore), fmt.Sprintf("boring, if the hub keeps a third of its thickness; turned down the shaft "+
+			"bears %s "+
 			"in place of %s", q.Show(down.Bears(0), q.Torque, sys), q.Show(f.whole(), q.Torque, sys))})
 	default:
 		out = append(out, Making{fmt.Sprintf("Turn the shaft's end down from %s to %s, or use another hub", size, bore),

@@ -2,6 +2,7 @@
 package settings
 
 import (
+	"fmt"
 	"math"
 
 	"jiriki/core/control"
@@ -86,11 +87,21 @@ func (s *Sheet) topTrim() trimChoice {
 	}
 	if s.Control.Trimmed {
 		if s.Control.TopTrim > 0.7 {
-			return trimChoice{s.Control.TopTrim, forHours}
+			return trimChoice{s.Control.TopTrim, forHours + s.coastsShorter(s.Control.TopTrim)}
 		}
-		return trimChoice{s.Control.TopTrim, "Full plate speed: the plate is what the maker stands by."}
+		return trimChoice{s.Control.TopTrim, "Full plate speed: the plate is what the maker stands by." +
+			s.coastsShorter(s.Control.TopTrim)}
 	}
 	return trimChoice{1, forHours}
+}
+
+// coastsShorter says how long it turns on from a trim and from full plate speed, where a job tells what turns and rubs.
+func (s *Sheet) coastsShorter(share float64) string {
+	if s.spin.slows == 0 || share >= 1 {
+		return ""
+	}
+	return fmt.Sprintf(" Slower coasts shorter: %s from there, %s from full plate speed.",
+		s.show(s.spin.slows*s.topAt(share), q.Duration), s.show(s.spin.slows*s.topAt(1), q.Duration))
 }
 
 // topAt is how fast the rotor turns with no load at a trim, rad/s: the one top speed, which the machine's limit is held
@@ -106,8 +117,8 @@ const rampMargin = 1.25
 
 // spinUp is what a job of inertia tells of starting and stopping: seconds to speed with the torque
 // there is for some seconds, the energy in what turns then (J), and seconds to coast down on friction
-// alone, 0 where nothing rubs.
-type spinUp struct{ seconds, energy, coast float64 }
+// alone, 0 where nothing rubs, and for each rad/s of the rotor.
+type spinUp struct{ seconds, energy, coast, slows float64 }
 
 // leastRamp is the longest of the jobs of inertia; zero where none tells it.
 func (s *Sheet) leastRamp() (out spinUp) {
@@ -126,6 +137,7 @@ func (s *Sheet) leastRamp() (out spinUp) {
 		out.energy = max(out.energy, whole*top*top/2)
 		if rubs := job.Spinning.Friction + s.Motor.DC.Friction.Value*p.Ratio; rubs > 0 {
 			out.coast = max(out.coast, whole*top/rubs)
+			out.slows = max(out.slows, whole/rubs/p.Ratio/s.Motor.Gear.Ratio)
 		}
 	}
 	return out

@@ -1,7 +1,9 @@
 package verdict
 
 import (
+	"jiriki/core/control"
 	f "jiriki/core/finding"
+	"jiriki/core/motor"
 	"jiriki/core/work"
 )
 
@@ -31,6 +33,16 @@ func (v *verdict) alwaysFindings() {
 		say(f.ControlMeters, "control.enclosed", "Meters near the drive",
 			"Only one made for mains, of true rms, its leads whole. The clip of a scope on the mains' earth is a "+
 				"short circuit across the drive: never measure so.")
+	}
+	if v.Motor.Cooling == "own-fan" && v.Motor.Kind != motor.Stepper {
+		say(f.MotorOwnFan, "motor.plate.cooling", "Its own fan takes fingers",
+			"It turns as long as the shaft does. Keep its cowl on, or cover it so that air passes and no finger does.")
+	}
+	if v.Control.Tacho && v.Control.Kind != control.BrushlessDrive && v.Lethal() && !v.Supply.Battery {
+		say(f.ControlTachoDisplay, "control.feedback", "A display of its speed has its own supply",
+			"Fed from the drive, or sharing its tachometer's leads, it stands at mains volts and upsets the speed. "+
+				"Give "+
+				"it a supply and a pickup of its own.")
 	}
 	for i, d := range work.FindKind(v.Machine.Kind).Dangers {
 		say(f.WorkDanger.At(i), "machine.kind", d.Title, d.Words)

@@ -23,7 +23,8 @@ func (v *verdict) controlFindings() {
 	}
 	if c.Kind == control.Contactor && m.Kind == motor.ThreePhase && !v.Supply.Three && v.Supply.Volts > 0 {
 		v.add(f.ControlPhases, f.Stop, "control.kind", "Three-phase motor on a single-phase switch",
-			"On one phase it hums, will not start, and burns. Use a single-phase-input inverter.")
+			"On one phase it hums, will not start, and burns. Use a single-phase-input inverter. Local code and a "+
+				"licensed electrician decide.")
 		return
 	}
 	if v.Runs {

@@ -173,7 +173,8 @@ func (v *verdict) speedShort(job *work.Need, result line.Result) (title, detail 
 		if v.TopSpeed < high {
 			by = "the machine's own limit"
 		}
-		return job.Name + ": not fast enough", "Tops out at " + speed(min(high, v.TopSpeed)) + " under load, " + speed(job.High) +
+		return job.Name + ": not fast enough", "Tops out at " + speed(min(high,
+			v.TopSpeed)) + " under load, " + speed(job.High) +
 			" wanted; held by " + by + "."
 	}
 	return job.Name + ": not slow enough", fmt.Sprintf("Slowest steady speed %s, %s wanted. Gear it down, or steady "+

@@ -37,12 +37,25 @@ func (v *verdict) onePhaseOutFindings() {
 		if floor := line.StartSwitchFloor * m.Hertz.Value; c.LowHertz < floor*0.999 {
 			v.add(f.ControlStartSwitch, f.Stop, "control.lowHertz", "Its start switch can close again",
 				fmt.Sprintf("Below about %s of plate speed it puts the start winding back in, and winding and "+
-					"capacitor burn. Set the lowest hertz to %s or more on the drive, and put it in here.",
-					q.Percent(line.StartSwitchFloor), v.show(floor, q.Frequency)))
+					"capacitor burn; no tachometer helps there. Set the lowest hertz to %s or more on the drive, and "+
+					"put it in here.", q.Percent(line.StartSwitchFloor), v.show(floor, q.Frequency)))
 		}
 		v.add(f.ControlDisputed, f.Caution, "control.kind", "Practice disagrees on this drive",
 			"The default for a capacitor-start motor is pulleys. Driven from an inverter its old winding sees steep "+
 				"volts: keep the lead short, add a filter, and never start it under load.")
+	}
+	if !m.Kind.HasStartSwitch() {
+		if floor := line.BandFloor * m.Hertz.Value; c.LowHertz < floor*0.999 {
+			v.add(f.ControlBand, f.Stop, "control.lowHertz", "Fewer hertz than its second winding bears",
+				fmt.Sprintf("Below about %s of the plate's hertz its capacitor or copper bands turn it no more: it "+
+					"stands and burns. Set the lowest hertz to %s or more on the drive, and put it in here.",
+					q.Percent(line.BandFloor), v.show(floor, q.Frequency)))
+		}
+		v.add(f.ControlDisputed, f.Caution, "control.kind", "Practice disagrees on this drive",
+			"The default for such a motor is its own speed and pulleys, or a fan's capacitors. Driven from an "+
+				"inverter "+
+				"its old winding sees steep volts: keep the lead short, add a filter, and see that it starts every "+
+				"time.")
 	}
 	if v.Feed.TopHertz > m.Hertz.Value*1.01 {
 		v.add(f.ControlOverPlateHertz, f.Stop, "control.topHertz", "Over the plate's hertz",

@@ -58,8 +58,11 @@ func (v *verdict) safetyFindings() {
 	}
 	if c.DCDrive() && !c.ZeroStart {
 		v.add(f.ControlZeroStart, f.Caution, "control.zeroStart", "Can start at full speed",
-			"Without a zero-start interlock it comes on wherever the knob was left. Keep the interlock; people "+
-				"resent it until the day it matters.")
+			"Without a zero-start interlock it comes on wherever the knob was left, and into an armature that "+
+				"still turns "+
+				"or capacitors still charged it trips or burns: start again only from standstill, some seconds "+
+				"after. Keep "+
+				"the interlock; people resent it until the day it matters.")
 	}
 	if mains && !v.Supply.Battery && !c.NoVolt {
 		level := f.Caution

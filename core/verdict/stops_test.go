@@ -430,3 +430,90 @@ func TestItsOwnAdviceIsNoStop(t *testing.T) {
 	assert.Equal(t, finding.Caution, level("20 A"), "within 2.5 × what it draws, on 14 AWG that carries 1.25 ×")
 	assert.Equal(t, finding.Stop, level("60 A"))
 }
+
+// A motor without a start switch bears a band of hertz from one phase, and no tachometer changes that.
+func TestABandOfHertzFromOnePhase(t *testing.T) {
+	for _, kind := range []motor.Kind{motor.PermanentSplit, motor.ShadedPole} {
+		in := plantest.OneOut()
+		in.Plan.Motor.Kind, in.Machine.Kind = kind, "fan"
+		in.Machine.Limits.Covered, in.Plan.Control.Feedback = true, "tacho"
+		for low, stopped := range map[q.Text]bool{"": true, "20 Hz": true, "24.9 Hz": true, "25 Hz": false,
+			"40 Hz": false} {
+			in.Plan.Control.LowHertz = low
+			one := assesstest.Finding(assesstest.Of(t, in), finding.ControlBand)
+			assert.Equal(t, stopped, one != nil && one.Level == finding.Stop, "%s from %s", kind, low)
+		}
+	}
+	in := plantest.OneOut()
+	in.Plan.Control.Feedback, in.Plan.Control.LowHertz = "tacho", "30 Hz"
+	assert.NotNil(t, assesstest.Finding(assesstest.Of(t, in), finding.ControlStartSwitch),
+		"no tachometer helps below it")
+}
+
+// A belt grinder's belt at the top stands in the plan, and by how much it rises over what the old motor ran it at.
+func TestABeltGrindersBeltAtTheTop(t *testing.T) {
+	in := plantest.Inverted()
+	in.Machine.Kind, in.Machine.Limits.Diameter, in.Machine.Limits.Spindle = "belt-sander", "150 mm", "2000 rpm"
+	in.Plan.Reduction.Stages[0].Steps[0] = reduction.DescribedStep{Driver: "100 mm", Driven: "100 mm"}
+	one := assesstest.Finding(assesstest.Of(t, in), finding.WorkRuns)
+	require.NotNil(t, one)
+	assert.Equal(t, finding.Good, one.Level)
+	assert.Equal(t, "Its belt runs 11.8\u202fm/s at the top", one.Title, "1500 rpm of the field over 150 mm")
+	in.Machine.Jobs[0].Load = work.Load{By: work.ByReplaced, Replaced: work.Replaced{Power: "0.3 kW",
+		Speed: "1000 rpm"}}
+	one = assesstest.Finding(assesstest.Of(t, in), finding.WorkRuns)
+	require.NotNil(t, one)
+	assert.Equal(t, finding.Caution, one.Level)
+	assert.Contains(t, one.Detail, "7.85\u202fm/s: 1.5 × that")
+}
+
+// Past the machine's limit nothing milder is said of a speed.
+func TestPastTheLimitNothingMilderIsSaid(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine.Limits.Spindle, in.Machine.Limits.Bearing = "2000 rpm", "600 mm"
+	require.NotNil(t, assesstest.Finding(assesstest.Of(t, in), finding.WorkBearing))
+	in.Machine.Limits.Spindle = "300 rpm"
+	a := assesstest.Of(t, in)
+	require.NotNil(t, assesstest.Finding(a, finding.WorkTopSpeed))
+	assert.Nil(t, assesstest.Finding(a, finding.WorkBearing))
+	assert.Nil(t, assesstest.Finding(a, finding.WorkTopSpeedGood))
+}
+
+// The breaker is not what an overload is cleared at: never a larger one on the same wire.
+func TestAnOverloadLeadsAwayFromTheBreaker(t *testing.T) {
+	in := plantest.Inverted()
+	in.Plan.Supply.Breaker = "4 A"
+	one := assesstest.Finding(assesstest.Of(t, in), finding.SupplyOverload)
+	require.NotNil(t, one)
+	assert.Equal(t, "control.limitAmps", one.Field)
+	in.Plan.Control.LimitAmps = "1.4 A"
+	assert.Nil(t, assesstest.Finding(assesstest.Of(t, in), finding.SupplyOverload), "held down, it draws less")
+	in = plantest.Switched()
+	in.Plan.Supply.Breaker = "2 A"
+	one = assesstest.Finding(assesstest.Of(t, in), finding.SupplyOverload)
+	require.NotNil(t, one)
+	assert.Equal(t, "supply.name", one.Field)
+	assert.Contains(t, one.Detail, "another circuit")
+}
+
+// What nobody read off the cable is offered as its breaker asks, and stays said until it was read.
+func TestTheConductorIsOffered(t *testing.T) {
+	in := plantest.Inverted()
+	in.Plan.Supply.Breaker, in.Plan.Supply.Wire = "16 A", ""
+	one := assesstest.Finding(assesstest.Of(t, in), finding.SupplyWire)
+	require.NotNil(t, one)
+	require.NotNil(t, one.Offer)
+	assert.Equal(t, []finding.Entry{{Field: "supply.wire", Value: "1.5\u202fmm²"},
+		{Field: "supply.offered", Value: "1.5\u202fmm²"}}, one.Offer.Set)
+	in.Plan.Supply.Wire, in.Plan.Supply.Offered = one.Offer.Set[0].Value, one.Offer.Set[1].Value
+	a := assesstest.Of(t, in)
+	assert.True(t, a.MayPower, a.Power.Text)
+	assert.NotNil(t, assesstest.Finding(a, finding.SupplyWireTaken))
+	in.Plan.Supply.Offered = ""
+	assert.Nil(t, assesstest.Finding(assesstest.Of(t, in), finding.SupplyWireTaken), "it was read")
+	in.Plan.Supply.Wire, in.Plan.Supply.Breaker = "", ""
+	assert.Nil(t, assesstest.Finding(assesstest.Of(t, in), finding.SupplyWire).Offer, "for a breaker nobody knows")
+	in.Plan.Supply.Phases, in.Plan.Supply.Breaker = "3", "16 A"
+	assert.Equal(t, "2.5\u202fmm²", assesstest.Finding(assesstest.Of(t, in), finding.SupplyWire).Offer.Set[0].Value,
+		"three loaded conductors")
+}

@@ -98,7 +98,8 @@ func (v *verdict) supplyFindings() {
 	if s.Extension {
 		v.add(f.SupplyExtension, f.Caution, "supply.extension", "Fed through an extension lead",
 			"Unreel it whole, keep it short, thick and dry, and put its length and conductor in as the cable: a motor "+
-				"that starves starts slowly and burns.")
+				"that starves starts slowly and burns. Local code and a licensed electrician decide whether it may "+
+				"stay.")
 	}
 	if s.Battery {
 		v.batteryFinding()
@@ -200,7 +201,8 @@ func (v *verdict) lineVoltsFindings(share float64) {
 		}
 		v.add(f.SupplyLineVolts, level, "supply.volts", "Plate volts and socket volts differ",
 			fmt.Sprintf("%s at the socket, %s on the plate. Torque goes with the square; too much burns, too little "+
-				"stalls.", v.show(v.Supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
+				"stalls. Local code and a licensed electrician decide what may be changed at the socket.",
+				v.show(v.Supply.Volts, q.Voltage), v.show(m.Volts.Value, q.Voltage)))
 	}
 	if m.Kind.Family() != motor.InductionFamily {
 		return

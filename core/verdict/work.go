@@ -44,6 +44,7 @@ func (v *verdict) workFindings() {
 	}
 	v.markedFindings()
 	v.rimFinding()
+	v.runsFinding()
 	v.coverFinding()
 	v.hangingFinding()
 	v.placeFindings()
@@ -96,6 +97,34 @@ func (v *verdict) rimFinding() {
 		fmt.Sprintf("%s at ⌀ %s with no load; cast iron can burst over %s.%s Gear it down, or put in the speed its "+
 			"maker marked on it.", v.show(rim, q.SurfaceSpeed), v.show(m.Diameter, q.Length),
 			v.show(reduction.BurstingBelt, q.SurfaceSpeed), taken)).Working = working.ReachSpeed
+}
+
+// risesBy is from how much faster than before a belt or blade runs is worth a caution [common practice].
+const risesBy = 1.05
+
+// runsFinding says how fast a machine's own belt or blade runs at the top, and against what its old motor ran it at.
+func (v *verdict) runsFinding() {
+	m, kind := v.Machine, work.FindKind(v.Machine.Kind)
+	if !v.Runs || m.Diameter == 0 || kind.Asks != "diameter" || !kind.Cutter || len(v.Reduction.Positions) == 0 {
+		return
+	}
+	top, what := reduction.BeltSpeed(m.Diameter, v.Fastest()), "Its belt"
+	if m.Kind == "bandsaw" {
+		what = "Its blade"
+	}
+	level := f.Good
+	detail := fmt.Sprintf("With no load, over ⌀ %s.", v.show(m.Diameter, q.Length))
+	if proven := m.Proven(); proven > 0 {
+		was := reduction.BeltSpeed(m.Diameter, proven)
+		detail += fmt.Sprintf(" Its old motor ran it at %s: %s × that.", v.show(was, q.SurfaceSpeed),
+			q.Figures(top/was, 3))
+		if top > was*risesBy {
+			level = f.Caution
+			detail += " Wheels, joint and tracking must bear it: ask for the speed they are made for."
+		}
+	}
+	v.add(f.WorkRuns, level, "machine.limits.diameter", what+" runs "+v.show(top, q.SurfaceSpeed)+" at the top",
+		detail).Working = working.ReachSpeed
 }
 
 // coverFinding asks for the guard of fan blades and grinding wheels.

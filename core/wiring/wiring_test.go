@@ -11,7 +11,7 @@ import (
 
 // pairs are the motors each control has leads for.
 var pairs = map[Control][]Motor{
-	DCDrive: {Armature, WithField, Series}, Inverter: {ThreeLeads}, OneOut: {TwoWindings},
+	DCDrive: {Armature, WithField, Series}, Inverter: {ThreeLeads}, OneOut: {TwoWindings, OneWinding},
 	Brushless: {HallMotor, ThreeLeads},
 	Stepper:   {StepperMotor},
 	Switch:    {TwoWindings, ThreeLeads, Series, OneWinding, TwoSpeeds}, Transformer: {Armature, Series, OneWinding},
