@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strings"
 
 	f "jiriki/core/finding"
 	"jiriki/core/motor"
@@ -302,9 +303,17 @@ func (s *teller) passing() {
 	if s.res.Bears > 1+1e-6 {
 		_, by := s.position.Carries(0, 1)
 		s.add(f.DryBears, f.Stop, "reduction.stages[0].kind", "More than the reduction bears",
-			fmt.Sprintf("%s of what %s bears for some seconds. Something that slips first, or a lower current limit, "+
-				"spares it.", q.Percent(s.res.Bears), by))
+			fmt.Sprintf("%s of what %s for some seconds. Something that slips first, or a lower current limit, spares "+
+				"it.", q.Percent(s.res.Bears), bearing(string(by))))
 	}
+}
+
+// bearing says what a link bears, in the words it is named by: "the driven shaft bears", "the belt carries".
+func bearing(by string) string {
+	if what, carries := strings.CutPrefix(by, "what "); carries {
+		return what
+	}
+	return by + " bears"
 }
 
 func (s *teller) stopping() {

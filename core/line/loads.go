@@ -98,7 +98,7 @@ func (t *Model) Twist(stage int) (driving, driven float64) {
 			before := torque
 			if p.Steps[n] != reduction.Out {
 				torque *= s.Steps[p.Steps[n]].Ratio * s.Efficiency
-				if pull := s.Steps[p.Steps[n]].Pull; pull.Rated() {
+				if pull := s.Steps[p.Steps[n]].Pull; pull.Rated() && s.Slips() {
 					torque = min(torque, reduction.OverloadShare*pull.Carries(0)*s.Steps[p.Steps[n]].Driven/2)
 				}
 			}

@@ -65,3 +65,11 @@ func TestPowerAndSpeedGiveTheTorque(t *testing.T) {
 		assert.True(t, found, "%s: it is shown", kind)
 	}
 }
+
+// What a run capacitor may be marked for, by the line: common practice, no source.
+func TestTheLeastARunCapacitorIsMarkedFor(t *testing.T) {
+	for line, least := range map[float64]float64{110: 250, 120: 250, 127: 250, 208: 370, 230: 370, 240: 370, 250: 370,
+		400: 800} {
+		assert.Equal(t, least, LeastCapacitorVolts(line), line)
+	}
+}

@@ -18,6 +18,18 @@ var lewis = numeric.Through(
 // third of what it yields or breaks at [common practice].
 var gearStress = map[string]float64{"steel": 70e6, "hardened": 170e6, "iron": 40e6, "bronze": 40e6, "nylon": 15e6}
 
+// jamShare is how many times what they are trusted with for ever teeth of metals that yield bear once in a while: nine
+// tenths of what bends them for good [common practice]. Iron and nylon break first, and are given no more than belts.
+const jamShare = 2.7
+
+// inAJam is how many times its rating what runs over the stage's wheels pulls or bears for some seconds.
+func (s *Stage) inAJam() float64 {
+	if s.Kind == Spur && s.Material != "iron" && s.Material != "nylon" {
+		return jamShare
+	}
+	return OverloadShare
+}
+
 // What gears are taken for where they are not described [common practice].
 const (
 	usualGear        = "steel"

@@ -78,6 +78,10 @@ func (k Kind) Bare() bool { return k == Direct || k == Given }
 // Belted reports whether the stage has a belt that wraps and flexes.
 func (s *Stage) Belted() bool { return s.Kind.Profile().Belted }
 
+// Slips reports whether what runs over the wheels slips past what it bears, and breaks nothing: teeth and chains do
+// not.
+func (s *Stage) Slips() bool { return s.Belted() && !s.Kind.Profile().Counted }
+
 // Meshed reports whether the stage's wheels touch, so that their sizes set the centre distance.
 func (s *Stage) Meshed() bool { return s.Kind.Profile().Meshed }
 

@@ -34,7 +34,8 @@ type link struct {
 	level  float64 // N·m here whatever the speed, for a shaft, a key or a rating; 0 for a belt
 	brief  float64 // the same once in a while, in a jam: short of what bends or shears it for good
 	by     WeakLink
-	slips  bool // past what it bears it slips, and breaks nothing
+	jam    float64 // times its rating that it pulls or bears for some seconds
+	slips  bool    // past what it bears it slips, and breaks nothing
 }
 
 // WeakLink names what a stage is held by, in the words shown.
@@ -53,7 +54,11 @@ func (p *Position) Carries(omega, overload float64) (float64, WeakLink) {
 			here = l.brief
 		}
 		if l.level == 0 {
-			here = overload * l.pull.Carries(omega*l.speed*l.radius) * l.radius
+			share := overload
+			if overload == OverloadShare {
+				share = l.jam
+			}
+			here = share * l.pull.Carries(omega*l.speed*l.radius) * l.radius
 		}
 		if here *= l.gain; here < most {
 			most, by = here, l.by
@@ -85,7 +90,7 @@ func (p *Position) LookTo(omega float64) {
 		forever, briefly := l.level, l.brief
 		if l.level == 0 {
 			forever = l.pull.Carries(omega*l.speed*l.radius) * l.radius
-			briefly = OverloadShare * forever
+			briefly = l.jam * forever
 		}
 		p.least, p.leastBriefly = min(p.least, forever*l.gain), min(p.leastBriefly, briefly*l.gain)
 	}
@@ -158,7 +163,7 @@ func (p *Position) Set(stages []Stage, chosen []int) {
 		p.hold(link{level: s.Rated, brief: s.Rated, gain: gain, by: s.weak.rated})
 		if step.Pull.Rated() {
 			p.links = append(p.links, link{radius: step.Driven / 2, speed: speed, gain: gain, pull: step.Pull,
-				by: s.weak.belt, slips: s.Kind.Profile().Belted && !s.Kind.Profile().Counted})
+				by: s.weak.belt, slips: s.Slips(), jam: s.inAJam()})
 		}
 		face := s.face()
 		p.Inertia += speed * speed * wheelInertia(step.Driven, face)

@@ -35,6 +35,9 @@ func Findings(m *line.Model, results []line.Result, loads []line.BeltLoad, sys q
 // asked is the order in which what is missing is asked for: entries to mend, then working back from the work.
 var asked = map[f.Station]int{f.Work: 1, f.Motor: 2, f.Control: 3, f.Reduction: 4, f.Supply: 5}
 
+// lastAsked is after what answers hang on.
+const lastAsked = 6
+
 // placesALevel is more than the places findings of one level take.
 const placesALevel = 8
 
@@ -43,6 +46,8 @@ const placesALevel = 8
 func place(one *f.Finding) int {
 	at := one.Level.Rank() * placesALevel
 	switch {
+	case one.Level == f.Missing && !one.Entry && one.Holds == "":
+		at += lastAsked // no answer hangs on it
 	case one.Level == f.Missing && !one.Entry:
 		at += asked[one.Station]
 	case one.Always:
