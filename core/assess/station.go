@@ -142,8 +142,8 @@ func motorStation(t *line.Model, in *plan.Input) Station {
 
 func reductionStation(t *line.Model, in *plan.Input) Station {
 	s := Station{Station: f.Reduction, Title: words.Named(in.Plan.Reduction.Name, t.Reduction.Title())}
-	if len(t.Reduction.Positions) == 0 || len(t.Reduction.Stages) == 0 {
-		return s // a ratio of one to one that nobody said is no figure of the plan
+	if len(t.Reduction.Positions) == 0 {
+		return s
 	}
 	p := &t.Reduction.Positions[0]
 	s.Figures = []Figure{{q.Ratio(p.Ratio), working.ReductionRatio.At(0)},

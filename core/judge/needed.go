@@ -188,7 +188,7 @@ var needed = []need{
 		title: "A pulley size is missing",
 		how:   "Measure it with calipers over the rim, and say whether that is outside or pitch diameter.",
 		blank: func(m *line.Model) []gap {
-			return where(m.Reduction.Missing != "", "reduction."+m.Reduction.Missing)
+			return where(m.Reduction.Missing != "" && len(m.Reduction.Stages) > 0, "reduction."+m.Reduction.Missing)
 		}},
 	{id: f.ReductionBare, where: "reduction.stages[].kind", holds: f.HoldsBoth,
 		on:    "a ratio that is known, unless its maker's torque is",

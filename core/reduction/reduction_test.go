@@ -97,7 +97,11 @@ func TestMissingWheelIsAskedFor(t *testing.T) {
 	assert.Equal(t, "stages[0].steps[0].driven", r.Missing)
 	assert.Empty(t, r.Positions)
 	assert.Equal(t, "stages[0].steps[0].driver", resolved(t, DescribedStage{Kind: VBelt}).Missing)
-	assert.Len(t, resolved(t).Positions, 1, "no stages is a straight coupling")
+	assert.Equal(t, "stages", resolved(t).Missing, "no stages is nothing said yet")
+	assert.Empty(t, resolved(t).Positions)
+	straight := resolved(t, DescribedStage{Kind: Direct})
+	require.Len(t, straight.Positions, 1)
+	assert.Equal(t, 1.0, straight.Positions[0].Ratio)
 }
 
 // A belt that fits is found again from its length, for any two pulleys that do not touch.

@@ -76,13 +76,18 @@ const (
 	maxPositions = 24
 )
 
-// Resolve reads a described reduction, refusing on r what cannot be used. No stages at all is a
-// motor coupled straight to the spindle. motorShaft (m, 0 unknown) is the shaft of the first wheel
+// Resolve reads a described reduction, refusing on r what cannot be used. No stages at all is one that nobody said
+// anything of yet: it has no positions, and a motor coupled straight to the spindle is a stage of its own. motorShaft
+// (m, 0 unknown) is the shaft of the first wheel
 // unless it is given; gear is how often the rotor turns to one of that shaft, which speeds read together are told by.
 func Resolve(d Described, motorShaft, gear float64, r *q.Reader) Resolved {
 	var out Resolved
 	if len(d.Stages) > maxStages {
 		r.Refuse("stages", fmt.Sprint(len(d.Stages)), fmt.Sprintf("at most %d stages", maxStages))
+		out.Missing = "stages"
+		return out
+	}
+	if len(d.Stages) == 0 {
 		out.Missing = "stages"
 		return out
 	}

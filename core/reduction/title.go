@@ -24,11 +24,11 @@ func (r *Resolved) ShortRatios() string {
 
 // Title names the stages: "Two belts". Of a reduction that nobody touched it says that.
 func (r *Resolved) Title() string {
-	if len(r.Positions) == 0 {
-		return "Reduction"
-	}
 	if len(r.Stages) == 0 {
 		return "Not said yet"
+	}
+	if len(r.Positions) == 0 {
+		return "Reduction"
 	}
 	n, noun := 0, ""
 	for _, s := range r.Stages {

@@ -92,7 +92,7 @@ func TestTheLimitOfferedSuitsMotorAndDrive(t *testing.T) {
 
 func TestCoupledStraightIsOfferedABelt(t *testing.T) {
 	in := plantest.Short()
-	in.Plan.Reduction.Stages = nil
+	in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Direct}}
 	in.Machine.Limits.Spindle = ""
 	a := assesstest.Of(t, in)
 	require.Equal(t, line.TooFast, a.Jobs[0].Outcome, "58 rpm is as slow as it turns")
