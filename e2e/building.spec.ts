@@ -23,7 +23,10 @@ test('settings are ticked off with the day and printed', async ({ page, workshop
   expect(text).toContain('1.5 × 2.8');
   expect(text).not.toContain('I_limit');
   expect(text).toContain('Other school: 65 % of plate speed');
-  expect(text).toMatch(new RegExp(`Max speed trim +100\\s*%, 1750\\s*rpm +${new Date().toLocaleDateString('sv-SE')}`));
+  // Set as the sheet says, belt off: the speed is the one the tachometer then shows.
+  expect(text).toMatch(
+    new RegExp(`Max speed trim +100\\s*%, 1946\\s*rpm with +${new Date().toLocaleDateString('sv-SE')}\\s+.*\\s*no load`)
+  );
   expect(text).not.toContain('back to the plan');
   expect(text.match(/☒/g)?.length).toBe(3);
 });
@@ -256,6 +259,7 @@ test('two plans are beside each other in two steps, what differs first, and one 
   // A machine with one plan has its copy to put beside it.
   await page.goto(`${await workshop.plan('Cider mill', 'A')}/beside`);
   await page.getByRole('button', { name: 'Copy it' }).click();
+  await expect(page.getByRole('heading', { name: /^Cider mill, plan B/ })).toBeVisible();
   await page.getByRole('link', { name: 'beside' }).click();
   await expect(page.getByRole('heading', { name: /^They do as many jobs, 2 of 3\.$/ })).toBeVisible();
 });

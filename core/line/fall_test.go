@@ -37,3 +37,16 @@ func TestAPositionThatHoldsTheSpeedIsTheBetter(t *testing.T) {
 	short := Result{Outcome: FallsShort, Margin: 0.4}
 	assert.True(t, Better(&falls, &short), "of two that are not done the one with more torque")
 }
+
+// What lessens a shortfall is worth a word from a hundredth on: nearer to the speeds, or more torque.
+func TestWhatLessensAShortfall(t *testing.T) {
+	short := func(margin float64) *Result { return &Result{Outcome: FallsShort, Margin: margin} }
+	slow := func(reached float64) *Result { return &Result{Outcome: TooSlow, reached: reached} }
+	assert.True(t, Lessens(short(0.52), short(0.5)))
+	assert.False(t, Lessens(short(0.503), short(0.5)))
+	assert.True(t, Lessens(slow(0.8), slow(0.5)), "it comes nearer to the band")
+	assert.False(t, Lessens(slow(0.5), slow(0.8)))
+	assert.True(t, Lessens(short(0.5), slow(0.9)), "it reaches the band")
+	assert.False(t, Lessens(slow(0.9), short(0.5)))
+	assert.False(t, Lessens(&Result{Outcome: TooFast, reached: 0.9}, slow(0.5)), "too fast is no nearer than too slow")
+}

@@ -149,6 +149,20 @@ func Better(a, b *Result) bool {
 	return a.Margin > b.Margin
 }
 
+// Lessens reports whether a result leaves a job less short than another by what is worth a word: the speeds it reaches,
+// or its margin, are a hundredth better.
+func Lessens(now, was *Result) bool {
+	const worth = 1.01
+	switch nowReached, wasReached := now.Outcome.Reached(), was.Outcome.Reached(); {
+	case nowReached && wasReached:
+		return now.Margin > was.Margin*worth
+	case !nowReached && !wasReached:
+		return now.Outcome == was.Outcome && now.reached > was.reached*worth
+	default:
+		return nowReached
+	}
+}
+
 // bySpeeds compares two results by the speeds they reach: whether it takes their margins to tell, or else whether
 // a is the better.
 func bySpeeds(a, b *Result) (byMargin, better bool) {

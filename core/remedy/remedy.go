@@ -139,7 +139,7 @@ func (h *Finder) remedy(job int, o attempt) Remedy {
 	was, now := h.results[job], o.results[job]
 	r := o.Remedy
 	r.Margin, r.Does = now.MarginText(), now.Outcome.Done()
-	r.Lifts = r.Does && !was.Outcome.Done() || now.Outcome.Reached() && now.Margin > was.Margin*1.01
+	r.Lifts = r.Does && !was.Outcome.Done() || line.Lessens(&now, &was)
 	return r
 }
 

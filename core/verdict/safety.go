@@ -12,7 +12,9 @@ import (
 func (v *verdict) safetyFindings() {
 	c := v.Control
 	mains := v.Lethal()
-	if mains && v.NeedsSupplyUnit() {
+	unit := mains && v.NeedsSupplyUnit()
+	direct := mains && !unit && (c.DCDrive() || (c.Direct() || v.Supply.Battery) && v.Motor.Kind.Brushed())
+	if unit {
 		takes := ""
 		if volts := v.DriveVolts(); volts > 0 {
 			takes = "The drive takes " + v.show(volts, q.Voltage) + ". "
@@ -20,27 +22,11 @@ func (v *verdict) safetyFindings() {
 		v.add(f.ControlSupplyUnit, f.Caution, "control.volts", "Needs a supply unit between it and the mains",
 			takes+"The unit must keep mains and output apart; its mains side is lethal, and its capacitors hold a "+
 				"charge. Local code and a licensed electrician decide.")
-	} else if mains && (c.DCDrive() || c.Direct() && v.Motor.Kind.Brushed()) {
-		where, what := "leads", "Rectified or cut mains. Unplug, wait"
-		if v.Motor.Kind.Brushed() {
-			where = "brushes"
-		}
-		if v.Supply.Battery {
-			what = "Direct volts past 50. Isolate the battery, wait"
-		}
-		v.add(f.MotorLethal, f.Caution, "control.enclosed", "Lethal voltage on the "+where, what+", and measure "+
-			"before touching. Fuse, earth, cover every terminal. Local code and a licensed electrician decide.")
-		if !c.Fused || !c.Enclosed {
-			field, what := "control.fused", "no fuse"
-			if c.Fused {
-				field, what = "control.enclosed", "no enclosure"
-			}
-			v.add(f.ControlBareMains, f.Stop, field, "Mains-fed direct current with "+what+" noted",
-				"Fuse both the line and the armature; put the drive in an earthed, closed box with strain relief. "+
-					"Local code and a licensed electrician decide.")
-		}
 	}
-	if mains && !c.Enclosed && !(c.DCDrive() || c.Direct()) {
+	if direct {
+		v.directFindings()
+	}
+	if mains && !c.Enclosed && !direct && !(unit && c.DCDrive()) {
 		v.add(f.ControlOpenBox, f.Stop, "control.enclosed", "No enclosure noted",
 			"Its terminals are live while it is plugged in. Put it in an earthed, closed box with strain relief. "+
 				"Local code and a licensed electrician decide.")
@@ -83,6 +69,30 @@ func (v *verdict) safetyFindings() {
 	v.afterFindings()
 	v.reverseFindings()
 	v.contactFinding()
+}
+
+// directFindings are of lethal direct current on a motor's leads, from the mains or from cells.
+func (v *verdict) directFindings() {
+	c := v.Control
+	where, what, title := "leads", "Rectified or cut mains. Unplug, wait", "Mains-fed direct current with "
+	if v.Motor.Kind.Brushed() {
+		where = "brushes"
+	}
+	if v.Supply.Battery {
+		what, title = "Direct volts past 50. Isolate the battery, wait", "Lethal direct current with "
+	}
+	v.add(f.MotorLethal, f.Caution, "control.enclosed", "Lethal voltage on the "+where, what+", and measure before "+
+		"touching. Fuse, earth, cover every terminal. Local code and a licensed electrician decide.")
+	switch {
+	case !c.Fused && !v.Supply.Battery: // a battery's has a stop of its own
+		v.add(f.ControlBareMains, f.Stop, "control.fused", title+"no fuse noted",
+			"Fuse both the line and the armature; put the drive in an earthed, closed box with strain relief. Local "+
+				"code and a licensed electrician decide.")
+	case !c.Enclosed:
+		v.add(f.ControlBareMains, f.Stop, "control.enclosed", title+"no enclosure noted",
+			"Put it in an earthed, closed box with strain relief, and fuse both the line and the armature. Local code "+
+				"and a licensed electrician decide.")
+	}
 }
 
 // afterFindings are of what hangs on a drive besides its motor.

@@ -42,6 +42,13 @@ func dangersOfTouch() []Danger {
 			in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Amps = "230 V", "2.6 A"
 			in.Plan.Control.Amps, in.Plan.Control.LimitAmps, in.Plan.Control.TopTrim = "5 A", "4 A", ""
 		}),
+		danger("a variable transformer in the open before a fan", sound("blower on a variable transformer"),
+			func(in *plan.Input) { in.Plan.Control.Enclosed = false }, f.ControlOpenBox,
+			func(in *plan.Input) { in.Plan.Control.Enclosed = true }),
+		danger("180 V of cells in the open", sound("winch motor straight on 12 V"), func(in *plan.Input) {
+			in.Plan.Supply.Volts, in.Plan.Supply.Earthed = "180 V", true
+			in.Plan.Motor, in.Plan.Control.DCRated, in.Plan.Control.Enclosed = half.Plan.Motor, true, false
+		}, f.ControlBareMains, func(in *plan.Input) { in.Plan.Control.Enclosed = true }),
 		danger("180 V of cells on a plain switch", sound("winch motor straight on 12 V"), func(in *plan.Input) {
 			in.Plan.Supply.Volts, in.Plan.Supply.Earthed = "180 V", true
 			in.Plan.Motor = half.Plan.Motor
