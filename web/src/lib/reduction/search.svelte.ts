@@ -40,10 +40,6 @@ export class SearchState {
     largest: '',
     fromShelf: false
   });
-  /** The families looked through: as chosen, or what plan and shelf have. */
-  get kinds(): readonly string[] {
-    return this.ask.kinds.length > 0 ? this.ask.kinds : (this.result?.within.kinds ?? []);
-  }
   result = $state.raw<Schemas['SearchResult']>();
   errors = $state.raw<Record<string, string>>({});
   problem = $state('');
@@ -60,6 +56,11 @@ export class SearchState {
 
   constructor(subject: Subject) {
     this.#subject = subject;
+  }
+
+  /** The families looked through: as chosen, or what plan and shelf have. */
+  get kinds(): readonly string[] {
+    return this.ask.kinds.length > 0 ? this.ask.kinds : (this.result?.within.kinds ?? []);
   }
 
   /** What the search follows from; reading it in an effect runs that effect when it changes. */
