@@ -41,6 +41,7 @@ const (
 	ControlVoltsLow       ID = "control.volts-low"
 	ControlVoltsHigh      ID = "control.volts-high"
 	ControlOverflux       ID = "control.overflux"
+	ControlBaseHertz      ID = "control.base-hertz"
 	ControlBatteryStart   ID = "control.battery-start"
 	ControlAmps           ID = "control.amps"
 	ControlAmpsShort      ID = "control.amps-short"

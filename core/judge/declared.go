@@ -96,9 +96,10 @@ var declared = []declare{
 		func(m *line.Model) string {
 			return said(m.Control.SetsHertz() && m.Control.TopHertz == 0, "top hertz set to the plate's")
 		}},
-	{"control.baseHertz", "Base hertz", "inverters", "set to the plate's",
+	{"control.baseHertz", "Base hertz", "inverters for about the motor's volts", "set for the plate's volts and hertz",
 		func(m *line.Model) string {
-			return said(m.Control.SetsHertz() && m.Control.BaseHertz == 0, "base hertz set to the plate's")
+			return said(m.Control.SetsHertz() && m.Control.BaseHertz == 0,
+				"base hertz set for the plate's volts and hertz")
 		}},
 	{"control.brakeOhms", "A brake resistor", "drives", "none",
 		func(m *line.Model) string {

@@ -17,6 +17,34 @@ const (
 	slowOther  = 1000 * q.RPM
 )
 
+// Saturates is how many times its plate's volts per hertz burn a motor, as as many times its volts do on the line
+// [common practice].
+const Saturates = 1.25
+
+// Flux is how many times its plate's volts per hertz an inverter puts on a motor when it reaches its full volts at
+// base hertz.
+func Flux(m *line.Model, base float64) float64 {
+	return m.Feed.Volts / base / (m.Motor.Volts.Value / m.Motor.Hertz.Value)
+}
+
+// BaseAsked reports whether an inverter left as it comes, its full volts at the plate's hertz, would burn the motor,
+// and nobody said what it is set to.
+func BaseAsked(m *line.Model) bool {
+	return m.Runs && m.Feed.Kind == motor.VariableHertz && m.Control.BaseHertz == 0 &&
+		Flux(m, m.Motor.Hertz.Value) > Saturates
+}
+
+// BaseSays is how such an inverter is set to its motor's plate.
+func BaseSays(m *line.Model, sys q.System) string {
+	volts, hertz := m.Motor.Volts.Value, m.Motor.Hertz.Value
+	out := fmt.Sprintf(" Where the volts it puts out can be set, set them to %s, and put that in as its volts",
+		q.Show(volts, q.Voltage, sys))
+	if most := max(volts, m.Motor.OtherVolts); m.Feed.Volts <= 1.1*most {
+		out += fmt.Sprintf("; or set base hertz to %s", q.Show(m.Feed.Volts/volts*hertz, q.Frequency, sys))
+	}
+	return out + "."
+}
+
 // Unlimited reports whether the spindle can turn at a speed that nothing says it bears: no limit is entered, and it
 // turns fast for its kind, and faster than its old motor ever turned it.
 func Unlimited(m *line.Model) bool {

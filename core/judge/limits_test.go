@@ -75,3 +75,22 @@ func TestALimitOfThreeTimesTheAmpsIsTooHigh(t *testing.T) {
 	assert.False(t, judge.LimitTooHigh(9, 0), "nobody knows the motor's")
 	assert.Equal(t, 15.0, judge.ScrewFlies())
 }
+
+// An inverter for a quarter more volts than its motor's is asked for its base hertz, and told what they may be.
+func TestBaseHertzAreAskedForWhereTheyDecide(t *testing.T) {
+	of := func(volts, other, base q.Text) *line.Model {
+		in := plantest.Inverted()
+		in.Plan.Supply.Volts, in.Plan.Supply.Phases = "400 V", "3"
+		in.Plan.Control.Volts, in.Plan.Control.BaseHertz, in.Plan.Control.Fed = "400 V", base, "3"
+		in.Plan.Motor.Plate.Volts, in.Plan.Motor.Plate.Links = volts+other+" V", "low"
+		return modelOf(t, in)
+	}
+	assert.True(t, judge.BaseAsked(of("319", "", "")))
+	assert.False(t, judge.BaseAsked(of("321", "", "")))
+	assert.False(t, judge.BaseAsked(of("230", "/400", "50 Hz")), "said, and judged by what was said")
+	both, one := of("230", "/400", ""), of("230", "", "")
+	assert.InDelta(t, 400./230, judge.Flux(both, 50), 1e-9)
+	assert.Contains(t, judge.BaseSays(both, q.Metric), "set base hertz to 87\u202fHz")
+	assert.Contains(t, judge.BaseSays(one, q.Metric), "set them to 230\u202fV")
+	assert.NotContains(t, judge.BaseSays(one, q.Metric), "base hertz", "its insulation is not for so many volts")
+}

@@ -155,6 +155,14 @@ var needed = []need{
 			return fmt.Sprintf(" It gives up to %s; %s is usual for this motor.",
 				q.Show(m.MostDriveAmps(), q.Current, sys), q.Show(1.5*m.Motor.Amps.Value, q.Current, sys))
 		}},
+	{id: f.ControlBaseHertz, where: "control.baseHertz", holds: f.HoldsPower,
+		on:    "inverters for a quarter more volts than the motor's",
+		title: "What are its base hertz set to?",
+		how: "As it comes, such a drive reaches its full volts at the plate's hertz, which saturates the iron and " +
+			"burns " +
+			"these windings.",
+		blank:   func(m *line.Model) []gap { return where(BaseAsked(m), "control.baseHertz") },
+		figures: BaseSays},
 	{id: f.ControlOhms, where: "control.ohms", holds: f.HoldsBoth, on: "series resistors",
 		title: "Ohms of the resistor", how: "As it is set for the slowest job: what it takes in volts goes with the " +
 			"current.",

@@ -5,6 +5,7 @@ import (
 
 	"jiriki/core/control"
 	f "jiriki/core/finding"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
@@ -78,17 +79,36 @@ func (v *verdict) voltsFindings() {
 					"voltages.",
 					v.show(v.Feed.BaseVolts, q.Voltage), v.show(most, q.Voltage))).Working = working.ControlBase
 		}
-		if rated := m.Volts.Value / m.Hertz.Value; c.BaseHertz > 0 && v.Feed.Volts/c.BaseHertz > 1.1*rated &&
-			c.BaseHertz < 0.9*m.Hertz.Value*share {
-			v.add(f.ControlOverflux, f.Caution, "control.baseHertz", "Base hertz set low for these volts",
-				"The iron saturates and the motor heats. Set it to the plate's hertz.")
-		}
+		v.fluxFindings()
 	case motor.OnTheLine:
 		v.lineVoltsFindings(share)
 	case motor.Capacitors:
 		v.lineVoltsFindings(share)
 		v.fanFindings()
 	}
+}
+
+// strongFlux is how many times its plate's volts per hertz heat a motor [common practice].
+const strongFlux = 1 / 0.9
+
+// fluxFindings are volts that come at too few hertz for the iron.
+func (v *verdict) fluxFindings() {
+	if v.Control.BaseHertz == 0 {
+		return // asked for where it decides, else taken as set for the plate
+	}
+	flux := judge.Flux(v.Model, v.Control.BaseHertz)
+	if flux <= strongFlux {
+		return
+	}
+	level, title := f.Caution, "Base hertz set low for these volts"
+	if flux > judge.Saturates {
+		level, title = f.Stop, "Base hertz set so low that the motor burns"
+	}
+	v.add(f.ControlOverflux, level, "control.baseHertz", title,
+		fmt.Sprintf("%s at %s is %s times the plate's volts per hertz: the iron saturates and the motor heats, "+
+			"loaded or "+
+			"not.%s", v.show(v.Feed.Volts, q.Voltage), v.show(v.Control.BaseHertz, q.Frequency), q.Figures(flux, 2),
+			judge.BaseSays(v.Model, v.sys)))
 }
 
 // keepsVoltsDown says what holds a control with volts to spare to the motor's own.

@@ -82,6 +82,8 @@ func TestFindingsBeginWhereTheyShould(t *testing.T) {
 			func(in *plan.Input) *q.Text { return &in.Plan.Control.Volts }), "175 V", "174 V", finding.Caution},
 		"base hertz, 0.9 of the plate's": {"control.overflux", set(plantest.Inverted(),
 			func(in *plan.Input) *q.Text { return &in.Plan.Control.BaseHertz }), "45.1 Hz", "44.5 Hz", finding.Caution},
+		"base hertz, a quarter more flux": {"control.overflux", set(plantest.Inverted(),
+			func(in *plan.Input) *q.Text { return &in.Plan.Control.BaseHertz }), "40.1 Hz", "39.9 Hz", finding.Stop},
 		"start switch, 0.8 of plate hertz": {"control.start-switch", set(plantest.OneOut(),
 			func(in *plan.Input) *q.Text { return &in.Plan.Control.LowHertz }), "40 Hz", "39.9 Hz", finding.Stop},
 		"one phase out, plate hertz": {"control.over-plate-hertz", set(plantest.OneOut(), topHertz),

@@ -3,6 +3,7 @@ package plantest
 import (
 	"jiriki/core/control"
 	f "jiriki/core/finding"
+	"jiriki/core/motor"
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -151,6 +152,16 @@ func dangersOfAmps() []Danger {
 		danger("a wound field's drive at three times its amps", sound("wound field on a shaper by chain"),
 			func(in *plan.Input) { in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "16 A", "14 A" },
 			f.ControlLimitHigh, func(in *plan.Input) { in.Plan.Control.LimitAmps = "6 A" }),
+		danger("windings linked for 230 V on an inverter's 400 V at their own hertz", lathe, func(in *plan.Input) {
+			in.Plan.Motor.Plate.Links, in.Plan.Control.BaseHertz = "low", "50 Hz"
+			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "7 A", "6 A"
+		}, f.ControlOverflux, func(in *plan.Input) { in.Plan.Control.BaseHertz = "87 Hz" }),
+		danger("windings linked for 230 V on 480 V at 60 Hz", mill, func(in *plan.Input) {
+			in.Plan.Supply = wired(threePhases("480 V", "60 Hz"), "15 A", "12 AWG")
+			in.Plan.Control.Volts, in.Plan.Control.Fed, in.Plan.Control.BaseHertz = "480 V", "3", "60 Hz"
+			in.Plan.Motor = plated(motor.ThreePhase, "1.5 hp", "1740 rpm", "230/460 V", "4.4/2.2 A", "60 Hz")
+			in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "6 A", "5 A"
+		}, f.ControlOverflux, func(in *plan.Input) { in.Plan.Control.BaseHertz = "120 Hz" }),
 		danger("a brake resistor too small for its drive", braked, func(in *plan.Input) {
 			in.Plan.Control.BrakeOhms = "12 Ω"
 		}, f.ControlBrakeOhms, func(in *plan.Input) { in.Plan.Control.BrakeOhms = "100 Ω" }),
@@ -243,6 +254,11 @@ func Blanks() []Blank {
 		blank("no current limit on a drive far larger than its motor", "small mill, its spindle by a V belt",
 			"control.limitAmps", func(in *plan.Input) {
 				in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "30 A", ""
+			}),
+		blank("windings linked for 230 V on a drive for 400 V, and nobody said from which hertz",
+			"the same on three phases", "control.baseHertz", func(in *plan.Input) {
+				in.Plan.Motor.Plate.Links = "low"
+				in.Plan.Control.Amps, in.Plan.Control.LimitAmps = "7 A", "6 A"
 			}),
 		blank("a strong motor's pulley held nobody says how", lathe, "reduction.stages[0].onDriven.held",
 			func(in *plan.Input) { stageOf(in).OnDriven.Held = "" }),

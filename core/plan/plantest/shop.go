@@ -116,6 +116,8 @@ func shopOnHertz() []Named {
 	}
 	three := drive(control.Inverter, "400 V", "4 A", "4 A")
 	three.Fed, three.TopHertz = "3", "50 Hz"
+	linked := drive(control.Inverter, "400 V", "8 A", "8 A")
+	linked.Fed, linked.TopHertz, linked.BaseHertz = "3", "70 Hz", "87 Hz"
 	starred := lathe
 	starred.Plate.Links = "high"
 	wet := dry(machine("crusher", "200", "480", "all", "6 N·m"))
@@ -134,6 +136,8 @@ func shopOnHertz() []Named {
 		of("the same braked by a resistor", locked, socket230(), quick, lathe, belted("90 mm", "150 mm")),
 		of("the same on three phases", dry(limited(machine("lathe", "150", "800", "all", "5 N·m"), "1500 rpm")),
 			threePhases("400 V", "50 Hz"), three, starred, belted("90 mm", "150 mm")),
+		of("the same linked for 230 V, 400 V at 87 Hz", dry(limited(machine("lathe", "150", "800", "all", "5 N·m"),
+			"1500 rpm")), threePhases("400 V", "50 Hz"), linked, lathe, belted("75 mm", "150 mm")),
 		of("mill, 2 hp, from 240 V", dry(limited(machine("mill", "250", "1000", "all", "4 N·m"), "2000 rpm")),
 			socket240(), on("7.5 A", "7 A", "60 Hz"), american, belted("90 mm", "150 mm")),
 		of("fruit mill out in the yard, closed and watched", wet, socket230(), on("5 A", "5 A", "50 Hz"), closed,
