@@ -109,6 +109,9 @@ func (h *Finder) belts() []attempt {
 	h.madeChanges = true
 	sizes := reduction.PulleySizes(h.in.Units)
 	driver := sizes[slices.IndexFunc(sizes, func(mm float64) bool { return mm >= 1000*reduction.Smallest("A") })]
+	if reduction.BeltSpeed(driver/1000, h.now.Powered.Top()) > reduction.FastBelt {
+		return nil // no pulley is small enough for a motor so fast
+	}
 	for _, driven := range sizes {
 		if driven == driver {
 			continue

@@ -35,12 +35,24 @@ func TestTheSearchFindsWhatTheVerdictOffers(t *testing.T) {
 		}
 		found, err := search.Search(search.Input{Input: in}, nil)
 		require.NoError(t, err)
-		done := 0
-		if len(found.Found) > 0 {
-			done = found.Found[0].JobsDone
+		done := doneBy(found)
+		for _, wider := range found.Widen {
+			// Gears and the like it puts in nowhere: where the plan's stay, the search says to let them.
+			if done < most && wider.Ask.Keep > 0 {
+				found, err := search.Search(search.Input{Input: in, Ask: wider.Ask}, nil)
+				require.NoError(t, err)
+				done = max(done, doneBy(found))
+			}
 		}
 		assert.GreaterOrEqual(t, done, most, "%d: %s", n, in.Machine.Kind)
 		tried++
 	}
 	assert.Greater(t, tried, 50)
+}
+
+func doneBy(found search.Result) int {
+	if len(found.Found) == 0 {
+		return 0
+	}
+	return found.Found[0].JobsDone
 }

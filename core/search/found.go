@@ -164,7 +164,11 @@ func (s *presenter) simpler(f *front) (*Found, string) {
 	}
 	kept := len(s.bounds.kept)
 	if len(s.first.Plan.Stages) == kept+1 {
-		direct := s.work(reduction.Described{Stages: s.in.Plan.Reduction.Stages[len(s.in.Plan.Reduction.Stages)-kept:]})
+		without := reduction.Described{Stages: s.in.Plan.Reduction.Stages[len(s.in.Plan.Reduction.Stages)-kept:]}
+		if kept == 0 {
+			without.Stages = []reduction.DescribedStage{{Kind: reduction.Direct}}
+		}
+		direct := s.work(without)
 		direct.GivesUp = s.givesUp(direct)
 		return &direct, s.why(direct, "Without it")
 	}

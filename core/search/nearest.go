@@ -24,7 +24,7 @@ type Widening struct {
 const mostNearest = 3
 
 // widened are the bounds made wider one at a time, each with what that is called.
-func (b *bounds) widened(a Ask) []Widening {
+func (l *searcher) widened(a Ask) []Widening {
 	var out []Widening
 	add := func(label string, change func(*Ask)) {
 		wider := a
@@ -32,13 +32,16 @@ func (b *bounds) widened(a Ask) []Widening {
 		change(&wider)
 		out = append(out, Widening{label, wider})
 	}
-	if b.fromShelf {
+	if stages := l.Reduction.Stages; a.Keep == 0 && len(stages) > 0 && familyOf(&stages[len(stages)-1]) == "" {
+		add("the last stage to stay as it is", func(a *Ask) { a.Keep = 1 })
+	}
+	if l.fromShelf {
 		add("wheels that are not on the shelf", func(a *Ask) { a.FromShelf = false })
 	}
-	if b.stages < 2 {
+	if l.stages < 2 {
 		add("two stages", func(a *Ask) { a.Stages = 2 })
 	}
-	if !b.cones {
+	if !l.cones {
 		add("cones", func(a *Ask) { a.Cones = true })
 	}
 	for _, kind := range []struct{ name, says string }{{"poly-v-J", "a poly-V belt, J"}, {"v-A", "a V belt, A"},
@@ -47,16 +50,16 @@ func (b *bounds) widened(a Ask) []Widening {
 			add(kind.says, func(a *Ask) { a.Kinds = append(a.Kinds, kind.name) })
 		}
 	}
-	wider := func(of float64) q.Text { return q.WrittenLength(math.Ceil(of*1500/10)*10, b.units) }
-	add("a larger wheel, "+string(wider(b.largest)), func(a *Ask) { a.Largest = wider(b.largest) })
-	add("more between shafts, "+string(wider(b.centreMax)), func(a *Ask) { a.CentreMax = wider(b.centreMax) })
+	wider := func(of float64) q.Text { return q.WrittenLength(math.Ceil(of*1500/10)*10, l.units) }
+	add("a larger wheel, "+string(wider(l.largest)), func(a *Ask) { a.Largest = wider(l.largest) })
+	add("more between shafts, "+string(wider(l.centreMax)), func(a *Ask) { a.CentreMax = wider(l.centreMax) })
 	return out
 }
 
 // widen makes the bounds wider one at a time, and tells which of them give more jobs than are done within them.
 func (l *searcher) widen(in Input, done int) ([]Widening, error) {
 	out, gives := []Widening{}, map[string]int{}
-	options := l.bounds.widened(in.Ask)
+	options := l.widened(in.Ask)
 	for n, one := range options {
 		b, err := one.Ask.bounds(l.Model, in.Shelf, in.Units)
 		if err != nil {

@@ -203,6 +203,9 @@ func (a Ask) bounds(t *line.Model, stock []shelf.Item, units q.System) (bounds, 
 			r.Refuse(fmt.Sprintf("kinds[%d]", i), name, "must be one of "+strings.Join(shelf.FamilyNames(), ", "))
 			continue
 		}
+		if !a.FromShelf {
+			fitOwn(&f, name, t)
+		}
 		most := mostWheels
 		if a.Cones && b.stages == 2 {
 			most = mostConedWheels

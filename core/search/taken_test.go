@@ -8,6 +8,7 @@ import (
 
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/plan/plantest"
+	"jiriki/core/reduction"
 	"jiriki/core/search"
 )
 
@@ -53,4 +54,15 @@ func TestSearchKeepsItsBounds(t *testing.T) {
 			}
 		}
 	}
+}
+
+// What one belt is weighed against is the shafts coupled end to end, and so said.
+func TestOneBeltIsWeighedAgainstNone(t *testing.T) {
+	out, err := search.Search(search.Input{Input: plantest.Sound(), Ask: search.Ask{Stages: 1}}, nil)
+	require.NoError(t, err)
+	require.NotEmpty(t, out.Found)
+	require.Len(t, out.Found[0].Plan.Stages, 1)
+	require.NotNil(t, out.Simpler)
+	assert.Equal(t, reduction.Direct, out.Simpler.Plan.Stages[0].Kind)
+	assert.Contains(t, out.Why, "coupled straight: it does no job")
 }

@@ -60,6 +60,22 @@ func familyOf(s *reduction.Stage) string {
 	return ""
 }
 
+// fitOwn adds the pulleys that the plan's own stages of a family have.
+func fitOwn(f *shelf.Family, name string, t *line.Model) {
+	for i := range t.Reduction.Stages {
+		s := &t.Reduction.Stages[i]
+		if familyOf(s) != name || s.Kind.Toothed() {
+			continue
+		}
+		for _, step := range s.Steps {
+			if step.Driver > 0 && step.Driven > 0 {
+				f.Fit(step.Driver)
+				f.Fit(step.Driven)
+			}
+		}
+	}
+}
+
 // roomFor are the most between shafts and the largest wheel, m, where nobody told them: usual ones, and what the plan
 // and the shelf have.
 func roomFor(t *line.Model, stock []shelf.Item) (centreMax, largest float64) {
@@ -79,8 +95,7 @@ func roomFor(t *line.Model, stock []shelf.Item) (centreMax, largest float64) {
 }
 
 // fastestOf is how fast a belt may run, m/s: as is good for it, or as fast as the plan's own does, short of what
-// bursts a
-// rim.
+// bursts a rim.
 func fastestOf(t *line.Model) float64 {
 	most := reduction.FastBelt
 	if !t.Runs || t.Reduction.Missing != "" {

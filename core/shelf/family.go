@@ -1,6 +1,7 @@
 package shelf
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -24,13 +25,14 @@ type Family struct {
 	Wheels []FamilyWheel
 	Belts  []*Item
 	sys    q.System // whose sizes are to be had
+
+	least, most float64 // pitch diameter, m
 }
 
 // familyStages are the sorts a search can be asked for.
 var familyStages = map[string]reduction.DescribedStage{
 	"v-Z": {Kind: reduction.VBelt, Section: "Z"}, "v-A": {Kind: reduction.VBelt, Section: "A"},
-	"v-B": {Kind: reduction.VBelt,
-		Section: "B"},
+	"v-B":      {Kind: reduction.VBelt, Section: "B"},
 	"poly-v-J": {Kind: reduction.PolyV, Section: "J"}, "poly-v-K": {Kind: reduction.PolyV, Section: "K"},
 	"toothed-5": {Kind: reduction.Toothed, Pitch: "5 mm"}, "chain-12.7": {Kind: reduction.Chain, Pitch: "12.7 mm"},
 }
@@ -68,9 +70,9 @@ func NewFamily(name string, stock []Item, largest float64, onHandOnly bool, sys 
 	for i := range stock {
 		f.Take(&stock[i])
 	}
-	least := reduction.Smallest(f.Blank.Section) * 0.995
-	f.Wheels = slices.DeleteFunc(f.Wheels, func(w FamilyWheel) bool { return w.Size > largest || w.Size < least })
-	slices.SortStableFunc(f.Wheels, func(a, b FamilyWheel) int { return int(math.Copysign(1, a.Size-b.Size)) })
+	f.least, f.most = reduction.Smallest(f.Blank.Section)*0.995, largest
+	f.Wheels = slices.DeleteFunc(f.Wheels, func(w FamilyWheel) bool { return !f.takes(w.Size) })
+	f.sorted()
 	return f, true
 }
 
@@ -142,13 +144,36 @@ func (f *Family) Take(item *Item) {
 		}
 		w.Size, w.Text = d, q.WrittenLength(d*1000, f.sys)
 	}
-	for i := range f.Wheels {
-		if f.Wheels[i].Item == nil && math.Abs(f.Wheels[i].Size/w.Size-1) < 1e-3 {
-			f.Wheels[i] = w
-			return
-		}
+	if i := f.like(w.Size); i >= 0 && f.Wheels[i].Item == nil {
+		f.Wheels[i] = w
+		return
 	}
 	f.Wheels = append(f.Wheels, w)
+}
+
+// takes reports whether the family's belts bend round a wheel of a pitch diameter, m, and there is room for it.
+func (f *Family) takes(size float64) bool { return size >= f.least && size <= f.most }
+
+// Fit adds a pulley that a plan has, of so large a pitch diameter (m), where there is none of its size.
+func (f *Family) Fit(size float64) {
+	if f.takes(size) && f.like(size) < 0 {
+		f.Wheels = append(f.Wheels, FamilyWheel{Size: size, Text: q.WrittenLength(size*1000, f.sys)})
+		f.sorted()
+	}
+}
+
+// like is the last of the wheels that are of a size, m, and -1 where none is.
+func (f *Family) like(size float64) int {
+	for i := len(f.Wheels) - 1; i >= 0; i-- {
+		if math.Abs(f.Wheels[i].Size/size-1) < 1e-3 {
+			return i
+		}
+	}
+	return -1
+}
+
+func (f *Family) sorted() {
+	slices.SortStableFunc(f.Wheels, func(a, b FamilyWheel) int { return cmp.Compare(a.Size, b.Size) })
 }
 
 // Owns reports whether a section as written on a shelf part is the family's: "A", "A 13 mm" or

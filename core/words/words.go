@@ -49,6 +49,10 @@ func Jobs(done, jobs int) string {
 	switch {
 	case jobs == 1 && done == 1:
 		return "the job"
+	case jobs == 1:
+		return "no job"
+	case done == 0:
+		return "none of " + Count(jobs) + " jobs"
 	case done == jobs && jobs == 2:
 		return "both jobs"
 	case done == jobs:
