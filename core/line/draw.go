@@ -95,10 +95,10 @@ const (
 // FullShare is the most the feed lets the motor give all day, as a share of its plate's power:
 // short of volts it cannot reach its speed, and with volts and hertz past the plate's it gives more.
 func (t *Model) FullShare() float64 {
-	return min(t.unlimitedShare(), t.limitShare())
+	return t.unlimitedShare() * min(1, t.limitShare())
 }
 
-// limitShare is what a current limit under the plate's amps leaves of it.
+// limitShare is what a current limit under the plate's amps leaves of its torque.
 func (t *Model) limitShare() float64 {
 	limited := t.Feed.Kind == motor.DirectCurrent || t.Feed.Kind == motor.VariableHertz
 	if amps := t.Motor.Amps.Value; limited && t.Feed.LimitAmps < amps {
@@ -107,7 +107,7 @@ func (t *Model) limitShare() float64 {
 	return math.Inf(1)
 }
 
-// unlimitedShare is the same whatever the current limit.
+// unlimitedShare is the most at the plate's torque, as its volts and hertz let it turn.
 func (t *Model) unlimitedShare() float64 {
 	switch volts := t.Motor.Volts.Value; {
 	case !(volts > 0):

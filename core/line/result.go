@@ -159,7 +159,7 @@ func Lessens(now, was *Result) bool {
 	case !nowReached && !wasReached:
 		return now.Outcome == was.Outcome && now.reached > was.reached*worth
 	default:
-		return nowReached
+		return nowReached && now.Margin > 0
 	}
 }
 
