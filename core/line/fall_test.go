@@ -47,6 +47,7 @@ func TestWhatLessensAShortfall(t *testing.T) {
 	assert.True(t, Lessens(slow(0.8), slow(0.5)), "it comes nearer to the band")
 	assert.False(t, Lessens(slow(0.5), slow(0.8)))
 	assert.True(t, Lessens(short(0.5), slow(0.9)), "it reaches the band")
+	assert.False(t, Lessens(short(0), slow(0.9)), "a band reached with no torque left lifts nothing")
 	assert.False(t, Lessens(slow(0.9), short(0.5)))
 	assert.False(t, Lessens(&Result{Outcome: TooFast, reached: 0.9}, slow(0.5)), "too fast is no nearer than too slow")
 }

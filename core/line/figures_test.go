@@ -124,3 +124,14 @@ func TestWhatTheLineGivesOffThePlate(t *testing.T) {
 	efficiency := m.Motor.Efficiency.Value
 	assert.InEpsilon(t, (m.FullShare()+1/efficiency-1)*efficiency, m.InputWatts()/plate, 1e-9)
 }
+
+// What a drive past the plate's volts gives at a limit under the plate's amps is the one times the other.
+func TestMoreVoltsAtFewerAmpsGiveTheirProduct(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine.Limits = work.Limits{}
+	in.Plan.Motor.Plate.Volts, in.Plan.Control.TopTrim = "90 V", "150 %"
+	for limit, share := range map[q.Text]float64{"2.1 A": 1.5 * 2.1 / 2.8, "2.8 A": 1.5, "4.2 A": 1.5} {
+		in.Plan.Control.LimitAmps = limit
+		assert.InDelta(t, share, modelOf(t, in).FullShare(), 1e-9, limit)
+	}
+}

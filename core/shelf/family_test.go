@@ -1,6 +1,7 @@
 package shelf
 
 import (
+	"cmp"
 	"math"
 	"slices"
 	"testing"
@@ -122,4 +123,18 @@ func TestTooManyWheelsAreThinned(t *testing.T) {
 	alike := Family{Wheels: slices.Repeat([]FamilyWheel{{Size: 0.1, Item: part}}, 100)}
 	assert.Zero(t, alike.Thin(40), "of wheels alike no size is lost")
 	assert.Len(t, alike.Wheels, 40)
+}
+
+// A plan's own pulley is one more size, where its belt bends round it and there is room.
+func TestAPlansOwnPulleyIsOneMoreSize(t *testing.T) {
+	f := stocked(t, "v-A")
+	standard := len(f.Wheels)
+	f.Fit(0.2573)
+	require.Len(t, f.Wheels, standard+1)
+	assert.True(t, slices.IsSortedFunc(f.Wheels, func(a, b FamilyWheel) int { return cmp.Compare(a.Size, b.Size) }))
+	f.Fit(0.2573)
+	f.Fit(f.Wheels[0].Size)
+	f.Fit(0.02)
+	f.Fit(0.41)
+	assert.Len(t, f.Wheels, standard+1, "there already, too small for the belt, and too large")
 }
