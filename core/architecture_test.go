@@ -46,7 +46,9 @@ var rooms = map[string]string{
 	"search":     "drawing line motor plan quantity reduction shelf words work",
 	"rank":       "control line motor plan quantity reduction shelf words work",
 	"settings":   "control line motor quantity source work working",
-	"assess": "judge air control drawing finding line motor numeric plan quantity reduction remedy settings source " +
+	"powerup":    "judge control line motor plan quantity reduction supply words working",
+	"assess": "powerup judge air control drawing finding line motor numeric plan quantity reduction remedy " +
+		"settings source " +
 		"supply " +
 		"verdict words work working",
 	"trial": "air assess control dryrun finding line measured motor numeric plan quantity reduction script source " +
@@ -57,7 +59,8 @@ var rooms = map[string]string{
 	"practice": "control dryrun fault finding identify instrument line motor numeric plan quantity reduction " +
 		"script supply " +
 		"work",
-	"build": "dryrun judge assess control finding line motor plan quantity rank reduction shelf supply wiring " +
+	"build": "powerup dryrun judge assess control finding line motor plan quantity rank reduction shelf supply " +
+		"wiring " +
 		"words work",
 	"compare": "judge assess build dryrun finding line plan quantity words",
 	"slate":   "motor quantity reduction source supply work working",

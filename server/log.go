@@ -15,6 +15,7 @@ import (
 	"jiriki/core/assess"
 	"jiriki/core/build"
 	"jiriki/core/dryrun"
+	"jiriki/core/judge"
 	"jiriki/core/logbook"
 	"jiriki/core/plan"
 	"jiriki/core/quantity"
@@ -300,20 +301,23 @@ func checkNames(in plan.Input) logbook.Names {
 	out := logbook.Names{}
 	if a, err := assess.Assess(in); err == nil {
 		for _, s := range a.Settings {
-			out[string(s.Working)] = strings.TrimSpace(s.Name + " " + s.Value)
+			out[string(s.Working)] = logbook.Ticked{Name: strings.TrimSpace(s.Name + " " + s.Value)}
 		}
 	}
 	if b, err := build.Plan(in); err == nil {
 		for _, s := range b.PowerUp {
-			out[s.ID] = s.What
+			out[s.ID] = logbook.Ticked{Name: s.What}
+			if s.Outcome == judge.Fails {
+				out[s.ID] = logbook.Ticked{Name: s.What, Failed: s.Says}
+			}
 		}
 		for _, bill := range []build.Bill{b.Take, b.Buy} {
 			for _, l := range bill.Parts {
-				out[l.ID] = l.Name
+				out[l.ID] = logbook.Ticked{Name: l.Name}
 			}
 		}
 		for _, m := range b.Make {
-			out[m.ID] = m.What
+			out[m.ID] = logbook.Ticked{Name: m.What}
 		}
 	}
 	return out

@@ -10,6 +10,7 @@ import (
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
+	"jiriki/core/powerup"
 	q "jiriki/core/quantity"
 	"jiriki/core/remedy"
 	"jiriki/core/settings"
@@ -98,6 +99,9 @@ func Assess(in plan.Input) (Assessment, error) {
 		a.Fixes = h.ForFindings(a.Findings)
 	}
 	a.ShelfTried = h.ShelfTried
+	if wrong := misread(t, &in); len(wrong) > 0 {
+		a.Findings = verdict.InOrder(append(a.Findings, wrong...))
+	}
 	a.asked = &asked{model: t, input: &in, results: results}
 	a.answer()
 	a.SpeedPlate = t.SpeedPlate(results)
@@ -114,6 +118,15 @@ func (a *Assessment) Started(found []f.Finding) {
 	a.asked.started = true
 	a.Findings = verdict.InOrder(append(a.Findings, found...))
 	a.answer()
+}
+
+// ToSet is what is to be set on the control, as the first power-up asks whether it was.
+func (a *Assessment) ToSet() []powerup.Setting {
+	out := make([]powerup.Setting, len(a.Settings))
+	for i, s := range a.Settings {
+		out[i] = powerup.Setting{ID: string(s.Working), Name: s.Name}
+	}
+	return out
 }
 
 // answer gives the answers from the findings.

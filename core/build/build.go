@@ -14,6 +14,7 @@ import (
 	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/plan"
+	"jiriki/core/powerup"
 	q "jiriki/core/quantity"
 	"jiriki/core/shelf"
 	"jiriki/core/wiring"
@@ -41,16 +42,16 @@ type Bill struct {
 
 // Build is everything it takes to build a plan: parts, wiring, and the order of first power-up.
 type Build struct {
-	Take       Bill          `json:"take" doc:"From the shelf"`
-	Buy        Bill          `json:"buy"`
-	Make       []Making      `json:"make" nullable:"false"`
-	Wiring     Wiring        `json:"wiring"`
-	PowerUp    []PowerUpStep `json:"powerUp" nullable:"false"`
-	Homemade   *Homemade     `json:"homemade,omitempty" doc:"Only for a drive that can be built at home"`
-	Approaches []Approach    `json:"approaches" nullable:"false"`
-	MayPower   bool          `json:"mayPower"`
-	Power      judge.Answer  `json:"power" enum:"yes,no,unknown" doc:"May it be powered?"`
-	Blocked    string        `json:"blocked" doc:"Why it may not be powered yet; empty when it may"`
+	Take       Bill           `json:"take" doc:"From the shelf"`
+	Buy        Bill           `json:"buy"`
+	Make       []Making       `json:"make" nullable:"false"`
+	Wiring     Wiring         `json:"wiring"`
+	PowerUp    []powerup.Step `json:"powerUp" nullable:"false"`
+	Homemade   *Homemade      `json:"homemade,omitempty" doc:"Only for a drive that can be built at home"`
+	Approaches []Approach     `json:"approaches" nullable:"false"`
+	MayPower   bool           `json:"mayPower"`
+	Power      judge.Answer   `json:"power" enum:"yes,no,unknown" doc:"May it be powered?"`
+	Blocked    string         `json:"blocked" doc:"Why it may not be powered yet; empty when it may"`
 }
 
 // Making is a thing to machine or make.
@@ -82,12 +83,12 @@ func Plan(in plan.Input) (Build, error) {
 	}
 	out := Build{MayPower: a.MayPower, Power: a.Power.Answer, Blocked: blocked(a), Make: []Making{},
 		Approaches: []Approach{},
-		PowerUp:    []PowerUpStep{}}
+		PowerUp:    []powerup.Step{}}
 	b.parts()
 	out.Take, out.Buy, out.Make = bill(b.take), bill(b.buy), append(out.Make, b.made...)
 	out.Wiring = b.wiring()
 	if b.Runs {
-		out.PowerUp = b.powerUp(in.Units)
+		out.PowerUp = powerup.Steps(b.Model, in.Units, a.ToSet(), in.Plan.Checks, out.Blocked)
 		out.Homemade = b.homemade()
 		out.Approaches = b.approaches()
 	}

@@ -31,6 +31,7 @@ const (
 	SupplyInrush      ID = "supply.inrush"
 	SupplyLineVolts   ID = "supply.line-volts"
 	SupplyLineHertz   ID = "supply.line-hertz"
+	SupplyMisread     ID = "supply.misread"
 
 	ControlOverPlate      ID = "control.over-plate"
 	ControlRotorSpeed     ID = "control.rotor-speed"

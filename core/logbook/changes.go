@@ -27,8 +27,11 @@ type Change struct {
 	Gone     bool // what it told of was taken back
 }
 
-// Names are what checks are called, by their IDs, and what they say.
-type Names map[string]string
+// Ticked is what a check is called, and why what was read at it is not right; empty where it is, or nothing was.
+type Ticked struct{ Name, Failed string }
+
+// Names are the checks of a plan by their IDs.
+type Names map[string]Ticked
 
 // Changes are the entries that follow from what was saved before and after. Nothing follows from ticks and trials that
 // are the same; of anything else only which part of the plan it was in.
@@ -63,6 +66,9 @@ func cut(s string, most int) string {
 	return s
 }
 
+// failed is what the key of a reading that failed ends in.
+const failed = ".failed"
+
 // checkSorts are the entries ticks make, by the first word of their ID.
 var checkSorts = map[string]Sort{"setting": Setting, "power": PowerUp}
 
@@ -78,10 +84,24 @@ func checks(before, after []plan.Check, names Names) (out []Change) {
 			continue
 		}
 		first, _, _ := strings.Cut(c.ID, ".")
-		sort := cmp.Or(checkSorts[first], Fitted)
-		out = append(out, Change{Key: "check." + c.ID, Entry: Entry{Sort: sort, Title: cut(cmp.Or(names[c.ID], c.ID),
-			200),
-			Detail: c.Measured}})
+		key, named := "check."+c.ID, names[c.ID]
+		e := Entry{Sort: cmp.Or(checkSorts[first], Fitted), Title: cut(cmp.Or(named.Name, c.ID), 200),
+			Detail: c.Measured}
+		switch {
+		case named.Failed != "":
+			// What failed stays written down when it is mended and read again.
+			e.Title, e.Detail = cut("Failed: "+e.Title, 200), named.Failed
+			out = append(out, Change{Key: key + failed, Entry: e}, Change{Key: key, Gone: true})
+			continue
+		case known && old.Measured != c.Measured && strings.HasPrefix(c.Measured, old.Measured):
+			// It was still being typed: what failed was half a figure.
+			out = append(out, Change{Key: key + failed, Gone: true})
+		}
+		if c.Open {
+			out = append(out, Change{Key: key, Gone: true})
+			continue
+		}
+		out = append(out, Change{Key: key, Entry: e})
 	}
 	for id := range was {
 		out = append(out, Change{Key: "check." + id, Gone: true})

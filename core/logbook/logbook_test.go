@@ -26,7 +26,7 @@ func keys(list []Change) (out []string) {
 }
 
 func TestWhatWasSavedIsWrittenDown(t *testing.T) {
-	names := Names{"setting.limit": "Current limit 4 A", "power.earth": "Earth from the plug's pin"}
+	names := Names{"setting.limit": {Name: "Current limit 4 A"}, "power.earth": {Name: "Earth from the plug's pin"}}
 	before, after := saved(), saved()
 	assert.Empty(t, Changes(before, after, names), "what is the same says nothing")
 
@@ -49,6 +49,33 @@ func TestWhatWasSavedIsWrittenDown(t *testing.T) {
 	assert.Equal(t, "supply, motor", got[0].Entry.Detail)
 	joined := got[0].Join(Entry{Sort: Plan, Detail: "motor, reduction"})
 	assert.Equal(t, "motor, reduction, supply", joined.Detail)
+}
+
+// What fails in the power-up is written down as failed and stays so; half a figure is none.
+func TestAFailedReadingIsWrittenDownAsFailed(t *testing.T) {
+	reading := func(text string, open bool) Saved {
+		s := saved()
+		s.Plan.Checks = []plan.Check{{ID: "power.earth", Measured: text, Open: open}}
+		return s
+	}
+	bad := Names{"power.earth": {Name: "Earth", Failed: "900 Ω is not right"}}
+	good := Names{"power.earth": {Name: "Earth"}}
+	got := Changes(saved(), reading("900 Ω", true), bad)
+	require.Equal(t, []string{"check.power.earth", "check.power.earth.failed"}, keys(got))
+	assert.True(t, got[0].Gone, "no tick stands beside it")
+	assert.Equal(t, Entry{Sort: PowerUp, Title: "Failed: Earth", Detail: "900 Ω is not right"}, got[1].Entry)
+
+	got = Changes(reading("900 Ω", true), reading("0.2 Ω", false), good)
+	require.Equal(t, []string{"check.power.earth"}, keys(got), "what failed stays")
+	assert.Equal(t, "0.2 Ω", got[0].Entry.Detail)
+
+	got = Changes(reading("2", true), reading("230 V", false), good)
+	require.Equal(t, []string{"check.power.earth", "check.power.earth.failed"}, keys(got))
+	assert.False(t, got[0].Gone)
+	assert.True(t, got[1].Gone, "2 was half of 230 V")
+	for _, c := range Changes(saved(), reading("0.2 Ω", true), good) {
+		assert.True(t, c.Gone, "read, and not ticked off")
+	}
 }
 
 func TestTrialsAreWrittenDown(t *testing.T) {

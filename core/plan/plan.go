@@ -43,6 +43,7 @@ type Check struct {
 	ID       string `json:"id" maxLength:"80" doc:"Of the setting, step or part, such as setting.limit"`
 	On       string `json:"on" maxLength:"20" doc:"The day it was done, as the person's machine writes dates"`
 	Measured string `json:"measured" maxLength:"60" doc:"What was read while doing it"`
+	Open     bool   `json:"open,omitempty" doc:"Something was read, and it is not ticked off"`
 }
 
 // Input is everything an assessment needs. The same input always gives the same answer.

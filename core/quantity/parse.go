@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"math"
 	"regexp"
+	"slices"
 	"strconv"
 	"strings"
 	"unicode/utf8"
@@ -219,6 +220,9 @@ func Dimensions(spelling string) []Dimension {
 	return out
 }
 
+// IsUnit reports whether a spelling is a unit of anything.
+func IsUnit(spelling string) bool { return len(Dimensions(spelling)) > 0 }
+
 // unitFactor finds the SI factor of a unit spelling, in any case and joined any usual way.
 func unitFactor(spelling string, d Dimension) (float64, error) {
 	table := unitTable[d]
@@ -235,11 +239,22 @@ func unitFactor(spelling string, d Dimension) (float64, error) {
 		key = "meg" + key[1:] // a meter's MΩ is a million, its mΩ a thousandth
 	}
 	for i := range table {
-		if table[i].key == key {
+		if table[i].key == key && (d != Torque || twoTogether(spelling)) {
 			return table[i].factor, nil
 		}
 	}
 	return 0, fmt.Errorf("%w: %q is no unit of %s; try %s", ErrUnit, spelling, d, examples(d))
+}
+
+// twoTogether reports whether a torque's spelling joins no more than a force and a length: N·m·m and Nm·m are not N·mm.
+func twoTogether(spelling string) bool {
+	parts := strings.Fields(spaced.Replace(spelling))
+	for _, p := range parts {
+		if len(parts) > 1 && slices.Contains(Dimensions(p), Torque) {
+			return false
+		}
+	}
+	return len(parts) <= 2
 }
 
 // zeroOf is the zero of the scale a temperature was typed in, K; Celsius where none was.
@@ -260,6 +275,9 @@ func readAs(t Text, d Dimension) string {
 	}
 	return "; without a unit it is read in " + label
 }
+
+// spaced puts a space in the place of every mark that joins two units.
+var spaced = strings.NewReplacer("·", " ", "⋅", " ", "*", " ", "-", " ", ".", " ")
 
 var joins = strings.NewReplacer(" ", "", "·", "", "⋅", "", "*", "", "-", "", ".", "")
 

@@ -8,6 +8,23 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
+// A torque joins one force and one length: what looks like N·mm once its marks are gone is not read as that.
+func TestATorqueOfThreeUnitsIsRefused(t *testing.T) {
+	for _, text := range []Text{"5 N·m·m", "5 N m m", "5 Nm·m", "5 N*m*m", "5 N-m-m", "5 N·c·m", "5 k·N·m", "5 N.m.m",
+		"5 oz·i·n", "5 Nm m", "5 lb·ft·ft", "5 m·N·m"} {
+		_, err := Parse(text, Torque)
+		assert.ErrorIs(t, err, ErrUnit, "%s", text)
+	}
+	for text, want := range map[Text]float64{"5 N·mm": 0.005, "5 Nmm": 0.005, "5 N mm": 0.005, "5 N.m": 5,
+		"5 lb-ft":   5 * poundFoot,
+		"5 lb. ft.": 5 * poundFoot, "5 foot pounds": 5 * poundFoot, "5 in. lb.": 5 * poundInch,
+		"5 kgf·cm": 5 * kiloForceCm} {
+		got, err := Parse(text, Torque)
+		assert.NoError(t, err, "%s", text)
+		assert.InEpsilon(t, want, got, 1e-9, "%s", text)
+	}
+}
+
 func TestParseReadsWhatMachinistsWrite(t *testing.T) {
 	for _, c := range []struct {
 		text Text

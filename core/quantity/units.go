@@ -85,7 +85,8 @@ var unitTable = [...][]unit{
 	Rise:  {{"k", 1}, {"°c", 1}, {"c", 1}, {"°f", fahrenheit}, {"f", fahrenheit}},
 	Sound: {{"db", 1}, {"dba", 1}, {"db(a)", 1}},
 	Insulation: {{"mω", 1e6}, {"megω", 1e6}, {"megohm", 1e6}, {"megohms", 1e6}, {"meg", 1e6}, {"m", 1e6},
-		{"kω", 1e3}, {"kohm", 1e3}, {"k", 1e3}, {"gω", 1e9}, {"gohm", 1e9}, {"ohm", 1}, {"ω", 1}},
+		{"mohm", 1e6}, {"mohms", 1e6}, {"kω", 1e3}, {"kohm", 1e3}, {"kohms", 1e3}, {"k", 1e3}, {"gω", 1e9},
+		{"gohm", 1e9}, {"gohms", 1e9}, {"g", 1e9}, {"ohm", 1}, {"ohms", 1}, {"ω", 1}},
 }
 
 // scaleZero is the zero of a scale of temperature, K, by the unit's spelling after [normalise].

@@ -83,11 +83,11 @@
         <tbody>
           {#each build.powerUp as p, i (p.id)}
             <tr>
-              <td class="box">{done(p.id) ? '☒' : '☐'} {i + 1}</td>
+              <td class="box">{p.done ? '☒' : '☐'} {i + 1}</td>
               <th scope="row"
                 >{p.what}{#if p.expect}<span class="note"
                     >{p.measure ? `Measure ${p.measure}` : 'What should happen'}: {p.expect}</span
-                  >{/if}</th
+                  >{/if}{#if p.outcome === 'fails'}<span class="note">Failed: {p.says}</span>{/if}</th
               >
               <td class="cost">{done(p.id)?.measured ?? ''} {done(p.id)?.on ?? ''}</td>
             </tr>

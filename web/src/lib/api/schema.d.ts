@@ -1256,7 +1256,7 @@ export interface components {
              * @enum {string}
              */
             power: "yes" | "no" | "unknown";
-            powerUp: components["schemas"]["BuildPowerUpStep"][];
+            powerUp: components["schemas"]["PowerupStep"][];
             /** @description From the shelf */
             take: components["schemas"]["BuildBill"];
             wiring: components["schemas"]["BuildWiring"];
@@ -1306,17 +1306,6 @@ export interface components {
             rating: string;
             /** @description Where that comes from */
             why: string;
-        };
-        BuildPowerUpStep: {
-            /** @description What it should read */
-            expect: string;
-            /** @description By which it is ticked off */
-            id: string;
-            /** @description The supply is on: not to be ticked while a stop is open */
-            live: boolean;
-            /** @description What is read, and where; empty when nothing is */
-            measure: string;
-            what: string;
         };
         BuildWiring: {
             checks: components["schemas"]["WiringVerdict"][];
@@ -2991,6 +2980,8 @@ export interface components {
             measured: string;
             /** @description The day it was done, as the person's machine writes dates */
             on: string;
+            /** @description Something was read, and it is not ticked off */
+            open?: boolean;
         };
         PlanInput: {
             machine: components["schemas"]["WorkMachine"];
@@ -3007,6 +2998,32 @@ export interface components {
             cost: string;
             /** @description ID of the part */
             part: string;
+        };
+        PowerupStep: {
+            /** @description Ticked off, nothing about it wrong, and nothing holding it */
+            done: boolean;
+            /** @description What it should read */
+            expect: string;
+            /** @description What must come before it; empty where it may be done */
+            held: string;
+            /** @description By which it is ticked off */
+            id: string;
+            /** @description The supply is on: not to be ticked while a stop is open */
+            live: boolean;
+            /** @description What is read, and where; empty when nothing is */
+            measure: string;
+            /**
+             * @description How that stands to what it should be; empty where nothing was read that can be judged
+             * @enum {string}
+             */
+            outcome: "meets" | "fails" | "cannot-tell" | "";
+            /** @description What was written down, that was judged */
+            read: string;
+            /** @description A figure must be read, and be right, before it counts as done */
+            reads: boolean;
+            /** @description Why it does not do; empty where it does */
+            says: string;
+            what: string;
         };
         PracticeAct: {
             /** @description What figure it needs, such as flashes a minute; empty for none */

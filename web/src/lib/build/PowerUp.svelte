@@ -1,21 +1,21 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { openSheet } from '../sheet/context';
-  import { barred } from './steps';
+  import Mark from '../ui/Mark.svelte';
+  import { standing } from './steps';
 
-  /** The order of first power-up, dead checks first. A live step is not to be ticked while the plan has
-   *  an open stop or the step before it is open. */
+  /** The order of first power-up, dead checks first. What is read is judged: what fails is not ticked, and holds what
+   *  follows. */
   let { build }: { build: Schemas['Build'] } = $props();
 
   const sheet = openSheet();
   const steps = $derived(build.powerUp);
-  const isDone = (id: string) => sheet.checkOf(id) !== undefined;
 </script>
 
 <ol class="mt-3 max-w-4xl">
   {#each steps as s, i (s.id)}
-    {@const done = sheet.checkOf(s.id)}
-    {@const why = barred(build, isDone, i)}
+    {@const check = sheet.checkOf(s.id)}
+    {@const stands = standing(s, check)}
     {#if i === 0 || (s.live && !steps[i - 1]?.live)}
       <li class="caption pt-3" aria-hidden="true">{s.live ? 'Supply on' : 'Plug out'}</li>
     {/if}
@@ -24,8 +24,8 @@
         type="checkbox"
         class="mt-0.5 size-5 accent-(--iron)"
         aria-label="Step {i + 1}: {s.what}"
-        disabled={why !== ''}
-        checked={done !== undefined}
+        disabled={!stands.may && !stands.done}
+        checked={stands.done}
         onchange={(e) => sheet.check(s.id, e.currentTarget.checked)}
       />
       <div>
@@ -33,8 +33,10 @@
         {#if s.expect}<p class="text-[0.94rem] text-soft">
             {s.measure ? `Measure ${s.measure}` : 'What should happen'}: {s.expect}.
           </p>{/if}
-        {#if why}<p class="text-[0.94rem] text-stop">{why}</p>{/if}
-        {#if done}<p class="text-sm text-good">done {done.on}</p>{/if}
+        {#if stands.fails}
+          <p class="mt-1 flex gap-2 font-semibold text-stop" role="alert"><Mark level="stop" />{stands.why}</p>
+        {:else if stands.why}<p class="text-[0.94rem] text-stop">{stands.why}</p>{/if}
+        {#if stands.done}<p class="text-sm text-good">done {check?.on}</p>{/if}
       </div>
       {#if s.measure}
         <label class="col-start-2 text-sm text-soft sm:col-start-3"
@@ -43,8 +45,9 @@
             class="blank"
             type="text"
             maxlength="60"
-            value={done?.measured ?? ''}
-            disabled={why !== ''}
+            aria-invalid={stands.fails}
+            value={check?.measured ?? ''}
+            disabled={s.held !== '' && !check}
             oninput={(e) => sheet.measured(s.id, e.currentTarget.value)}
           /></label
         >

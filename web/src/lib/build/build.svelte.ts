@@ -1,13 +1,14 @@
 import { untrack } from 'svelte';
 import { Ask } from '../api/ask.svelte';
 import { api, call, filledOnly, sayProblem, type Schemas } from '../api/client';
+import { standing } from './steps';
 
 type Build = Schemas['Build'];
 
 /** The plan that is asked about, and what of it is ticked off. */
 interface Plan {
   readonly question: Schemas['PlanInput'];
-  checkOf(id: string): unknown;
+  checkOf(id: string): Schemas['PlanCheck'] | undefined;
 }
 
 /** Asks for the build whenever the plan changes, as long as the component that calls it stands. */
@@ -51,7 +52,8 @@ export class BuildState {
 
   /** The steps of the first power-up, and how many are done. */
   get steps(): { done: number; all: number } | undefined {
-    return this.answer && this.#ticked(this.answer.powerUp);
+    const list = this.answer?.powerUp;
+    return list && { done: list.filter((s) => standing(s, this.#plan.checkOf(s.id)).done).length, all: list.length };
   }
 
   #ticked(list: readonly { id: string }[]) {

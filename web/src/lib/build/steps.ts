@@ -1,14 +1,29 @@
 import type { Schemas } from '../api/client';
 
-type Build = Schemas['Build'];
+type Step = Schemas['PowerupStep'];
+type Check = Schemas['PlanCheck'];
 
-/** Why a step of the first power-up must not be ticked yet; empty when it may. A live one waits for every dead one, and
- *  for the step before it. */
-export function barred(build: Build, done: (id: string) => boolean, i: number): string {
-  const step = build.powerUp[i];
-  if (!step?.live || done(step.id)) return '';
-  if (!build.mayPower) return `Not while this is open: ${build.blocked}`;
-  if (!build.powerUp.filter((s) => !s.live).every((s) => done(s.id))) return 'First everything with the plug out.';
-  const before = build.powerUp[i - 1];
-  return before?.live && !done(before.id) ? 'First the step before.' : '';
+/** How a step of the first power-up stands, as the core judged what is written down now; what was written since it was
+ *  asked is not judged yet. */
+export interface Standing {
+  done: boolean;
+  /** It may be ticked off now. */
+  may: boolean;
+  /** What was read is not right. */
+  fails: boolean;
+  /** Why not, in words; empty where nothing is against it. */
+  why: string;
+}
+
+export function standing(step: Step, check: Check | undefined): Standing {
+  const judged = step.read === (check?.measured ?? '');
+  const read = !step.reads || step.outcome === 'meets';
+  const right = judged && step.says === '' && read;
+  const done = check !== undefined && !check.open && right && step.held === '';
+  return {
+    done,
+    may: step.held === '' && (right || (!check && !step.reads)),
+    fails: judged && step.outcome === 'fails',
+    why: judged && check && step.says !== '' ? step.says : done ? '' : step.held
+  };
 }

@@ -237,19 +237,21 @@ export class SheetState {
     return this.doc.plan.checks.find((c) => c.id === id);
   }
 
-  /** Ticks something off as done today, or takes the tick back. */
+  /** Ticks something off as done today, with what was read at it, or takes the tick back. */
   check(id: string, done: boolean) {
     this.change(({ plan }) => {
+      const measured = plan.checks.find((c) => c.id === id)?.measured ?? '';
       const rest = plan.checks.filter((c) => c.id !== id);
-      plan.checks = done ? [...rest, { id, on: today(), measured: '' }] : rest;
+      if (done) plan.checks = [...rest, { id, on: today(), measured }];
+      else plan.checks = measured ? [...rest, { id, on: today(), measured, open: true }] : rest;
     });
   }
 
-  /** Writes down what was read at a step; with a reading it counts as done. */
+  /** Writes down what was read at a step; that by itself does not tick it off. */
   measured(id: string, text: string) {
     const i = this.doc.plan.checks.findIndex((c) => c.id === id);
     if (i >= 0) this.set(`checks[${i}].measured`, text);
-    else this.change(({ plan }) => plan.checks.push({ id, on: today(), measured: text }));
+    else this.change(({ plan }) => plan.checks.push({ id, on: today(), measured: text, open: true }));
   }
 
   priceOf(part: string): string {
@@ -312,6 +314,10 @@ export class SheetState {
   /** Opens the station of a field and asks for the field to be focused. */
   goTo(field: string) {
     const root = field.split(/[.[]/)[0];
+    if (root === 'checks') {
+      this.show('power');
+      return;
+    }
     if (root === 'script') {
       this.show('dry');
       this.wanted = field;
