@@ -51,7 +51,8 @@ var rooms = map[string]string{
 		"settings source " +
 		"supply " +
 		"verdict words work working",
-	"trial": "air assess control dryrun finding line measured motor numeric plan quantity reduction script source " +
+	"trial": "powerup air assess control dryrun finding line measured motor numeric plan quantity reduction script " +
+		"source " +
 		"supply thermal working",
 	"dryrun": "air assess control finding line motor numeric plan quantity reduction remedy script supply thermal " +
 		"words work working",

@@ -32,7 +32,7 @@ const endsWithin = 20.0
 // stations and what the script says of what turns; what happens in the script is left out.
 func StartAndStop(in plan.Input) ([]f.Finding, bool) {
 	in.Plan.Script = script.Described{Inertia: in.Plan.Script.Inertia, Friction: in.Plan.Script.Friction,
-		Sticks: in.Plan.Script.Sticks}
+		Sticks: in.Plan.Script.Sticks, Coasted: in.Plan.Script.Coasted}
 	_, t, err := prepare(&in)
 	if err != nil || t == nil {
 		return nil, false

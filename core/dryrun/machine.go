@@ -37,7 +37,9 @@ type machine struct {
 	slips bool    // clutch or belt may
 	guess guesses // of what turns and rubs
 
-	resting, running float64 // N·m at the spindle of its own friction, at rest and turning
+	resting, running float64 // N·m at the spindle of its own friction, at rest and turning slowly
+
+	coasts script.Drag // how it was measured to coast, in place of that, the motor's own loss in it
 
 	bodies  thermal.Bodies
 	cooled  float64 // share of its heat an own-fan motor sheds at rest
@@ -179,7 +181,11 @@ const (
 
 // friction settles what the machine's own friction takes.
 func (m *machine) friction(s *script.Resolved) {
-	m.ownFriction(s)
+	if m.coasts = s.Coasts; m.coasts.Known {
+		m.running, m.resting = m.coasts.Dry, m.coasts.Dry
+	} else {
+		m.ownFriction(s)
+	}
 	if s.Sticks.Known {
 		// What just starts it is never less than what keeps it going.
 		m.resting = max(s.Sticks.SI, m.running)
@@ -210,6 +216,23 @@ func (m *machine) ownFriction(s *script.Resolved) {
 		m.running = idleShare * lightest
 		m.resting = restShare * m.running
 	}
+}
+
+// rubs is the machine's own friction at a spindle speed, N·m, beside so much drag of the rotor's own: of how it was
+// measured to coast that is a part.
+func (m *machine) rubs(omega, rotorDrag float64) float64 {
+	if !m.coasts.Known {
+		return m.running
+	}
+	return max(m.coasts.At(omega)-rotorDrag*m.turns, 0)
+}
+
+// ownDrag is what of a rotor's reckoned drag (N·m) can be: no more than all that was measured to hold the line back.
+func (m *machine) ownDrag(reckoned, spindle float64) float64 {
+	if !m.coasts.Known {
+		return reckoned
+	}
+	return min(reckoned, m.coasts.At(spindle)/m.turns)
 }
 
 // amps is the current in the supply's lead.

@@ -54,6 +54,8 @@ type moving struct {
 	biting  bool       // its bites are slow enough to be felt one by one
 	powerOn bool       // there is power at the socket
 	starts  bool       // the start winding is in
+	drag    float64    // N·m of the rotor's own, at the last moment that was asked for
+	loss    float64    // of what the rotor gives the reduction keeps so much, then
 	riding  bool       // at the speed where motor and load balance, which is followed and not integrated
 }
 
@@ -89,6 +91,12 @@ func (v *moving) moment(t float64, y []float64) motor.Moment {
 	way := v.way()
 	m := v.Powered.At(y[rotorSpeed]*way, &v.fed)
 	m.Torque *= way
+	m.Drag = v.ownDrag(m.Drag, y[spindleSpeed])
+	v.drag, v.loss = m.Drag, v.keeps
+	if v.coasts.Known && !v.fed.On && v.fed.Brake == 0 {
+		// What is lost in the reduction is in what it was measured to coast by.
+		v.loss = 1
+	}
 	return m
 }
 
@@ -97,7 +105,7 @@ const comesOn = 0.2
 
 // load is the torque that holds the spindle back while it turns, N·m ≥ 0.
 func (v *moving) load(t float64, y []float64) float64 {
-	load := v.running
+	load := v.rubs(y[spindleSpeed], v.drag)
 	if v.job != nil {
 		there := min((t-v.onSince)/comesOn, 1)
 		load = max(load, there*v.cut(math.Abs(y[spindleSpeed]), y[angle]))
@@ -138,9 +146,9 @@ func (v *moving) holds(t float64, y []float64) float64 {
 // back is helped by the loss.
 func (v *moving) passes(torque, sense float64) float64 {
 	if torque*sense >= 0 {
-		return torque * v.turns * v.keeps
+		return torque * v.turns * v.loss
 	}
-	return torque * v.turns / v.keeps
+	return torque * v.turns / v.loss
 }
 
 // grip is the most the rotor's shaft passes on before clutch or belt slips, N·m; +Inf where neither does.
@@ -168,7 +176,7 @@ func (v *moving) pulls(t float64, m *motor.Moment, y []float64) float64 {
 // on then (N·m): what the rotor itself takes to gain is not passed on, and so loses nothing in the reduction.
 func (v *moving) together(t float64, m *motor.Moment, y []float64) (gains, pull float64) {
 	net, load := drives(m, v.sense), v.load(t, y)*v.sense
-	for _, keeps := range [2]float64{v.keeps, 1 / v.keeps} {
+	for _, keeps := range [2]float64{v.loss, 1 / v.loss} {
 		gains = (net*v.turns*keeps - load) / (v.rest + v.rotor*v.turns*v.turns*keeps)
 		if pull = net - v.rotor*v.turns*gains; pull*v.sense >= 0 {
 			break

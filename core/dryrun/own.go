@@ -13,10 +13,13 @@ import (
 
 // Own is what a dry run takes a machine itself to be, with nothing on it.
 type Own struct {
-	Rotor    float64 // kg·m² of the rotor, at the spindle
-	Wheels   float64 // kg·m² of the reduction's wheels, at the spindle
-	Work     float64 // kg·m² of what turns with the spindle
-	Running  float64 // N·m at the spindle that keep it turning, the motor's own loss besides
+	Rotor   float64 // kg·m² of the rotor, at the spindle
+	Wheels  float64 // kg·m² of the reduction's wheels, at the spindle
+	Work    float64 // kg·m² of what turns with the spindle
+	Running float64 // N·m at the spindle that keep it turning slowly; with the motor's own loss where it was let go
+
+	Coasts script.Drag // how it was measured to coast
+
 	Resting  float64 // N·m that start it
 	Guessed  bool    // nobody gave its friction
 	GuessedJ bool    // or its inertia
@@ -29,7 +32,22 @@ func OwnOf(t *line.Model, position string) Own {
 	s.Position = position
 	m := newMachine(t, &s)
 	return Own{Rotor: m.rotor * m.turns * m.turns, Wheels: m.position.Inertia, Work: m.rest - m.position.Inertia,
-		Running: m.running, Resting: m.resting, Guessed: m.guess.friction, GuessedJ: m.guess.inertia, Turns: m.turns}
+		Running: m.running, Coasts: m.coasts, Resting: m.resting, Guessed: m.guess.friction,
+		GuessedJ: m.guess.inertia, Turns: m.turns}
+}
+
+// Slows is how fast the spindle slows down, let go, at a speed of it (rad/s) in a position, cold and with nothing on
+// it,
+// rad/s².
+func Slows(t *line.Model, position string, omega float64) float64 {
+	s := t.Script
+	s.Position = position
+	v := moving{machine: newMachine(t, &s), sense: 1, settled: true}
+	y := make([]float64, states)
+	y[spindleSpeed], y[rotorSpeed] = omega, omega*v.turns
+	m := v.moment(0, y)
+	gains, _ := v.together(0, &m, y)
+	return -gains
 }
 
 // RunUp is how fast the spindle turns (rad/s) so many seconds after it is switched on, in a position, with work of an

@@ -58,7 +58,7 @@ func TestEntriesAreRefusedAtTheirField(t *testing.T) {
 		"trials[3].readings[3].starts"}, at)
 	assert.Len(t, out.Readings, 2, "what is blank is no reading")
 	assert.Equal(t, 3, out.Readings[1].Entry)
-	assert.InDelta(t, 0.5*q.RPM, out.Resolution.SI, 1e-12)
+	assert.InDelta(t, 0.5*q.RPM, out.Steps.In(q.Speed), 1e-12)
 
 	r = q.NewReader("")
 	Resolve(Trial{Kind: Speed, Readings: make([]Reading, MaxReadings+1)}, r)

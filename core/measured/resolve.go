@@ -17,7 +17,8 @@ type Resolved struct {
 
 	Volts, Air, Command, Full, Fastest q.Value
 	Radius, Rope, Angle, Own, Disc     q.Value
-	Rated, Tested, Resolution          q.Value
+	Rated, Tested                      q.Value
+	Steps                              Steps
 	PerTurn, Gate                      q.Value
 	Direct                             bool // direct current was put on it
 	Class                              string
@@ -49,24 +50,24 @@ var (
 func Resolve(t Trial, r *q.Reader) Resolved {
 	out := Resolved{
 		Kind: t.Kind, Part: strings.TrimSpace(t.Part), Position: t.Position,
-		Where:      Shaft(r.Choice("where", string(t.Where), string(Spindle), string(Spindle), string(AtMotor))),
-		Volts:      r.Read("volts", t.Volts, q.Voltage, voltage),
-		Air:        r.Read("air", t.Air, q.Temperature, celsius),
-		Command:    r.Read("command", t.Command, q.Number, q.Range{Min: 0, Max: 3}),
-		Full:       r.Read("full", t.Full, q.Number, q.Range{Min: 0.01, Max: 1e6}),
-		Fastest:    r.Read("fastest", t.Fastest, q.Speed, q.Range{Min: q.RPM, Max: speeds.Max}),
-		Radius:     r.Read("radius", t.Radius, q.Length, lengths),
-		Rope:       r.Read("rope", t.Rope, q.Length, q.Range{Min: 0, Max: 0.2}),
-		Angle:      r.Read("angle", t.Angle, q.Angle, q.Range{Min: 0.01, Max: 3.13}),
-		Own:        r.Read("own", t.Own, q.Force, pulls),
-		Disc:       r.Read("disc", t.Disc, q.Inertia, q.Range{Min: 1e-8, Max: 1e4}),
-		Rated:      r.Read("rated", t.Rated, q.Voltage, voltage),
-		Tested:     r.Read("tested", t.Tested, q.Voltage, q.Range{Min: 10, Max: 10000}),
-		PerTurn:    r.Read("perTurn", t.PerTurn, q.Number, q.Range{Min: 1, Max: 10000}),
-		Gate:       r.Read("gate", t.Gate, q.Duration, q.Range{Min: 0.001, Max: 3600}),
-		Direct:     r.Choice("current", t.Current, "ac", "ac", "dc") == "dc",
-		Class:      r.Choice("class", t.Class, "", "A", "E", "B", "F", "H"),
-		Resolution: resolution(&t, r),
+		Where:   Shaft(r.Choice("where", string(t.Where), string(Spindle), string(Spindle), string(AtMotor))),
+		Volts:   r.Read("volts", t.Volts, q.Voltage, voltage),
+		Air:     r.Read("air", t.Air, q.Temperature, celsius),
+		Command: r.Read("command", t.Command, q.Number, q.Range{Min: 0, Max: 3}),
+		Full:    r.Read("full", t.Full, q.Number, q.Range{Min: 0.01, Max: 1e6}),
+		Fastest: r.Read("fastest", t.Fastest, q.Speed, q.Range{Min: q.RPM, Max: speeds.Max}),
+		Radius:  r.Read("radius", t.Radius, q.Length, lengths),
+		Rope:    r.Read("rope", t.Rope, q.Length, q.Range{Min: 0, Max: 0.2}),
+		Angle:   r.Read("angle", t.Angle, q.Angle, q.Range{Min: 0.01, Max: 3.13}),
+		Own:     r.Read("own", t.Own, q.Force, pulls),
+		Disc:    r.Read("disc", t.Disc, q.Inertia, q.Range{Min: 1e-8, Max: 1e4}),
+		Rated:   r.Read("rated", t.Rated, q.Voltage, voltage),
+		Tested:  r.Read("tested", t.Tested, q.Voltage, q.Range{Min: 0.1, Max: 10000}),
+		PerTurn: r.Read("perTurn", t.PerTurn, q.Number, q.Range{Min: 1, Max: 10000}),
+		Gate:    r.Read("gate", t.Gate, q.Duration, q.Range{Min: 0.001, Max: 3600}),
+		Direct:  r.Choice("current", t.Current, "ac", "ac", "dc") == "dc",
+		Class:   r.Choice("class", t.Class, "", "A", "E", "B", "F", "H"),
+		Steps:   steps(&t, r),
 	}
 	if len(t.Readings) > MaxReadings {
 		r.Refuse("readings", fmt.Sprint(len(t.Readings)), fmt.Sprintf("at most %d can be kept", MaxReadings))
@@ -81,22 +82,48 @@ func Resolve(t Trial, r *q.Reader) Resolved {
 	return out
 }
 
-// resolution is read in the unit of what the kind reads first.
-func resolution(t *Trial, r *q.Reader) q.Value {
-	d := q.Number
-	switch t.Kind {
-	case Speed, Knob, Ratio, Strobe, Ear, RunUpDown, Brake, Clutch, Slip:
-		d = q.Speed
-	case Pull:
-		d = q.Force
-	case WarmUp:
-		// A step of temperature and not a place on its scale: degrees.
-		text := strings.TrimRight(strings.TrimSpace(string(t.Resolution)), "°CcFfKk ")
-		return r.Read("resolution", q.Text(text), q.Number, q.Range{Min: 1e-6, Max: 50})
-	case Open, FreeRun, LockedAt, VoltsUp, Sag:
-		d = q.Voltage
+// Steps is the finest step the instrument shows, SI, and of what.
+type Steps struct {
+	Known bool
+	Of    q.Dimension
+	SI    float64
+}
+
+// In is the step of readings of a dimension; 0 where it was not told.
+func (s Steps) In(d q.Dimension) float64 {
+	if s.Known && s.Of == d {
+		return s.SI
 	}
-	return r.Read("resolution", t.Resolution, d, q.Range{Min: 1e-9, Max: 1e6})
+	return 0
+}
+
+// readsIn are the dimensions a kind's figures are read in, that of a bare step first.
+var readsIn = map[Kind][]q.Dimension{
+	Speed: {q.Speed}, Knob: {q.Speed}, Ratio: {q.Speed}, Strobe: {q.Speed}, Ear: {q.Speed}, RunUpDown: {q.Speed},
+	Clutch: {q.Speed}, Slip: {q.Speed, q.Frequency}, Pull: {q.Force},
+	Brake: {q.Force, q.Speed, q.Voltage, q.Current}, Capacitors: {q.Speed, q.Capacitance, q.Current, q.Sound},
+	WarmUp: {q.Rise}, Open: {q.Voltage, q.Speed}, FreeRun: {q.Voltage, q.Current, q.Speed},
+	LockedAt: {q.Voltage, q.Current}, VoltsUp: {q.Voltage}, Sag: {q.Voltage, q.Current}, Ohms: {q.Resistance},
+	Insulation: {q.Insulation},
+}
+
+// steps reads the instrument's step, in the unit of what the kind reads.
+func steps(t *Trial, r *q.Reader) Steps {
+	text := q.Text(strings.TrimSpace(string(t.Resolution)))
+	dims := readsIn[t.Kind]
+	if !text.Known() || len(dims) == 0 {
+		return Steps{}
+	}
+	of := dims[0]
+	for _, d := range dims {
+		if _, err := q.Parse(text, d); err == nil {
+			of = d
+			break
+		}
+	}
+	_, si := q.Unit(of, q.Metric)
+	v := r.Read("resolution", text, of, q.Range{Min: 1e-6 * si, Max: 1e6 * si})
+	return Steps{v.Known, of, v.SI}
 }
 
 // blank reports whether nothing stands in a row but where it was begun.

@@ -8,6 +8,7 @@ import (
 	"gonum.org/v1/gonum/lapack/lapack64"
 	"gonum.org/v1/gonum/mat"
 
+	"jiriki/core/numeric"
 	"jiriki/core/working"
 )
 
@@ -37,6 +38,7 @@ func (e Estimate) known() Known {
 type Fit struct {
 	Ke, R, Loss, Inertia Estimate
 	Readings             int     // how many equations the readings gave
+	Spare                int     // how many of them are beyond the constants they tell
 	Misfit               float64 // how much worse they agree than their instruments should allow; about 1 when well
 
 	family   Family
@@ -47,11 +49,13 @@ type Fit struct {
 
 // How far instruments and hands are usually off [common practice], as a share.
 const (
-	metersOff = 0.02 // a meter or tachometer
-	ohmsOff   = 0.05 // a resistance through brushes, from position to position
-	pullOff   = 0.04 // a brake band or spring scale
-	clockOff  = 0.04 // a stopwatch by hand
-	nakedOff  = 0.06 // a free run without its amps, whose ohmic drop is then not known
+	metersOff = 0.015 // a meter, or a tachometer beside it
+	ohmsOff   = 0.04  // a resistance through brushes, from position to position
+	heldOff   = 0.02  // volts over amps of a rotor that is held
+	pullOff   = 0.03  // a brake band or spring scale
+	clockOff  = 0.04  // a stopwatch by hand
+	rotorOff  = 0.03  // an inertia somebody gave
+	nakedOff  = 0.06  // a free run without its amps, whose ohmic drop is then not known
 )
 
 // constants in the order they are solved for, as natural logarithms.
@@ -108,7 +112,7 @@ func (t readings) equations(law fitLaw) []equation {
 		t.running(law, r, false, say)
 	}
 	for _, r := range t.locked {
-		say(func(c [constants]float64) float64 { return off(c[atR]*r.amps, r.volts, ohmsOff) })
+		say(func(c [constants]float64) float64 { return off(c[atR]*r.amps, r.volts, heldOff) })
 	}
 	for _, s := range t.coasts {
 		say(func(c [constants]float64) float64 { return off(c[atJ]*(s.from-s.to)/c[atLoss], s.seconds, clockOff) })
@@ -125,7 +129,7 @@ func (t readings) running(law fitLaw, r run, free bool, say func(equation)) {
 	}
 	switch {
 	case r.amps > 0 && free:
-		say(func(c [constants]float64) float64 { return off(law.torque(c, r.amps), c[atLoss], pullOff) })
+		say(func(c [constants]float64) float64 { return off(law.torque(c, r.amps), c[atLoss], metersOff) })
 	case r.amps > 0 && r.torque > 0:
 		say(func(c [constants]float64) float64 { return off(law.torque(c, r.amps), r.torque+c[atLoss], pullOff) })
 	}
@@ -138,7 +142,7 @@ const loose = 1.5
 // fit combines readings by damped Gauss–Newton least squares in the logarithms of the constants,
 // from a first guess. Spreads come from the curvature at the end, widened where the readings
 // disagree by more than their instruments allow.
-func (t readings) fit(family Family, guess [constants]float64) Fit {
+func (t readings) fit(family Family, guess [constants]float64, rotor Known) Fit {
 	law, ok := fitLaws[family]
 	if !ok || !t.any() {
 		return Fit{}
@@ -146,6 +150,10 @@ func (t readings) fit(family Family, guess [constants]float64) Fit {
 	equations := t.equations(law)
 	if len(equations) == 0 {
 		return Fit{}
+	}
+	if rotor.OK() && len(t.coasts) > 0 {
+		// With its inertia known a spin-down tells what is lost inside.
+		equations = append(equations, func(c [constants]float64) float64 { return off(c[atJ], rotor.Value, rotorOff) })
 	}
 	x := [constants]float64{}
 	for i := range x {
@@ -159,10 +167,11 @@ func (t readings) fit(family Family, guess [constants]float64) Fit {
 			break
 		}
 	}
-	info, misfit := curvature(equations, x)
+	info, misfit, spare := curvature(equations, x)
 	spread := spreads(info)
-	f := Fit{Readings: len(equations), Misfit: misfit, family: family, x: x, info: info, coasting: len(t.coasts) > 0}
-	widen := max(misfit, 1)
+	f := Fit{Readings: len(equations), Spare: spare, Misfit: misfit, family: family, x: x, info: info,
+		coasting: len(t.coasts) > 0}
+	widen := numeric.Widened(misfit, spare)
 	at := func(i int) Estimate { return Estimate{math.Exp(x[i]), spread[i] * widen} }
 	f.Ke, f.R, f.Loss, f.Inertia = at(atKe), at(atR), at(atLoss), at(atJ)
 	return f
@@ -263,8 +272,8 @@ func solve(equations []equation, start [constants]float64) [constants]float64 {
 
 // curvature is the information the readings and the loose beliefs give, and the misfit: the root
 // mean square of the equations over what is left of them after the constants are taken out.
-func curvature(equations []equation, x [constants]float64) (*mat.SymDense, float64) {
-	info := mat.NewSymDense(constants, nil)
+func curvature(equations []equation, x [constants]float64) (info *mat.SymDense, misfit float64, spare int) {
+	info = mat.NewSymDense(constants, nil)
 	sum := 0.0
 	c := exponents(x)
 	for _, e := range equations {
@@ -281,11 +290,10 @@ func curvature(equations []equation, x [constants]float64) (*mat.SymDense, float
 			told++
 		}
 	}
-	free := len(equations) - told
-	if free <= 0 {
-		return info, 1
+	if spare = len(equations) - told; spare <= 0 {
+		return info, 1, 0
 	}
-	return info, math.Sqrt(sum / float64(free))
+	return info, math.Sqrt(sum / float64(spare)), spare
 }
 
 func addInformation(info *mat.SymDense, g [constants]float64) {

@@ -118,6 +118,14 @@ func (m *Model) At(omega float64, fed *Fed) Moment { return m.moment(omega, fed)
 // practice].
 const idleDrag = 0.01
 
+// idling is what turns against a rotor without power, N·m, where no law of the kind knows it.
+func (m *Resolved) idling() float64 {
+	if m.Idling > 0 {
+		return m.Idling
+	}
+	return idleDrag * m.Torque.Value
+}
+
 func (l *dcLaw) moment(omega float64, fed *Fed) Moment {
 	dc := &l.m.DC
 	ke, r := dc.Ke.Value*(1-l.fade*(fed.Case-readAt)), dc.Resistance.Value*warmOhms(fed.Winding)
@@ -278,7 +286,7 @@ func (m *Resolved) turned(p *Moment, omega, field, flux float64, fed *Fed) {
 func (l *lineLaw) moment(omega float64, fed *Fed) Moment {
 	m := l.m
 	if !fed.On {
-		return Moment{Drag: idleDrag * m.Torque.Value}
+		return Moment{Drag: m.idling()}
 	}
 	sync := l.top()
 	slip := 1 - omega/sync
@@ -322,7 +330,7 @@ func square(x float64) float64 { return x * x }
 func (l *inverterLaw) moment(omega float64, fed *Fed) Moment {
 	m := l.m
 	if !fed.On {
-		return Moment{Drag: idleDrag * m.Torque.Value}
+		return Moment{Drag: m.idling()}
 	}
 	low, _ := l.span()
 	hertz := fed.Set * l.f.TopHertz
@@ -375,7 +383,7 @@ func (l *inverterLaw) moment(omega float64, fed *Fed) Moment {
 func (l *fanLaw) moment(omega float64, fed *Fed) Moment {
 	m := l.m
 	if !fed.On {
-		return Moment{Drag: idleDrag * m.Torque.Value}
+		return Moment{Drag: m.idling()}
 	}
 	low, high := l.span()
 	sync := m.Synchronous()
@@ -394,7 +402,7 @@ func (l *fanLaw) moment(omega float64, fed *Fed) Moment {
 func (l *stepperLaw) moment(omega float64, fed *Fed) Moment {
 	m := l.m
 	if !fed.On {
-		return Moment{Drag: idleDrag * m.Torque.Value}
+		return Moment{Drag: m.idling()}
 	}
 	_, high := l.span()
 	most := l.pullOut(math.Abs(omega)).Torque

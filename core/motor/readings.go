@@ -24,6 +24,15 @@ type readings struct {
 	freeSpeed                  float64 // of the first free run with a speed; 0 without
 }
 
+// idling is what spin-downs say turns against a rotor of an inertia (kg·m²) without power, N·m; 0 where there are none.
+func (t readings) idling(rotor float64) float64 {
+	sum := 0.0
+	for _, c := range t.coasts {
+		sum += rotor * (c.from - c.to) / c.seconds
+	}
+	return sum / math.Max(float64(len(t.coasts)), 1)
+}
+
 // coast is a spin-down from one speed to another, rad/s, in seconds.
 type coast struct{ from, to, seconds float64 }
 

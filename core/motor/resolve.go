@@ -58,6 +58,7 @@ type Resolved struct {
 	Insulation     string  // class on the plate: A, E, B, F or H; B unless marked [common practice]
 	Body           Size
 	Rotor          Known   // its moment of inertia, kg·m²
+	Idling         float64 // N·m that turn against it without power, by its spin-downs; 0 where there are none
 	CaseTime       float64 // s its case takes for two thirds of its rise, as measured; 0 when not
 	CaseRise       float64 // K its case settles above the air at rated load, as measured; 0 when not
 	typedKilowatts bool    // the plate's power was typed in kW
@@ -127,7 +128,7 @@ func Resolve(d Described, r *q.Reader) Resolved {
 	}
 	tests := readReadings(d.Readings, r)
 	m.OhmsSpread = tests.spreadOfOhms()
-	m.Fit = tests.fit(m.Kind.Family(), m.firstGuess())
+	m.Fit = tests.fit(m.Kind.Family(), m.firstGuess(), m.Rotor)
 	switch m.Kind.Family() {
 	case DCFamily:
 		m.resolveDC(m.Fit)
@@ -151,7 +152,11 @@ func Resolve(d Described, r *q.Reader) Resolved {
 			"thing after another and names the kind.")
 	}
 	m.torqueOfPlate()
+	if !m.Rotor.OK() {
+		m.Rotor = m.Fit.Inertia.known()
+	}
 	m.guessRotor()
+	m.Idling = tests.idling(m.Rotor.Value)
 	m.readClutch(d.Clutch, r.Under("clutch"))
 	return m
 }

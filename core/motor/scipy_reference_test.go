@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
 	"jiriki/core/working"
 )
@@ -127,10 +128,10 @@ func TestFitAgainstSciPy(t *testing.T) {
 				r.coasts = append(r.coasts, coast{reading.From, reading.To, reading.Seconds})
 			}
 		}
-		fit := r.fit(DCFamily, [constants]float64{1, 1, 0.1, 1e-3})
+		fit := r.fit(DCFamily, [constants]float64{1, 1, 0.1, 1e-3}, Known{})
 		for i, e := range []Estimate{fit.Ke, fit.R, fit.Loss, fit.Inertia} {
 			assert.InEpsilon(t, one.Constants[i], e.Value, 1e-4, constantNames[i])
-			assert.InEpsilon(t, one.Spreads[i]*max(fit.Misfit, 1), e.Spread, 0.01, constantNames[i])
+			assert.InEpsilon(t, one.Spreads[i]*numeric.Widened(fit.Misfit, fit.Spare), e.Spread, 0.01, constantNames[i])
 		}
 	}
 }

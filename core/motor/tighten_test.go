@@ -82,9 +82,9 @@ func TestWhatCannotBeTrueTogetherIsNamed(t *testing.T) {
 	assert.Contains(t, hot.Detail, "504", "180 × 2.8 W going in")
 	assert.Nil(t, finds(read370(Reading{Sort: "resistance", Ohms: "16 Ω"}), f.MotorEnergy), "125 W is what there is")
 
-	fast := finds(read370(Reading{Sort: "open", Volts: "110 V", Speed: "1000 rpm"}), f.MotorMadeVolts)
+	fast := finds(read370(Reading{Sort: "open", Volts: "110.2 V", Speed: "1000 rpm"}), f.MotorMadeVolts)
 	require.NotNil(t, fast)
-	assert.Contains(t, fast.Detail, "192", "0.110 × 1750 V")
+	assert.Contains(t, fast.Detail, "193", "0.1102 × 1750 V")
 	assert.Nil(t, finds(read370(Reading{Sort: "open", Volts: "96 V", Speed: "1000 rpm"}), f.MotorMadeVolts))
 }
 

@@ -6,13 +6,53 @@ import (
 	"gonum.org/v1/gonum/mat"
 )
 
-// Fitted is what least squares found: the constants X with their covariance, already widened where the readings
-// disagree by more than their own spreads allow.
+// Fitted is what least squares found: the constants X with their covariance, by how far the readings truly scatter
+// where
+// enough are to spare to tell, else widened where they disagree by more than their own spreads allow.
 type Fitted struct {
 	X      []float64
 	Cov    *mat.SymDense
 	Misfit float64 // root mean square of the residuals over the readings to spare; 1 where none are
 	Spare  int     // readings beyond the constants
+}
+
+// How many readings to spare tell by themselves how far they scatter, and the least part of their own spreads that they
+// are then taken to: what an instrument is off by in all of them alike does not show.
+const (
+	spareTells   = 4
+	leastScatter = 0.35
+)
+
+// Widened is by how much what readings are off by of themselves is scaled, by their misfit.
+func Widened(misfit float64, spare int) float64 {
+	if spare >= spareTells {
+		return max(misfit, leastScatter)
+	}
+	return max(misfit, 1)
+}
+
+// Without takes so many rows out of the count that are beliefs and no readings: they scatter by nothing.
+func (f *Fitted) Without(beliefs int) {
+	was := Widened(f.Misfit, f.Spare)
+	if f.Spare > beliefs {
+		f.Misfit *= math.Sqrt(float64(f.Spare) / float64(f.Spare-beliefs))
+		f.Spare -= beliefs
+	} else {
+		f.Misfit, f.Spare = 1, 0
+	}
+	now := Widened(f.Misfit, f.Spare) / was
+	f.Cov.ScaleSym(now*now, f.Cov)
+}
+
+// Degrees are the degrees of freedom the spreads were told with; 0 where they come from the instruments.
+func (f *Fitted) Degrees() int { return Degrees(f.Spare) }
+
+// Degrees are those of so many readings to spare; 0 where they are too few to tell.
+func Degrees(spare int) int {
+	if spare >= spareTells {
+		return spare
+	}
+	return 0
 }
 
 // Spread is one standard deviation of a constant.
@@ -140,7 +180,7 @@ func fitted(jac *mat.Dense, x, r, moved []float64, best float64, residuals func(
 	if !chol.Factorize(info) || chol.Cond() > 1e12 || chol.InverseTo(&inverse) != nil {
 		return Fitted{}, false
 	}
-	widen := max(out.Misfit, 1)
+	widen := Widened(out.Misfit, out.Spare)
 	out.Cov = mat.NewSymDense(p, nil)
 	for i := range p {
 		for k := i; k < p; k++ {

@@ -7,15 +7,27 @@ import q "jiriki/core/quantity"
 // Described is a script as a person entered it, every quantity as typed. Without events it is the usual one of the
 // machine's kind.
 type Described struct {
-	Events   []Event `json:"events" maxItems:"60" nullable:"false" doc:"What happens, in any order; the usual for the kind of machine when empty"`
-	Position string  `json:"position" maxLength:"60" doc:"Position of the reduction it runs in, by its label; the one its first cut comes out best in when empty"`
-	Inertia  q.Text  `json:"inertia" unit:"kg·m²|lb·ft²" doc:"Moment of inertia of what turns with the spindle, the work with it, such as 0.4 kg·m²; from the machine when empty"`
-	Friction q.Text  `json:"friction" unit:"N·m|lbf·ft" doc:"Torque that keeps the empty machine turning; guessed from its jobs when empty"`
-	Sticks   q.Text  `json:"sticks" unit:"N·m|lbf·ft" doc:"Torque that just starts the empty machine; its friction, or twice what was guessed, when empty"`
-	Volts    q.Text  `json:"volts" unit:"V" doc:"Volts at the socket or battery on the day; those of the supply when empty"`
-	Air      q.Text  `json:"air" unit:"°C|°F" doc:"How warm the shop is; 20 °C when empty"`
-	Warm     q.Text  `json:"warm" unit:"°C|°F" doc:"How hot the winding is at the start; as the shop when empty"`
-	Lasts    q.Text  `json:"lasts" unit:"s" doc:"When the run ends; once all is still when empty"`
+	Events   []Event  `json:"events" maxItems:"60" nullable:"false" doc:"What happens, in any order; the usual for the kind of machine when empty"`
+	Position string   `json:"position" maxLength:"60" doc:"Position of the reduction it runs in, by its label; the one its first cut comes out best in when empty"`
+	Inertia  q.Text   `json:"inertia" unit:"kg·m²|lb·ft²" doc:"Moment of inertia of what turns with the spindle, the work with it, such as 0.4 kg·m²; from the machine when empty"`
+	Friction q.Text   `json:"friction" unit:"N·m|lbf·ft" doc:"Torque that keeps the empty machine turning; guessed from its jobs when empty"`
+	Coasted  *Coasted `json:"coasted,omitempty" doc:"How it was measured to coast; in place of its friction"`
+	Sticks   q.Text   `json:"sticks" unit:"N·m|lbf·ft" doc:"Torque that just starts the empty machine; its friction, or twice what was guessed, when empty"`
+	Volts    q.Text   `json:"volts" unit:"V" doc:"Volts at the socket or battery on the day; those of the supply when empty"`
+	Air      q.Text   `json:"air" unit:"°C|°F" doc:"How warm the shop is; 20 °C when empty"`
+	Warm     q.Text   `json:"warm" unit:"°C|°F" doc:"How hot the winding is at the start; as the shop when empty"`
+	Lasts    q.Text   `json:"lasts" unit:"s" doc:"When the run ends; once all is still when empty"`
+}
+
+// Coasted is what holds the whole line back at the spindle while it coasts with the motor let go, the motor's own loss
+// and the reduction's in it: a part that is the same at every speed, and two that are so much at one speed and grow
+// with
+// it, in proportion and with its square.
+type Coasted struct {
+	Dry   q.Text `json:"dry" unit:"N·m|lbf·ft" doc:"At every speed"`
+	Grows q.Text `json:"grows" unit:"N·m|lbf·ft" doc:"In proportion to speed, so much at the speed below"`
+	Air   q.Text `json:"air" unit:"N·m|lbf·ft" doc:"With the square of speed, so much at the speed below"`
+	At    q.Text `json:"at" unit:"rpm" doc:"Spindle speed"`
 }
 
 // Event is one thing that happens.

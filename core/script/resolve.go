@@ -22,7 +22,37 @@ type Resolved struct {
 	Position               string
 	Inertia, Friction      q.Value
 	Sticks                 q.Value
+	Coasts                 Drag
 	Volts, Air, Warm, Ends q.Value
+}
+
+// Drag is a torque at the spindle that holds back what coasts, by its speed. SI.
+type Drag struct {
+	Known           bool
+	Dry, Grows, Air float64 // N·m, N·m·s, N·m·s²
+}
+
+// At is the drag at a spindle speed (rad/s), N·m.
+func (d *Drag) At(omega float64) float64 {
+	omega = math.Abs(omega)
+	return d.Dry + (d.Grows+d.Air*omega)*omega
+}
+
+func (d *Coasted) resolve(r *q.Reader) Drag {
+	if d == nil {
+		return Drag{}
+	}
+	torques := q.Range{Min: 0, Max: 1e5}
+	dry, grows := r.Read("dry", d.Dry, q.Torque, torques), r.Read("grows", d.Grows, q.Torque, torques)
+	air, at := r.Read("air", d.Air, q.Torque, torques), r.Read("at", d.At, q.Speed, q.Range{Min: 1e-3, Max: 1e4})
+	if !dry.Known || (grows.Known || air.Known) && !at.Known {
+		return Drag{}
+	}
+	per := 0.0
+	if at.Known {
+		per = 1 / at.SI
+	}
+	return Drag{Known: true, Dry: dry.SI, Grows: grows.SI * per, Air: air.SI * per * per}
 }
 
 // Timed is an event at its time.
@@ -48,6 +78,7 @@ func Resolve(d Described, m *work.Resolved, r *q.Reader) Resolved {
 		Inertia:  r.Read("inertia", d.Inertia, q.Inertia, q.Range{Min: 1e-7, Max: 1e4}),
 		Friction: r.Read("friction", d.Friction, q.Torque, q.Range{Min: 0, Max: 1e5}),
 		Sticks:   r.Read("sticks", d.Sticks, q.Torque, q.Range{Min: 0, Max: 1e5}),
+		Coasts:   d.Coasted.resolve(r.Under("coasted")),
 		Volts:    r.Read("volts", d.Volts, q.Voltage, q.Range{Min: 3, Max: 1000}),
 		Air:      r.Read("air", d.Air, q.Temperature, q.Range{Min: 233.15, Max: 343.15}),
 		Warm:     r.Read("warm", d.Warm, q.Temperature, celsius),

@@ -83,6 +83,11 @@ func (b Bodies) decay(cooling, seconds float64) matrix {
 	return matrix{even + odd*(a.ww-middle), odd * a.wc, odd * a.cw, even + odd*(a.cc-middle)}
 }
 
+// Left is the part of its way a case of [Of] has still to go to where it settles, heated from cold for so many times
+// its
+// own time. At first only the winding warms.
+func Left(times float64) float64 { return 1 - Of(1).After(State{}, 1, 1, times).Case/caseShare }
+
 // WindingRise is how far the winding of [Of] settles above the air where its case settles so far above it.
 func WindingRise(caseRise float64) float64 { return caseRise / caseShare }
 

@@ -13,6 +13,7 @@ import (
 	"jiriki/core/line"
 	m "jiriki/core/measured"
 	"jiriki/core/motor"
+	"jiriki/core/numeric"
 	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -24,17 +25,18 @@ import (
 
 // Answer is what a trial comes to.
 type Answer struct {
-	Kind       m.Kind         `json:"kind"`
-	Enough     bool           `json:"enough" doc:"There are readings enough to work it out"`
-	Headline   string         `json:"headline" doc:"What it comes to, or what is still wanted"`
-	Figures    []Figure       `json:"figures" nullable:"false"`
-	Said       []Said         `json:"said" nullable:"false" doc:"Most serious first"`
-	Curve      Curve          `json:"curve"`
-	Next       Next           `json:"next"`
-	Correction *Correction    `json:"correction,omitempty" doc:"The change that lets it into the plan"`
-	WhyNone    string         `json:"whyNone" doc:"Why there is no such change, where there is none"`
-	Reckons    bool           `json:"reckons" doc:"The plan runs, so that something could be reckoned"`
-	Entries    []q.FieldError `json:"entries" nullable:"false" doc:"Entries of the trial that cannot be used; the rest was worked out"`
+	Kind        m.Kind         `json:"kind"`
+	Enough      bool           `json:"enough" doc:"There are readings enough to work it out"`
+	Headline    string         `json:"headline" doc:"What it comes to, or what is still wanted"`
+	Figures     []Figure       `json:"figures" nullable:"false"`
+	Said        []Said         `json:"said" nullable:"false" doc:"Most serious first"`
+	Curve       Curve          `json:"curve"`
+	Next        Next           `json:"next"`
+	Correction  *Correction    `json:"correction,omitempty" doc:"The change that lets it into the plan"`
+	WhyNone     string         `json:"whyNone" doc:"Why there is no such change, where there is none"`
+	Reckons     bool           `json:"reckons" doc:"The plan runs, so that something could be reckoned"`
+	Contradicts bool           `json:"contradicts" doc:"What was read cannot be: nothing is made of it"`
+	Entries     []q.FieldError `json:"entries" nullable:"false" doc:"Entries of the trial that cannot be used; the rest was worked out"`
 }
 
 // Figure is one thing found, beside what the plan reckons.
@@ -83,6 +85,7 @@ type Difference string
 // The differences there are.
 const (
 	AsReckoned  Difference = "as-reckoned"
+	Lags        Difference = "lags"          // it starts later than it stops
 	DeadBand    Difference = "dead-band"     // the knob does nothing at its low end
 	Backwards   Difference = "backwards"     // and the wrong way round
 	SlowEnd     Difference = "slow-end"      // it does not go as slow as reckoned
@@ -121,6 +124,9 @@ const (
 	OneRating   Difference = "one-rating"    // of a coil
 	ManyRatings Difference = "many-ratings"  //
 	NeverActed  Difference = "never-acted"   //
+	OpenCircuit Difference = "open-circuit"  // more ohms than a sound winding has
+	Swapped     Difference = "swapped"       // two columns, or two leads
+	TooFewVolts Difference = "too-few-volts" // a tester that tests nothing
 	HeldTooLong Difference = "held-too-long" // a coil given more than it bears
 )
 
@@ -132,6 +138,9 @@ func within(sigma float64, dof int) float64 {
 	}
 	return sigma * distuv.StudentsT{Nu: float64(dof), Sigma: 1}.Quantile(0.95)
 }
+
+// spreadIn is a standard deviation out of a fit so widened.
+func spreadIn(fit *numeric.Fitted, sigma float64) float64 { return within(sigma, fit.Degrees()) }
 
 // evaluator works one trial out.
 type evaluator struct {
@@ -223,6 +232,10 @@ func (e *evaluator) say(d Difference, level f.Level, title, detail string) {
 // finish sorts what was said, and gives the trial a headline of its worst where it has none.
 func (e *evaluator) finish() {
 	sortSaid(e.out.Said)
+	if e.out.Contradicts {
+		e.refuse()
+		return
+	}
 	if e.out.Headline == "" && len(e.out.Said) > 0 {
 		e.out.Headline = e.out.Said[0].Title + "."
 	}

@@ -26,7 +26,8 @@ func (e *evaluator) brakeRows() []braked {
 	var out []braked
 	for _, one := range e.With(speedOf, func(t *m.Taken) q.Value { return t.Force }) {
 		slack := one.Slack.Or(0)
-		off := math.Hypot(offBy(one.Force.SI, scaleOff, e.Resolution.Or(0)), offBy(slack, scaleOff, e.Resolution.Or(0)))
+		off := math.Hypot(offBy(one.Force.SI, scaleOff, e.Steps.In(q.Force)),
+			offBy(slack, scaleOff, e.Steps.In(q.Force)))
 		out = append(out, braked{one, one.Speed.SI, max(one.Force.SI-slack, 0) * arm, off * arm})
 	}
 	return out
@@ -136,10 +137,10 @@ func (e *evaluator) efficiency(rows []braked) {
 	}
 	e.foundShare("Efficiency", best, within(off*best, 0), expected, "η = T · ω / (V · I)", put,
 		source.Mechanics, assumes)
-	if best > 1+within(off, 0) {
-		e.say(Scattered, f.Caution, "More comes out than goes in",
-			"A scale, the drum's radius or a meter is wrong: no motor does that. Rectified current needs a "+
-				"true-rms meter.")
+	if best > 1 {
+		e.contradicts(Scattered, "More comes out than goes in", fmt.Sprintf("%s. A scale, the drum's radius or a "+
+			"meter "+
+			"is wrong: no motor does that. Rectified current needs a true-rms meter.", put))
 	}
 }
 
@@ -165,7 +166,7 @@ func (e *evaluator) torquePerAmp(rows []braked) {
 	if !ok {
 		return
 	}
-	k, spread := fit.X[1], within(fit.Spread(1), 0)
+	k, spread := fit.X[1], spreadIn(&fit, fit.Spread(1))
 	expected := e.stations.Motor.DC.Ke.Value
 	e.foundBy("Torque for each amp", k, spread, expected, func(v float64) string {
 		return q.Figures(v, 3) + q.ThinSpace + "N·m/A"

@@ -43,6 +43,14 @@ func clutchTrial(e *evaluator) {
 	}
 	ratio, spread := e.pairRatio(rows)
 	slip := 1 - solid/ratio
+	spread *= solid / ratio
+	if slip < -spread/ratio {
+		e.contradicts(Swapped, "The output is read faster than what drives it",
+			fmt.Sprintf("%s, where held solid it is "+
+				"%s. No clutch does that: the two columns are swapped, or one was misread.", e.pairsPut(rows),
+				q.Ratio(solid)))
+		return
+	}
 	e.foundShare("Slip at work", slip, spread/ratio, none, "s = 1 − i_solid / i", e.pairsPut(rows),
 		source.Readings)
 	e.out.Headline = fmt.Sprintf("It slips by %s at work.", q.Percent(max(slip, 0)))

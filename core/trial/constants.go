@@ -5,11 +5,10 @@ import (
 	"math"
 	"slices"
 
-	"gonum.org/v1/gonum/stat"
-
 	f "jiriki/core/finding"
 	m "jiriki/core/measured"
 	"jiriki/core/motor"
+	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
 )
@@ -66,8 +65,11 @@ func constantsTrial(e *evaluator) {
 	if added {
 		d.Readings = append(slices.Clone(d.Readings), rows...)
 	}
-	if e.Kind == m.Ohms {
+	switch e.Kind {
+	case m.Ohms:
 		e.ohms()
+	case m.LockedAt:
+		e.lockedOhms()
 	}
 	after := motor.Resolve(d, q.NewReader(""))
 	e.constants(&after, rows)
@@ -98,10 +100,11 @@ func (e *evaluator) ohms() {
 	for _, one := range e.With(func(t *m.Taken) q.Value { return t.Ohms }) {
 		v = append(v, one.Ohms.SI)
 	}
-	mean, spread, _ := meanOf(v, 0.02, e.Resolution.Or(0))
+	mean, spread, _ := meanOf(v, 0.02, e.Steps.In(q.Resistance))
 	e.found("Ohms, mean", mean, spread, none, q.Resistance, "R = Σ R_i / N", fmt.Sprintf("%d positions, %s to %s",
 		len(v),
 		e.show(slices.Min(v), q.Resistance), e.show(slices.Max(v), q.Resistance)), source.Readings)
+	e.tooManyOhms(slices.Min(v), "The least of them")
 	if len(v) > 1 && slices.Max(v) > 1.5*slices.Min(v) {
 		e.say(Scattered, f.Caution, "The ohms differ by "+q.Percent(slices.Max(v)/slices.Min(v)-1)+" round the turn",
 			"Brushes that do not sit, a dirty commutator, or a bar with an open coil. Clean it and read again; "+
@@ -127,18 +130,39 @@ func (e *evaluator) constants(after *motor.Resolved, rows []motor.Reading) {
 		return func(v float64) string { return q.Figures(v, 3) + q.ThinSpace + unit }
 	}
 	put := fmt.Sprintf("%d readings together", fit.Readings)
-	tell := func(name string, c motor.Estimate, expected float64, show func(float64) string) {
+	shared := sharedMeters
+	if e.Kind == m.FreeRun {
+		shared *= 2 // volts and amps of two meters
+	}
+	tell := func(name string, c motor.Estimate, shared, expected float64, show func(float64) string) {
 		if !c.Found() {
 			return
 		}
-		e.foundBy(name, c.Value, within(c.Spread*c.Value, 0), reckonedIf(expected > 0, expected), show,
+		spread := math.Hypot(within(c.Spread*c.Value, numeric.Degrees(fit.Spare)),
+			within(shared*c.Value, 0))
+		if name == ohmsFigure {
+			spread = max(spread, e.Steps.In(q.Resistance)/2)
+		}
+		e.foundBy(name, c.Value, spread, reckonedIf(expected > 0, expected), show,
 			"V = K·ω + I·R, T = K·I − T_loss, by least squares", put, source.DCMachine)
 	}
-	tell("Back-EMF constant", fit.Ke, before.Ke.Value, plain(label))
-	tell("Resistance", fit.R, before.Resistance.Value, func(v float64) string { return e.show(v, q.Resistance) })
-	tell("Torque lost inside", fit.Loss, before.Friction.Value, func(v float64) string { return e.show(v, q.Torque) })
+	tell("Back-EMF constant", fit.Ke, shared, before.Ke.Value, plain(label))
+	tell(ohmsFigure, fit.R, sharedMeters, before.Resistance.Value, func(v float64) string {
+		return e.show(v,
+			q.Resistance)
+	})
+	tell("Torque lost inside", fit.Loss, 2.5*sharedMeters, before.Friction.Value, func(v float64) string {
+		return e.show(v, q.Torque)
+	})
 	e.judgeConstants(fit, before)
 }
+
+// sharedMeters is what meters are off by alike in all of a trial's readings, as a share [common practice]; one standard
+// deviation.
+const sharedMeters = 0.003
+
+// ohmsFigure is what a resistance is told as: it is never surer than half a step of its meter.
+const ohmsFigure = "Resistance"
 
 func (e *evaluator) judgeConstants(fit motor.Fit, before motor.DC) {
 	if fit.Misfit > 2 {
@@ -150,7 +174,7 @@ func (e *evaluator) judgeConstants(fit motor.Fit, before motor.DC) {
 	switch ke, expected := fit.Ke, before.Ke.Value; {
 	case !ke.Found() || expected == 0:
 		e.out.Headline = fmt.Sprintf("%d readings taken.", fit.Readings)
-	case agrees(ke.Value, within(ke.Spread*ke.Value, 0), expected, 0.05):
+	case agrees(ke.Value, within(ke.Spread*ke.Value, numeric.Degrees(fit.Spare)), expected, 0.05):
 		e.say(AsReckoned, f.Good, "The motor is as the plan has it", fmt.Sprintf("K %s measured, %s reckoned.",
 			q.Figures(ke.Value, 3),
 			q.Figures(expected, 3)))
@@ -173,19 +197,26 @@ func (e *evaluator) headlineOfRows(rows []motor.Reading) {
 	if len(rows) == 1 {
 		e.out.Headline = "One reading taken."
 	}
-	if e.Kind == m.LockedAt {
-		var z []float64
-		for _, one := range e.With(func(t *m.Taken) q.Value { return t.Volts },
-			func(t *m.Taken) q.Value { return t.Amps }) {
-			if one.Amps.SI > 0 {
-				z = append(z, one.Volts.SI/one.Amps.SI)
-			}
+	if z := e.ohmsHeld(); e.Kind == m.LockedAt && len(z) > 0 {
+		mean, spread, _ := meanOf(z, math.Sqrt2*meterOff, 0)
+		e.found("Volts for each amp, held", mean, spread, none, q.Resistance, "Z = V / I",
+			fmt.Sprintf("%d readings", len(z)), source.Readings)
+	}
+}
+
+// ohmsHeld are volts for each amp of the readings with the rotor held, Ω.
+func (e *evaluator) ohmsHeld() (z []float64) {
+	for _, one := range e.With(voltsOf, ampsOf) {
+		if one.Amps.SI > 0 {
+			z = append(z, one.Volts.SI/one.Amps.SI)
 		}
-		if len(z) > 0 {
-			e.found("Volts for each amp, held", stat.Mean(z, nil), within(0.02*stat.Mean(z, nil), 0), none,
-				q.Resistance, "Z = V / I",
-				fmt.Sprintf("%d readings", len(z)), source.Readings)
-		}
+	}
+	return z
+}
+
+func (e *evaluator) lockedOhms() {
+	if z := e.ohmsHeld(); len(z) > 0 {
+		e.tooManyOhms(slices.Min(z), "Volts for each amp, held")
 	}
 }
 

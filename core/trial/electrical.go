@@ -11,6 +11,7 @@ import (
 	"jiriki/core/motor"
 	"jiriki/core/numeric"
 	"jiriki/core/plan"
+	"jiriki/core/powerup"
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
 )
@@ -34,6 +35,9 @@ func slipTrial(e *evaluator) {
 	}
 	// The least loaded reading is nearest its field, and tells the poles.
 	poles := motor.NearestPoles(rows[fastest].Hertz.SI, rows[fastest].Speed.SI)
+	if e.noSuchSlip(rows, poles) {
+		return
+	}
 	field := func(hertz float64) float64 { return 4 * math.Pi * hertz / poles }
 	d.out.Reckoned = d.along(0, stat.Mean(hertzes(rows), nil)*1.2, field)
 	last := rows[len(rows)-1]
@@ -56,6 +60,37 @@ func slipTrial(e *evaluator) {
 	if len(rows) < 2 {
 		e.out.Next = Next{Text: "The same at work.", Why: "Slip over its rated slip is how loaded it is."}
 	}
+}
+
+// noSuchSlip says where a speed at such hertz is none an induction motor turns at: past its plate's field, or further
+// behind every field than its kind slips.
+func (e *evaluator) noSuchSlip(rows []m.Taken, poles float64) bool {
+	mo := &e.stations.Motor
+	most := mostSlip(mo.Kind)
+	for _, one := range rows {
+		off := within(offBy(one.Speed.SI, tachometerOff, e.stepOf()), 0)
+		if known := mo.Induction.Poles; known.OK() && mo.Kind.Family() == motor.InductionFamily {
+			field := 4 * math.Pi * one.Hertz.SI / known.Value
+			if over := one.Speed.SI/field - 1; over > off/field && 1-one.Speed.SI*poles/(4*math.Pi*one.Hertz.SI) > most {
+				e.contradicts(Overloaded, fmt.Sprintf("%s over the field of its %s poles", q.Percent(over),
+					q.Figures(known.Value, 2)), fmt.Sprintf("%s at %s. By itself no induction motor passes its "+
+					"field of "+
+					"%s: the tachometer or the hertz are misread.", e.show(one.Speed.SI, q.Speed),
+					e.show(one.Hertz.SI, q.Frequency), e.show(field, q.Speed)))
+				return true
+			}
+		}
+		field := 4 * math.Pi * one.Hertz.SI / poles
+		if slip := 1 - one.Speed.SI/field; slip-off/field > most {
+			e.contradicts(Overloaded, fmt.Sprintf("No induction motor slips by %s", q.Percent(slip)), fmt.Sprintf(
+				"%s at %s is no speed of %s poles, nor of any other count. The tachometer or the hertz are "+
+					"misread, or "+
+					"it was read at another shaft.", e.show(one.Speed.SI, q.Speed), e.show(one.Hertz.SI, q.Frequency),
+				q.Figures(poles, 2)))
+			return true
+		}
+	}
+	return false
 }
 
 func hertzes(rows []m.Taken) []float64 {
@@ -113,6 +148,10 @@ func (e *evaluator) correctPoles(poles float64) {
 		2) + " poles, as its speed says."}
 }
 
+// voltsFlicker is how far a socket's volts wander from one reading to the next [common practice]; one standard
+// deviation, V.
+const voltsFlicker = 0.3
+
 func sagTrial(e *evaluator) {
 	rows := e.With(voltsOf, ampsOf)
 	if len(rows) < 2 || mostAmps(rows)-leastAmps(rows) < 0.5 {
@@ -122,7 +161,7 @@ func sagTrial(e *evaluator) {
 	}
 	d := e.draw("amps", e.scaleOf(q.Current), "volts", e.scaleOf(q.Voltage))
 	// Both readings are one meter's: its own error is in both alike, what it shows in steps is not.
-	off := max(e.Resolution.Or(0)/math.Sqrt(12), 0.15)
+	off := math.Hypot(e.Steps.In(q.Voltage)/math.Sqrt(12), voltsFlicker)
 	for _, one := range rows {
 		d.point(one.Amps.SI, one.Volts.SI, off, "")
 	}
@@ -137,12 +176,18 @@ func sagTrial(e *evaluator) {
 	}
 	e.out.Enough = true
 	d.fit(0, mostAmps(rows)*1.2, func(a float64) float64 { return fit.X[0] - fit.X[1]*a })
-	z, spread := fit.X[1], within(fit.Spread(1), 0)
+	z, spread := fit.X[1], spreadIn(&fit, fit.Spread(1))
 	reckoned, assumes := e.reckonedSag()
 	e.found("Falls for each amp", z, spread, reckoned, q.Resistance, "Z = (V_free − V_loaded) / I",
 		fmt.Sprintf("%d readings, %s free", len(rows), e.show(fit.X[0], q.Voltage)), source.Readings,
 		assumes...)
 	e.out.Headline = fmt.Sprintf("It falls %s for each amp.", e.show(z, q.Voltage))
+	if z < -spread {
+		e.contradicts(Swapped, "The volts rise under the load", "A supply does not do that. Volts and amps of two "+
+			"readings "+
+			"are swapped, or something else was switched off between them.")
+		return
+	}
 	if z <= spread {
 		e.say(StiffSupply, f.Good, "It hardly sags", "Less than the meter tells.")
 		e.WhyNot("The sag is less than the meter tells.")
@@ -253,20 +298,17 @@ func insulationTrial(e *evaluator) {
 					e.show(e.Air.SI, q.Temperature)), source.InsulationOhms)
 		}
 	}
-	if volts := e.stations.Motor.Volts.Value; e.Tested.Known && volts > 0 && e.Tested.SI < volts {
-		e.say(LowOhms, f.Caution, "Tested at fewer volts than it runs on", "A tester of 500 V finds what breaks "+
-			"down at mains volts.")
-	}
+	tells := e.testerTells()
 	switch {
 	case least < leastOhms:
 		e.say(LowOhms, f.Stop, "Do not power it", show(least)+" to the frame. Damp or dirty windings, or one that "+
-			"touches: dry it "+
-			"warm for a day and test again. If it stays low it is a rewind, or scrap.")
+			"touches: dry it warm for a day and test again. If it stays low it is a rewind, or scrap.")
 		e.WhyNot("A winding under 1 MΩ passes no step.")
+	case !tells:
+		e.WhyNot("So few volts test no insulation, or nobody wrote down how many it was.")
 	case judged < soundOhms:
 		e.say(LowOhms, f.Caution, "Low: dry it first", show(judged)+" where 5 MΩ is sound. Warm and dry for a "+
-			"day, then test again; an "+
-			"earth-fault device ahead of it whatever it reads.")
+			"day, then test again; an earth-fault device ahead of it whatever it reads.")
 		e.tickInsulation(show(least))
 	default:
 		e.say(Sound, f.Good, "Sound", show(least)+" to the frame, where 5 MΩ is asked for.")
@@ -275,15 +317,39 @@ func insulationTrial(e *evaluator) {
 	e.out.Headline = show(least) + " to the frame."
 }
 
+// leastTester is the least a tester of insulation puts on a winding, V: a multimeter's few volts find nothing [common
+// practice].
+const leastTester = 50
+
+// testerTells reports whether the tester puts at least the volts on the winding that it runs on; it says why not.
+func (e *evaluator) testerTells() bool {
+	wanted := math.Max(leastTester, e.stations.Motor.Volts.Value)
+	switch {
+	case !e.Tested.Known:
+		e.say(TooFewVolts, f.Missing, "With how many volts was it tested?",
+			"A tester of 500 V finds what breaks down at "+
+				"mains volts; a multimeter's few volts find nothing.")
+	case e.Tested.SI < wanted:
+		e.say(TooFewVolts, f.Missing, fmt.Sprintf("%s test no insulation", e.show(e.Tested.SI, q.Voltage)), fmt.Sprintf(
+			"It runs on more: what breaks down at %s is not found. Use a tester of 500 V; until then this says "+
+				"nothing "+
+				"good.", e.show(wanted, q.Voltage)))
+	default:
+		return true
+	}
+	return false
+}
+
 // tickInsulation is the correction: the step of the first power-up is taken, with what was read.
 func (e *evaluator) tickInsulation(read string) {
-	const step = "power.insulation"
+	step := powerup.ID(powerup.InsulationStep)
 	var checks []plan.Check
 	for _, c := range e.in.Plan.Checks {
 		if c.ID != step {
 			checks = append(checks, c)
 		}
 	}
-	checks = append(checks, plan.Check{ID: step, On: e.written.On, Measured: read})
+	checks = append(checks, plan.Check{ID: step, On: e.written.On, Measured: read + " at " + e.show(e.Tested.SI,
+		q.Voltage)})
 	e.out.Correction = &Correction{Label: "Tick it off in the power-up", Checks: checks, Detail: "With what was read."}
 }

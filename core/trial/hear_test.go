@@ -95,7 +95,7 @@ func TestSpeedsAreHeardUnderHumAndNoise(t *testing.T) {
 	const machines = 200
 	right, wrong, wrongAndSure, sure, within := 0, 0, 0, 0, 0
 	for i := range machines {
-		b := bench{rand.New(rand.NewPCG(uint64(i), 8))}
+		b := bench{Rand: rand.New(rand.NewPCG(uint64(i), 8))}
 		m := machineHeard(b, i)
 		samples, rate := m.sound(b)
 		heard, err := Hear(samples, rate, m.clues)
@@ -137,7 +137,7 @@ func TestAStrongLineIsHeardAtItsPeak(t *testing.T) {
 	for what, clues := range map[string]func(bench) Clues{"alone": alone, "belted": belted} {
 		within, sure := 0, 0
 		for i := range each {
-			b := bench{rand.New(rand.NewPCG(uint64(i), 21))}
+			b := bench{Rand: rand.New(rand.NewPCG(uint64(i), 21))}
 			turns := b.between(9, 44)
 			samples := make([]float64, int(4*rate))
 			for k := range samples {
@@ -172,7 +172,7 @@ func TestAWanderingSpeedIsHeardWithinItsSpread(t *testing.T) {
 	for _, wander := range []float64{0.003, 0.01} {
 		within, spread := 0, 0.0
 		for i := range each {
-			b := bench{rand.New(rand.NewPCG(uint64(i), 33))}
+			b := bench{Rand: rand.New(rand.NewPCG(uint64(i), 33))}
 			turns, slow, begins := b.between(9, 44), b.between(0.2, 1.5), b.between(0, 2*math.Pi)
 			samples := make([]float64, int(4*rate))
 			phase, mean := 0.0, 0.0

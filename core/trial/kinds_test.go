@@ -87,7 +87,7 @@ func TestDifferencesAreNamed(t *testing.T) {
 			Readings: []m.Reading{{Force: "12 N"}}},
 			NotSquare, f.Caution, Easier},
 		{"more out than in", sound(), m.Trial{Kind: m.Brake, Radius: "100 mm", Readings: []m.Reading{{Force: "100 N",
-			Speed: "400", Volts: "100 V", Amps: "2 A"}}}, Scattered, f.Caution, AsReckoned},
+			Speed: "400", Volts: "100 V", Amps: "2 A"}}}, Scattered, f.Stop, AsReckoned},
 		{"past its class", sound(), m.Trial{Kind: m.WarmUp, Air: "20", Readings: []m.Reading{{Time: "0", Celsius: "20"},
 			{Time: "20 min", Celsius: "90"}, {Time: "40 min", Celsius: "120"}, {Time: "80 min", Celsius: "140"}}},
 			PastClass, f.Stop,
@@ -103,10 +103,12 @@ func TestDifferencesAreNamed(t *testing.T) {
 			SoftSupply, f.Caution, StiffSupply},
 		{"under a megohm", sound(), m.Trial{Kind: m.Insulation, Readings: []m.Reading{{Megohms: "0.9"}}}, LowOhms,
 			f.Stop, Sound},
-		{"damp", sound(), m.Trial{Kind: m.Insulation, Readings: []m.Reading{{Megohms: "3 MΩ"}}}, LowOhms, f.Caution,
+		{"damp", sound(), m.Trial{Kind: m.Insulation, Tested: "500 V", Readings: []m.Reading{{Megohms: "3 MΩ"}}},
+			LowOhms, f.Caution,
 			Sound},
-		{"sound", sound(), m.Trial{Kind: m.Insulation, Readings: []m.Reading{{Megohms: "60"}}}, Sound, f.Good, LowOhms},
-		{"good cold and low warm", sound(), m.Trial{Kind: m.Insulation, Air: "10 °C",
+		{"sound", sound(), m.Trial{Kind: m.Insulation, Tested: "500 V", Readings: []m.Reading{{Megohms: "60"}}},
+			Sound, f.Good, LowOhms},
+		{"good cold and low warm", sound(), m.Trial{Kind: m.Insulation, Air: "10 °C", Tested: "500 V",
 			Readings: []m.Reading{{Megohms: "12"}}},
 			LowOhms, f.Caution, Sound},
 		{"a capacitor that leaves it standing", fan(), m.Trial{Kind: m.Capacitors, Readings: []m.Reading{
@@ -211,9 +213,10 @@ func TestCorrectionsBecomeWhatIsReckoned(t *testing.T) {
 	out = of(t, in)
 	assert.Len(t, out.Correction.Motor.Readings, 2)
 
-	in = with(plantest.Sound(), m.Trial{Kind: m.Insulation, On: "2026-11-02", Readings: []m.Reading{{Megohms: "60"}}})
+	in = with(plantest.Sound(), m.Trial{Kind: m.Insulation, On: "2026-11-02", Tested: "500 V",
+		Readings: []m.Reading{{Megohms: "60"}}})
 	out = of(t, in)
-	assert.Equal(t, plan.Check{ID: "power.insulation", On: "2026-11-02", Measured: "60\u202fMΩ"},
+	assert.Equal(t, plan.Check{ID: "power.insulation", On: "2026-11-02", Measured: "60\u202fMΩ at 500\u202fV"},
 		out.Correction.Checks[0])
 	in = with(plantest.Sound(), m.Trial{Kind: m.Insulation, Readings: []m.Reading{{Megohms: "0.5"}}})
 	assert.Nil(t, of(t, in).Correction, "what is not sound ticks nothing off")

@@ -14,7 +14,7 @@ import (
 )
 
 // scaleOff is how far off a spring scale in the hand is, as a share [common practice]; one standard deviation.
-const scaleOff = 0.03
+const scaleOff = 0.02
 
 // arm is the lever of the pull, m.
 func (e *evaluator) arm() float64 { return e.Radius.SI * math.Sin(e.Angle.Or(math.Pi/2)) }
@@ -24,7 +24,7 @@ func (e *evaluator) torqueOf(rows []m.Taken) (torque, spread float64, pulls []fl
 	for _, one := range rows {
 		pulls = append(pulls, max(one.Force.SI-e.Own.Or(0), 0))
 	}
-	mean, spread, _ := meanOf(pulls, scaleOff, e.Resolution.Or(0))
+	mean, spread, _ := meanOf(pulls, scaleOff, e.Steps.In(q.Force))
 	return mean * e.arm(), spread * e.arm(), pulls
 }
 
@@ -51,7 +51,7 @@ func pullTrial(e *evaluator) {
 	d := e.draw("pull", bare, "torque", e.scaleOf(q.Torque))
 	for i, one := range rows {
 		torque := max(one.Force.SI-e.Own.Or(0), 0) * e.arm()
-		d.point(float64(i+1), torque, offBy(torque, scaleOff, e.Resolution.Or(0)*e.arm()), string(one.State))
+		d.point(float64(i+1), torque, offBy(torque, scaleOff, e.Steps.In(q.Force)*e.arm()), string(one.State))
 	}
 	var own dryrun.Own
 	if e.model != nil {
@@ -60,10 +60,10 @@ func pullTrial(e *evaluator) {
 	put := func(pulls []float64) string {
 		return fmt.Sprintf("%s × %s", e.show(stat.Mean(pulls, nil), q.Force), e.show(e.arm(), q.Length))
 	}
-	running, resting := 0.0, 0.0
+	running, resting, unsure := 0.0, 0.0, 0.0
 	if len(keeps) > 0 {
 		torque, spread, pulls := e.torqueOf(keeps)
-		running = torque
+		running, unsure = torque, spread
 		e.found("Keeps it going", torque, spread, reckonedIf(e.model != nil, own.Running), q.Torque,
 			"T = F · r · sin α",
 			put(pulls), source.SpringScale)
@@ -78,6 +78,9 @@ func pullTrial(e *evaluator) {
 		resting = most
 		e.found("Just starts it", most, spread, reckonedIf(e.model != nil, own.Resting), q.Torque,
 			"T = F_most · r · sin α", put(pulls), source.SpringScale)
+	}
+	if e.keepsOverStarts(running, unsure, resting) {
+		return
 	}
 	if off := math.Abs(e.Angle.Or(math.Pi/2) - math.Pi/2); off > 15*math.Pi/180 {
 		e.say(NotSquare, f.Caution, "The pull was not square to the radius",

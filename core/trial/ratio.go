@@ -26,19 +26,35 @@ func (e *evaluator) pairRatio(rows []m.Taken) (ratio, spread float64) {
 	logs, off := make([]float64, len(rows)), 0.0
 	for i, one := range rows {
 		logs[i] = math.Log(one.Speed.SI / one.Second.SI)
-		a, b := offBy(one.Speed.SI, tachometerOff, e.stepOf())/one.Speed.SI, offBy(one.Second.SI, tachometerOff,
-			e.stepOf())/one.Second.SI
-		off += a*a + b*b
+		off = max(off, e.pairOff(one))
 	}
-	n := float64(len(rows))
 	mean := stat.Mean(logs, nil)
 	// Two readings of one tachometer are off alike; what it shows in steps is not.
-	sigma := math.Sqrt(off) / n
-	out := within(sigma, 0)
-	if len(rows) > 2 {
-		out = math.Max(out, within(stat.StdDev(logs, nil)/math.Sqrt(n), len(rows)-1))
+	return math.Exp(mean), math.Exp(mean) * spreadOfMean(logs, off)
+}
+
+// ratiosDiffer says where pairs of one position and one load disagree by more than two tachometers do.
+func (e *evaluator) ratiosDiffer(rows []m.Taken) bool {
+	logs, off := make([]float64, len(rows)), 0.0
+	for i, one := range rows {
+		logs[i] = math.Log(one.Speed.SI / one.Second.SI)
+		off = max(off, e.pairOff(one))
 	}
-	return math.Exp(mean), math.Exp(mean) * out
+	low, high, apart := differs(logs, off)
+	if apart {
+		e.contradicts(Scattered, fmt.Sprintf("The pairs do not agree: %s and %s", q.Ratio(math.Exp(logs[low])),
+			q.Ratio(math.Exp(logs[high]))), fmt.Sprintf("%s and %s of one position cannot both be. Another "+
+			"position, a "+
+			"pick-up that counts twice, or a slip of the pen.", e.pairsPut(rows[low:low+1]),
+			e.pairsPut(rows[high:high+1])))
+	}
+	return apart
+}
+
+// pairOff is one standard deviation of the ratio of a pair, as a share.
+func (e *evaluator) pairOff(one m.Taken) float64 {
+	return math.Hypot(offBy(one.Speed.SI, tachometerOff, e.stepOf())/one.Speed.SI,
+		offBy(one.Second.SI, tachometerOff, e.stepOf())/one.Second.SI)
 }
 
 func turning(rows []m.Taken, state m.State) (out []m.Taken) {
@@ -69,6 +85,9 @@ func ratioTrial(e *evaluator) {
 	if len(light) == 0 {
 		light = all
 	}
+	if e.ratiosDiffer(light) {
+		return
+	}
 	ratio, spread := e.pairRatio(light)
 	expected, unslipped := none, none
 	if e.position != nil {
@@ -81,6 +100,9 @@ func ratioTrial(e *evaluator) {
 	e.out.Headline = "The ratio is " + q.Ratio(ratio) + "."
 	if math.IsNaN(expected) {
 		e.WhyNot("The plan has no reduction yet. Put in a stage with a ratio that is known.")
+		return
+	}
+	if e.swapped(ratio, expected) {
 		return
 	}
 	e.judgeRatio(ratio, spread, expected, unslipped)

@@ -3,6 +3,7 @@ package trial
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"jiriki/core/dryrun"
 	f "jiriki/core/finding"
@@ -10,7 +11,9 @@ import (
 	"jiriki/core/motor"
 	"jiriki/core/numeric"
 	q "jiriki/core/quantity"
+	"jiriki/core/script"
 	"jiriki/core/source"
+	"jiriki/core/working"
 )
 
 // clockOff is how far off a time by hand is, s [common practice]; a pick-up's own clock is not.
@@ -145,6 +148,9 @@ func fitCoasts(list []coast, disc float64) (coasted, bool) {
 			at++
 		}
 	})
+	if ok {
+		fit.Without(len(believed))
+	}
 	out.fit = fit
 	return out, ok
 }
@@ -170,7 +176,20 @@ func runDownTrial(e *evaluator) {
 		e.runUp(d, ups)
 		return
 	}
-	fitted, ok := fitCoasts(list, e.Disc.Or(0))
+	if e.rises(list) {
+		return
+	}
+	disc := e.Disc.Or(0)
+	if both := withAndWithout(list); both && disc > 0 && !e.discTells(list) {
+		if e.out.Contradicts {
+			return
+		}
+		e.say(Scattered, f.Missing, "The disc hardly changed how it coasts",
+			"So its inertia is not told: a disc of about "+
+				"the inertia that turns already tells it best.")
+		disc = 0
+	}
+	fitted, ok := fitCoasts(list, disc)
 	if !ok {
 		e.wants("The speeds do not fall.", "Speeds in the order they were read, each later than the last.", "")
 		return
@@ -191,17 +210,33 @@ type coastTrial struct {
 	coasted
 }
 
-// reckonedInertia is what the plan takes to turn with the shaft, kg·m², and its own friction there, N·m.
-func (e *evaluator) reckonedInertia() (inertia, friction float64, ok bool) {
-	if e.model == nil {
-		return 0, 0, false
+// withAndWithout reports whether it was let go with a disc on, and without one.
+func withAndWithout(list []coast) bool {
+	with, without := false, false
+	for _, c := range list {
+		with, without = with || c.disc, without || !c.disc
 	}
-	motorLoss := e.stations.Motor.DC.Friction.Value
+	return with && without
+}
+
+// reckonedInertia is what the plan takes to turn with the shaft, kg·m²; the motor by itself where it is read at that.
+func (e *evaluator) reckonedInertia() (inertia float64, ok bool) {
+	if e.model == nil {
+		return 0, false
+	}
 	if e.Where == m.AtMotor {
-		return e.stations.Motor.Rotor.Value, motorLoss, e.stations.Motor.Rotor.Value > 0
+		return e.stations.Motor.Rotor.Value, e.stations.Motor.Rotor.Value > 0
 	}
 	own := dryrun.OwnOf(e.model, e.position.Label)
-	return own.Rotor + own.Wheels + own.Work, own.Running + motorLoss*own.Turns, true
+	return own.Rotor + own.Wheels + own.Work, true
+}
+
+// reckonedSlowing is how fast the plan lets the shaft slow at a speed of it, let go, rad/s².
+func (e *evaluator) reckonedSlowing(omega float64) float64 {
+	if e.Where == m.AtMotor {
+		return e.model.Powered.At(omega, &motor.Fed{}).Drag / e.stations.Motor.Rotor.Value
+	}
+	return dryrun.Slows(e.model, e.position.Label, omega)
 }
 
 func (c *coastTrial) tell() {
@@ -216,23 +251,20 @@ func (c *coastTrial) tell() {
 			return drags.after(x[c.begin+i], t-one.t[0], share)
 		})
 	}
-	reckonedJ, reckonedT, known := e.reckonedInertia()
-	if known && reckonedT > 0 {
-		first := c.list[0]
-		c.d.out.Reckoned = c.d.along(first.t[0], first.t[len(first.t)-1], func(t float64) float64 {
-			return max(first.omega[0]-reckonedT/reckonedJ*(t-first.t[0]), 0)
-		})
-	}
+	reckonedJ, known := e.reckonedInertia()
 	top := x[c.begin]
 	rest := c.restTime(x)
-	e.found("Coasts to rest", rest, within(c.fit.SpreadOf(c.restTime), 0), expectedRest(known, reckonedJ, reckonedT,
-		top),
-		q.Duration, "dω/dt = −(a + b·ω + c·ω²)", fmt.Sprintf("from %s", e.show(top, q.Speed)), source.SpinDown)
+	reckonedRest := none
+	if known {
+		reckonedRest = e.drawReckoned(c.d, c.list[0], top)
+	}
+	e.found("Coasts to rest", rest, spreadIn(&c.fit, c.fit.SpreadOf(c.restTime)), reckonedRest, q.Duration,
+		"dω/dt = −(a + b·ω + c·ω²)", fmt.Sprintf("from %s", e.show(top, q.Speed)), source.SpinDown)
 	inertia, from := 0.0, ""
 	switch {
 	case c.parted:
 		inertia = c.inertia(x)
-		spread := within(c.fit.SpreadOf(c.inertia), 0)
+		spread := spreadIn(&c.fit, c.fit.SpreadOf(c.inertia))
 		e.found("Inertia at the "+e.shaft(), inertia, spread, reckonedIf(known, reckonedJ), q.Inertia,
 			"J = J_disc · α_with / (α_without − α_with)", fmt.Sprintf("disc of %s", e.show(e.Disc.SI, q.Inertia)),
 			source.SpinDown)
@@ -241,6 +273,10 @@ func (c *coastTrial) tell() {
 		inertia, from = reckonedJ, "with the inertia the plan has, "+e.show(reckonedJ, q.Inertia)
 	}
 	if inertia > 0 {
+		reckonedT := none
+		if known {
+			reckonedT = reckonedJ * e.reckonedSlowing(0.1*top)
+		}
 		c.tellDrag(inertia, from, reckonedT, known)
 	}
 	e.out.Headline = c.headline(rest, inertia)
@@ -251,11 +287,24 @@ func (c *coastTrial) tell() {
 	}
 }
 
-func expectedRest(known bool, inertia, friction, top float64) float64 {
-	if !known || !(friction > 0) {
+// drawReckoned draws how the plan lets it coast beside a spin-down, and returns how long that takes from a speed, s;
+// NaN
+// where it does not stop by itself.
+func (e *evaluator) drawReckoned(d drawing, beside coast, top float64) float64 {
+	slowest := e.reckonedSlowing(0.01 * top)
+	if !(slowest > 0) {
 		return none
 	}
-	return inertia * top / friction
+	share := func(omega float64) float64 { return e.reckonedSlowing(omega) }
+	t, omega := beside.t[0], beside.omega[0]
+	const steps = 60
+	h := (beside.t[len(beside.t)-1] - t) / steps
+	for range steps + 1 {
+		d.out.Reckoned = append(d.out.Reckoned, Point{X: d.x.of(t), Y: d.y.of(omega)})
+		half := max(omega-h/2*share(omega), 0)
+		t, omega = t+h, max(omega-h*share(max(half, 1e-3*top)), 0)
+	}
+	return numeric.Integral(0, top, func(w float64) float64 { return 1 / share(max(w, 1e-6*top)) })
 }
 
 // restTime is how long it takes to stand still: ∫ dω / (a + b·ω + c·ω²), s.
@@ -281,15 +330,16 @@ func (c *coastTrial) tellDrag(inertia float64, from string, reckoned float64, kn
 		assumes = append(assumes, from)
 	}
 	slow, fast := of(0.1*top), of(top)
-	e.found("Drag, slow", slow(x), within(c.fit.SpreadOf(slow), 0), reckonedIf(known, reckoned), q.Torque,
+	e.found("Drag, slow", slow(x), spreadIn(&c.fit, c.fit.SpreadOf(slow)), reckonedIf(known, reckoned), q.Torque,
 		"T = J · (a + b·ω + c·ω²)",
 		"at a tenth of "+e.show(top, q.Speed), source.SpinDown, assumes...)
-	e.found("Drag, at full speed", fast(x), within(c.fit.SpreadOf(fast), 0), reckonedIf(known, reckoned), q.Torque,
+	e.found("Drag, at full speed", fast(x), spreadIn(&c.fit, c.fit.SpreadOf(fast)), reckonedIf(known, reckoned),
+		q.Torque,
 		"T = J · (a + b·ω + c·ω²)", "at "+e.show(top, q.Speed), source.SpinDown, assumes...)
 	if !known || !(reckoned > 0) {
 		return
 	}
-	spread := within(c.fit.SpreadOf(slow), 0)
+	spread := spreadIn(&c.fit, c.fit.SpreadOf(slow))
 	detail := fmt.Sprintf("%s measured, %s reckoned.", e.show(slow(x), q.Torque), e.show(reckoned, q.Torque))
 	switch {
 	case agrees(slow(x), spread, reckoned, 0.15):
@@ -334,6 +384,9 @@ func (c *coastTrial) headline(rest, inertia float64) string {
 // correct lets the inertia into the motor or the dry run, and the drag with it.
 func (c *coastTrial) correct(inertia float64) {
 	e := c.e
+	if e.motorLosesMore(inertia, c) {
+		return
+	}
 	if inertia <= 0 || e.model == nil {
 		e.WhyNot("Without the inertia of what turns, known or told by a disc, a spin-down says nothing the plan " +
 			"can use.")
@@ -345,10 +398,17 @@ func (c *coastTrial) correct(inertia float64) {
 			e.WhyNot("The rotor's inertia is told apart from its drag by a second spin-down with a disc.")
 			return
 		}
-		d := e.in.Plan.Motor
-		d.Body.Rotor = q.WrittenTo(inertia, 3, "kg·m²")
+		d := e.in.Plan.Motor.Whole()
+		d.Body.Rotor = q.WrittenTo(inertia, 4, "kg·m²")
+		if e.written.Used == "" {
+			d.Readings = append(slices.Clone(d.Readings), c.spinDownOf())
+		}
+		if len(d.Readings) > motor.MostReadings {
+			e.WhyNot(fmt.Sprintf("The motor holds %d readings at the most; take some out.", motor.MostReadings))
+			return
+		}
 		e.out.Correction = &Correction{Label: "Let the motor have this rotor", Motor: &d,
-			Detail: "In place of one guessed by its body."}
+			Detail: "Its inertia and its own loss, in place of what its body and its plate say."}
 		return
 	}
 	own := dryrun.OwnOf(e.model, e.position.Label)
@@ -361,13 +421,54 @@ func (c *coastTrial) correct(inertia float64) {
 			e.WhyNot("What turned is less than the plan takes rotor and wheels alone to be.")
 			return
 		}
-		s.Inertia = q.WrittenTo(rest, 3, "kg·m²")
+		s.Inertia = q.WrittenTo(rest, 4, "kg·m²")
 	}
-	// A dry run counts what the motor itself loses beside it.
-	lost := e.stations.Motor.DC.Friction.Value * own.Turns
-	s.Friction = q.WrittenTorque(max(inertia*c.drag(x).at(0.5*x[c.begin])-lost, 0), e.sys)
+	drags, top := c.drag(x), x[c.begin]
+	torque := func(v float64) q.Text { return q.WrittenTo(inertia*v, 4, "N·m") }
+	s.Coasted = &script.Coasted{Dry: torque(drags.a), Grows: torque(drags.b * top), Air: torque(drags.c * top * top),
+		At: q.WrittenTo(top/q.RPM, 4, "rpm")}
 	e.out.Correction = &Correction{Label: "Let the dry run have it", Script: &s,
-		Detail: "Inertia and drag as measured, in place of what was guessed. The drag is that at half of full speed."}
+		Detail: "It then coasts as it did: the drag of motor, reduction and machine together, in place of what was " +
+			"guessed."}
+}
+
+// spinDownOf is a spin-down of the motor by itself as a reading of it: from the fastest to where a twentieth is left.
+func (c *coastTrial) spinDownOf() motor.Reading {
+	x, top := c.fit.X, c.fit.X[c.begin]
+	d := c.drag(x)
+	took := numeric.Integral(slowEnough*top, top, func(w float64) float64 { return 1 / d.at(w) })
+	return motor.Reading{Sort: "spin-down", Speed: q.WrittenTo(top/q.RPM, 4, "rpm"),
+		ToSpeed: q.WrittenTo(slowEnough*top/q.RPM, 4, "rpm"), Time: q.WrittenTo(took, 4, "s"),
+		Note: "trial, " + c.e.written.On}
+}
+
+// slowEnough is the part of its full speed down to which a motor's own spin-down is timed.
+const slowEnough = 0.05
+
+// motorLosesMore says where what the motor by itself was measured to lose is more than all that holds it back: two
+// trials of one thing, of which one is wrong.
+func (e *evaluator) motorLosesMore(inertia float64, c *coastTrial) bool {
+	if e.model == nil || e.Where == m.AtMotor || inertia <= 0 {
+		return false
+	}
+	loss := e.stations.Motor.DC.Friction
+	if e.stations.Motor.Kind.Family() == motor.SeriesFamily {
+		loss = e.stations.Motor.Series.Friction
+	}
+	of := func(x []float64) float64 { return inertia * c.drag(x).at(x[c.begin]) }
+	all, spread := of(c.fit.X), spreadIn(&c.fit, c.fit.SpreadOf(of))
+	lost := loss.Value * e.turns
+	off := within(e.stations.Motor.Fit.Loss.Spread, 0) * lost
+	if loss.Standing != working.Measured || lost-off <= all+spread {
+		return false
+	}
+	e.say(Stiffer, f.Missing, "Which of the two is right?", fmt.Sprintf("By its free run the motor alone takes %s "+
+		"at the "+
+		"spindle; by this spin-down all of it together takes %s. Do one of them again, or take the readings of the "+
+		"free "+
+		"run out of the motor; then this can be let in.", e.show(lost, q.Torque), e.show(all, q.Torque)))
+	e.WhyNot("It and the motor's free run cannot both be so: choose which.")
+	return true
 }
 
 // upRows are the readings of a run-up, from switching on.

@@ -83,7 +83,7 @@ func TestSpinDownsAgainstSciPy(t *testing.T) {
 // Source: the same posterior on a grid thirty times as fine, by NumPy and scipy.stats.
 func TestWarmUpsAgainstSciPy(t *testing.T) {
 	for _, c := range scipy(t).WarmUps {
-		got := settlingOf(c.T, c.Kelvin, c.Off, c.Believed)
+		got := settlingOf(c.T, c.Kelvin, c.Off, c.Believed, func(t float64) float64 { return math.Exp(-t) })
 		assert.InDelta(t, c.Settles, got.Settles, 0.03*c.Within)
 		assert.InEpsilon(t, c.Within, got.SettlesWithin, 0.04)
 		assert.InEpsilon(t, c.Time, got.Time, 0.03)

@@ -26,7 +26,7 @@ const asReckoned = 0.03
 
 // stepOf is the finest step of what reads the speed, rad/s; a pick-up's follows from its marks and its gate.
 func (e *evaluator) stepOf() float64 {
-	step := e.Resolution.Or(0)
+	step := e.Steps.In(q.Speed)
 	if e.PerTurn.Known && e.Gate.Known {
 		step = max(step, 60/(e.PerTurn.SI*e.Gate.SI)*q.RPM)
 	}
@@ -38,19 +38,41 @@ func offBy(v, share, step float64) float64 { return math.Hypot(share*v, step/mat
 
 func speedOf(t *m.Taken) q.Value { return t.Speed }
 
-// meanOf is the mean of readings of one thing, and how far it may be out: as far as they scatter, and never less than
-// the instrument's own error, which all of them share.
+// meanOf is the mean of readings of one thing and how far it may be out, v out by such a share and shown in such steps.
 func meanOf(v []float64, share, step float64) (mean, spread, scatter float64) {
 	mean = stat.Mean(v, nil)
 	if len(v) > 1 {
 		scatter = stat.StdDev(v, nil)
 	}
-	n := float64(len(v))
-	own := within(offBy(mean, share, step/math.Sqrt(n)), 0)
-	if len(v) > 2 {
-		own = math.Hypot(own, within(scatter/math.Sqrt(n), len(v)-1))
+	spread = spreadOfMean(v, offBy(mean, share, step))
+	if scatter == 0 {
+		// Readings on one step are off alike by as much as half of it.
+		spread = max(spread, step/2)
 	}
-	return mean, own, scatter
+	return mean, spread, scatter
+}
+
+// How many readings tell by themselves how far they scatter; what part of its error an instrument makes alike in all of
+// them; and how little they scatter, as a variance, where all of it is.
+const (
+	enough      = 3
+	sharedPart  = 0.15
+	allSharedAt = 0.1
+)
+
+// spreadOfMean is how far the mean of readings may be out nine times in ten, each out by off (one standard deviation):
+// as they scatter, by Student's t, and by what all of them share.
+func spreadOfMean(v []float64, off float64) float64 {
+	n := float64(len(v))
+	if n < 2 {
+		return within(off, 0)
+	}
+	scatter := stat.StdDev(v, nil)
+	shared := off * max(sharedPart, math.Sqrt(max(0, 1-scatter*scatter/(allSharedAt*off*off))))
+	if n < enough {
+		return within(math.Hypot(off/math.Sqrt(n), shared), 0)
+	}
+	return math.Hypot(within(shared, 0), within(scatter/math.Sqrt(n), len(v)-1))
 }
 
 // expectedSpeed is what the plan makes of a shaft's speed as it is told to go, rad/s; NaN where it makes nothing.
@@ -256,16 +278,20 @@ func earTrial(e *evaluator) {
 // deadSpeed is the share of its fastest below which a spindle counts as standing.
 const deadSpeed = 0.01
 
+// knobOff is how far off a knob stands from its mark, of its travel [common practice]; one standard deviation. At its
+// stops it is not.
+const knobOff = 0.01
+
 // atMark is what was read at one mark of the knob: the mean where it was read more than once.
 type atMark struct {
 	knob, omega, off float64
 	n                int
 }
 
-// marks are the readings by mark, rising.
-func (e *evaluator) marks(full float64) []atMark {
+// marks are readings by mark, rising.
+func (e *evaluator) marks(full float64, rows []m.Taken) []atMark {
 	by := map[float64][]float64{}
-	for _, one := range e.With(func(t *m.Taken) q.Value { return t.Mark }, speedOf) {
+	for _, one := range rows {
 		by[one.Mark.SI/full] = append(by[one.Mark.SI/full], one.Speed.SI)
 	}
 	out := make([]atMark, 0, len(by))
@@ -274,12 +300,42 @@ func (e *evaluator) marks(full float64) []atMark {
 		out = append(out, atMark{knob, mean, offBy(mean, tachometerOff, e.stepOf()), len(list)})
 	}
 	slices.SortFunc(out, func(a, b atMark) int { return cmp.Compare(a.knob, b.knob) })
+	for i := range out {
+		if out[i].knob > 0 && out[i].knob < 1 {
+			slope := (out[min(i+1, len(out)-1)].omega - out[max(i-1, 0)].omega) /
+				(out[min(i+1, len(out)-1)].knob - out[max(i-1, 0)].knob)
+			if !math.IsNaN(slope) && !math.IsInf(slope, 0) {
+				out[i].off = math.Hypot(out[i].off, knobOff*slope)
+			}
+		}
+	}
 	return out
 }
 
+// ways splits readings into those to which the knob was turned up, and down; all of them as the first where it was not
+// turned both ways over three marks at least.
+func (e *evaluator) ways() (up, down []m.Taken) {
+	rows := e.With(func(t *m.Taken) q.Value { return t.Mark }, speedOf)
+	for i, one := range rows {
+		if i > 0 && one.Mark.SI < rows[i-1].Mark.SI {
+			down = append(down, one)
+			continue
+		}
+		up = append(up, one)
+	}
+	if len(up) < leastMarks || len(down) < leastMarks {
+		return rows, nil
+	}
+	return up, down
+}
+
+// leastMarks is how many marks make more than a line whatever the truth.
+const leastMarks = 3
+
 func knobTrial(e *evaluator) {
 	full := e.Full.Or(10)
-	all := e.marks(full)
+	up, down := e.ways()
+	all, falling := e.marks(full, up), e.marks(full, down)
 	d := e.draw("knob", scale{si: 1 / full}, e.shaft()+" speed", e.scaleOf(q.Speed))
 	if e.model != nil && !e.model.Powered.FixedSpeed() {
 		d.out.Reckoned = d.along(0, 1, e.expectedSpeed)
@@ -287,7 +343,10 @@ func knobTrial(e *evaluator) {
 	for _, one := range all {
 		d.point(one.knob, one.omega, one.off, "")
 	}
-	if len(all) < 3 {
+	for _, one := range falling {
+		d.point(one.knob, one.omega, one.off, "down")
+	}
+	if len(all) < leastMarks {
 		e.wants(fmt.Sprintf("%d of at least 3 marks are read.", len(all)), "Three marks at least, the low end and "+
 			"full among them.",
 			"Two make a line whatever the truth.")
@@ -298,7 +357,10 @@ func knobTrial(e *evaluator) {
 	for _, one := range all {
 		fastest = max(fastest, one.omega)
 	}
-	turning := slices.DeleteFunc(slices.Clone(all), func(one atMark) bool { return one.omega < deadSpeed*fastest })
+	turns := func(list []atMark) []atMark {
+		return slices.DeleteFunc(slices.Clone(list), func(one atMark) bool { return one.omega < deadSpeed*fastest })
+	}
+	turning := turns(all)
 	if len(turning) < 2 {
 		e.wants("It turns at one mark only.", "A mark on either side of where it begins to turn.", "")
 		return
@@ -310,8 +372,11 @@ func knobTrial(e *evaluator) {
 		e.out.Enough = false
 		return
 	}
-	k := knob{e, d, full, all, turning, fit}
+	k := knob{e: e, d: d, full: full, all: all, turning: turning, fit: fit}
 	k.judge()
+	if turning := turns(falling); len(turning) > 1 {
+		k.lags(knob{e: e, d: d, full: full, all: falling, turning: turning})
+	}
 	k.correct()
 	e.out.Next = k.next()
 }
@@ -337,6 +402,24 @@ type knob struct {
 	fit     numeric.Fitted
 }
 
+// lags sets how it goes with the knob turned down beside how it goes with it turned up.
+func (k *knob) lags(down knob) {
+	e := k.e
+	starts, startsWithin := k.deadBelow()
+	keeps, keepsWithin := down.deadBelow()
+	mark := func(v float64) string { return "knob " + markText(v, k.full) }
+	e.foundBy("Starts at, turned up", starts, startsWithin, none, mark, "a + b · knob = 0",
+		"where it comes down to nothing, of the marks turned up to", source.Readings)
+	e.foundBy("Keeps to, turned down", keeps, keepsWithin, none, mark, "a + b · knob = 0",
+		"where it comes down to nothing, of the marks turned down to", source.Readings)
+	if late := starts - keeps; late > math.Hypot(startsWithin, keepsWithin) {
+		e.say(Lags, f.Caution, fmt.Sprintf("It starts at knob %s and goes on down to %s", markText(starts, k.full),
+			markText(keeps, k.full)), "What just starts it takes so much more than what keeps it going, or the "+
+			"knob has "+
+			"play. Start it from above its mark, and set the low trim by where it starts.")
+	}
+}
+
 func markText(share, full float64) string { return q.Figures(share*full, 3) }
 
 func (k *knob) judge() {
@@ -355,7 +438,7 @@ func (k *knob) judge() {
 	}
 	dead, spread := k.deadBelow()
 	top := x[0] + x[1]
-	topSpread := within(k.fit.SpreadOf(func(x []float64) float64 { return x[0] + x[1] }), 0)
+	topSpread := spreadIn(&k.fit, k.fit.SpreadOf(func(x []float64) float64 { return x[0] + x[1] }))
 	if math.Abs(last.knob-1) < 1e-9 {
 		top, topSpread = last.omega, within(last.off, 0)
 	}
@@ -555,7 +638,7 @@ func (k *knob) next() Next {
 	last := k.all[len(k.all)-1]
 	if last.knob < 0.95 {
 		x := k.fit.X
-		far := within(k.fit.SpreadOf(func(x []float64) float64 { return x[0] + x[1] }), 0)
+		far := spreadIn(&k.fit, k.fit.SpreadOf(func(x []float64) float64 { return x[0] + x[1] }))
 		return Next{Text: "Knob " + markText(1, k.full) + ".", At: markText(1, k.full),
 			Why: fmt.Sprintf("It settles the top-speed trim: %s now.", q.SpeedRange(x[0]+x[1]-far, x[0]+x[1]+far,
 				k.e.sys))}

@@ -74,7 +74,7 @@ type Candidate struct {
 // Limits of the search for a speed.
 const (
 	fitsWithin = 3.0   // standard deviations for each sighting
-	strobeOff  = 0.003 // of a rate, a hand on the dial included [common practice]
+	strobeOff  = 0.002 // of a rate, a hand on the dial included [common practice]
 	blindPast  = 0.15  // of a turn a rate's error makes up, past which it tells no whole turns apart
 )
 
@@ -167,7 +167,7 @@ func imagesAt(n, f float64) int {
 
 func strobeTrial(e *evaluator) {
 	var list []Seen
-	step := e.Resolution.Or(0)
+	step := e.Steps.In(q.Speed)
 	for _, row := range e.With(func(t *m.Taken) q.Value { return t.Flash }) {
 		list = append(list, Seen{Flash: row.Flash.SI, Images: int(row.Images.Or(1)), Drift: row.Drift.Or(0),
 			Off: math.Hypot(strobeOff, step/math.Sqrt(12)/row.Flash.SI)})

@@ -28,7 +28,7 @@ const (
 func warmUpTrial(e *evaluator) {
 	rows := e.With(func(t *m.Taken) q.Value { return t.Time }, func(t *m.Taken) q.Value { return t.Celsius })
 	d := e.draw("minutes", scale{label: "", si: 60}, "case", e.scaleOf(q.Temperature))
-	off := math.Hypot(thermometerOff, e.Resolution.Or(0)/math.Sqrt(12))
+	off := math.Hypot(thermometerOff, e.Steps.In(q.Rise)/math.Sqrt(12))
 	for _, one := range rows {
 		d.point(one.Time.SI, one.Celsius.SI, off, "")
 	}
@@ -44,6 +44,13 @@ func warmUpTrial(e *evaluator) {
 			"A case takes half an hour.")
 		return
 	}
+	if first.Celsius.SI-last.Celsius.SI > past*off {
+		e.contradicts(Cooler, "It cools", fmt.Sprintf("%s at first, %s after %s: that is no warm-up. Read it from "+
+			"cold, "+
+			"under its load.", e.show(first.Celsius.SI, q.Temperature), e.show(last.Celsius.SI, q.Temperature),
+			e.show(last.Time.SI-first.Time.SI, q.Duration)))
+		return
+	}
 	believed := usualCaseTime
 	if e.stations.Motor.Ready() {
 		believed = caseTime(e)
@@ -52,11 +59,11 @@ func warmUpTrial(e *evaluator) {
 	for i, one := range rows {
 		times[i], kelvin[i] = one.Time.SI-first.Time.SI, one.Celsius.SI
 	}
-	warmth := settlingOf(times, kelvin, off, believed)
+	warmth := settlingOf(times, kelvin, off, believed, thermal.Left)
 	e.out.Enough = true
 	w := warmUp{e: e, Settling: warmth, first: first.Time.SI, last: last.Time.SI, lastK: last.Celsius.SI}
 	d.fit(first.Time.SI, max(2*(last.Time.SI-first.Time.SI), 3*warmth.Time)+first.Time.SI, func(t float64) float64 {
-		return warmth.Settles + (warmth.Start-warmth.Settles)*math.Exp(-(t-first.Time.SI)/warmth.Time)
+		return warmth.Settles + (warmth.Start-warmth.Settles)*thermal.Left((t-first.Time.SI)/warmth.Time)
 	})
 	w.tell(d)
 }
@@ -74,16 +81,18 @@ const (
 	timeReach = 3.2 // of timeBelieved
 )
 
-// settlingOf lays θ = θ_∞ + (θ_0 − θ_∞)·e^(−t/τ) through temperatures (K, each out by off) at times (s). The two
+// settlingOf lays θ = θ_∞ + (θ_0 − θ_∞)·left(t/τ) through temperatures (K, each out by off) at times (s), left being
+// what
+// is left of the way: that of the two bodies a motor is judged by. The two
 // temperatures are found by linear least squares for each of many τ, and every τ is kept by how well it then fits and
 // how far it is from what is believed: before it gets there a warm-up hardly tells τ, and a single best one would make
 // its end look surer than it is.
-func settlingOf(times, kelvin []float64, off, believed float64) Settling {
+func settlingOf(times, kelvin []float64, off, believed float64, left func(times float64) float64) Settling {
 	var list []tauFit
 	least := math.Inf(1)
 	for i := range timeGrid {
 		z := timeReach * (2*float64(i)/(timeGrid-1) - 1)
-		one := fitForTau(times, kelvin, off, believed*math.Exp(timeBelieved*z))
+		one := fitForTau(times, kelvin, off, believed*math.Exp(timeBelieved*z), left)
 		if one.misfit < least {
 			least = one.misfit
 		}
@@ -105,30 +114,41 @@ func settlingOf(times, kelvin []float64, off, believed float64) Settling {
 			best = i
 		}
 	}
-	end := func(share float64) float64 {
-		low, high := list[best].settles-400, list[best].settles+800
-		return numeric.Last(low, high, 1e-3, func(x float64) bool {
-			below := 0.0
-			for _, one := range list {
-				below += one.weight / sum * distuv.Normal{Mu: one.settles, Sigma: one.sigma}.CDF(x)
-			}
-			return below < share
-		})
-	}
-	tau := func(share float64) float64 {
-		below := 0.0
+	below := func(x float64) float64 {
+		part := 0.0
 		for _, one := range list {
-			if below += one.weight / sum; below >= share {
-				return one.tau
+			part += one.weight / sum * distuv.Normal{Mu: one.settles, Sigma: one.sigma}.CDF(x)
+		}
+		return part
+	}
+	quicker := func(tau float64) float64 {
+		part := 0.0
+		for _, one := range list {
+			if one.tau <= tau {
+				part += one.weight / sum
 			}
 		}
-		return list[len(list)-1].tau
+		return part
 	}
-	out := Settling{Settles: end(0.5), Time: tau(0.5), Start: list[best].start}
-	out.SettlesWithin = max(end(0.95)-out.Settles, out.Settles-end(0.05))
-	out.TimeWithin = max(tau(0.95)-out.Time, out.Time-tau(0.05))
+	out := Settling{Start: list[best].start}
+	out.Settles = numeric.Last(list[best].settles-400, list[best].settles+800, 1e-3,
+		func(x float64) bool { return below(x) < 0.5 })
+	for _, one := range list {
+		if out.Time = one.tau; quicker(one.tau) >= 0.5 {
+			break
+		}
+	}
+	// As far to either side as holds nine tenths.
+	out.SettlesWithin = numeric.Last(0, 1200, 1e-3, func(w float64) bool {
+		return below(out.Settles+w)-below(out.Settles-w) < nineTenths
+	})
+	out.TimeWithin = numeric.Last(0, list[len(list)-1].tau, 1, func(w float64) bool {
+		return quicker(out.Time+w)-quicker(out.Time-w) < nineTenths
+	})
 	return out
 }
+
+const nineTenths = 0.9
 
 // tauFit is a warm-up fitted for one time constant.
 type tauFit struct {
@@ -138,11 +158,11 @@ type tauFit struct {
 }
 
 // fitForTau finds both temperatures for one τ, and one standard deviation of the end.
-func fitForTau(times, kelvin []float64, off, tau float64) tauFit {
+func fitForTau(times, kelvin []float64, off, tau float64, left func(times float64) float64) tauFit {
 	// θ = θ_∞·(1 − e) + θ_0·e
 	var aa, ab, bb, ay, by float64
 	for i, t := range times {
-		e := math.Exp(-t / tau)
+		e := left(t / tau)
 		a, b := 1-e, e
 		aa, ab, bb, ay, by = aa+a*a, ab+a*b, bb+b*b, ay+a*kelvin[i], by+b*kelvin[i]
 	}
@@ -151,7 +171,7 @@ func fitForTau(times, kelvin []float64, off, tau float64) tauFit {
 		sigma:  off * math.Sqrt(bb/det),
 		volume: 1 / math.Sqrt(det)}
 	for i, t := range times {
-		e := math.Exp(-t / tau)
+		e := left(t / tau)
 		miss := (out.settles*(1-e) + out.start*e - kelvin[i]) / off
 		out.misfit += miss * miss
 	}
@@ -175,7 +195,8 @@ func (w *warmUp) tell(d drawing) {
 		expected = start + w.reckonedRise(load)
 	}
 	e.found("Case settles at", settles, spread, expected, q.Temperature,
-		"θ = θ_∞ + (θ_0 − θ_∞) · e^(−t/τ)", fmt.Sprintf("%s at the start, %s after %s", e.show(w.Start, q.Temperature),
+		"θ = θ_∞ + (θ_0 − θ_∞) · what is left of the way after t/τ, of winding and case",
+		fmt.Sprintf("%s at the start, %s after %s", e.show(w.Start, q.Temperature),
 			e.show(w.lastK, q.Temperature), e.show(w.last-w.first, q.Duration)), source.WarmUp)
 	e.found("Its time", time, w.TimeWithin, w.reckonedTime(), q.Duration, "τ, two thirds of the way",
 		"every τ by how well it fits",

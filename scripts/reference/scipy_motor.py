@@ -53,7 +53,7 @@ def alternating_curves():
 def fitted(readings, guess):
     """The readings' logarithmic misfits over what instruments are usually off, minimised by
     Levenberg-Marquardt with no prior belief at all."""
-    meters, ohms, pull, clock = 0.02, 0.05, 0.04, 0.04
+    meters, ohms, pull, clock = 0.015, 0.04, 0.03, 0.04
 
     def residuals(x):
         ke, r, loss, j = np.exp(x)
@@ -65,7 +65,7 @@ def fitted(readings, guess):
                 out.append(math.log(r / t["ohms"]) / ohms)
             elif t["sort"] == "free":
                 out.append(math.log((ke * t["omega"] + t["amps"] * r) / t["volts"]) / meters)
-                out.append(math.log(ke * t["amps"] / loss) / pull)
+                out.append(math.log(ke * t["amps"] / loss) / meters)
             elif t["sort"] == "loaded":
                 out.append(math.log((ke * t["omega"] + t["amps"] * r) / t["volts"]) / meters)
                 out.append(math.log(ke * t["amps"] / (t["torque"] + loss)) / pull)

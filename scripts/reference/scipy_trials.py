@@ -26,7 +26,8 @@ def lines():
         y = rng.uniform(200, 240) - rng.uniform(0.2, 2) * x + sigma * rng.normal(size=6)
         p, cov = curve_fit(lambda x, a, b: a + b * x, x, y, sigma=sigma, absolute_sigma=True)
         misfit = np.sqrt(np.sum(((p[0] + p[1] * x - y) / sigma) ** 2) / (len(x) - 2))
-        widen = max(misfit, 1)
+        spare = len(x) - 2
+        widen = max(misfit, 0.35 if spare >= 4 else 1)
         out.append(dict(x=x.tolist(), y=y.tolist(), sigma=sigma.tolist(), a=p[0], b=p[1],
                         spreadA=float(np.sqrt(cov[0, 0]) * widen), spreadB=float(np.sqrt(cov[1, 1]) * widen)))
     return out
@@ -106,7 +107,7 @@ def warmups():
         cdf = lambda x, p: np.sum(w * stats.norm.cdf((x - mean) / sigma)) - p
         at = lambda p: brentq(cdf, mean.min() - 50, mean.max() + 2000, args=(p,))
         med = at(0.5)
-        out.append(dict(t=t.tolist(), kelvin=y.tolist(), off=off, believed=believed, settles=med, within=max(at(0.95) - med, med - at(0.05)),
+        out.append(dict(t=t.tolist(), kelvin=y.tolist(), off=off, believed=believed, settles=med, within=brentq(lambda d: cdf(med + d, 0) - cdf(med - d, 0) - 0.9, 0, 500),
                         time=float(taus[np.searchsorted(np.cumsum(w), 0.5)])))
     return out
 
