@@ -107,7 +107,7 @@ func ratioTrial(e *evaluator) {
 	}
 	e.judgeRatio(ratio, spread, expected, unslipped)
 	e.loadedSlip(all, light, unslipped)
-	e.correctRatio(light)
+	e.correctRatio(light, ratio)
 	if len(turning(all, m.Loaded)) == 0 {
 		e.out.Next = Next{Text: "The same two at work.", Why: "What they are apart by is slip, and slip is heat " +
 			"in the belt."}
@@ -211,7 +211,7 @@ func (e *evaluator) loadedSlip(all, light []m.Taken, unslipped float64) {
 	}
 }
 
-func (e *evaluator) correctRatio(light []m.Taken) {
+func (e *evaluator) correctRatio(light []m.Taken, ratio float64) {
 	if len(e.in.Plan.Reduction.Stages) == 0 {
 		return
 	}
@@ -229,7 +229,7 @@ func (e *evaluator) correctRatio(light []m.Taken) {
 	}
 	r := e.in.Plan.Reduction
 	r.Speeds = reduction.MeasuredSpeeds{Motor: q.WrittenTo(best.Speed.SI/q.RPM, 5, "rpm"),
-		Spindle: q.WrittenTo(best.Second.SI/q.RPM, 5, "rpm"), Position: at}
+		Spindle: q.WrittenTo(best.Speed.SI/ratio/q.RPM, 5, "rpm"), Position: at}
 	e.out.Correction = &Correction{Label: "Let the measured ratio rule",
 		Detail: "In this position; what the wheels make stays beside it.", Reduction: &r}
 }

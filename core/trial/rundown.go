@@ -432,13 +432,12 @@ func (c *coastTrial) correct(inertia float64) {
 			"guessed."}
 }
 
-// spinDownOf is a spin-down of the motor by itself as a reading of it: from the fastest to where a twentieth is left.
+// spinDownOf is a spin-down of the motor by itself as a reading of it, under the one drag that lets it coast to rest in
+// the same time.
 func (c *coastTrial) spinDownOf() motor.Reading {
 	x, top := c.fit.X, c.fit.X[c.begin]
-	d := c.drag(x)
-	took := numeric.Integral(slowEnough*top, top, func(w float64) float64 { return 1 / d.at(w) })
 	return motor.Reading{Sort: "spin-down", Speed: q.WrittenTo(top/q.RPM, 4, "rpm"),
-		ToSpeed: q.WrittenTo(slowEnough*top/q.RPM, 4, "rpm"), Time: q.WrittenTo(took, 4, "s"),
+		ToSpeed: q.WrittenTo(slowEnough*top/q.RPM, 4, "rpm"), Time: q.WrittenTo((1-slowEnough)*c.restTime(x), 4, "s"),
 		Note: "trial, " + c.e.written.On}
 }
 

@@ -249,7 +249,7 @@ func (e *evaluator) trimFrom(v []float64) {
 		return
 	}
 	c := e.in.Plan.Control
-	c.TopTrim = q.Text(fmt.Sprintf("%.0f %%", 100*share))
+	c.TopTrim = q.Text(q.Figures(100*share, 3) + " %")
 	if c.TopTrim == e.in.Plan.Control.TopTrim {
 		return
 	}

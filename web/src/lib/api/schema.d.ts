@@ -3411,9 +3411,21 @@ export interface components {
             /** Format: int64 */
             planVersion: number;
         };
+        ScriptCoasted: {
+            /** @description With the square of speed, so much at the speed below */
+            air: string;
+            /** @description Spindle speed */
+            at: string;
+            /** @description At every speed */
+            dry: string;
+            /** @description In proportion to speed, so much at the speed below */
+            grows: string;
+        };
         ScriptDescribed: {
             /** @description How warm the shop is; 20 °C when empty */
             air: string;
+            /** @description How it was measured to coast; in place of its friction */
+            coasted?: components["schemas"]["ScriptCoasted"];
             /** @description What happens, in any order; the usual for the kind of machine when empty */
             events: components["schemas"]["ScriptEvent"][];
             /** @description Torque that keeps the empty machine turning; guessed from its jobs when empty */
@@ -3867,6 +3879,8 @@ export interface components {
             wire: string;
         };
         TrialAnswer: {
+            /** @description What was read cannot be: nothing is made of it */
+            contradicts: boolean;
             /** @description The change that lets it into the plan */
             correction?: components["schemas"]["TrialCorrection"];
             curve: components["schemas"]["TrialCurve"];
