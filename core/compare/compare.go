@@ -222,6 +222,8 @@ var measures = []measure{
 		switch took := j.dry.ToSpeed; {
 		case !j.runs:
 			return "not known", math.NaN()
+		case j.dry.NotUp:
+			return "not up yet when its first load came", math.NaN()
 		case took == 0:
 			return "does not start", -1e6
 		default:

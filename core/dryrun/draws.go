@@ -21,6 +21,7 @@ type Draws struct {
 	Tallies  []Tally  `json:"tallies" nullable:"false" doc:"What was found in some of them, oftenest first"`
 	Unknown  []string `json:"unknown" nullable:"false" doc:"What was drawn, and how far it may be off"`
 	Band     Band     `json:"band"`
+	Stood    int      `json:"stood" doc:"In how many it never turned"`
 	ToSpeed  Spread   `json:"toSpeed" doc:"Seconds"`
 	MostAmps Spread   `json:"mostAmps"`
 	Stop     Spread   `json:"stop" doc:"Seconds"`
@@ -36,8 +37,10 @@ type Tally struct {
 
 // Spread is where nine in ten of the runs lie.
 type Spread struct {
-	Low  float64 `json:"low"`
-	High float64 `json:"high"`
+	Low   float64 `json:"low"`
+	High  float64 `json:"high"`
+	Past  bool    `json:"past" doc:"The high end lies past the end of the run: it takes longer than that"`
+	Never int     `json:"never" doc:"In how many it did not come to it before the run ended"`
 }
 
 // Band is where the spindle's speed lies in nine of ten runs.
@@ -112,6 +115,8 @@ type drawing struct {
 	seconds               []float64
 	speeds                [][]float64 // at each of them, of every run
 	toSpeed, amps, stopIn []float64
+	longest               float64 // s of the longest run
+	stood                 int     // how many never turned
 }
 
 // unknowns says what is drawn, and how far off it may be.
@@ -235,8 +240,15 @@ func (d *drawing) take(r *run, res *Results, findings []f.Finding) {
 		}
 		d.speeds[i] = append(d.speeds[i], speed/q.RPM)
 	}
-	d.toSpeed, d.amps = append(d.toSpeed, res.ToSpeed), append(d.amps, res.MostAmps)
-	d.stopIn = append(d.stopIn, res.Stop)
+	d.amps = append(d.amps, res.MostAmps)
+	d.toSpeed = append(d.toSpeed, orNever(res.ToSpeed))
+	if !res.Started {
+		d.stood++
+	}
+	if r.askedToStop() {
+		d.stopIn = append(d.stopIn, orNever(res.Stop))
+	}
+	d.longest = max(d.longest, res.Lasts)
 }
 
 // done is what the draws come to.
@@ -245,22 +257,40 @@ func (d *drawing) done() Draws {
 		d.out.Tallies = append(d.out.Tallies, *d.counts[id])
 	}
 	slices.SortStableFunc(d.out.Tallies, func(a, b Tally) int { return b.Count - a.Count })
-	d.out.ToSpeed, d.out.MostAmps, d.out.Stop = spreadOf(d.toSpeed), spreadOf(d.amps), spreadOf(d.stopIn)
+	d.out.ToSpeed, d.out.MostAmps = d.spreadOf(d.toSpeed), d.spreadOf(d.amps)
+	d.out.Stop = d.spreadOf(d.stopIn)
+	d.out.Stood = d.stood
 	d.out.Band = Band{[]float64{}, []float64{}, []float64{}}
 	for i, t := range d.seconds {
-		s := spreadOf(d.speeds[i])
+		s := d.spreadOf(d.speeds[i])
 		d.out.Band.Seconds = append(d.out.Band.Seconds, q.Rounded(t))
 		d.out.Band.Low, d.out.Band.High = append(d.out.Band.Low, s.Low), append(d.out.Band.High, s.High)
 	}
 	return d.out
 }
 
-// spreadOf is where nine in ten of some figures lie.
-func spreadOf(of []float64) Spread {
+// orNever is a time something took; what did not come to its end took longer than anything.
+func orNever(took float64) float64 {
+	if took == 0 {
+		return math.Inf(1)
+	}
+	return took
+}
+
+// spreadOf is where nine in ten of some figures lie; those that never came to their end lie past the longest run.
+func (d *drawing) spreadOf(of []float64) Spread {
 	if len(of) == 0 {
 		return Spread{}
 	}
 	slices.Sort(of)
 	last := float64(len(of) - 1)
-	return Spread{q.Rounded(of[int(math.Round(0.05*last))]), q.Rounded(of[int(math.Round(0.95*last))])}
+	low, high := of[int(math.Round(0.05*last))], of[int(math.Round(0.95*last))]
+	out := Spread{Past: math.IsInf(high, 1)}
+	for _, v := range of {
+		if math.IsInf(v, 1) {
+			out.Never++
+		}
+	}
+	out.Low, out.High = q.Rounded(min(low, d.longest)), q.Rounded(min(high, d.longest))
+	return out
 }

@@ -93,6 +93,14 @@ func (s *teller) starting() {
 			fmt.Sprintf("%s at the spindle is what holds it, and %s is what reaches it from rest. Left on, it only "+
 				"heats.",
 				s.show(s.holds(on.t, s.y), q.Torque), s.show(s.reachesAtRest(), q.Torque)))
+	case s.res.NotUp:
+		_, _, by := s.firstStart()
+		what := "it was put off"
+		if by != nil {
+			what = "“" + by.Says(&s.Machine) + "” came"
+		}
+		s.add(f.DryStarts, f.Caution, "script.events", "Not up to speed yet when "+what,
+			"It was still gaining. Put that later to see how long it takes.")
 	case s.res.ToSpeed > 0:
 		detail := fmt.Sprintf("It draws %s at the most.", s.show(s.ampsUntil(on.t+s.res.ToSpeed), q.Current))
 		if waits := leaves.t - on.t; waits > 0.1 {

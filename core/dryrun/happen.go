@@ -52,6 +52,9 @@ func (r *run) arrive(t float64) {
 	case r.turnover:
 		r.turnover, r.backwards = false, !r.backwards
 		r.turnTo(t, r.wants)
+	case r.ramping && r.Control.SetsHertz() && math.Abs(r.y[rotorSpeed]) > letsGo*r.full:
+		// Its limit did not let it follow: the drive stretches the ramp, and lets go once it all but stands.
+		r.stretched = true
 	case r.ramping:
 		r.ramping = false
 		r.off(t)
@@ -135,13 +138,13 @@ func (r *run) share(t float64, e *script.Timed) float64 {
 func (r *run) switchOn(t float64) {
 	if !r.powerOn || r.hot || r.tripped != NotTripped || r.fed.On {
 		if r.fed.On {
-			r.ramping, r.turnover = false, false
+			r.ramping, r.turnover, r.stretched = false, false, false
 			r.turnTo(t, r.wants)
 		}
 		return
 	}
 	r.fed.On, r.fed.Brake = true, 0
-	r.ramping, r.turnover = false, false
+	r.ramping, r.turnover, r.stretched = false, false, false
 	// A drive catches what turns already.
 	r.set = min(r.Powered.SetFor(max(r.y[rotorSpeed]*r.way(), 0)), 1)
 	if r.stuck && !r.slipping {
@@ -171,7 +174,7 @@ func (r *run) rampDown(t, faster float64) {
 		r.off(t)
 		return
 	}
-	r.ramping, r.turnover = true, false
+	r.ramping, r.turnover, r.stretched = true, false, false
 	if r.turnWithin(t, 0, r.ramp/faster); math.IsInf(r.arrives, 1) {
 		r.arrive(t)
 	}
@@ -205,6 +208,7 @@ func (r *run) off(t float64) {
 		r.log.add(t, Unpowered)
 	}
 	r.set, r.rate, r.arrives, r.ramping, r.turnover = 0, 0, math.Inf(1), false, false
+	r.stretched = false
 }
 
 // comeBack is the power back at the socket: what was on starts by itself, unless something keeps it off.

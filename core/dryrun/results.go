@@ -12,7 +12,8 @@ import (
 type Results struct {
 	Lasts        float64 `json:"lasts" doc:"Seconds the whole run took"`
 	Started      bool    `json:"started" doc:"It turned at all"`
-	ToSpeed      float64 `json:"toSpeed" doc:"Seconds from switching on to 97 % of the speed it then keeps"`
+	ToSpeed      float64 `json:"toSpeed" doc:"Seconds from switching on to 97 % of the speed it then comes to"`
+	NotUp        bool    `json:"notUp" doc:"It was still gaining speed when a load came on, or it was set otherwise or stopped"`
 	MostAmps     float64 `json:"mostAmps" doc:"Of the motor"`
 	MostAmpsAt   float64 `json:"mostAmpsAt" doc:"Seconds from the start"`
 	AtLimit      float64 `json:"atLimit" doc:"Seconds its current was held by a limit or a rating"`
@@ -91,7 +92,7 @@ func resultsOf(r *run) Results {
 		out.GivenBack = max(out.GivenBack, one.bus)
 		out.Started = out.Started || !one.stuck
 	}
-	out.ToSpeed = r.toSpeed()
+	out.ToSpeed, out.NotUp = r.toSpeed()
 	out.StartWinding = r.startWinding()
 	out.Stop = r.stopTook()
 	for i := range r.script.Events {
@@ -122,30 +123,39 @@ func (r *run) open() float64 {
 // nearly is the share of its speed at which it counts as up to it.
 const nearly = 0.97
 
-// toSpeed is how long the first start took, s.
-func (r *run) toSpeed() float64 {
-	from, until := -1.0, math.Inf(1)
-	for _, e := range r.log.events {
-		switch {
-		case e.what == Powered && from < 0:
-			from = e.t
-		case from >= 0 && e.t > from && (e.what == Asked || e.what == Unpowered):
-			until = min(until, e.t)
-		}
-	}
+// How far back it is looked whether a speed still grows, s, and by how much in that time it then does.
+const (
+	gainsOver = 0.5
+	gainsBy   = 0.01
+)
+
+// toSpeed is how long the first start took, s, to the speed it comes to before it is loaded, set otherwise or put off.
+// still tells that it was gaining speed when that happened; then there is no time.
+func (r *run) toSpeed() (took float64, still bool) {
+	from, until, _ := r.firstStart()
 	if from < 0 {
-		return 0
-	}
-	kept := 0.0
-	for i := range r.log.rows {
-		if one := &r.log.rows[i]; one.t <= until && one.on {
-			kept = math.Abs(one.spindle)
-		}
-	}
-	if kept == 0 {
-		return 0
+		return 0, false
 	}
 	rows := r.log.rows
+	last := -1
+	for i := range rows {
+		if one := &rows[i]; one.t >= from && one.t <= until && one.on {
+			last = i
+		}
+	}
+	if last < 0 || rows[last].spindle == 0 {
+		return 0, false
+	}
+	kept := math.Abs(rows[last].spindle)
+	for i := last; i >= 0 && rows[i].t >= from; i-- {
+		if back := rows[last].t - rows[i].t; back >= gainsOver || rows[i].t <= from {
+			still = 1-math.Abs(rows[i].spindle)/kept > gainsBy
+			break
+		}
+	}
+	if still {
+		return 0, true
+	}
 	for i := range rows {
 		one := &rows[i]
 		if one.t < from || math.Abs(one.spindle) < nearly*kept {
@@ -157,9 +167,24 @@ func (r *run) toSpeed() float64 {
 			before, now := math.Abs(rows[i-1].spindle), math.Abs(one.spindle)
 			took -= (one.t - rows[i-1].t) * (now - nearly*kept) / (now - before)
 		}
-		return took
+		return took, false
 	}
-	return 0
+	return 0, false
+}
+
+// firstStart is from when the motor first has power until something comes on, sets it otherwise or puts it off, s, and
+// what that was; from is under 0 where it never has power.
+func (r *run) firstStart() (from, until float64, by *script.Timed) {
+	from, until = -1.0, math.Inf(1)
+	for _, e := range r.log.events {
+		switch {
+		case e.what == Powered && from < 0:
+			from = e.t
+		case from >= 0 && e.t > from && e.t < until && (e.what == Asked || e.what == Unpowered):
+			until, by = e.t, e.e
+		}
+	}
+	return from, until, by
 }
 
 // startWinding is how long the start winding had power at a time, at the most, s; 0 where nothing takes it out.
@@ -183,6 +208,16 @@ func (r *run) startWinding() (longest float64) {
 // stops are the events that ask it to stop.
 func stops(d script.Does) bool {
 	return d == script.Ramp || d == script.Coast || d == script.Brake || d == script.Stop
+}
+
+// askedToStop reports whether the script asks it to stop.
+func (r *run) askedToStop() bool {
+	for _, e := range r.script.Events {
+		if stops(e.Does) {
+			return true
+		}
+	}
+	return false
 }
 
 // stopTook is how long the last stop took, s; 0 where it did not come to rest or none was asked for.

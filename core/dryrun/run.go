@@ -45,14 +45,15 @@ type run struct {
 	ends   float64
 	still  float64 // when all stood still; +Inf while it does not
 
-	latched  bool    // the start button was pressed, and no stop since
-	tripped  Why     // what keeps it off until it is switched on again
-	hot      bool    // the protector in the winding is open
-	wants    float64 // what the knob asks for, a share
-	turnover bool    // it turns the other way once its ramp is down
-	ramping  bool    // down, to be let go
-	arrives  float64 // s at which the ramp is there; +Inf without one
-	loses    float64 // J of what sudden changes of current took
+	latched   bool    // the start button was pressed, and no stop since
+	tripped   Why     // what keeps it off until it is switched on again
+	hot       bool    // the protector in the winding is open
+	wants     float64 // what the knob asks for, a share
+	turnover  bool    // it turns the other way once its ramp is down
+	ramping   bool    // down, to be let go
+	stretched bool    // its ramp is over, and what turns was too heavy to follow it
+	arrives   float64 // s at which the ramp is there; +Inf without one
+	loses     float64 // J of what sudden changes of current took
 
 	jobEntry int // of the script, whose job is on; -1 for none
 	jamEntry int // and whose jam
@@ -140,11 +141,14 @@ func (r *run) over() bool {
 	if r.script.Ends.Known || r.next < len(r.script.Events) {
 		return false
 	}
-	if r.fed.On && math.IsInf(r.arrives, 1) {
+	if r.fed.On && !r.slowing() {
 		return t >= r.script.Last()+goesOn
 	}
 	return t >= r.still+stillFor && t >= r.script.Last()+stillFor
 }
+
+// slowing reports whether a ramp is still on its way.
+func (r *run) slowing() bool { return r.stretched || !math.IsInf(r.arrives, 1) }
 
 // until is how far it may go before the next thing that happens by the clock.
 func (r *run) until() float64 {
@@ -153,7 +157,7 @@ func (r *run) until() float64 {
 		t = min(t, r.script.Events[r.next].At)
 	} else if !r.script.Ends.Known {
 		last := r.script.Last()
-		if r.fed.On {
+		if r.fed.On && !r.slowing() {
 			t = min(t, last+goesOn)
 		} else {
 			t = min(t, max(last, r.still)+stillFor)

@@ -35,12 +35,12 @@ func Starting(in plan.Input) string {
 		return ""
 	}
 	last := r.log.rows[len(r.log.rows)-1]
-	switch took := r.toSpeed(); {
+	switch took, still := r.toSpeed(); {
 	case last.stuck:
 		return "does not start"
 	case !last.on:
 		return "goes off as it starts"
-	case took > 0.9*s.Ends.SI || math.Abs(last.spindle) == 0:
+	case still, took > 0.9*s.Ends.SI, math.Abs(last.spindle) == 0:
 		return "is not up to speed in " + seconds(s.Ends.SI, in.Units)
 	default:
 		return "starts in " + seconds(took, in.Units)

@@ -12,6 +12,7 @@ const (
 	breakerAtOnce    = 5.0
 	breakerAtOnceNEC = 8.0
 	lostBehind       = 2.0
+	letsGo           = 0.002 // of the fastest, below which a drive that ramps down lets go
 )
 
 // atOnce is how many times its rating opens the breaker without delay.
@@ -74,6 +75,9 @@ func (r *run) watch() {
 		{func() bool { return r.Control.SetsHertz() && r.fed.On }, func(_ float64, y []float64) float64 {
 			return r.busHolds() - y[bus]
 		}, func(t float64) { r.y[bus] = 0; r.trip(t, OverVolts) }},
+		{func() bool { return r.stretched && r.fed.On }, func(_ float64, y []float64) float64 {
+			return math.Abs(y[rotorSpeed]) - letsGo*r.full
+		}, func(t float64) { r.stretched, r.ramping = false, false; r.off(t) }},
 		{func() bool { return r.protects && !r.hot }, func(_ float64, y []float64) float64 {
 			return r.limit - r.celsius(y[winding])
 		}, r.opens},

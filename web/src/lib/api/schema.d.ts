@@ -1830,6 +1830,11 @@ export interface components {
              * @description How many runs
              */
             of: number;
+            /**
+             * Format: int64
+             * @description In how many it never turned
+             */
+            stood: number;
             /** @description Seconds */
             stop: components["schemas"]["DryrunSpread"];
             /** @description What was found in some of them, oftenest first */
@@ -1944,6 +1949,8 @@ export interface components {
              * @description °C
              */
             mostWinding: number;
+            /** @description It was still gaining speed when a load came on, or it was set otherwise or stopped */
+            notUp: boolean;
             /**
              * Format: double
              * @description Seconds the start winding was in at a time, the longest
@@ -1960,7 +1967,7 @@ export interface components {
             stop: number;
             /**
              * Format: double
-             * @description Seconds from switching on to 97 % of the speed it then keeps
+             * @description Seconds from switching on to 97 % of the speed it then comes to
              */
             toSpeed: number;
         };
@@ -1969,6 +1976,13 @@ export interface components {
             high: number;
             /** Format: double */
             low: number;
+            /**
+             * Format: int64
+             * @description In how many it did not come to it before the run ended
+             */
+            never: number;
+            /** @description The high end lies past the end of the run: it takes longer than that */
+            past: boolean;
         };
         DryrunTaken: {
             /** @description Without the script it is a guess */

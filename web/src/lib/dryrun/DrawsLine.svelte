@@ -6,8 +6,12 @@
   /** The same run over what is not known: how often what happens. */
   const dry = openSheet().dry;
   const d = $derived(dry.draws);
-  const between = (s: { low: number; high: number }, unit: string) =>
-    s.high > s.low * 1.03 ? `${figure(s.low)} to ${figure(s.high)} ${unit}` : `${figure(s.high)} ${unit}`;
+  type Spread = { low: number; high: number; past: boolean };
+  /** From one end to the other; what lies past the end of the run took longer than that. */
+  const between = (s: Spread, unit: string) => {
+    const high = `${s.past ? 'over ' : ''}${figure(s.high)} ${unit}`;
+    return s.high > s.low * 1.03 ? `${figure(s.low)} to ${high}` : high;
+  };
 </script>
 
 <section aria-label="What is not known" class="mx-4 mt-2 border-t border-rule pt-2">
@@ -25,7 +29,7 @@
       Drawn: {d.unknown.length > 0 ? d.unknown.join('; ') : 'nothing, all of it was measured'}. In nine of ten runs it
       is up to speed in {between(d.toSpeed, 's')}, draws {between(d.mostAmps, 'A')} at the most{d.stop.high > 0
         ? ` and stands after ${between(d.stop, 's')}`
-        : ''}.
+        : ''}.{d.stood > 0 ? ` In ${d.stood} of ${d.of} it does not start.` : ''}
     </p>
     <ul>
       {#each d.tallies as t (t.id)}
