@@ -193,7 +193,7 @@ func (d *derivations) slowEnd() {
 		gear = " × " + q.Figures(g.Ratio, 3) + " × " + q.Percent(g.Efficiency)
 	}
 	d.add(working.MotorSlow, "Torque held all day at "+d.show(slow, q.Speed), d.show(available.Torque, q.Torque),
-		"T = T_rated · cooling(n) / form factor, within the other limits",
+		"T = (T_rated · cooling(n) + T_loss) / form factor − T_loss, within the other limits",
 		d.show(d.Motor.Torque.Value, q.Torque)+" × "+
 			q.Percent(motor.Cooling(d.Motor.Cooling, slow*d.Motor.Gear.Ratio/d.Motor.Speed.Value))+" ÷ "+
 			q.Figures(d.Feed.FormFactor, 3)+gear,
@@ -247,6 +247,10 @@ func (d *derivations) aside(i int, s *reduction.Stage) {
 		before := &d.Model.Reduction.Stages[n]
 		torque *= before.Steps[0].Ratio * before.Efficiency
 	}
+	if s.Kind == reduction.Worm {
+		d.acrossWorm(i, s, torque)
+		return
+	}
 	pull := s.Aside(s.Steps[0].Driver) * torque
 	bends := []string{}
 	if out := s.OnDriving.Out; out > 0 {
@@ -256,6 +260,20 @@ func (d *derivations) aside(i int, s *reduction.Stage) {
 	d.add(working.ReductionAside.At(i), "Pull on both shafts and their bearings"+d.OfStage(i), d.show(pull, q.Force),
 		"F = k·2T / d, both sides of the belt or the teeth", d.show(torque, q.Torque)+" over ⌀ "+
 			d.show(s.Steps[0].Driver, q.Length), source.ShaftCode, bends...)
+}
+
+// acrossWorm is what a worm and its wheel push on each other at a torque on the worm: round the wheel, which is thrust along
+// the worm, and across the worm, which is thrust along the wheel's shaft.
+func (d *derivations) acrossWorm(i int, s *reduction.Stage, torque float64) {
+	step := &s.Steps[0]
+	out := torque * step.Ratio * s.Efficiency
+	d.add(working.ReductionAside.At(i), "Push at the wheel, and thrust along the worm"+d.OfStage(i),
+		d.show(2*out/step.Driven, q.Force), "F = 2T_wheel / D, T_wheel = T · i · η",
+		d.show(out, q.Torque)+" over ⌀ "+d.show(step.Driven, q.Length), source.Mechanics,
+		"The worm's bearings must take it along the shaft")
+	d.add(working.ReductionAside.At(i, 1), "Push across the worm, and thrust along the wheel's shaft"+d.OfStage(i),
+		d.show(2*torque/step.Driver, q.Force), "F = 2T / d", d.show(torque, q.Torque)+" over ⌀ "+
+			d.show(step.Driver, q.Length), source.Mechanics)
 }
 
 func (d *derivations) step(i, k int, s *reduction.Stage, step *reduction.Step) {
@@ -440,12 +458,12 @@ func (d *derivations) fall(job *work.Need, result *line.Result) {
 		source.SpeedFall, allowed)
 }
 
-// largest is how far the input of a cut that may grow can grow, m; 0 where not even the least does. A drill at one
-// surface speed turns slower the larger it is, so that it is tried, from the smallest of the job on; the torque of
-// every other cut grows evenly.
+// largest is how far the input of a cut that may grow can grow, m; 0 where none does. A drill at one surface speed turns
+// slower the larger it is, so that it is tried, from the smallest this plan turns fast enough for; the torque of every
+// other cut grows evenly.
 func (d *derivations) largest(job *work.Need, result line.Result) float64 {
 	c := job.Cutting
-	if !c.Sizes || !c.Squared {
+	if !c.Squared || job.Largest == 0 {
 		return c.Largest(result.Margin / job.Margin)
 	}
 	does := func(times float64) bool {
@@ -453,7 +471,12 @@ func (d *derivations) largest(job *work.Need, result line.Result) float64 {
 		r := d.Best(&larger, d.Model.Reduction.Positions)
 		return r.Outcome.Reached() && r.Margin >= job.Margin
 	}
-	smallest := job.Low / job.High
+	fastest := 0.0
+	for i := range d.Model.Reduction.Positions {
+		_, high := d.Span(&d.Model.Reduction.Positions[i])
+		fastest = max(fastest, high)
+	}
+	smallest := max(job.Low/job.High, job.Low/fastest)
 	if !does(smallest) {
 		return 0
 	}

@@ -118,9 +118,21 @@ func (t *Model) unlimitedShare() float64 {
 	case t.Feed.Kind == motor.DirectCurrent:
 		return min(max(1, t.Feed.TopTrim), t.Feed.Volts/volts) // past its plate where it is trimmed so
 	case t.Powered.FixedSpeed() && t.offPlate():
-		return max(1, t.lineWatts()/t.Motor.Power.Value)
+		share := t.lineWatts() / t.Motor.Power.Value
+		if flux := t.lineFlux(); flux < 1 {
+			return min(share, flux*flux) // as much slip as at its plate's load gives it so much torque
+		}
+		return max(1, share)
 	}
 	return 1
+}
+
+// lineFlux is the share of its plate's flux the line makes in a motor, by volts over hertz; 1 where no hertz make any.
+func (t *Model) lineFlux() float64 {
+	if t.Motor.Kind.Family() != motor.InductionFamily || !(t.Feed.Hertz > 0) || !t.Motor.Hertz.OK() {
+		return 1
+	}
+	return t.Feed.Volts / t.Feed.Hertz / (t.Motor.Volts.Value / t.Motor.Hertz.Value)
 }
 
 // offPlate tells whether the line has other volts or hertz than the motor's plate.
@@ -163,6 +175,9 @@ func (t *Model) InputAmps() float64 {
 // InputWatts is the power drawn from the supply then.
 func (t *Model) InputWatts() float64 {
 	lost := (1/t.Motor.Efficiency.Value - 1) * min(1, t.limitShare())
+	if t.Powered.FixedSpeed() {
+		lost *= min(1, t.FullShare())
+	}
 	return t.Motor.Power.Value * (t.FullShare() + lost) / t.DriveEfficiency()
 }
 

@@ -54,6 +54,7 @@ func (t *Model) Settle() {
 	}
 	t.stepperMargins()
 	t.Feed = feed(s)
+	s.Motor.Driven(t.Feed.Volts)
 	t.Powered = s.Motor.On(t.Feed)
 	t.slow, t.fast = t.Powered.Span()
 	t.atRest, t.free = t.Powered.Breakaway(), t.Powered.Top()

@@ -285,7 +285,12 @@ func (m *Resolved) heat(omega float64, f *Feed, flux float64) Limited {
 	if cooling < 1 {
 		by = FanSlowed
 	}
-	held := m.Torque.Value * cooling * (1 - f.Lost) / f.formAt(omega/m.Speed.Value)
+	held := m.Torque.Value * cooling * (1 - f.Lost)
+	if form := f.formAt(omega / m.Speed.Value); form > 1 {
+		// Amps heat by their rms, and pull by their average, of which what is lost inside takes as much as ever.
+		lost := m.DC.Friction.Value
+		held = max((held+lost)/form-lost, 0)
+	}
 	return Limited{held * min(flux, 1) * saturated(flux), by}
 }
 

@@ -57,6 +57,7 @@ type Resolved struct {
 	Frame          string  // as the plate has it
 	Insulation     string  // class on the plate: A, E, B, F or H; B unless marked [common practice]
 	Body           Size
+	DriverVolts    float64 // V of a stepper's driver; 0 for any other kind
 	Rotor          Known   // its moment of inertia, kg·m²
 	Idling         float64 // N·m that turn against it without power, by its spin-downs; 0 where there are none
 	CaseTime       float64 // s its case takes for two thirds of its rise, as measured; 0 when not

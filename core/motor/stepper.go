@@ -120,6 +120,7 @@ func (m *Resolved) resolveStepper(t readings) {
 	if !m.Volts.OK() {
 		m.Volts = Known{24, working.Assumed}
 	}
+	m.DriverVolts = m.Volts.Value
 	m.Power = Known{m.mostStepperPower(), working.Computed}
 	m.Efficiency = Known{m.Kind.Profile().usual, working.Assumed}
 }
@@ -128,11 +129,30 @@ func (m *Resolved) resolveStepper(t readings) {
 // its speed grows past the corner, so that it is what it is there.
 func (m *Resolved) mostStepperPower() float64 {
 	most := 0.0
-	for _, p := range m.Steps.Curve {
+	for i, p := range m.Steps.Curve {
 		most = max(most, p.Torque*p.Omega)
+		if i == 0 {
+			continue
+		}
+		// Between two points torque falls straight, so that its power has a crest where the line has half its start.
+		before := m.Steps.Curve[i-1]
+		slope := (p.Torque - before.Torque) / (p.Omega - before.Omega)
+		if crest := (before.Omega - before.Torque/slope) / 2; slope < 0 && crest > before.Omega && crest < p.Omega {
+			most = max(most, -slope*crest*crest)
+		}
 	}
 	if most > 0 {
 		return most
 	}
-	return m.Torque.Value * (&stepperLaw{m, Feed{Volts: m.Volts.Value}}).corner()
+	return m.Torque.Value * (&stepperLaw{m, Feed{Volts: m.DriverVolts}}).corner()
+}
+
+// Driven puts the volts a stepper's driver has in the place of those that were assumed: its corner and its power go by
+// them. No other kind has such.
+func (m *Resolved) Driven(volts float64) {
+	if m.Kind != Stepper || !(volts > 0) || !m.Ready() {
+		return
+	}
+	m.DriverVolts = volts
+	m.Power.Value = m.mostStepperPower()
 }

@@ -175,10 +175,10 @@ func (m *Resolved) stepperWorkings(w *workings) {
 		"0.7 × "+w.show(s.Holding.Value, q.Torque), source.StepperTorque,
 		"Without a curve: put in the pull-out at a few speeds")
 	if s.Henries > 0 && m.Amps.OK() {
-		corner := (&stepperLaw{m, Feed{Volts: m.Volts.Value}}).corner()
+		corner := (&stepperLaw{m, Feed{Volts: m.DriverVolts}}).corner()
 		w.add(working.MotorCorner, "Torque falls from", Known{corner, working.Computed}, q.Speed,
 			"n = V / (2·L·I) steps a second", fmt.Sprintf("%s, %s, %s, %g steps a turn",
-				w.show(m.Volts.Value, q.Voltage), w.show(s.Henries, q.Inductance), w.show(m.Amps.Value, q.Current),
+				w.show(m.DriverVolts, q.Voltage), w.show(s.Henries, q.Inductance), w.show(m.Amps.Value, q.Current),
 				s.PerTurn), source.StepperCorner,
 			"Higher driver volts move it up in proportion")
 	}

@@ -128,7 +128,9 @@ func (n *Need) WithDrill(diameter float64) Need {
 	out.Low = n.Low / times
 	out.Torque = n.Torque * times * times
 	out.Start.Torque = n.Start.Torque * times * times
-	out.join(drillSizes(out.Torque, out.Low, n.High))
+	if out.High = max(n.High, out.Low); out.High > out.Low {
+		out.join(drillSizes(out.Torque, out.Low, out.High))
+	}
 	return out
 }
 
