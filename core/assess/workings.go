@@ -262,7 +262,8 @@ func (d *derivations) aside(i int, s *reduction.Stage) {
 			d.show(s.Steps[0].Driver, q.Length), source.ShaftCode, bends...)
 }
 
-// acrossWorm is what a worm and its wheel push on each other at a torque on the worm: round the wheel, which is thrust along
+// acrossWorm is what a worm and its wheel push on each other at a torque on the worm: round the wheel, which is
+// thrust along
 // the worm, and across the worm, which is thrust along the wheel's shaft.
 func (d *derivations) acrossWorm(i int, s *reduction.Stage, torque float64) {
 	step := &s.Steps[0]
@@ -458,7 +459,8 @@ func (d *derivations) fall(job *work.Need, result *line.Result) {
 		source.SpeedFall, allowed)
 }
 
-// largest is how far the input of a cut that may grow can grow, m; 0 where none does. A drill at one surface speed turns
+// largest is how far the input of a cut that may grow can grow, m; 0 where none does. A drill at one surface speed
+// turns
 // slower the larger it is, so that it is tried, from the smallest this plan turns fast enough for; the torque of every
 // other cut grows evenly.
 func (d *derivations) largest(job *work.Need, result line.Result) float64 {

@@ -50,7 +50,8 @@ func TestAReadingOfASpinDownCoastsSo(t *testing.T) {
 	assert.InDelta(t, 4, at(1000)-at(2000), 0.2, "from %g", from)
 }
 
-// Up to speed is 97 % of what it then keeps, cut or no cut. Source: SciPy's solve_ivp on the same equations gives 7.6 s.
+// Up to speed is 97 % of what it then keeps, cut or no cut. Source: SciPy's solve_ivp on the same equations gives 7.6
+// s.
 func TestUpToSpeedIsOfTheSpeedItComesTo(t *testing.T) {
 	in := wrong(t, "17-starts-in")
 	out := ran(t, in)

@@ -115,6 +115,7 @@ const (
 	MotorGuess              ID = "motor.guess"
 	MotorShaftThin          ID = "motor.shaft-thin"
 	MotorOhmsJump           ID = "motor.ohms-jump"
+	MotorThreaded           ID = "motor.threaded"
 	MotorMisfit             ID = "motor.misfit"
 	MotorEnergy             ID = "motor.energy"
 	MotorMadeVolts          ID = "motor.made-volts"

@@ -119,8 +119,8 @@ func (t *Model) unlimitedShare() float64 {
 		return min(max(1, t.Feed.TopTrim), t.Feed.Volts/volts) // past its plate where it is trimmed so
 	case t.Powered.FixedSpeed() && t.offPlate():
 		share := t.lineWatts() / t.Motor.Power.Value
-		if flux := t.lineFlux(); flux < 1 {
-			return min(share, flux*flux) // as much slip as at its plate's load gives it so much torque
+		if t.lineFlux() < 1 {
+			return share
 		}
 		return max(1, share)
 	}
@@ -140,12 +140,17 @@ func (t *Model) offPlate() bool {
 	return t.Feed.Volts != t.Motor.Volts.Value || t.Feed.Hertz != t.Motor.Hertz.Value
 }
 
-// lineWatts is what the rotor of a motor on the line gives for ever, turning as fast as it then does.
-func (t *Model) lineWatts() float64 {
-	low, _ := t.Powered.Span()
-	steady := t.Powered.Steady(low, 1).Torque
-	omega, _ := t.Powered.RunsAt(func(float64) float64 { return steady })
-	return steady * omega / t.Motor.Gear.Efficiency
+// lineWatts is the most the rotor of a motor on the line gives for ever, turning as fast as it then does.
+func (t *Model) lineWatts() (most float64) {
+	low, high := t.Powered.Span()
+	const tried = 4 // parts of its thin band
+	for k := range tried + 1 {
+		at := low + (high-low)*float64(k)/tried
+		steady := t.Powered.Steady(at, 1).Torque
+		omega, _ := t.Powered.RunsAt(func(float64) float64 { return steady })
+		most = max(most, steady*omega)
+	}
+	return most / t.Motor.Gear.Efficiency
 }
 
 // InputAmps is the supply current at the most the motor gives all day: that, and what it loses at

@@ -36,7 +36,13 @@ func (l *lineLaw) flux() float64 {
 }
 
 func (l *lineLaw) steady(omega float64) (heat, cold Limited) {
-	return l.m.heat(omega, &l.f, l.flux()), Limited{math.Inf(1), DriveAmps}
+	flux := l.flux()
+	heat = l.m.heat(omega, &l.f, flux)
+	if flux < 1 {
+		// On fewer volts it gives its plate's slip so much less torque again; further behind it heats as it slips.
+		heat.Torque *= flux
+	}
+	return heat, Limited{math.Inf(1), DriveAmps}
 }
 
 func (l *lineLaw) peak(omega float64) Limited {

@@ -285,13 +285,13 @@ func (m *Resolved) heat(omega float64, f *Feed, flux float64) Limited {
 	if cooling < 1 {
 		by = FanSlowed
 	}
-	held := m.Torque.Value * cooling * (1 - f.Lost)
+	held := m.Torque.Value * cooling
 	if form := f.formAt(omega / m.Speed.Value); form > 1 {
 		// Amps heat by their rms, and pull by their average, of which what is lost inside takes as much as ever.
 		lost := m.DC.Friction.Value
 		held = max((held+lost)/form-lost, 0)
 	}
-	return Limited{held * min(flux, 1) * saturated(flux), by}
+	return Limited{held * (1 - f.Lost) * min(flux, 1) * saturated(flux), by}
 }
 
 // full is the share of rated flux up to which iron takes more without much heat [common practice].

@@ -149,7 +149,7 @@ var electricRules = []rule{
 	{
 		kind: "ohms", needs: []role{volts, amps}, without: []role{power, speed, hertz, conductor},
 		gives: "the ohms", like: "held still it takes 3.2 A at 4.5 V",
-		when: func(f *facts) bool { return f.has("held", "locked", "stall", "still", "resist", "ohm") },
+		when: func(f *facts) bool { return f.has(heldWords...) },
 		answer: func(a *asked) {
 			v, i := a.num(volts), a.num(amps)
 			a.add(v/i, q.Resistance, "resistance", "R = V / I", a.show(v, q.Voltage)+" ÷ "+a.show(i, q.Current),
@@ -166,6 +166,9 @@ var electricRules = []rule{
 		},
 	},
 }
+
+// exactly is how near its field a speed must be to be it: nearer than any figure is typed.
+const exactly = 1e-9
 
 // lineHertz are the hertz of the question, or the system's usual ones.
 func (a *asked) lineHertz() (f float64, note string) {
@@ -195,6 +198,9 @@ func (a *asked) synchronous(f, p float64) {
 		return
 	}
 	slip := 1 - n.si/field
+	if math.Abs(slip) < exactly {
+		slip = 0
+	}
 	two := a.addText(slip, q.Percent(slip), "", "slip at "+n.text, "s = 1 − n / n_field",
 		"1 − "+a.show(n.si, q.Speed)+" ÷ "+a.show(field, q.Speed), source.Mechanics)
 	switch {

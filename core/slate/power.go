@@ -3,6 +3,7 @@ package slate
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
@@ -26,6 +27,19 @@ var powerRules = []rule{
 					a.show(p/(n/(2*math.Pi)), q.Torque))
 			}
 			t.offers("this motor", a.plate()...)
+		},
+	},
+	{
+		kind: "constant-torque", needs: []role{power}, gives: "its power at another speed, at the same torque",
+		like: "0.75 kW constant torque at a third of the speed",
+		when: func(f *facts) bool { return f.has("constant torque", "same torque") && f.shareOfSpeed() > 0 },
+		answer: func(a *asked) {
+			p, share := a.num(power), a.shareOfSpeed()
+			for _, m := range a.all(speed) {
+				a.use(m)
+			}
+			a.add(p*share, q.Power, "at that speed, the torque as it was", "P = T · ω, so P₂ = P · n₂ / n",
+				a.show(p, q.Power)+" × "+q.Figures(share, 3), source.Mechanics)
 		},
 	},
 	{
@@ -78,6 +92,7 @@ var powerRules = []rule{
 	{
 		kind: "out-of-plate", needs: []role{volts, amps}, without: []role{conductor, cable},
 		gives: "the most that can come out of the motor", like: "110 V 6.5 A, plate says 1 hp",
+		when:   func(f *facts) bool { return !f.has(heldWords...) },
 		answer: answerPlate,
 	},
 	{
@@ -87,6 +102,11 @@ var powerRules = []rule{
 			root, put := 1.0, ""
 			if a.threePhase() {
 				root, put = math.Sqrt(3), " × √3"
+			}
+			if a.has("heater", "kettle", "element", "lamp", "bulb", "oven", "toaster", "resistor", "iron") {
+				a.add(p/(v*root), q.Current, "taken by it: what only heats takes no more than its watts", "I = P / V",
+					a.show(p, q.Power)+" ÷ "+a.show(v, q.Voltage)+put, source.Mechanics)
+				return
 			}
 			one := a.add(
 				p/(usual*v*root),
@@ -114,8 +134,15 @@ func answerPlate(a *asked) {
 	if a.threePhase() {
 		root, put = math.Sqrt(3), " × √3"
 	}
+	formula := "P ≤ 0.9 · V · I"
+	if m, ok := a.one(factor); ok && m.si <= 1 {
+		a.use(m)
+		root *= m.si
+		put += " × " + q.Figures(m.si, 3)
+		formula = "P ≤ 0.9 · V · I · cos φ"
+	}
 	in := v * i * root
-	one := a.add(most*in, q.Power, "the most that can come out", "P ≤ 0.9 · V · I",
+	one := a.add(most*in, q.Power, "the most that can come out", formula,
 		fmt.Sprintf("90 %% of %s × %s%s = %s", a.show(v, q.Voltage), a.show(i, q.Current), put, a.show(in, q.Power)),
 		source.PlateEfficient)
 	one.offers("this motor", a.plate()...)
@@ -134,6 +161,27 @@ func answerPlate(a *asked) {
 			one.Note = fmt.Sprintf("%s is %s of what goes in, which a motor can keep.", m.text, q.Percent(share))
 		}
 	}
+}
+
+// heldWords tell that a motor was held, so that its volts and amps are of its ohms.
+var heldWords = []string{"held", "locked", "stall", "still", "resist", "ohm"}
+
+// partsOf are parts of a whole as they are said.
+var partsOf = map[string]float64{"half": 1. / 2, "third": 1. / 3, "quarter": 1. / 4, "fifth": 1. / 5, "sixth": 1. / 6,
+	"eighth": 1. / 8, "tenth": 1. / 10}
+
+// shareOfSpeed is what part of its speed a question asks about: in words, or the second of two speeds over the first;
+// 0 where it does not say.
+func (f *facts) shareOfSpeed() float64 {
+	for word, share := range partsOf {
+		if strings.Contains(" "+f.text, " "+word) && f.has("speed", "rpm") {
+			return share
+		}
+	}
+	if all := f.all(speed); len(all) == 2 && all[0].si > 0 {
+		return all[1].si / all[0].si
+	}
+	return 0
 }
 
 // threePhase reports whether the question speaks of three phases.

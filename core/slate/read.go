@@ -24,6 +24,7 @@ type item struct {
 	mark   mark
 	role   role
 	si     float64
+	means  string // what a plate's power is said to be
 }
 
 // sort is what a unit that is of no dimension counts.
@@ -58,6 +59,9 @@ const (
 	maxText    = 300
 	maxNumbers = 16
 )
+
+// ranged is what stands between the two ends of a range, nothing but a dash.
+var ranged = regexp.MustCompile(`^[-–−]$`)
 
 var (
 	// A whole and a fraction, a fraction, or a number with a point or comma, thousands apart or an exponent.
@@ -137,6 +141,17 @@ func read(text string) []item {
 			continue
 		}
 		before := text[from:at]
+		if n := len(out); n > 0 && ranged.MatchString(before) && out[n-1].unit == "" && out[n-1].sort == "" {
+			// A range as plates have them, 208-230: its upper end, kept as it was written.
+			last := &out[n-1]
+			start := from - len(last.text)
+			last.number = q.Text(number)
+			end := at + len(number)
+			end += last.takeUnit(text[end:])
+			last.text = strings.TrimSpace(text[start:end])
+			from, at = end, end
+			continue
+		}
 		if under := strings.TrimRight(before, "-−"); under != before && (under == "" || under[len(under)-1] == ' ') {
 			number, at = "-"+number, at-1 // below nothing, which nothing here is
 		}
@@ -159,12 +174,19 @@ func read(text string) []item {
 	return out
 }
 
-// numberAt is the number a text begins with; of two with a stroke between that are no fraction of a rule, the first.
+// horses follow a fraction of a horsepower, which may be of any number: 1/10 hp.
+var horses = regexp.MustCompile(`(?i)^[ -]*(?:hp|horse|bhp)`)
+
+// numberAt is the number a text begins with; of two with a stroke between that are no fraction of a rule, nor of a
+// horsepower, the first.
 func numberAt(text string) string {
 	number := numberForm.FindString(text)
 	if parts := fraction64.FindStringSubmatch(number); parts != nil {
 		over, _ := strconv.Atoi(parts[1])
 		under, _ := strconv.Atoi(parts[2])
+		if under == 0 || over < under && horses.MatchString(text[len(number):]) {
+			return number // by nothing it is no number, and is then not understood
+		}
 		switch under {
 		case 2, 3, 4, 5, 6, 8, 16, 32, 64:
 			if over < under {

@@ -28,6 +28,7 @@ const (
 	farads      role = "a capacitor"
 	diameter    role = "a diameter"
 	radius      role = "a radius"
+	boreSize    role = "a shaft's size"
 	centre      role = "a distance between shafts"
 	beltLength  role = "a belt's length"
 	thickness   role = "a thickness"
@@ -46,6 +47,7 @@ const (
 	energy      role = "an energy"
 	temperature role = "a temperature"
 	ratioKnown  role = "a ratio"
+	factor      role = "a power factor"
 	other       role = "another figure"
 	wheelPair   role = "two wheels"
 	toothPair   role = "two numbers of teeth"
@@ -71,7 +73,8 @@ var lengthWords = []struct {
 	{feedPerTurn, []string{"feed", "feeding"}},
 	{cable, []string{"cable", "run", "away", "lead-in", "flex", "cord"}},
 	{diameter, []string{"wheel", "disc", "disk", "pulley", "drum", "chuck", "bar", "work", "diameter", "dia", "blade",
-		"saw", "drill", "sheave", "flywheel", "bore", "shaft"}},
+		"saw", "drill", "sheave", "flywheel"}},
+	{boreSize, []string{"bore", "shaft", "spindle", "hole", "key", "keyway"}},
 }
 
 // pair are two numbers that a mark ties together.
@@ -214,6 +217,8 @@ func (f *facts) settle(m *item) {
 		case as == none:
 			as = other
 		}
+	case powerFactorBefore.MatchString(m.before):
+		as = factor
 	case strings.HasSuffix(m.before, " at ") || strings.HasSuffix(m.before, " turning "):
 		as, d = speed, q.Speed
 		if f.has("strobe", "flash", "image") {
@@ -282,6 +287,9 @@ func (f *facts) timed() int {
 }
 
 const inch = 0.0254 // m, exact
+
+// powerFactorBefore names a power factor.
+var powerFactorBefore = regexp.MustCompile(` (?:pf|cos|cosφ|cosϕ|φ|phi|power factor) $`)
 
 // besides are words that may stand between a length and the word that tells of it.
 var besides = regexp.MustCompile(`( (?:of|is|a|an|the|at|to|with|on|about|across))+ $`)

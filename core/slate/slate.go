@@ -38,6 +38,7 @@ type Reply struct {
 	Unread  string   `json:"unread" doc:"What was not understood, and the nearest thing that is; empty when all was"`
 	Like    []string `json:"like" nullable:"false" doc:"Questions of this sort that are answered"`
 	Plate   []Fill   `json:"plate" nullable:"false" doc:"What of it can stand on a motor's plate, as entries of one"`
+	Left    []string `json:"left" nullable:"false" doc:"Figures of it that no entry of a plate was made of"`
 }
 
 // asked is a rule and what it found, at work on an answer.
@@ -50,7 +51,7 @@ type asked struct {
 
 // Ask answers a question. Figures are shown in the person's system, which is also what a bare length is taken in.
 func Ask(text string, sys q.System) Reply {
-	reply := Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}}
+	reply := Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}, Left: []string{}}
 	if len(text) > maxText {
 		reply.Unread = fmt.Sprintf("Too long: at most %d letters are read.", maxText)
 		return reply
@@ -80,7 +81,8 @@ func Ask(text string, sys q.System) Reply {
 			}
 		}
 	}
-	reply.Plate = Plate(text)
+	plate := Plate(text)
+	reply.Plate, reply.Left = plate.Fills, plate.Unread
 	reply.Unread, reply.Like = f.unread(len(reply.Answers) > 0)
 	return reply
 }

@@ -121,7 +121,8 @@ func TestWhatIsNotUnderstoodIsSaid(t *testing.T) {
 		offers[a.Offer]++
 	}
 	assert.Equal(t, 1, offers["this motor"], "the same is offered once")
-	assert.Equal(t, Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}}, Ask("  ", q.Metric))
+	assert.Equal(t, Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}, Left: []string{}}, Ask("  ",
+		q.Metric))
 }
 
 // Half a horse is half a horse however close its unit stands, feet and pounds are no feet, and what cannot be meant is
@@ -218,4 +219,46 @@ func FuzzAsk(f *testing.F) {
 		_, err := json.Marshal(Ask(text, q.Inch))
 		assert.NoError(t, err)
 	})
+}
+
+// Questions that once came out wrong, each with its first answer by hand.
+func TestWhatOnceCameOutWrong(t *testing.T) {
+	for text, want := range map[string]struct {
+		kind  Kind
+		value float64
+	}{
+		"heater 1500 W at 120 V":                       {"amps", 12.5},
+		"kettle 2 kW at 230 V":                         {"amps", 8.696},
+		"1500 W at 120 V":                              {"amps", 1500 / (0.75 * 120)},
+		"170 V stall 74 A":                             {"ohms", 2.297},
+		"stalled it takes 21 A at 12 V":                {"ohms", 0.5714},
+		"3 phase 400 V 5 A pf 0.8":                     {"out-of-plate", 0.9 * 0.8 * 1.7320508 * 2000},
+		"400 V 5 A 3 phase cos φ 0.8":                  {"out-of-plate", 0.9 * 0.8 * 1.7320508 * 2000},
+		"3 phase 400 V 5 A":                            {"out-of-plate", 0.9 * 1.7320508 * 2000},
+		"1/10 hp at 1550 rpm":                          {"torque", 74.57 / (1550 * q.RPM)},
+		"1/15 hp at 3000 rpm":                          {"torque", 49.71 / (3000 * q.RPM)},
+		"2 hp at 1750 rpm, constant torque at 350 rpm": {"torque", 1491.4 / (1750 * q.RPM)},
+		"constant torque 2 hp at a fifth of the speed": {"constant-torque", 298.3},
+		"half the speed at the same torque, 1.5 kW":    {"constant-torque", 750},
+		"208-230 V 5 A":                                {"out-of-plate", 0.9 * 230 * 5},
+		"2 pole 60 Hz 3600 rpm":                        {"synchronous", 3600 * q.RPM},
+	} {
+		got := Ask(text, q.Metric)
+		require.NotEmpty(t, got.Answers, text)
+		assert.Equal(t, want.kind, got.Answers[0].Kind, text)
+		assert.InEpsilon(t, want.value, got.Answers[0].Value, 2e-3, text)
+	}
+	slip := Ask("2 pole 60 Hz 3600 rpm", q.Metric).Answers[1]
+	assert.Equal(t, "0\u202f%", slip.Text)
+	assert.Empty(t, slip.Note)
+	for _, text := range []string{"1/0 hp at 1000 rpm", "0/0 hp at 1000 rpm", "5/8 in shaft at 1725 rpm", "0-5 V"} {
+		got := Ask(text, q.Metric)
+		assert.Empty(t, got.Answers, text)
+		assert.NotEmpty(t, got.Unread, text)
+	}
+	for _, one := range Ask("6 in wheel", q.Inch).Answers {
+		for _, fill := range one.Fills {
+			assert.NotContains(t, string(fill.Text), "rpm")
+		}
+	}
 }

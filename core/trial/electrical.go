@@ -71,7 +71,8 @@ func (e *evaluator) noSuchSlip(rows []m.Taken, poles float64) bool {
 		off := within(offBy(one.Speed.SI, tachometerOff, e.stepOf()), 0)
 		if known := mo.Induction.Poles; known.OK() && mo.Kind.Family() == motor.InductionFamily {
 			field := 4 * math.Pi * one.Hertz.SI / known.Value
-			if over := one.Speed.SI/field - 1; over > off/field && 1-one.Speed.SI*poles/(4*math.Pi*one.Hertz.SI) > most {
+			behind := 1 - one.Speed.SI*poles/(4*math.Pi*one.Hertz.SI)
+			if over := one.Speed.SI/field - 1; over > off/field && behind > most {
 				e.contradicts(Overloaded, fmt.Sprintf("%s over the field of its %s poles", q.Percent(over),
 					q.Figures(known.Value, 2)), fmt.Sprintf("%s at %s. By itself no induction motor passes its "+
 					"field of "+

@@ -65,7 +65,8 @@ func reproduced(t *testing.T, what string, in plan.Input, figures ...string) {
 
 // coastsOf are the readings of a spin-down of what has an inertia (kg·m²) and a drag (N·m, by speed), to a tenth of its
 // speed.
-func coastsOf(b *bench, inertia float64, top float64, state m.State, drag func(omega float64) float64) (out []m.Reading) {
+func coastsOf(b *bench, inertia float64, top float64, state m.State,
+	drag func(omega float64) float64) (out []m.Reading) {
 	omega, at := top, 0.0
 	took := 0.0
 	for w := top; w > 0.1*top; w -= top / 500 {
@@ -75,7 +76,8 @@ func coastsOf(b *bench, inertia float64, top float64, state m.State, drag func(o
 	h := took / steps
 	for i := range steps {
 		if i%(steps/12) == 0 {
-			out = append(out, m.Reading{Time: text(at, "s"), State: state, Speed: rpm(b.read(omega, 0.3*tachometerOff, 0))})
+			out = append(out, m.Reading{Time: text(at, "s"), State: state, Speed: rpm(b.read(omega,
+				0.3*tachometerOff, 0))})
 		}
 		omega, at = omega-h*drag(omega)/inertia, at+h
 	}
@@ -100,7 +102,8 @@ func TestARunDownLetInCoastsAsMeasured(t *testing.T) {
 				trial := m.Trial{Kind: m.RunUpDown, PerTurn: "1", Readings: down}
 				if withDisc {
 					trial.Disc = text(disc, "kg·m²")
-					trial.Readings = append(append([]m.Reading{}, down...), coastsOf(b, inertia+disc, top, m.WithDisc, drag)...)
+					trial.Readings = append(append([]m.Reading{}, down...), coastsOf(b, inertia+disc, top,
+						m.WithDisc, drag)...)
 				}
 				figures := []string{"Coasts to rest"}
 				if withDisc {
@@ -203,7 +206,8 @@ func TestWhatIsLetInIsReproduced(t *testing.T) {
 		})})
 		out := of(t, pairs)
 		measured, _ := out.figure("Ratio")
-		assert.InDelta(t, measured.Measured, must(plan.Resolve(letIn(pairs, out.Correction))).Reduction.Positions[0].Ratio,
+		assert.InDelta(t, measured.Measured, must(plan.Resolve(letIn(pairs,
+			out.Correction))).Reduction.Positions[0].Ratio,
 			measured.Within)
 		rotor := b.between(120, 170)
 		reproduced(t, "speed", with(plantest.Sound(), m.Trial{Kind: m.Speed, Where: m.AtMotor, Readings: rows(4,
@@ -245,7 +249,8 @@ func TestWhatIsLetInIsReproduced(t *testing.T) {
 		})})
 		out = of(t, sags)
 		measured, _ = out.figure("Falls for each amp")
-		assert.InDelta(t, measured.Measured, must(plan.Resolve(letIn(sags, out.Correction))).Supply.Loop, measured.Within)
+		assert.InDelta(t, measured.Measured, must(plan.Resolve(letIn(sags, out.Correction))).Supply.Loop,
+			measured.Within)
 	}
 	reproduced(t, "slip", with(plantest.Inverted(), m.Trial{Kind: m.Slip, Readings: []m.Reading{{Hertz: "50",
 		Speed: "965"}}}), "Poles")
@@ -268,15 +273,18 @@ func must(s plan.Stations, err error) plan.Stations {
 	return s
 }
 
-// A motor spun down by itself, with a disc and without, is then reckoned to coast so: its rotor and what it loses inside.
+// A motor spun down by itself, with a disc and without, is then reckoned to coast so: its rotor and what it loses
+// inside.
 func TestAMotorsOwnRunDownLetInIsReproduced(t *testing.T) {
-	for name, in := range map[string]plan.Input{"dc": plantest.Sound(), "inverter": plantest.Inverted(), "series": series()} {
+	for name, in := range map[string]plan.Input{"dc": plantest.Sound(), "inverter": plantest.Inverted(),
+		"series": series()} {
 		for seed := range uint64(8) {
 			b := newBench(seed, byChance)
 			rotor, lost := b.between(5e-4, 4e-3), b.between(0.01, 0.12)
 			drag := func(w float64) float64 { return lost * (0.8 + 0.2*w/150) }
 			trial := m.Trial{Kind: m.RunUpDown, Where: m.AtMotor, PerTurn: "1", Disc: text(2*rotor, "kg·m²"),
-				Readings: append(coastsOf(b, rotor, 150, m.RunDown, drag), coastsOf(b, 3*rotor, 150, m.WithDisc, drag)...)}
+				Readings: append(coastsOf(b, rotor, 150, m.RunDown, drag), coastsOf(b, 3*rotor, 150, m.WithDisc,
+					drag)...)}
 			reproduced(t, name, with(in, trial), "Inertia at the motor", "Coasts to rest")
 		}
 	}

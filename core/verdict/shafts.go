@@ -163,6 +163,12 @@ func (v *verdict) frameFinding() {
 	hertz := v.Supply.Hertz
 	have, knownMotor := motor.FindFrame(v.Motor.Frame, hertz)
 	want, knownBracket := motor.FindFrame(v.Machine.Frame, hertz)
+	if knownMotor && have.Threaded {
+		v.add(f.MotorThreaded, f.Stop, "motor.plate.frame", "Its shaft is a thread",
+			fmt.Sprintf("%s is a pump motor's frame: its shaft is threaded for the pump's wheel, and no pulley with a "+
+				"key goes on. It wants another shaft, or another motor.", v.Motor.Frame)).Short = true
+		return
+	}
 	if knownMotor && have.Faced {
 		v.add(f.MotorFaced, f.Caution, "motor.plate.frame", "It may have no feet",
 			fmt.Sprintf("%s is made to be bolted on by its face. Look under it. Without feet it wants a plate bored "+
@@ -178,14 +184,22 @@ func (v *verdict) frameFinding() {
 			"Both are frame "+have.Name+".")
 		return
 	}
-	mm := func(v float64) string { return q.Show(v/1000, q.Length, q.Metric) }
-	height := fmt.Sprintf("pack it up by %s", mm(want.Height-have.Height))
+	both := have.Inch && want.Inch
+	as := func(inch bool) func(float64) string {
+		sys := q.Metric
+		if inch {
+			sys = q.Inch // as it was made
+		}
+		return func(v float64) string { return q.Show(v/1000, q.Length, sys) }
+	}
+	mine, bracket, between := as(have.Inch), as(want.Inch), as(both || v.sys == q.Inch)
+	height := fmt.Sprintf("pack it up by %s", between(want.Height-have.Height))
 	if have.Height > want.Height {
 		height = fmt.Sprintf("its shaft stands %s higher: lower the bracket, or take it up at the belt",
-			mm(have.Height-want.Height))
+			between(have.Height-want.Height))
 	}
 	v.add(f.MotorFrame, f.Caution, "motor.plate.frame", "Frame "+have.Name+" on a bracket for "+want.Name,
 		fmt.Sprintf("Bolt holes %s by %s against %s by %s: slot them or make a plate. Shaft height %s against %s: %s.",
-			mm(have.Across), mm(have.Along), mm(want.Across), mm(want.Along), mm(have.Height), mm(want.Height),
-			height))
+			mine(have.Across), mine(have.Along), bracket(want.Across), bracket(want.Along), mine(have.Height),
+			bracket(want.Height), height))
 }

@@ -3837,6 +3837,8 @@ export interface components {
         };
         SlateReply: {
             answers: components["schemas"]["SlateAnswer"][];
+            /** @description Figures of it that no entry of a plate was made of */
+            left: string[];
             /** @description Questions of this sort that are answered */
             like: string[];
             /** @description What of it can stand on a motor's plate, as entries of one */

@@ -29,6 +29,8 @@
     if (plate.trim() !== '') untrack(() => read.again());
   });
   const onPlate = $derived(plate.trim() === '' ? [] : (read.answer?.plate ?? []));
+  /** What on it no entry was made of: it is said, so that nobody thinks it was taken. */
+  const left = $derived(plate.trim() === '' ? [] : (read.answer?.left ?? []));
   const drives = $derived(catalogue.controlsFor(motor));
   const feeds = $derived(sockets(prefs.region));
   const pickMotor = (to: string) => {
@@ -103,7 +105,8 @@
     <p class="text-sm text-soft" aria-live="polite">
       {#if onPlate.length > 0}Read: {onPlate
           .map((f) => f.text)
-          .join(' · ')}{:else if plate.trim() !== '' && read.answer}
+          .join(' · ')}.{#if left.length > 0}
+          Not read: {left.join(' · ')}.{/if}{:else if plate.trim() !== '' && read.answer}
         Nothing on it could be read: figures with their units, such as 900 rpm.
       {:else}Half a plate will do. <a class="link" href="#/what-is-it">What kind is it?</a>{/if}
     </p>
