@@ -51,7 +51,18 @@ func TestConesMakeEveryCombination(t *testing.T) {
 
 func TestOutsideDiametersLoseTheSectionsOffset(t *testing.T) {
 	r := resolved(t, DescribedStage{Kind: VBelt, Section: "A", Measured: "outside", Steps: pair("95 mm", "160 mm")})
-	assert.InEpsilon(t, (160-6.6)/(95-6.6)/0.985, r.Positions[0].Ratio, 1e-9)
+	assert.InEpsilon(t, (160-5.5)/(95-5.5)/0.985, r.Positions[0].Ratio, 1e-9)
+	// The offset belongs to the rim: ISO 4183's b twice, or what inch rims have [from memory].
+	for _, c := range []struct {
+		section        string
+		driver, driven q.Text
+		ratio          float64
+	}{{"Z", "60 mm", "120 mm", 116. / 56}, {"B", "140 mm", "280 mm", 273. / 133}, {"A", "4 in", "8 in", 7.75 / 3.75},
+		{"B", `6"`, `12"`, 11.65 / 5.65}, {"A", "4 in", "203.2 mm", (203.2 - 5.5) / (3.75 * 25.4)}} {
+		r := resolved(t, DescribedStage{Kind: VBelt, Section: c.section, Measured: "outside",
+			Steps: pair(c.driver, c.driven)})
+		assert.InEpsilon(t, c.ratio/0.985, r.Positions[0].Ratio, 1e-9, c.section)
+	}
 	assert.NotEmpty(t, refusals(DescribedStage{Kind: VBelt, Section: "B", Measured: "outside",
 		Steps: pair("7 mm",
 			"160 mm")}))

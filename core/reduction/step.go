@@ -37,8 +37,8 @@ func (s Stage) resolveStep(d DescribedStep, r *q.Reader, outside bool) (Step, st
 	}
 	step.Driver, step.Driven = a.SI, b.SI
 	if outside {
-		offset := 2 * PitchOffset(s.Section)
-		step.Driver, step.Driven = a.SI-offset, b.SI-offset
+		step.Driver = a.SI - 2*PitchOffset(s.Section, InInches(d.Driver))
+		step.Driven = b.SI - 2*PitchOffset(s.Section, InInches(d.Driven))
 		if step.Driver < 2e-3 || step.Driven < 2e-3 {
 			r.Refuse("driver", string(d.Driver), "too small outside for a belt of section "+s.Section)
 			return step, ""

@@ -372,7 +372,7 @@ func (h *Finder) withStages() reduction.Described {
 // asMeasured writes a pitch diameter (m) as the stage's diameters are typed, over the rim or not.
 func (h *Finder) asMeasured(stage int, size float64) q.Text {
 	if h.in.Plan.Reduction.Stages[stage].Measured == "outside" {
-		size += 2 * reduction.PitchOffset(h.now.Reduction.Stages[stage].Section)
+		size += 2 * reduction.PitchOffset(h.now.Reduction.Stages[stage].Section, h.in.Units == q.Inch)
 	}
 	return q.WrittenLength(size*1000, h.in.Units)
 }

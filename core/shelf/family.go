@@ -140,7 +140,7 @@ func (f *Family) Take(item *Item) {
 			return
 		}
 		if item.Wheel.Measured == "outside" {
-			d -= 2 * reduction.PitchOffset(f.Blank.Section)
+			d -= 2 * reduction.PitchOffset(f.Blank.Section, reduction.InInches(item.Wheel.Diameter))
 		}
 		w.Size, w.Text = d, q.WrittenLength(d*1000, f.sys)
 	}

@@ -66,9 +66,9 @@ func TestTheShelfTakesAStandardSizesPlace(t *testing.T) {
 	}
 }
 
-// Over the rim a pulley of section A is 6.6 mm larger than its pitch diameter.
+// Over the rim a pulley of section A is 5.5 mm larger than its pitch diameter.
 func TestStockMeasuredOverTheRim(t *testing.T) {
-	item := pulley("86.6 mm", "", "A")
+	item := pulley("85.5 mm", "", "A")
 	item.Wheel.Measured = "outside"
 	for _, w := range stocked(t, "v-A", item).Wheels {
 		if w.Item != nil {

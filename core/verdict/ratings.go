@@ -74,7 +74,7 @@ func (v *verdict) suspect(m line.RatioCheck) (field, words string) {
 			continue
 		}
 		step := s.Steps[p.Steps[i]]
-		if offset := 2 * reduction.PitchOffset(s.Section); offset != 0 && !step.Teeth {
+		if offset := 2 * reduction.PitchOffset(s.Section, v.sys == q.Inch); offset != 0 && !step.Teeth {
 			as := (step.Driven - offset) / (step.Driver - offset) / (step.Driven / step.Driver)
 			if math.Abs(m.Expected*as/m.Measured-1) < 0.01 {
 				return stageField(i, "measured"), "It agrees if the diameters" + v.OfStage(i) +
