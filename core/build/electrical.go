@@ -52,6 +52,8 @@ func (b *builder) electrical() {
 		b.need("reverse", "Reversing switch, centre off, with an extra contact", b.show(b.Motor.Amps.Value, q.Current),
 			"the extra contact opens the enable")
 	}
+	b.capacitors()
+	b.resistorParts()
 	if b.Control.Lamp {
 		b.need("lamp", "Indicator lamp", volts, "")
 	}
@@ -63,10 +65,55 @@ func (b *builder) electrical() {
 			"starting value: local code and a licensed electrician decide")
 	}
 	if b.Control.Converts() && !b.Supply.Battery {
-		watts := b.InputWatts() * (1 - b.DriveEfficiency())
+		watts := b.InputWatts()*(1-b.DriveEfficiency()) + b.resistorWatts()
 		b.need("box", "Steel box, earth bar, strain reliefs",
 			fmt.Sprintf("%s\u202fm² of free side, or a fan of %s\u202fm³/h", q.Figures(supply.BoxArea(watts), 2),
 				q.Figures(supply.FanFlow(watts)*3600, 2)), "to shed "+b.show(watts, q.Power))
+	}
+}
+
+// capacitors are those a motor's second winding goes through: what runs it, what only starts it, or both.
+func (b *builder) capacitors() {
+	if !b.Motor.Kind.HasCapacitor() {
+		return
+	}
+	known := ""
+	if b.Motor.Capacitor > 0 {
+		known = b.show(b.Motor.Capacitor, q.Capacitance)
+	}
+	own := func(id, name, rating string) {
+		b.take = append(b.take, Part{ID: "take." + id, Name: name, Rating: rating, Why: "comes with the motor"})
+	}
+	if b.Motor.Kind.HasRunCapacitor() {
+		own("capacitor-run", "Run capacitor, film or oil", known)
+		known = ""
+	}
+	if b.Motor.Kind.HasStartSwitch() {
+		own("capacitor-start", "Start capacitor, and the switch that takes it out", known)
+	}
+}
+
+// resistorWatts is what a resistor in series makes of heat at plate amps, W; 0 without one.
+func (b *builder) resistorWatts() float64 {
+	if b.Control.Kind != control.SeriesResistor {
+		return 0
+	}
+	return b.Motor.Amps.Value * b.Motor.Amps.Value * b.Control.Ohms
+}
+
+// resistorParts are what a resistor in series needs round it.
+func (b *builder) resistorParts() {
+	watts := b.resistorWatts()
+	if watts == 0 {
+		return
+	}
+	b.need("resistor", "Wire-wound resistor", b.show(b.Control.Ohms, q.Resistance)+", "+b.show(watts, q.Power),
+		"I²·R at plate amps, all of it heat")
+	b.need("cage", "Perforated steel cage for the resistor", "open to the air above and below",
+		"it glows if it is shut in; nothing that burns near it")
+	if b.Motor.Kind.Family() == motor.DCFamily && !b.Supply.Battery {
+		b.need("bridge", "Bridge rectifier on a heat sink", b.show(1.5*b.Motor.Amps.Value, q.Current)+", "+
+			b.show(2*b.Supply.Volts, q.Voltage)+" or more", "the motor takes direct current")
 	}
 }
 

@@ -97,3 +97,50 @@ func TestTwoHotsAreBothLive(t *testing.T) {
 		assert.True(t, check.OK, check.Title)
 	}
 }
+
+// A capacitor-start-run motor has two capacitors: one stays in, the other goes through the start switch; both are on the
+// list and on the drawing.
+func TestAMotorOfTwoCapacitorsHasTwo(t *testing.T) {
+	in := plantest.Switched()
+	in.Plan.Motor.Kind, in.Plan.Motor.Plate.Capacitor = motor.CapacitorRun, "20 µF"
+	b := built(t, in)
+	devices := map[string]string{}
+	for _, d := range b.Wiring.Devices {
+		devices[d.ID] = d.Name
+	}
+	assert.Contains(t, devices["C1"], "Run capacitor")
+	assert.Contains(t, devices["C2"], "Start capacitor")
+	parts := partNames(b.Take)
+	assert.Contains(t, parts, "Run capacitor, film or oil 20\u202fµF")
+	assert.Contains(t, parts, "Start capacitor")
+	for _, check := range b.Wiring.Checks {
+		assert.True(t, check.OK, check.Title)
+	}
+	one := plantest.Switched()
+	for _, d := range built(t, one).Wiring.Devices {
+		assert.NotEqual(t, "C2", d.ID)
+	}
+}
+
+// A resistor in series makes all its heat where it is: the box is sized for it, and its parts are on the list.
+func TestAResistorsHeatIsOnTheList(t *testing.T) {
+	in := plantest.Resisted()
+	b := built(t, in)
+	m := line.New(mustStations(t, in))
+	watts := m.Motor.Amps.Value * m.Motor.Amps.Value * m.Control.Ohms
+	require.Greater(t, watts, 200.0)
+	found := map[string]bool{}
+	for _, p := range b.Buy.Parts {
+		found[p.ID] = true
+	}
+	for _, id := range []string{"buy.resistor", "buy.cage"} {
+		assert.True(t, found[id], id)
+	}
+}
+
+func mustStations(t *testing.T, in plan.Input) plan.Stations {
+	t.Helper()
+	s, err := plan.Resolve(in)
+	require.NoError(t, err)
+	return s
+}

@@ -52,7 +52,7 @@ func (l *fanLaw) breakaway() Limited {
 	return Limited{l.m.Induction.Start * l.m.Torque.Value, StartTorque}
 }
 func (l *fanLaw) amps(torque, omega float64) float64 { return l.m.inductionAmps(torque, 1) }
-func (l *fanLaw) stall() float64                     { return inrush * l.m.Amps.Value }
+func (l *fanLaw) stall() float64                     { return StartAmps(l.m) }
 func (l *fanLaw) runUp(float64) float64              { return 0 }
 func (l *fanLaw) strongest() float64                 { return 0 }
 func (l *fanLaw) fall(_, omega float64) float64 {

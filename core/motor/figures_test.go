@@ -5,6 +5,7 @@ import (
 
 	"github.com/stretchr/testify/assert"
 
+	f "jiriki/core/finding"
 	q "jiriki/core/quantity"
 )
 
@@ -85,4 +86,25 @@ func TestAStepperIsAsStrongAsItsCurve(t *testing.T) {
 	m := Resolve(d, q.NewReader("motor"))
 	// T = 1.4 − n/750 between the last two, whose crest of T·ω is at 525 rpm with 0.7 N·m.
 	assert.InEpsilon(t, 0.7*525*q.RPM, m.Power.Value, 1e-9)
+}
+
+// What a motor draws at rest goes by its kind, a start capacitor by its motor [common practice].
+func TestStartsGoByTheKind(t *testing.T) {
+	for kind, times := range map[Kind]float64{SplitPhase: 7, CapacitorStart: 5, CapacitorRun: 5, PermanentSplit: 3,
+		ShadedPole: 2, ThreePhase: 6, TwoSpeed: 6} {
+		m := Resolve(Described{Kind: kind, Plate: Plate{Power: "250 W", Speed: "1400 rpm", Volts: "230 V", Amps: "2 A",
+			Hertz: "50 Hz", SecondSpeed: "700 rpm"}}, q.NewReader("motor"))
+		assert.InDelta(t, 2*times, StartAmps(&m), 1e-9, kind)
+	}
+	for farads, far := range map[q.Text]bool{"2000 µF": true, "250 µF": false, "700 µF": false, "900 µF": true,
+		"50 µF": true, "90 µF": false} {
+		d := Described{Kind: CapacitorStart, Plate: Plate{Power: "1/2 hp", Speed: "1725 rpm", Volts: "115 V",
+			Amps: "7.8 A", Hertz: "60 Hz", Capacitor: farads}}
+		m := Resolve(d, q.NewReader("motor"))
+		found := false
+		for _, one := range m.Findings(q.Metric) {
+			found = found || one.ID == f.MotorCapacitorFar
+		}
+		assert.Equal(t, far, found, farads)
+	}
 }

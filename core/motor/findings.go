@@ -112,8 +112,11 @@ func (v *verdict) inductionFindings() {
 		v.add(f.MotorHertz, f.Missing, "motor.plate.hertz", "Hertz not on the plate",
 			v.show(hertz, q.Frequency)+" is assumed from the speed. It sets speed and volts, so read it if you can.")
 	}
-	if v.Kind.HasRunCapacitor() {
+	switch {
+	case v.Kind.HasRunCapacitor():
 		v.capacitorFindings()
+	case v.Kind == CapacitorStart:
+		v.startCapacitorFinding()
 	}
 }
 
@@ -124,26 +127,45 @@ const (
 	mostReactive  = 5.0
 )
 
+// How far a start capacitor's reactive power may be from the shaft's, VAr a watt [common practice]: most have about
+// three.
+const (
+	leastStarting = 0.8
+	mostStarting  = 10.0
+)
+
+// startCapacitorFinding stops a start capacitor that cannot be this motor's.
+func (v *verdict) startCapacitorFinding() {
+	v.capacitorFar(leastStarting, mostStarting, "Too few do not start it, and standing still it burns",
+		"Too many burn its start winding, and the switch that takes it out")
+}
+
 // capacitorSizeFinding stops a run capacitor that cannot be this motor's: too many microfarads burn the second winding,
 // too few do not start it.
 func (v *verdict) capacitorSizeFinding() {
+	v.capacitorFar(leastReactive, mostReactive, "Too few do not start it, and standing still it burns",
+		"Too many burn the second winding")
+}
+
+// capacitorFar stops a capacitor of less or more than so many VAr for each watt of the shaft.
+func (v *verdict) capacitorFar(least, most float64, tooFew, tooMany string) {
 	if v.Capacitor == 0 || v.Power.Value == 0 {
 		return
 	}
 	perFarad := 2 * math.Pi * v.Hertz.Value * v.Volts.Value * v.Volts.Value
 	share := v.Capacitor * perFarad / v.Power.Value
-	if share >= leastReactive && share <= mostReactive {
+	if share >= least && share <= most {
 		return
 	}
-	what := "Too many burn the second winding"
-	if share < leastReactive {
-		what = "Too few do not start it, and standing still it burns"
+	what := tooMany
+	if share < least {
+		what = tooFew
 	}
 	v.add(f.MotorCapacitorFar, f.Stop, "motor.plate.capacitor", "Capacitor far off for this motor",
 		fmt.Sprintf("%s on %s: such motors have between %s and %s. %s. Go by the old one's marking or the plate.",
 			v.show(v.Capacitor, q.Capacitance), v.show(v.Power.Value, q.Power),
-			v.show(leastReactive*v.Power.Value/perFarad, q.Capacitance),
-			v.show(mostReactive*v.Power.Value/perFarad, q.Capacitance), what))
+			v.show(least*v.Power.Value/perFarad, q.Capacitance),
+			v.show(most*v.Power.Value/perFarad, q.Capacitance), what))
 }
 
 // LeastCapacitorVolts is the least AC volts a run capacitor may be marked for on a line of so many volts: 250 V up to

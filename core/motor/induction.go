@@ -65,8 +65,12 @@ func (l *lineLaw) amps(torque, _ float64) float64 {
 
 func (l *lineLaw) stall() float64 { return StartAmps(l.m) }
 
-// StartAmps is what an induction motor draws on the line at rest, A.
-func StartAmps(m *Resolved) float64 { return inrush * m.Amps.Value }
+// StartAmps is what an induction motor draws on the line at rest, A, by its kind [common practice]: a split-phase one
+// most, a capacitor spares some of it, and fan motors draw little.
+func StartAmps(m *Resolved) float64 { return m.inrush() * m.Amps.Value }
+
+// inrush is what an induction motor draws at rest on the line against its plate amps.
+func (m *Resolved) inrush() float64 { return m.Kind.Profile().inrush }
 
 // runUp is the torque on the line at any speed from standstill to synchronous: Kloss's relation,
 // lifted between breakdown and standstill to meet the starting torque.
@@ -89,9 +93,6 @@ func (l *lineLaw) strongest() float64 {
 func (l *lineLaw) fall(_, omega float64) float64 {
 	return 1 - omega/synchronous(l.f.Hertz, l.m.Induction.Poles.Value)
 }
-
-// inrush is what an induction motor draws at rest against its plate amps [common practice].
-const inrush = 6
 
 // inductionAmps takes amps in proportion to torque at a given flux [common practice].
 func (m *Resolved) inductionAmps(torque, flux float64) float64 {
@@ -201,7 +202,7 @@ func (l *inverterLaw) amps(torque, omega float64) float64 {
 	return l.m.inductionAmps(torque, l.flux(omega))
 }
 
-func (l *inverterLaw) stall() float64 { return inrush * l.m.Amps.Value }
+func (l *inverterLaw) stall() float64 { return StartAmps(l.m) }
 
 func (l *inverterLaw) runUp(float64) float64 { return 0 }
 

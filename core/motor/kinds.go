@@ -52,6 +52,7 @@ type Profile struct {
 	powerFactor float64
 	breakdown   float64 // multiple of full-load torque; induction
 	start       float64 // likewise, at rest on the line: the least of what such motors usually give
+	inrush      float64 // × plate amps at rest on the line
 	mostSlip    float64 // at full load without being doubted; fan motors are made to slip
 
 	Supply   string  `json:"supply" doc:"How fast it turns on a fixed supply"`
@@ -161,7 +162,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	},
 	{
 		Kind: ThreePhase, Name: "Three-phase induction", Family: InductionFamily, Leads: "three-phase",
-		best: 0.95, usual: 0.78, powerFactor: 0.75, breakdown: 2.5, start: 1.5, mostSlip: 0.13,
+		best: 0.95, usual: 0.78, powerFactor: 0.75, breakdown: 2.5, start: 1.5, inrush: 6, mostSlip: 0.13,
 		Supply:   "Just under 120 × hertz ÷ poles.",
 		Starts:   "1.5 to 2.5 × full-load torque on the line.",
 		Loaded:   "Slips a few per cent.",
@@ -179,7 +180,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	{
 		Kind: SplitPhase, Name: "Split-phase, resistance start", Family: InductionFamily, Leads: "two-windings",
 		StartSwitch: true,
-		best:        0.70, usual: 0.58, powerFactor: 0.65, breakdown: 2.0, start: 1.25, mostSlip: 0.13,
+		best:        0.70, usual: 0.58, powerFactor: 0.65, breakdown: 2.0, start: 1.25, inrush: 7, mostSlip: 0.13,
 		Supply:   "Just under synchronous.",
 		Starts:   "About 1.5 × full-load torque, at many times full-load amps; its switch opens near 75 % of speed.",
 		Loaded:   "Slips a few per cent.",
@@ -196,7 +197,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	{
 		Kind: CapacitorStart, Name: "Capacitor-start", Family: InductionFamily, Leads: "two-windings",
 		StartSwitch: true, Capacitor: true,
-		best: 0.75, usual: 0.62, powerFactor: 0.70, breakdown: 2.0, start: 3, mostSlip: 0.13,
+		best: 0.75, usual: 0.62, powerFactor: 0.70, breakdown: 2.0, start: 3, inrush: 5, mostSlip: 0.13,
 		Supply:   "Just under synchronous.",
 		Starts:   "3 to 4.5 × full-load torque; its switch opens near 75 % of speed.",
 		Loaded:   "Slips a few per cent.",
@@ -215,7 +216,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	{
 		Kind: CapacitorRun, Name: "Capacitor-start, capacitor-run", Family: InductionFamily, Leads: "two-windings",
 		StartSwitch: true, Capacitor: true, Running: true,
-		best: 0.80, usual: 0.68, powerFactor: 0.90, breakdown: 2.2, start: 3, mostSlip: 0.13,
+		best: 0.80, usual: 0.68, powerFactor: 0.90, breakdown: 2.2, start: 3, inrush: 5, mostSlip: 0.13,
 		Supply:   "Just under synchronous.",
 		Starts:   "3 to 4.5 × full-load torque; the large capacitor is switched out near 75 % of speed.",
 		Loaded:   "Slips a few per cent, and runs quieter.",
@@ -233,7 +234,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	{
 		Kind: PermanentSplit, Name: "Permanent split capacitor", Family: InductionFamily, Leads: "two-windings",
 		Capacitor: true, Running: true,
-		best: 0.70, usual: 0.60, powerFactor: 0.90, breakdown: 1.8, start: 0.3, mostSlip: 0.3,
+		best: 0.70, usual: 0.60, powerFactor: 0.90, breakdown: 1.8, start: 0.3, inrush: 3, mostSlip: 0.3,
 		Supply:   "Just under synchronous.",
 		Starts:   "Weakly: 0.3 to 1 × full-load torque.",
 		Loaded:   "Slips more than others as it is loaded.",
@@ -252,7 +253,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	},
 	{
 		Kind: ShadedPole, Name: "Shaded pole", Family: InductionFamily, Leads: "one-winding",
-		best: 0.35, usual: 0.25, powerFactor: 0.60, breakdown: 1.3, start: 0.2, mostSlip: 0.3,
+		best: 0.35, usual: 0.25, powerFactor: 0.60, breakdown: 1.3, start: 0.2, inrush: 2, mostSlip: 0.3,
 		Supply:   "Well under synchronous.",
 		Starts:   "Weakly: 0.2 to 0.5 × full-load torque.",
 		Loaded:   "Slips a good deal.",
@@ -270,7 +271,7 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind }, []Profile{
 	{
 		Kind: TwoSpeed, Name: "Two-speed induction", Family: InductionFamily, Leads: "two-speeds",
 		StartSwitch: true, Capacitor: true,
-		best: 0.70, usual: 0.58, powerFactor: 0.65, breakdown: 2.0, start: 1.25, mostSlip: 0.13,
+		best: 0.70, usual: 0.58, powerFactor: 0.65, breakdown: 2.0, start: 1.25, inrush: 6, mostSlip: 0.13,
 		Supply:   "At one of two speeds by which winding is fed.",
 		Starts:   "As its kind; some start only on the fast winding.",
 		Loaded:   "Slips a few per cent.",

@@ -319,7 +319,7 @@ func (m *Resolved) ampsAtSlip(slip float64) float64 {
 	if slip > ind.Slip {
 		// Lifted to the usual inrush at rest, beside what magnetises.
 		part := (min(slip, 1) - ind.Slip) / (1 - ind.Slip)
-		atRest := math.Sqrt((inrush*inrush - idle*idle) / (1 - idle*idle))
+		atRest := math.Sqrt(max(square(m.inrush())-idle*idle, 0) / (1 - idle*idle))
 		load *= 1 + (atRest/at(1)-1)*part*part
 	}
 	return m.Amps.Value * math.Sqrt(idle*idle+(1-idle*idle)*load*load)

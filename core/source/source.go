@@ -96,8 +96,8 @@ var (
 		"What a stage keeps: V belt 0.95, poly-V 0.96, toothed 0.98, chain 0.97, spur gear 0.98", Common)
 	BeltSlip    = entry("belt-slip", "Belt slip: V 1.5 %, poly-V 1 %; toothed, chain and gear none", Common)
 	PitchOffset = entry("pitch-offset",
-		"Pitch diameter is the outside less 2 × what the rim stands over: metric rims Z 2, A 2.75, B 3.5 mm, inch rims A "+
-			"1/8, B 0.175 in, poly-V J −1.2 mm",
+		"Pitch diameter is the outside less 2 × what the rim stands over it: metric rims Z 2, A 2.75, B 3.5 mm, "+
+			"inch rims A 1/8, B 0.175 in, poly-V J −1.2 mm",
 		FromMemory)
 	SmallestPulley = entry("smallest-pulley",
 		"Smallest pitch diameter a section bends round: Z 50, A 75, B 125, poly-V J 20 mm", FromMemory)

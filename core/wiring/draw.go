@@ -320,20 +320,38 @@ func (d *Diagram) secondWinding() {
 	d.extend("M1", t("Z1", "Z2")...)
 	from := "M1:U1"
 	if d.spec.Capacitor {
-		d.add("C1", "Capacitor, discharge it through a resistor", "capacitor", MainLine, t("1", "2")...)
+		name := "Capacitor, discharge it through a resistor"
+		if d.spec.StartsOnTwo {
+			name = "Run capacitor, film or oil; discharge it through a resistor"
+		}
+		d.add("C1", name, "capacitor", MainLine, t("1", "2")...)
 		d.passes("C1", "1", "2")
 		d.wire(Output, MainLine, from, "C1:1", "")
+		if d.spec.StartsOnTwo {
+			d.add("C2", "Start capacitor, discharge it through a resistor", "capacitor", MainLine, t("1", "2")...)
+			d.passes("C2", "1", "2")
+			d.wire(Output, MainLine, from, "C2:1", "")
+			d.wire(Output, MainLine, "C2:2", "C1:2", "through the motor's own start switch: never left in")
+		}
 		from = "C1:2"
 	}
 	if d.spec.ReverseSwitch {
 		// Both windings turned about turn the same way: only the second is crossed over.
 		ends := d.crossed(from, "M1:U2")
-		d.wire(Output, Reverse, ends[0], "M1:Z1", "through the motor's own start switch, where it has one")
+		d.wire(Output, Reverse, ends[0], "M1:Z1", d.startSwitch())
 		d.wire(Output, Reverse, "M1:Z2", ends[1], "")
 		return
 	}
-	d.wire(Output, MainLine, from, "M1:Z1", "through the motor's own start switch, where it has one")
+	d.wire(Output, MainLine, from, "M1:Z1", d.startSwitch())
 	d.wire(Output, MainLine, "M1:Z2", "M1:U2", "swap Z1 and Z2 to reverse")
+}
+
+// startSwitch says what the second winding's lead goes through.
+func (d *Diagram) startSwitch() string {
+	if d.spec.StartsOnTwo {
+		return "stays in while it runs"
+	}
+	return "through the motor's own start switch, where it has one"
 }
 
 // brushes brings a series motor's brush leads out between the halves of its field: with field and brushes both

@@ -69,6 +69,7 @@ type Spec struct {
 	ReverseSwitch bool // centre-off, in the motor's leads
 	ReverseInput  bool // by the drive's own input
 	Capacitor     bool
+	StartsOnTwo   bool // one capacitor runs it, a second beside it only starts it
 	Choke         bool
 	BrakeResistor bool
 	Tachometer    bool
