@@ -98,8 +98,8 @@ func TestTwoHotsAreBothLive(t *testing.T) {
 	}
 }
 
-// A capacitor-start-run motor has two capacitors: one stays in, the other goes through the start switch; both are on the
-// list and on the drawing.
+// A capacitor-start-run motor has two capacitors: one stays in, the other goes through the start switch; both are on
+// the list and on the drawing.
 func TestAMotorOfTwoCapacitorsHasTwo(t *testing.T) {
 	in := plantest.Switched()
 	in.Plan.Motor.Kind, in.Plan.Motor.Plate.Capacitor = motor.CapacitorRun, "20 µF"
@@ -128,7 +128,7 @@ func TestAResistorsHeatIsOnTheList(t *testing.T) {
 	b := built(t, in)
 	m := line.New(mustStations(t, in))
 	watts := m.Motor.Amps.Value * m.Motor.Amps.Value * m.Control.Ohms
-	require.Greater(t, watts, 200.0)
+	require.Greater(t, watts, 150.0)
 	found := map[string]bool{}
 	for _, p := range b.Buy.Parts {
 		found[p.ID] = true

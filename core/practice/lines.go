@@ -165,9 +165,9 @@ func stalledStart(w *world) {
 		torque = w.between(26, 34)
 	case "ratio":
 		in.Plan.Reduction.Stages[0].Steps[0] = reduction.DescribedStep{Driver: "200 mm", Driven: "90 mm"}
-		torque = w.between(5.2, 6.4)
+		torque = w.between(5.8, 6.8)
 	case "volts":
-		in.Plan.Supply.Inside = q.WrittenTo(w.between(9.6, 11.2), 3, "Ω")
+		in.Plan.Supply.Inside = q.WrittenTo(w.between(9.3, 9.9), 3, "Ω")
 		torque = w.between(9, 11)
 	}
 	in.Plan.Script.Friction, in.Plan.Script.Inertia = q.WrittenTo(torque, 3, "N·m"), q.WrittenTo(inertia, 3, "kg·m²")
