@@ -165,7 +165,7 @@ func stalledStart(w *world) {
 		torque = w.between(26, 34)
 	case "ratio":
 		in.Plan.Reduction.Stages[0].Steps[0] = reduction.DescribedStep{Driver: "200 mm", Driven: "90 mm"}
-		torque = w.between(5.8, 6.8)
+		torque = w.between(6.3, 7.2)
 	case "volts":
 		in.Plan.Supply.Inside = q.WrittenTo(w.between(9.3, 9.9), 3, "Ω")
 		torque = w.between(9, 11)
