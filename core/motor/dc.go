@@ -40,8 +40,9 @@ func newDCLaw(m *Resolved, f Feed) *dcLaw {
 func (l *dcLaw) span() (low, high float64) {
 	dc := &l.m.DC
 	free := (l.f.Volts - dc.Friction.Value/dc.Ke.Value*l.ohms()) / dc.Ke.Value
-	high = min(free, l.f.TopTrim*l.m.Speed.Value)
-	return high * l.f.Slowest, max(high, 0)
+	high = max(min(free, l.f.TopTrim*l.m.Speed.Value), 0)
+	// How slowly it turns steadily goes by its rated speed: a lower top trim does not make it steadier.
+	return min(max(min(free, l.m.Speed.Value), 0)*l.f.Slowest, high), high
 }
 
 func (l *dcLaw) top() float64 {

@@ -260,3 +260,21 @@ func TestWorkingsCarryTheNumbers(t *testing.T) {
 		assert.True(t, ids["motor.torque"])
 	}
 }
+
+// The slowest steady speed goes by the rated speed and what watches it: a lower top trim does not make it slower.
+func TestTheSlowestSpeedIsNotTheTrims(t *testing.T) {
+	for kind, volts := range map[Kind]q.Text{PermanentMagnetDC: "180 V", Universal: "230 V"} {
+		m := Resolve(Described{Kind: kind, Plate: Plate{Power: "370 W", Speed: "1800 rpm", Volts: volts, Amps: "3 A",
+			Hertz: "50 Hz"}}, q.NewReader("motor"))
+		feed := Feed{Kind: DirectCurrent, Volts: 1.3 * m.Volts.Value, Amps: math.Inf(1), PeakAmps: math.Inf(1),
+			LimitAmps: math.Inf(1), Slowest: 1. / 30, FormFactor: 1, TopTrim: 1, Trimmed: true, HoldsSpeed: true}
+		full, _ := m.On(feed).RotorSpan()
+		assert.InEpsilon(t, 60*q.RPM, full, 1e-9, kind)
+		for _, trim := range []float64{0.3, 0.65, 1.2} {
+			feed.TopTrim = trim
+			low, high := m.On(feed).RotorSpan()
+			assert.InEpsilon(t, full, low, 1e-9, "%s at %g", kind, trim)
+			assert.Less(t, low, high)
+		}
+	}
+}

@@ -90,7 +90,7 @@ func (l *seriesLaw) span() (low, high float64) {
 		return min(max(l.speedAt(l.m.ratedSeriesAmps(), l.f.Volts), 0.2*free), free), free
 	}
 	high = min(free, l.f.TopTrim*l.m.Speed.Value)
-	return high * l.f.Slowest, high
+	return min(min(free, l.m.Speed.Value)*l.f.Slowest, high), high
 }
 
 // ratedSeriesAmps is the current that makes rated torque.

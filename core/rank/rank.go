@@ -105,8 +105,18 @@ func (c Candidate) beats(o Candidate) bool {
 		return c.score > o.score
 	case c.Spread != o.Spread:
 		return c.Spread < o.Spread
+	case c.bulk() != o.bulk() && c.bulk() > 0 && o.bulk() > 0:
+		return c.bulk() > o.bulk() // of one plate the larger body stays cooler
 	}
 	return c.price.Known && (!o.price.Known || c.price.Beside(o.price) && c.price.Amount < o.price.Amount)
+}
+
+// bulk is the space its body takes, m³; 0 where it was not measured.
+func (c *Candidate) bulk() float64 {
+	if c.model == nil {
+		return 0
+	}
+	return c.model.Motor.Body.Diameter * c.model.Motor.Body.Diameter * c.model.Motor.Body.Length
 }
 
 // cost adds up motor and control where both have a cost.

@@ -49,7 +49,7 @@ func TestDirectCurrentSettings(t *testing.T) {
 	assert.Equal(t, "65\u202f%, 1268\u202frpm with no load", trim.Value)
 	assert.Contains(t, trim.Other, "Full plate")
 
-	assert.Equal(t, "37.9\u202frpm", setting(t, in, "Min speed trim").Value, "1/30 of 1137.5 rpm")
+	assert.Equal(t, "58.3\u202frpm", setting(t, in, "Min speed trim").Value, "1/30 of 1750 rpm, whatever the top trim")
 	assert.Equal(t, "2.5\u202fs", setting(t, in, "Acceleration").Value)
 	in.Plan.Control.Accel = "5 s"
 	assert.Equal(t, "5\u202fs", setting(t, in, "Deceleration").Value)
