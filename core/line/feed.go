@@ -157,3 +157,16 @@ func inverterHertz(s *plan.Stations, volts float64) (base, baseVolts, top float6
 	}
 	return base, baseVolts, top
 }
+
+// usualLimit is how many times a motor's plate amps its current limit is usually set to [common practice].
+const usualLimit = 1.5
+
+// UsualLimit is where a current limit is usually set, A: 1.5 × the plate's amps, and no more than the drive is made
+// for.
+func UsualLimit(s *plan.Stations) float64 {
+	limit := usualLimit * s.Motor.Amps.Value
+	if s.Control.Amps > 0 {
+		limit = min(limit, s.Control.Amps)
+	}
+	return limit
+}

@@ -184,17 +184,20 @@ func (s *Sheet) ramps() {
 	})
 }
 
-// currentLimit is the plan's own where it is within 1.5 × the plate's amps and what drive and magnets bear;
-// else that.
+// currentLimit is the plan's own where it is within 1.5 × the plate's amps and the drive's own amps; else that: what a
+// drive gives for a minute over its amps is no place to set its limit.
 func (s *Sheet) currentLimit() {
 	amps := s.Motor.Amps.Value
-	limit := min(1.5*amps, s.Feed.PeakAmps)
-	figures := "1.5 × " + s.show(amps, q.Current) + ", drive gives " + s.show(s.Feed.PeakAmps, q.Current) +
-		" for a minute"
+	limit := line.UsualLimit(&s.Stations)
+	figures := "1.5 × " + s.show(amps, q.Current)
+	if s.Control.Amps > 0 {
+		figures += ", the drive is made for " + s.show(s.Control.Amps, q.Current)
+	}
 	// A dial is not read to a hundredth.
-	if chosen := s.Control.LimitAmps; chosen > 0 && chosen < 1.02*limit {
-		if chosen < 0.98*limit {
-			figures += ": " + s.show(limit, q.Current) + " at the most; " + s.show(chosen, q.Current) +
+	most := min(1.5*amps, s.Feed.PeakAmps)
+	if chosen := s.Control.LimitAmps; chosen > 0 && chosen < 1.02*most {
+		if math.Abs(chosen/limit-1) > 0.02 {
+			figures += ": " + s.show(limit, q.Current) + " is usual; " + s.show(chosen, q.Current) +
 				" is the plan's own"
 		}
 		limit = chosen
@@ -203,7 +206,7 @@ func (s *Sheet) currentLimit() {
 		id:          working.SettingLimit,
 		name:        "Current limit",
 		value:       s.show(limit, q.Current),
-		formula:     "I_limit ≤ 1.5·I_plate, within 1.5·I_drive",
+		formula:     "I_limit ≤ 1.5·I_plate, within I_drive",
 		substituted: figures,
 		watch:       "Set it before the motor ever drives the machine; lower where a jam must let go sooner.",
 		from:        source.CurrentLimit,

@@ -33,12 +33,12 @@ func TestDirectCurrentSettings(t *testing.T) {
 	in := plantest.Sound()
 	assert.Equal(t, "4.2\u202fA", setting(t, in, "Current limit").Value, "1.5 × 2.8 A")
 	in.Plan.Control.Amps = "2.5 A"
-	assert.Equal(t, "3.75\u202fA", setting(t, in, "Current limit").Value, "never past 1.5 × the drive")
+	assert.Equal(t, "2.5\u202fA", setting(t, in, "Current limit").Value, "never past the drive's own")
 
 	in.Plan.Control.LimitAmps = "3 A"
 	assert.Equal(t, "3\u202fA", setting(t, in, "Current limit").Value, "the plan's own, where it is lower")
 	in.Plan.Control.LimitAmps = "30 A"
-	assert.Equal(t, "3.75\u202fA", setting(t, in, "Current limit").Value,
+	assert.Equal(t, "2.5\u202fA", setting(t, in, "Current limit").Value,
 		"but not where it is more than motor and drive bear")
 
 	trim := setting(t, in, "Max speed trim")

@@ -48,7 +48,8 @@ func (v *verdict) ampsFindings() {
 	case limit == 0 && c.DCDrive():
 		one := v.add(f.ControlNoLimit, f.Caution, "control.limitAmps", v.show(v.Powered.StallAmps(),
 			q.Current)+" if it stalls with no limit",
-			fmt.Sprintf("Set the drive's current limit to %s or less.", v.show(1.5*amps, q.Current)))
+			fmt.Sprintf("Set the drive's current limit to %s or less.", v.show(line.UsualLimit(&v.Stations),
+				q.Current)))
 		one.Working, one.Fix = working.MotorStall, f.Fix{Sort: f.CurrentLimit}
 	case judge.LimitTooHigh(limit, amps):
 		title, hurts := "Current limit burns the motor", "A jam at that heats its winding nine times as fast as its "+
@@ -57,7 +58,7 @@ func (v *verdict) ampsFindings() {
 			title, hurts = "Current limit can weaken the magnets", "A jam at that weakens them for good, and a motor "+
 				"with weak magnets overspeeds. Set "
 		}
-		usual := 1.5 * amps
+		usual := line.UsualLimit(&v.Stations)
 		if m.Kind == motor.Stepper {
 			usual = amps
 		}
@@ -73,8 +74,15 @@ func (v *verdict) ampsFindings() {
 		v.add(f.ControlFormFactor, f.Caution, "control.choke", "Rough current heats the motor",
 			fmt.Sprintf("Without a choke the motor heats as if it drew %s times its amps, so it holds %s of its "+
 				"torque all day. A choke in the armature lead brings most of that back.",
-				q.Figures(v.Feed.FormFactor, 2), q.Percent(1/v.Feed.FormFactor))).Working = working.ControlFormFactor
+				q.Figures(v.Feed.FormFactor, 2), q.Percent(v.roughShare()))).Working = working.ControlFormFactor
 	}
+}
+
+// roughShare is what a form factor leaves of the rated torque all day: its amps pull by their average, and what is lost
+// inside takes as much of them as ever.
+func (v *verdict) roughShare() float64 {
+	rated, lost := v.Motor.Torque.Value, v.Motor.DC.Friction.Value
+	return ((rated+lost)/v.Feed.FormFactor - lost) / rated
 }
 
 // onePhaseFinding looks at an inverter made for three phases in but fed by one.
