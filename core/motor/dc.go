@@ -140,19 +140,24 @@ func (m *Resolved) resolveDC(fit Fit) {
 func (m *Resolved) settleDC(fit Fit) {
 	volts, amps, omega := m.Volts.Value, m.Amps.Value, m.Speed.Value
 	torque := m.Power.Value / omega
-	loss := max(volts*amps-m.Power.Value, 0.02*volts*amps)
-	m.DC.PlateR = windingLossShare * loss / (amps * amps)
-	m.DC.PlateKe = (volts - amps*m.DC.PlateR) / omega
+	// Ohms, and with them the stall, follow from the plate as it reads, a peak with a peak's amps.
+	read, watts := amps, m.Power.Value
+	if m.PlateAmps > amps {
+		read, watts = m.PlateAmps, m.PlatePower.Value
+	}
+	loss := max(volts*read-watts, 0.02*volts*read)
+	m.DC.PlateR = windingLossShare * loss / (read * read)
+	m.DC.PlateKe = (volts - read*m.DC.PlateR) / omega
 
 	m.DC.Resistance, m.DC.Ke = fit.R.known(), m.firm(fit.Ke)
 	if !m.DC.Resistance.OK() {
 		m.DC.Resistance = Known{m.DC.PlateR, working.Assumed}
 		if left := volts - m.DC.Ke.Value*omega; m.DC.Ke.OK() && left > 0.02*volts && left < 0.5*volts {
-			m.DC.Resistance = Known{left / amps, working.Computed}
+			m.DC.Resistance = Known{left / read, working.Computed}
 		}
 	}
 	if !m.DC.Ke.OK() {
-		left := volts - amps*m.DC.Resistance.Value
+		left := volts - read*m.DC.Resistance.Value
 		if left <= 0.3*volts {
 			m.need("readings", "A resistance that fits the plate",
 				"At plate amps this resistance would eat most of the plate's volts. Measure again with the leads "+

@@ -220,10 +220,7 @@ func (l *inverterLaw) fall(torque, omega float64) float64 {
 
 func (m *Resolved) resolveInduction(poles Known, t readings) {
 	if !m.Hertz.OK() {
-		m.Hertz = Known{50, working.Assumed}
-		if looksLikeSixtyHertz(m.Speed.Value) {
-			m.Hertz.Value = 60
-		}
+		m.Hertz = Known{m.likelyHertz(), working.Assumed}
 	}
 	if !m.Speed.OK() && t.freeSpeed > 0 {
 		// Running free an induction motor sits within a per cent of synchronous.
@@ -330,12 +327,66 @@ func NearestPoles(hertz, omega float64) float64 {
 	return 2 * min(max(pairs, 1), 12)
 }
 
-// looksLikeSixtyHertz reports whether a plate speed sits just under a 60 Hz synchronous speed
-// and not just under a 50 Hz one.
-func looksLikeSixtyHertz(omega float64) bool {
-	if omega == 0 {
-		return false
+// usualSlip is what small induction motors slip by at their rated load, and how far about that most are, as a logarithm
+// [common practice].
+const (
+	usualSlip  = 0.045
+	slipSpread = 0.7
+)
+
+// likelyHertz is which of 50 and 60 Hz a plate without hertz is for: by how far behind a field its speed lies, within
+// what
+// its kind slips, and by its volts.
+func (m *Resolved) likelyHertz() float64 {
+	if m.byHertz(60) > m.byHertz(50) {
+		return 60
 	}
-	slip := func(hertz float64) float64 { return 1 - omega/synchronous(hertz, NearestPoles(hertz, omega)) }
-	return slip(60) > 0 && slip(60) < 0.08 && (slip(50) > 0.1 || slip(50) <= 0)
+	return 50
+}
+
+// byHertz is how well a plate fits so many hertz; only to be compared.
+func (m *Resolved) byHertz(hertz float64) float64 {
+	weight := m.voltsFor(hertz)
+	if omega := m.Speed.Value; omega > 0 {
+		slip := 1 - omega/synchronous(hertz, NearestPoles(hertz, omega))
+		if slip < leastSlip || slip > m.Kind.Profile().mostSlip {
+			return 1e-3 * weight
+		}
+		off := math.Log(slip/usualSlip) / slipSpread
+		weight *= math.Exp(-off * off / 2)
+	}
+	return weight
+}
+
+// leastSlip is under what an induction motor hardly turns at its rated load.
+const leastSlip = 0.003
+
+// voltsFor is how much its volts speak for so many hertz [common practice]: a pair of one to two is of the Americas,
+// one to
+// √3 of nearly everywhere else.
+func (m *Resolved) voltsFor(hertz float64) float64 {
+	const telling, unlikely = 4.0, 0.25
+	speaks := func(sixty bool) float64 {
+		if sixty == (hertz == 60) {
+			return telling
+		}
+		return unlikely
+	}
+	volts, other := m.Volts.Value, m.OtherVolts
+	if low, high := min(volts, other), max(volts, other); low > 0 {
+		switch ratio := high / low; {
+		case ratio > 1.9 && ratio < 2.1:
+			return speaks(true)
+		case ratio > 1.65 && ratio < 1.8:
+			return speaks(false)
+		}
+	}
+	switch {
+	case volts >= 110 && volts <= 127, volts >= 200 && volts <= 210, volts >= 255 && volts <= 280,
+		volts >= 440 && volts <= 480, volts >= 550 && volts <= 600:
+		return speaks(true)
+	case volts >= 375 && volts <= 420:
+		return speaks(false)
+	}
+	return 1
 }

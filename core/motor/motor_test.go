@@ -278,3 +278,47 @@ func TestTheSlowestSpeedIsNotTheTrims(t *testing.T) {
 		}
 	}
 }
+
+// A plate without hertz is guessed by slip within its kind's band and by its volts together.
+func TestHertzAreGuessedBySlipAndVolts(t *testing.T) {
+	for _, c := range []struct {
+		kind         Kind
+		speed, volts q.Text
+		hertz        float64
+	}{
+		{ThreePhase, "1725 rpm", "230/460 V", 60}, {ThreePhase, "1440 rpm", "230/400 V", 50},
+		{ThreePhase, "3450 rpm", "230 V", 60}, {ThreePhase, "2850 rpm", "230 V", 50},
+		{ThreePhase, "1420 rpm", "400 V", 50}, {ThreePhase, "1140 rpm", "230 V", 60},
+		{ThreePhase, "940 rpm", "400 V", 50}, {CapacitorStart, "1725 rpm", "115 V", 60},
+		{CapacitorStart, "1425 rpm", "230 V", 50}, {CapacitorStart, "1140 rpm", "115/230 V", 60},
+		{CapacitorStart, "850 rpm", "115 V", 60}, {CapacitorStart, "700 rpm", "240 V", 50},
+		{PermanentSplit, "1075 rpm", "115 V", 60}, {PermanentSplit, "1350 rpm", "230 V", 50},
+		{PermanentSplit, "1625 rpm", "115 V", 60}, {PermanentSplit, "2650 rpm", "230 V", 50},
+		{SplitPhase, "1750 rpm", "115 V", 60}, {SplitPhase, "2790 rpm", "220 V", 50},
+	} {
+		m := Resolve(Described{Kind: c.kind, Plate: Plate{Power: "370 W", Speed: c.speed, Volts: c.volts, Amps: "4 A"}},
+			q.NewReader("motor"))
+		assert.Equal(t, c.hertz, m.Hertz.Value, "%s %s %s", c.kind, c.speed, c.volts)
+	}
+}
+
+// Of a peak rating ohms and stall follow from the plate as it reads; for hours amps are as much less as the power. Amps
+// that cannot carry the peak are those for hours already.
+func TestAPeaksOhmsAreThePlates(t *testing.T) {
+	of := func(amps q.Text, means string) Resolved {
+		return Resolve(Described{Kind: PermanentMagnetDC, Plate: Plate{Power: "2 hp", Speed: "5000 rpm", Volts: "130 V",
+			Amps: amps, PowerMeans: means}}, q.NewReader("motor"))
+	}
+	peak, asRead := of("16 A", "peak"), of("16 A", "continuous")
+	require.True(t, peak.Ready())
+	// 2080 W go in and 1491 come out: half of the rest is in the winding, 1.15 Ω, and it stalls at 113 A.
+	assert.InDelta(t, 1.15, peak.DC.Resistance.Value, 0.005)
+	assert.InEpsilon(t, asRead.DC.Resistance.Value, peak.DC.Resistance.Value, 1e-9)
+	assert.InEpsilon(t, asRead.DC.Ke.Value, peak.DC.Ke.Value, 1e-9)
+	assert.InDelta(t, 0.7*16, peak.Amps.Value, 1e-9)
+	assert.InEpsilon(t, 0.7*asRead.Power.Value, peak.Power.Value, 1e-9)
+	assert.InEpsilon(t, 0.7*1491.4/(5000*q.RPM), peak.Torque.Value, 0.01)
+
+	short := of("9 A", "peak") // 1170 W cannot make 1491
+	assert.InDelta(t, 9, short.Amps.Value, 1e-9, "these are the amps for hours")
+}

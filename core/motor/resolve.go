@@ -57,6 +57,7 @@ type Resolved struct {
 	Frame          string  // as the plate has it
 	Insulation     string  // class on the plate: A, E, B, F or H; B unless marked [common practice]
 	Body           Size
+	PlateAmps      float64 // A as read, which may be those of a peak; 0 where none were
 	DriverVolts    float64 // V of a stepper's driver; 0 for any other kind
 	Rotor          Known   // its moment of inertia, kg·m²
 	Idling         float64 // N·m that turn against it without power, by its spin-downs; 0 where there are none
@@ -338,6 +339,14 @@ func (m *Resolved) need(field, title, how string) {
 	m.Needs = append(m.Needs, Need{field, title, how})
 }
 
+// peakAmps reports whether the plate's amps are those of a rating that is not for hours: of so many watts at the
+// shaft for
+// each amp at the best, they carry it. Amps that cannot are those for hours.
+func (m *Resolved) peakAmps(wattsPerAmp float64) bool {
+	return m.PowerMeans != "continuous" && m.PlatePower.OK() && m.Amps.OK() &&
+		m.Amps.Value*wattsPerAmp >= m.PlatePower.Value
+}
+
 // settlePower fills power and amps from each other and holds power to what volts and amps
 // can carry. inputPerAmp is the watts drawn per ampere, best the most of them that comes out at the shaft.
 func (m *Resolved) settlePower(inputPerAmp, best float64) {
@@ -348,7 +357,12 @@ func (m *Resolved) settlePower(inputPerAmp, best float64) {
 		m.Power = Known{m.PlatePower.Value * m.SteadyShare, working.Assumed}
 		m.widen(0.15)
 	}
+	m.PlateAmps = m.Amps.Value
 	switch {
+	case m.peakAmps(inputPerAmp * best):
+		// Volts and amps carry the peak, so that they are of it: for hours there is as much less of both.
+		m.Amps = Known{m.PlateAmps * m.SteadyShare, working.Computed}
+		m.CapPower = m.PlateAmps * inputPerAmp * best
 	case m.Amps.OK():
 		m.CapPower = m.Amps.Value * inputPerAmp * best
 		if !m.Power.OK() {
