@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"io"
 	"net/http"
+	"os"
 	"time"
 
 	"jiriki/core/practice"
@@ -26,6 +27,7 @@ func (c *benchCmd) Run(ctx context.Context) error {
 	if !ok {
 		return fmt.Errorf("the machine of seed %d does not run; choose another", c.Seed)
 	}
+	fmt.Fprintln(os.Stderr, "rpm is the spindle's, rpm2 the motor's.")
 	tick := time.NewTicker(max(c.Every, 20*time.Millisecond))
 	defer tick.Stop()
 	begun := time.Now()

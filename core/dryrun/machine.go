@@ -54,6 +54,7 @@ type machine struct {
 	pulsed   bool    // a stepper
 	steadies bool    // the control watches the speed, or what stands for it
 	gain     float64 // of its loop for each kg·m² at the rotor
+	stiff    float64 // the least gain of its loop: what the motor holds its speed with of itself
 	field    float64 // rad/s of the field of a motor on the line, else 0
 	single   bool    // a switch takes its start winding out
 	full     float64 // rad/s, the fastest the rotor turns
@@ -119,6 +120,9 @@ func (m *machine) controls() {
 			brisk = stepBrisk
 		}
 		m.gain = brisk * high / m.Motor.Torque.Value
+		if m.steadies {
+			m.stiff = m.Powered.Stiffness()
+		}
 	}
 	m.slips = m.Motor.Clutch.Fitted || !math.IsInf(m.position.Slips(0), 1)
 	m.overload = m.HasOverloadRelay()

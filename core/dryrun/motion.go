@@ -88,6 +88,7 @@ func (v *moving) moment(t float64, y []float64) motor.Moment {
 	if !v.slipping {
 		v.fed.Loop.Gain += v.gain * v.rest / (v.turns * v.turns)
 	}
+	v.fed.Loop.Gain = max(v.fed.Loop.Gain, v.stiff)
 	way := v.way()
 	m := v.Powered.At(y[rotorSpeed]*way, &v.fed)
 	m.Torque *= way
@@ -285,7 +286,7 @@ func (v *moving) draws(m *motor.Moment, y, dy []float64) {
 		in = max(in, 0)
 	}
 	if v.fed.On {
-		dy[drained] = in + m.Out
+		dy[drained] = (in + m.Out) / v.DriveEfficiency()
 	}
 	if !math.IsInf(v.rated, 1) {
 		dy[drivePast] = past(m.Amps/v.rated, 1, y[drivePast], 60)

@@ -8,9 +8,14 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"jiriki/core/control"
+	"jiriki/core/motor"
 	"jiriki/core/plan"
+	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
 	"jiriki/core/script"
+	"jiriki/core/supply"
 )
 
 // wrong is a body that once came out wrong, found beside SciPy.
@@ -92,6 +97,42 @@ func TestWhatNeverHappensCountsAsLonger(t *testing.T) {
 	assert.InDelta(t, 59, starts.Stood, 6)
 	assert.Positive(t, starts.ToSpeed.Low)
 	assert.Equal(t, UsualDraws, starts.Of)
+}
+
+// A light, geared motor is no softer under a drive that watches its speed than on volts that stay: half its torque does
+// not stall it. Source: V = K_e·ω + I·R by hand.
+func TestALightGearedMotorHoldsItsSpeed(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Supply = supply.Described{Volts: "24 V", Phases: "dc"}
+	in.Plan.Motor = motor.Described{Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "100 W", Speed: "3000 rpm",
+		Volts: "24 V", Amps: "6 A"}, Body: motor.Body{Rotor: "0.1 kg·cm²"},
+		Gearbox: motor.Gearbox{Sort: "spur", Ratio: "40"}}
+	in.Plan.Reduction.Stages = []reduction.DescribedStage{{Kind: reduction.Direct,
+		Steps: []reduction.DescribedStep{{}}}}
+	for _, watched := range []string{"none", "armature", "tacho"} {
+		in.Plan.Control = control.Described{Kind: control.Chopper, Volts: "24 V", Amps: "12 A", LimitAmps: "10 A",
+			Feedback: watched}
+		for _, torque := range []q.Text{"0.1 N·m", "1 N·m", "6 N·m", "10 N·m"} {
+			in.Plan.Script = script.Described{Inertia: "0.001 kg·m²", Friction: "0.05 N·m", Events: []script.Event{
+				{Does: script.On, At: "0 s"}, {Does: script.Jam, At: "5 s", Torque: torque, Lasts: "5 s"},
+				{Does: script.Coast, At: "15 s"}}}
+			cut := ran(t, in).Results.Cuts[0]
+			assert.Zero(t, cut.Stalls, "%s, %s", watched, torque)
+			assert.Greater(t, cut.Holds, 0.8*cut.Before, "%s, %s", watched, torque)
+		}
+	}
+}
+
+// What is drawn from the supply is what the motor takes and what its drive loses.
+func TestWhatTheSupplyGivesIsTheDrivesToo(t *testing.T) {
+	in := wrong(t, "20-ramp-not-stretched")
+	in.Plan.Script.Events[1].Does = script.Coast
+	out := ran(t, in)
+	into := 0.0
+	for i := 1; i < len(out.Trace.Seconds); i++ {
+		into += (out.Trace.Watts[i] + out.Trace.Watts[i-1]) / 2 * (out.Trace.Seconds[i] - out.Trace.Seconds[i-1])
+	}
+	assert.InEpsilon(t, into/0.95, out.Results.Energy, 0.03)
 }
 
 // A ramp its current limit cannot follow is stretched, not let go: J·Δω over the torque at the limit, 5 s.

@@ -21,7 +21,7 @@ type Trial struct {
 	Position   string    `json:"position" maxLength:"60" doc:"Belt position by its label; the first when empty"`
 	Volts      q.Text    `json:"volts" unit:"V" doc:"Volts there on the day"`
 	Air        q.Text    `json:"air" unit:"°C|°F" doc:"How warm the shop was"`
-	Command    q.Text    `json:"command" doc:"What the drive was told, as a part of full; full when empty"`
+	Command    q.Text    `json:"command" doc:"What the drive was told, as a part of full, or the hertz on its display; full when empty"`
 	Full       q.Text    `json:"full" doc:"The mark at the knob's end; 10 when empty"`
 	Fastest    q.Text    `json:"fastest" unit:"rpm" doc:"What it cannot turn faster than; from the plan when empty"`
 	Radius     q.Text    `json:"radius" unit:"mm|in" doc:"Where the scale pulls, from the axis; a brake's drum to its rim"`
@@ -74,6 +74,7 @@ type Reading struct {
 	Images    q.Text `json:"images,omitempty" doc:"How many stand there"`
 	Drift     q.Text `json:"drift,omitempty" unit:"rpm" doc:"How fast the image creeps, forwards positive; 0 when empty"`
 	Spread    q.Text `json:"spread,omitempty" unit:"rpm" doc:"How sure a speed by ear is"`
+	Current   string `json:"current,omitempty" enum:"ac,dc," doc:"What was put on it: alternating or direct; the trial's when empty"`
 	State     State  `json:"state,omitempty" enum:"starts,keeps,up,down,disc,locked,free,loaded,nothing,hums,acts,turns," doc:"What it did, or how it was"`
 	At        string `json:"at,omitempty" maxLength:"20" doc:"The time of day"`
 	Note      string `json:"note,omitempty" maxLength:"120"`

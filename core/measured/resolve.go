@@ -16,6 +16,7 @@ type Resolved struct {
 	Position string
 
 	Volts, Air, Command, Full, Fastest q.Value
+	Asked                              q.Value // Hz the drive was told, where it was told so
 	Radius, Rope, Angle, Own, Disc     q.Value
 	Rated, Tested                      q.Value
 	Steps                              Steps
@@ -33,7 +34,8 @@ type Taken struct {
 	Force, Slack, Torque, Time, Celsius, Capacitor, Sound  q.Value
 	Flash, Images, Drift, Spread                           q.Value
 	State                                                  State
-	Tried, Started                                         int // of so many starts; 0 of 0 where none were counted
+	Current                                                string // "ac" or "dc"; empty where nobody said
+	Tried, Started                                         int    // of so many starts; 0 of 0 where none were counted
 }
 
 // Ranges of what can be measured in a shed.
@@ -53,7 +55,6 @@ func Resolve(t Trial, r *q.Reader) Resolved {
 		Where:   Shaft(r.Choice("where", string(t.Where), string(Spindle), string(Spindle), string(AtMotor))),
 		Volts:   r.Read("volts", t.Volts, q.Voltage, voltage),
 		Air:     r.Read("air", t.Air, q.Temperature, celsius),
-		Command: r.Read("command", t.Command, q.Number, q.Range{Min: 0, Max: 3}),
 		Full:    r.Read("full", t.Full, q.Number, q.Range{Min: 0.01, Max: 1e6}),
 		Fastest: r.Read("fastest", t.Fastest, q.Speed, q.Range{Min: q.RPM, Max: speeds.Max}),
 		Radius:  r.Read("radius", t.Radius, q.Length, lengths),
@@ -68,6 +69,11 @@ func Resolve(t Trial, r *q.Reader) Resolved {
 		Direct:  r.Choice("current", t.Current, "ac", "ac", "dc") == "dc",
 		Class:   r.Choice("class", t.Class, "", "A", "E", "B", "F", "H"),
 		Steps:   steps(&t, r),
+	}
+	if strings.HasSuffix(strings.ToLower(strings.TrimSpace(string(t.Command))), "hz") {
+		out.Asked = r.Read("command", t.Command, q.Frequency, q.Range{Min: 0.1, Max: 1000})
+	} else {
+		out.Command = r.Read("command", t.Command, q.Number, q.Range{Min: 0, Max: 3})
 	}
 	if len(t.Readings) > MaxReadings {
 		r.Refuse("readings", fmt.Sprint(len(t.Readings)), fmt.Sprintf("at most %d can be kept", MaxReadings))
@@ -128,7 +134,7 @@ func steps(t *Trial, r *q.Reader) Steps {
 
 // blank reports whether nothing stands in a row but where it was begun.
 func (d Reading) blank() bool {
-	d.ID, d.State, d.At, d.Note = "", "", "", ""
+	d.ID, d.State, d.At, d.Note, d.Current = "", "", "", "", ""
 	return d == Reading{}
 }
 
@@ -154,6 +160,7 @@ func take(d Reading, entry int, r *q.Reader) Taken {
 		Images:    r.Read("images", d.Images, q.Number, q.Range{Min: 1, Max: 12}),
 		Drift:     r.Read("drift", d.Drift, q.Speed, q.Range{Min: -1e4, Max: 1e4}),
 		Spread:    r.Read("spread", d.Spread, q.Speed, speeds),
+		Current:   r.Choice("current", d.Current, "", "ac", "dc"),
 		State: State(r.Choice("state", string(d.State), "", "starts", "keeps", "up", "down", "disc", "locked", "free",
 			"loaded", "nothing", "hums", "acts", "turns")),
 	}

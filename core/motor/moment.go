@@ -454,6 +454,21 @@ func (m *Model) SetForHertz(hertz float64) (float64, bool) {
 	return hertz / l.f.TopHertz, true
 }
 
+// Stiffness is how much torque a motor gives of itself on volts or hertz that stay, a share of rated, for each share
+// of full
+// speed that is missing: no loop round it is set up to be softer than that. It is 0 for motors that hold no speed of
+// themselves.
+func (m *Model) Stiffness() float64 {
+	switch l := m.law.(type) {
+	case *dcLaw:
+		ke := l.m.DC.Ke.Value
+		return ke * ke * l.fast / (l.ohms() * l.m.Torque.Value)
+	case *inverterLaw:
+		return synchronous(l.f.TopHertz, l.m.Induction.Poles.Value) / (l.m.Induction.Slip * l.m.Synchronous())
+	}
+	return 0
+}
+
 // FieldSpeed is how fast the field of a motor on the line turns, rad/s; 0 for any other.
 func (m *Model) FieldSpeed() float64 {
 	if l, ok := m.law.(*lineLaw); ok {

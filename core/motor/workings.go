@@ -115,7 +115,7 @@ func (m *Resolved) powerWorking(w *workings) {
 	switch {
 	case !m.PlatePower.OK():
 		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P = √phases·V·I·pf·η",
-			fmt.Sprintf("%s × %g", m.goingIn(w.sys), eff.usual),
+			fmt.Sprintf("%s × %s", m.goingIn(w.sys), q.Figures(eff.usual, 3)),
 			source.PlateEfficient, "No power on the plate; usual efficiency taken")
 	case m.Power.Standing == working.Computed:
 		w.add(working.MotorPower, "Power to count on", m.Power, q.Power, "P ≤ √phases·V·I·pf·η_best",
@@ -272,10 +272,10 @@ func (m *Resolved) inductionWorkings(w *workings) {
 	}
 	w.add(working.MotorBreakdown, "Breakdown torque", Known{ind.Breakdown * m.Torque.Value, working.Assumed}, q.Torque,
 		"T_b = k_b · T_rated",
-		fmt.Sprintf("%g × %s, at %s slip", ind.Breakdown, w.show(m.Torque.Value, q.Torque),
+		fmt.Sprintf("%s × %s, at %s slip", q.Figures(ind.Breakdown, 3), w.show(m.Torque.Value, q.Torque),
 			q.Percent(min(ind.BreakdownSlip, 1))),
 		source.Breakdown)
 	w.add(working.MotorStart, "Starting torque on the line", Known{ind.Start * m.Torque.Value, working.Assumed},
 		q.Torque, "T_start = k_s · T_rated",
-		fmt.Sprintf("%g × %s", ind.Start, w.show(m.Torque.Value, q.Torque)), source.StartMultiple)
+		fmt.Sprintf("%s × %s", q.Figures(ind.Start, 3), w.show(m.Torque.Value, q.Torque)), source.StartMultiple)
 }

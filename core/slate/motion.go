@@ -24,7 +24,7 @@ var motionRules = []rule{
 			a.turning(
 				share*m*d*d/4,
 				shape,
-				fmt.Sprintf("%g × %s × (%s ÷ 2)²", share, a.show(m, q.Mass), a.show(d, q.Length)),
+				fmt.Sprintf("%s × %s × (%s ÷ 2)²", q.Figures(share, 3), a.show(m, q.Mass), a.show(d, q.Length)),
 			)
 		},
 	},
@@ -77,7 +77,7 @@ var motionRules = []rule{
 			n, t := a.count(), a.num(duration)
 			a.use(n)
 			a.add(2*math.Pi*number(n)/t, q.Speed, "as it was timed", "n = turns / t",
-				fmt.Sprintf("%g in %s", number(n), a.show(t, q.Duration)), source.Typed)
+				fmt.Sprintf("%s in %s", q.Figures(number(n), 4), a.show(t, q.Duration)), source.Typed)
 		},
 	},
 	{

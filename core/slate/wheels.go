@@ -49,14 +49,15 @@ var wheelRules = []rule{
 		answer: func(a *asked) {
 			driver, driven := a.two(toothPair)
 			a.addText(driven/driver, q.Ratio(driven/driver), "", "ratio of the teeth", "i = z2 / z1",
-				fmt.Sprintf("%g ÷ %g", driven, driver), source.Mechanics).
+				fmt.Sprintf("%s ÷ %s", q.Figures(driven, 4), q.Figures(driver, 4)), source.Mechanics).
 				offers("these wheels",
 					stage("spur", a.pairs[toothPair].a.number, a.pairs[toothPair].b.number)...)
 			a.driven(driven / driver)
 			if m, ok := a.one(moduleSize); ok {
 				a.use(m)
 				a.add(m.si*(driver+driven)/2, q.Length, "between the gears' shafts", "C = m · (z1 + z2) / 2",
-					fmt.Sprintf("%s × (%g + %g) ÷ 2", a.show(m.si, q.Length), driver, driven), source.Mechanics)
+					fmt.Sprintf("%s × (%s + %s) ÷ 2", a.show(m.si, q.Length), q.Figures(driver, 4),
+						q.Figures(driven, 4)), source.Mechanics)
 			}
 		},
 	},

@@ -5,6 +5,7 @@ package trial
 
 import (
 	"math"
+	"slices"
 
 	"gonum.org/v1/gonum/stat/distuv"
 
@@ -203,6 +204,9 @@ func (e *evaluator) meet(s plan.Stations) {
 	}
 	if t.Runs && e.position != nil && len(s.Unusable()) == 0 {
 		e.model, e.out.Reckons = t, true
+		if share, ok := t.Powered.SetForHertz(e.Asked.SI); ok && e.Asked.Known {
+			e.Command = q.Value{SI: share, Known: true}
+		}
 	}
 }
 
@@ -227,6 +231,11 @@ func (e *evaluator) wants(headline, next, why string) {
 // say adds what was found.
 func (e *evaluator) say(d Difference, level f.Level, title, detail string) {
 	e.out.Said = append(e.out.Said, Said{d, level, title, detail})
+}
+
+// said reports whether a difference was said.
+func (e *evaluator) said(d Difference) bool {
+	return slices.ContainsFunc(e.out.Said, func(one Said) bool { return one.Difference == d })
 }
 
 // finish sorts what was said, and gives the trial a headline of its worst where it has none.

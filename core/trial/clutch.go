@@ -3,6 +3,7 @@ package trial
 import (
 	"cmp"
 	"fmt"
+	"math"
 	"slices"
 
 	f "jiriki/core/finding"
@@ -41,6 +42,7 @@ func clutchTrial(e *evaluator) {
 		e.WhyNot("What slips is read at work.")
 		return
 	}
+	rows = e.slipsMost(rows)
 	ratio, spread := e.pairRatio(rows)
 	slip := 1 - solid/ratio
 	spread *= solid / ratio
@@ -73,6 +75,31 @@ func clutchTrial(e *evaluator) {
 		e.say(AsReckoned, f.Good, "It holds", "No more slip at work than the tachometer tells.")
 	}
 	e.correctClutch(worst)
+}
+
+// slipsMost are the pairs that slip as much as the one that slips most does: those at another load, or with its lever
+// another way, are said and not averaged in.
+func (e *evaluator) slipsMost(rows []m.Taken) []m.Taken {
+	logs, off := make([]float64, len(rows)), 0.0
+	for i, one := range rows {
+		logs[i] = math.Log(one.Speed.SI / one.Second.SI)
+		off = max(off, e.pairOff(one))
+	}
+	low, high, apart := differs(logs, off)
+	if !apart {
+		return rows
+	}
+	e.say(Scattered, f.Caution, "It slips differently from one reading to the next",
+		fmt.Sprintf("%s and %s: another load, "+
+			"or its lever on and off. The one that slips most counts.", e.pairsPut(rows[low:low+1]),
+			e.pairsPut(rows[high:high+1])))
+	var most []m.Taken
+	for i := range rows {
+		if logs[high]-logs[i] <= past*math.Sqrt2*off {
+			most = append(most, rows[i])
+		}
+	}
+	return most
 }
 
 func (e *evaluator) correctClutch(worst m.Taken) {

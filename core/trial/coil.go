@@ -57,18 +57,26 @@ const (
 	worthRating = 0.05
 )
 
+// onDirect reports whether direct current was put on it at a reading.
+func (e *evaluator) onDirect(one *m.Taken) bool {
+	if one.Current == "" {
+		return e.Direct
+	}
+	return one.Current == "dc"
+}
+
 func voltsUpTrial(e *evaluator) {
 	rows := e.With(voltsOf)
 	slices.SortStableFunc(rows, func(a, b m.Taken) int { return cmp.Compare(a.Volts.SI, b.Volts.SI) })
 	levels := map[m.State]float64{m.Nothing: 0, m.Hums: 1, m.Acts: 2, m.Turns: 2}
 	d := e.draw("volts", e.scaleOf(q.Voltage), "0 nothing, 1 hums, 2 acts", bare)
-	idle, acted, hums, turned := 0.0, math.Inf(1), 0.0, false
+	idle, acted, hums, turned, direct := 0.0, math.Inf(1), 0.0, false, e.Direct
 	for _, one := range rows {
 		d.point(one.Volts.SI, levels[one.State], 0, string(one.State))
 		switch one.State {
 		case m.Acts, m.Turns:
 			if one.Volts.SI < acted {
-				acted, turned = one.Volts.SI, one.State == m.Turns
+				acted, turned, direct = one.Volts.SI, one.State == m.Turns, e.onDirect(&one)
 			}
 		case m.Hums:
 			if hums == 0 {
@@ -77,7 +85,8 @@ func voltsUpTrial(e *evaluator) {
 		}
 	}
 	for _, one := range rows {
-		if one.State != m.Acts && one.State != m.Turns && one.Volts.SI < acted {
+		// What alternating volts did not move direct ones may, and the other way round.
+		if one.State != m.Acts && one.State != m.Turns && one.Volts.SI < acted && e.onDirect(&one) == direct {
 			idle = max(idle, one.Volts.SI)
 		}
 	}
@@ -93,7 +102,7 @@ func voltsUpTrial(e *evaluator) {
 	e.found("First acts at", acted, 0, none, q.Voltage, "as seen", fmt.Sprintf("nothing at %s", e.show(idle,
 		q.Voltage)), source.Typed)
 	ratings := RatingsOf(idle, acted, turned)
-	e.rating(ratings, acted)
+	e.rating(ratings, acted, direct)
 	e.WhyNot("It is a part by itself: write its rating on it, and put it on the shelf.")
 	if acted > 1.25*idle && ratings[0].Share < sureRating {
 		between := (acted + idle) / 2
@@ -108,7 +117,7 @@ func voltsUpTrial(e *evaluator) {
 	}
 }
 
-func (e *evaluator) rating(ratings []Rating, acted float64) {
+func (e *evaluator) rating(ratings []Rating, acted float64, direct bool) {
 	best := ratings[0]
 	shares := make([]string, 0, len(ratings))
 	var worth []string
@@ -121,7 +130,7 @@ func (e *evaluator) rating(ratings []Rating, acted float64) {
 	e.foundBy("Likely rating", best.Volts, 0, none, func(v float64) string { return e.show(v, q.Voltage) },
 		"share of its rating at which such a part begins to act", strings.Join(shares, ", "), source.CoilVolts)
 	on := "alternating"
-	if e.Direct {
+	if direct {
 		on = "direct"
 	}
 	if best.Share > sureRating {

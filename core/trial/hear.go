@@ -10,6 +10,8 @@ import (
 	"gonum.org/v1/gonum/dsp/window"
 	"gonum.org/v1/gonum/floats"
 	"gonum.org/v1/gonum/stat"
+
+	q "jiriki/core/quantity"
 )
 
 // Clues are what is known of a machine before it is heard. Frequencies in Hz, the rotor's in turns a second; everything
@@ -90,7 +92,8 @@ func Hear(samples []float64, rate float64, clues Clues) (Heard, error) {
 		return Heard{}, ErrSilence
 	}
 	out := Heard{Speed: best.f, Spread: best.spread, RunnerUp: runner.f}
-	out.Sure = best.score-runner.score > sureBy && runner.score < sureShare*best.score
+	out.Sure = best.score-runner.score > sureBy && runner.score < sureShare*best.score && !e.mayBeOctave(best) &&
+		!e.mayBeHum(best.f)
 	if clues.Spindle > 0 {
 		out.Spindle = out.Speed * clues.Spindle
 	}
@@ -105,6 +108,7 @@ type spectrum struct {
 	power []float64
 	floor []float64
 	over  []float64 // power over floor; 0 where mains was
+	hums  []float64 // Hz of mains that are heard, the one that was told or another
 }
 
 // newSpectrum is nil for silence.
@@ -125,10 +129,53 @@ func newSpectrum(samples []float64, rate, mains float64) *spectrum {
 	for i := range x {
 		x[i] -= mean
 	}
-	if mains > 0 {
+	var hums []float64
+	told := 0.0
+	for _, usual := range usualMains {
+		f, stands := humAt(x, rate, usual)
+		if stands {
+			hums = append(hums, f)
+		}
+		if usual == mains {
+			told = f
+		}
+	}
+	if mains > 0 && told == 0 {
+		told, _ = humAt(x, rate, mains)
+	}
+	if mains = told; mains > 0 {
 		withoutHum(x, rate, mains)
 	}
-	return spectrumOf(x, rate, mains)
+	s := spectrumOf(x, rate, mains)
+	if s != nil {
+		s.hums = hums
+	}
+	return s
+}
+
+// usualMains are the mains there are, Hz; mainsOff is how far off its name one may be, as a share.
+var usualMains = []float64{50, 60}
+
+const mainsOff = 0.008
+
+// standsOut is how many times a sound's own mean square a line's must be for it to be called heard: a sixtieth.
+const standsOut = 1. / 60
+
+// humAt is where near so many hertz mains hums, by its strongest multiples, and whether it is heard.
+func humAt(x []float64, rate, mains float64) (exact float64, stands bool) {
+	exact, best := mains, -1.0
+	// Twice the mains is the loudest hum; its main lobe is a quarter of a hertz wide over four seconds.
+	fine := rate / float64(len(x)) / 10 / (2 * mains)
+	for off := -mainsOff; off <= mainsOff; off += fine {
+		f := mains * (1 + off)
+		a, b := correlate(x, rate, 2*f)
+		c, d := correlate(x, rate, f)
+		if sum := a*a + b*b + c*c + d*d; sum > best {
+			best, exact = sum, f
+		}
+	}
+	all := floats.Dot(x, x) / float64(len(x))
+	return exact, best/2 > standsOut*all
 }
 
 func spectrumOf(x []float64, rate, mains float64) *spectrum {
@@ -234,21 +281,10 @@ func (s *spectrum) setFloor() {
 	}
 }
 
-// withoutHum fits mains and its multiples, as sine and cosine, and takes them out. The mains itself is a little off its
-// name: where the strongest multiples are is searched for first.
-func withoutHum(x []float64, rate, mains float64) {
-	exact, best := mains, -1.0
+// withoutHum fits mains and its multiples, as sine and cosine, and takes them out: the mains as it is, a little off its
+// name.
+func withoutHum(x []float64, rate, exact float64) {
 	n := len(x)
-	// Twice the mains is the loudest hum; its main lobe is a quarter of a hertz wide over four seconds.
-	fine := rate / float64(n) / 10 / (2 * mains)
-	for off := -0.004; off <= 0.004; off += fine {
-		f := mains * (1 + off)
-		a, b := correlate(x, rate, 2*f)
-		c, d := correlate(x, rate, f)
-		if sum := a*a + b*b + c*c + d*d; sum > best {
-			best, exact = sum, f
-		}
-	}
 	for h := 1.0; h*exact < rate/2; h++ {
 		a, b := correlate(x, rate, exact*h)
 		sinStep, cosStep := math.Sincos(2 * math.Pi * exact * h / rate)
@@ -307,7 +343,10 @@ func evidence(over float64, wide float64) float64 {
 }
 
 // score is how well the lines of a speed stand out.
-func (e *ear) score(f float64) float64 {
+func (e *ear) score(f float64) float64 { return e.own(f) + e.others(f) }
+
+// own is how well a speed's own line and its multiples stand out.
+func (e *ear) own(f float64) float64 {
 	total := 0.0
 	for h := 1; h <= mostHarmonic; h++ {
 		at := f * float64(h)
@@ -325,6 +364,12 @@ func (e *ear) score(f float64) float64 {
 		}
 		total += here
 	}
+	return total
+}
+
+// others is how well what else turns with a speed stands out: blades, teeth, spindle and belts.
+func (e *ear) others(f float64) float64 {
+	total := 0.0
 	for _, times := range e.PerTurn {
 		if at := f * times; at < heardTo {
 			over, _ := e.around(at, 0)
@@ -354,6 +399,62 @@ func (e *ear) score(f float64) float64 {
 	}
 	return total
 }
+
+// Where half or twice a speed fits nearly as well: by how much less what else turns may speak for it, and what share of
+// the best it must come to.
+const (
+	octaveBy    = 1.0
+	octaveShare = 0.3
+)
+
+// mayBeOctave reports whether half or twice a speed may be the true one: what sounds twice a turn, or every other turn,
+// gives the same lines, and only what else turns with it tells them apart.
+func (e *ear) mayBeOctave(best comb) bool {
+	for _, times := range [2]float64{0.5, 2} {
+		f := best.f * times
+		if f < e.Low*(1-sameSpeed) || f > e.High*(1+sameSpeed) {
+			continue
+		}
+		f = e.nearby(f)
+		if e.others(f) > e.others(best.f)-octaveBy && e.score(f) > octaveShare*best.score {
+			return true
+		}
+	}
+	return false
+}
+
+// nearby is the speed within what a line is wide that scores most.
+func (e *ear) nearby(f float64) float64 {
+	best, most := f, math.Inf(-1)
+	for off := -lobe / 2; off <= lobe/2; off++ {
+		at := f + float64(off)*e.step/4
+		if score := e.score(at); score > most {
+			best, most = at, score
+		}
+	}
+	return best
+}
+
+// mostHumPart is up to which part and multiple of a hum a speed is not told from it.
+const mostHumPart = 4
+
+// mayBeHum reports whether a speed is a simple part or multiple of a mains that is heard, told or not: its lines may be
+// the hum's.
+func (e *ear) mayBeHum(f float64) bool {
+	for _, hum := range e.hums {
+		for part := 1.0; part <= mostHumPart; part++ {
+			for times := 1.0; times <= mostHumPart; times++ {
+				if math.Abs(f*part/(hum*times)-1) < humNear {
+					return true
+				}
+			}
+		}
+	}
+	return false
+}
+
+// humNear is how near, as a share.
+const humNear = 0.004
 
 // search tries every speed the clues allow, in steps finer than its highest line is wide.
 func (e *ear) search() (best, runner comb) {
@@ -496,7 +597,7 @@ func (e *ear) linesAt(f float64) []SoundLine {
 		add(f*float64(h), 0, what)
 	}
 	for _, times := range e.PerTurn {
-		add(f*times, 0, fmt.Sprintf("%g a turn", times))
+		add(f*times, 0, q.Figures(times, 4)+" a turn")
 	}
 	if e.Spindle > 0 && math.Abs(e.Spindle-1) > 0.03 {
 		add(f*e.Spindle, slipAllowed*f*e.Spindle, "spindle")

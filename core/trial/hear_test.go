@@ -14,6 +14,10 @@ type heardMachine struct {
 	what  string
 	turns float64 // a second
 	clues Clues
+
+	halves float64 // of a line at every other turn
+	even   bool    // only the even multiples of its turns sound
+	hum    float64 // Hz, where that is not the plan's mains
 }
 
 // machineHeard makes up one of the kinds of motor there are, with its belts, blades and teeth.
@@ -62,9 +66,17 @@ func (m heardMachine) sound(b bench) (samples []float64, rate float64) {
 			samples[i] += size * math.Sin(2*math.Pi*hertz*float64(i)/rate+phase)
 		}
 	}
-	tone(m.turns, 1)
+	if m.halves > 0 {
+		tone(m.turns/2, m.halves)
+	}
+	if !m.even {
+		tone(m.turns, 1)
+	} else {
+		tone(2*m.turns, 1)
+		tone(4*m.turns, 0.5)
+	}
 	for h := 2; h <= 5; h++ {
-		if b.Float64() < 0.7 {
+		if b.Float64() < 0.7 && !(m.even && h%2 == 1) {
 			tone(m.turns*float64(h), b.between(0.1, 0.8))
 		}
 	}
@@ -78,6 +90,9 @@ func (m heardMachine) sound(b bench) (samples []float64, rate float64) {
 		tone(m.turns*times, b.between(0.1, 0.7))
 	}
 	mains := m.clues.Mains * (1 + 0.0015*(2*b.Float64()-1))
+	if m.hum > 0 {
+		mains = m.hum
+	}
 	tone(mains, 3)
 	tone(2*mains, 10)
 	tone(4*mains, 4)
@@ -86,6 +101,53 @@ func (m heardMachine) sound(b bench) (samples []float64, rate float64) {
 		samples[i] += math.Sqrt(0.5) * b.NormFloat64()
 	}
 	return samples, rate
+}
+
+// What recordings are made harder by, each on its own: a rub every other turn, only even multiples of the turns,
+// mains a
+// little off its name, or another mains than the plan has.
+var harder = []struct {
+	name string
+	with func(b bench, m *heardMachine)
+}{
+	{"clean", func(bench, *heardMachine) {}},
+	{"every other turn", func(b bench, m *heardMachine) { m.halves = b.between(0.4, 1.5) }},
+	{"even only", func(_ bench, m *heardMachine) { m.even = true }},
+	{"49.8 to 50.3 Hz", func(b bench, m *heardMachine) { m.clues.Mains, m.hum = 50, b.between(49.8, 50.3) }},
+	{"60 Hz on a plan of 50", func(b bench, m *heardMachine) { m.clues.Mains, m.hum = 50, b.between(59.9, 60.1) }},
+}
+
+// Two hundred recordings of each sort: at most one in forty is sure and wrong, and of the clean ones four in five are
+// sure and right.
+func TestSureIsSeldomWrong(t *testing.T) {
+	t.Parallel()
+	const recordings = 200
+	for _, kind := range harder {
+		sureWrong, sureRight := 0, 0
+		for i := range recordings {
+			b := bench{Rand: rand.New(rand.NewPCG(uint64(i), 77))}
+			m := machineHeard(b, i)
+			kind.with(b, &m)
+			samples, rate := m.sound(b)
+			heard, err := Hear(samples, rate, m.clues)
+			if err != nil {
+				continue
+			}
+			switch right := math.Abs(heard.Speed/m.turns-1) <= 0.005; {
+			case heard.Sure && right:
+				sureRight++
+			case heard.Sure:
+				sureWrong++
+				t.Logf("%s, %s at %.3f heard as %.3f, runner-up %.3f", kind.name, m.what, m.turns, heard.Speed,
+					heard.RunnerUp)
+			}
+		}
+		t.Logf("%s: sure and right %d, sure and wrong %d of %d", kind.name, sureRight, sureWrong, recordings)
+		assert.LessOrEqual(t, sureWrong*40, recordings, kind.name)
+		if kind.name == "clean" {
+			assert.GreaterOrEqual(t, sureRight*5, recordings*4)
+		}
+	}
 }
 
 // Two hundred machines of every kind: right within half a per cent in 95 of 100 at least, and unsure of itself in four
@@ -125,7 +187,8 @@ func TestSpeedsAreHeardUnderHumAndNoise(t *testing.T) {
 }
 
 // A machine that stands far out of its noise is heard at its own line, not somewhere on the skirt a strong line has in
-// any spectrum, and the next likeliest is another line; with belts that may sound like it, it is not always sure.
+// any spectrum, and the next likeliest is another line. With nothing else that turns with it to tell half or twice the
+// speed apart, it is not sure.
 func TestAStrongLineIsHeardAtItsPeak(t *testing.T) {
 	t.Parallel()
 	const rate, each = 8000.0, 20
@@ -160,7 +223,7 @@ func TestAStrongLineIsHeardAtItsPeak(t *testing.T) {
 		}
 		t.Logf("%s: %d within, %d sure", what, within, sure)
 		assert.GreaterOrEqual(t, within, each*9/10, what)
-		assert.GreaterOrEqual(t, sure, each/2, what)
+		assert.LessOrEqual(t, sure, each/4, what)
 	}
 }
 

@@ -28,6 +28,25 @@ func (e *evaluator) torqueOf(rows []m.Taken) (torque, spread float64, pulls []fl
 	return mean * e.arm(), spread * e.arm(), pulls
 }
 
+// hardest is the torque that keeps it going where it takes most: pulls that differ by more than a scale does are of
+// places that differ, and are not averaged.
+func (e *evaluator) hardest(rows []m.Taken) (torque, spread float64, pulls []float64) {
+	torque, spread, pulls = e.torqueOf(rows)
+	logs := make([]float64, 0, len(pulls))
+	for _, pull := range pulls {
+		logs = append(logs, math.Log(max(pull, 1e-9)))
+	}
+	low, high, apart := differs(logs, offBy(1, scaleOff, e.Steps.In(q.Force)/max(stat.Mean(pulls, nil), 1e-9)))
+	if !apart {
+		return torque, spread, pulls
+	}
+	e.say(Scattered, f.Caution, fmt.Sprintf("It takes from %s to %s", e.show(pulls[low]*e.arm(), q.Torque),
+		e.show(pulls[high]*e.arm(), q.Torque)), "More than a scale is off by: one place of the turn, or of the "+
+		"travel, "+
+		"takes more than another. Where it takes most counts.")
+	return e.torqueOf(rows[high : high+1])
+}
+
 func pullTrial(e *evaluator) {
 	rows := e.With(func(t *m.Taken) q.Value { return t.Force })
 	var starts, keeps []m.Taken
@@ -62,7 +81,7 @@ func pullTrial(e *evaluator) {
 	}
 	running, resting, unsure := 0.0, 0.0, 0.0
 	if len(keeps) > 0 {
-		torque, spread, pulls := e.torqueOf(keeps)
+		torque, spread, pulls := e.hardest(keeps)
 		running, unsure = torque, spread
 		e.found("Keeps it going", torque, spread, reckonedIf(e.model != nil, own.Running), q.Torque,
 			"T = F · r · sin α",
@@ -95,7 +114,7 @@ func pullTrial(e *evaluator) {
 	case len(starts) == 0:
 		e.out.Next = Next{Text: "The pull that just starts it, three times.", Why: "It must be passed each time " +
 			"it starts."}
-	case len(rows) < 6:
+	case len(rows) < 6 && !e.said(Scattered):
 		e.out.Next = Next{Text: "Each once more.", Why: "Three of each show how far they scatter."}
 	}
 }

@@ -119,6 +119,12 @@ func refine(list []Seen, n float64) (Candidate, bool) {
 	return out, out.Misfit <= fitsWithin
 }
 
+// Rates a common strobe has, rad/s [common practice]: none other is asked for.
+const (
+	slowestFlash = 100 * q.RPM
+	fastestFlash = 10000 * q.RPM
+)
+
 // TryNext is the rate (rad/s) that would tell most of several speeds apart, and how many images each of them would then
 // show (0 for none that stand). It is 0 where no rate within a strobe's reach does.
 func TryNext(speeds []Candidate, tried []Seen) (flash float64, shows []int) {
@@ -126,7 +132,7 @@ func TryNext(speeds []Candidate, tried []Seen) (flash float64, shows []int) {
 	for _, c := range speeds {
 		for _, share := range []float64{1, 2, 0.5, 2. / 3, 1.5, 3} {
 			at := c.Omega * share
-			if at < 60*q.RPM || at > 30000*q.RPM || slices.ContainsFunc(tried, func(s Seen) bool {
+			if at < slowestFlash || at > fastestFlash || slices.ContainsFunc(tried, func(s Seen) bool {
 				return math.Abs(s.Flash/at-1) < 0.01
 			}) {
 				continue

@@ -212,3 +212,86 @@ func TestAReadingIsNoSurerThanHalfAStep(t *testing.T) {
 	out := of(t, with(plantest.Sound(), m.Trial{Kind: m.Ohms, Resolution: "5 rpm"}))
 	assert.Len(t, out.Entries, 1, "a step of another thing is refused")
 }
+
+// A drive's display is told in hertz: at 47 Hz the motor turns as at 94 % of full, and is not 8 % slow.
+func TestASpeedIsHeldAgainstTheHertzItWasTold(t *testing.T) {
+	for _, kind := range []m.Kind{m.Speed, m.Strobe} {
+		for command, slow := range map[q.Text]bool{"47 Hz": false, "47Hz": false, "94 %": false, "": true,
+			"50 Hz": true} {
+			trial := m.Trial{Kind: kind, Where: m.AtMotor, Command: command, Fastest: "1600",
+				Readings: []m.Reading{{Speed: "1316 rpm", Flash: "1316", Images: "1"}, {Speed: "1360 rpm",
+					Flash:  "2720",
+					Images: "2"}}}
+			out := of(t, with(plantest.Inverted(), trial))
+			require.Empty(t, out.Entries, "%s %s", kind, command)
+			assert.Equal(t, slow, saysOf(out, TooSlow), "%s told %q: %+v", kind, command, out.Said)
+		}
+	}
+	refused := of(t, with(plantest.Inverted(), m.Trial{Kind: m.Speed, Command: "soup Hz"}))
+	assert.Len(t, refused.Entries, 1)
+}
+
+// What differs by more than its instruments is not averaged: of a clutch the worst slip counts, of pulls the hardest
+// place.
+func TestWhatDiffersIsNotAveraged(t *testing.T) {
+	lever := of(t, with(plantest.Sound(), m.Trial{Kind: m.Clutch, Readings: []m.Reading{
+		{Speed: "1500", Second: "1470", State: m.Loaded}, {Speed: "1500", Second: "1465", State: m.Loaded},
+		{Speed: "1500", Second: "600", State: m.Loaded}}}))
+	slip, ok := lever.figure("Slip at work")
+	require.True(t, ok)
+	assert.InDelta(t, 0.6, slip.Measured, 0.01)
+	assert.True(t, saysOf(lever, Scattered))
+
+	places := of(t, with(plantest.Sound(), m.Trial{Kind: m.Pull, Radius: "100 mm", Readings: []m.Reading{
+		{Force: "10 N", State: m.KeepsGoing}, {Force: "14 N", State: m.KeepsGoing}, {Force: "22 N",
+			State: m.KeepsGoing}}}))
+	keeps, ok := places.figure("Keeps it going")
+	require.True(t, ok)
+	assert.InDelta(t, 2.2, keeps.Measured, 1e-9)
+	assert.True(t, saysOf(places, Scattered))
+	assert.NotContains(t, places.Next.Text, "once more")
+	alike := of(t, with(plantest.Sound(), m.Trial{Kind: m.Pull, Radius: "100 mm", Readings: []m.Reading{
+		{Force: "10 N", State: m.KeepsGoing}, {Force: "10.4 N", State: m.KeepsGoing}}}))
+	assert.False(t, saysOf(alike, Scattered))
+}
+
+// Up and down the knob's marks are told apart: where it starts, and down to where it goes on.
+func TestAKnobStartsWhereItStarts(t *testing.T) {
+	var rows []m.Reading
+	for mark := 2.; mark <= 10; mark++ {
+		rows = append(rows, m.Reading{Mark: text(mark, ""), Speed: text(max(0, 60*(mark-3)), "rpm")})
+	}
+	for mark := 9.; mark >= 2; mark-- {
+		rows = append(rows, m.Reading{Mark: text(mark, ""), Speed: text(max(0, 60*(mark-1.5)), "rpm")})
+	}
+	out := of(t, with(plantest.Sound(), m.Trial{Kind: m.Knob, Readings: rows}))
+	starts, ok := out.figure("Starts at, turned up")
+	require.True(t, ok)
+	keeps, ok := out.figure("Keeps to, turned down")
+	require.True(t, ok)
+	assert.InDelta(t, 0.3, starts.Measured, starts.Within+1e-9)
+	assert.InDelta(t, 0.15, keeps.Measured, keeps.Within+0.05)
+	assert.True(t, saysOf(out, Lags), "%+v", out.Said)
+}
+
+// Each volts of a walk-up are alternating or direct: what the one did not move says nothing of the other.
+func TestAWalkUpsVoltsAreOfTheirOwnKind(t *testing.T) {
+	mixed := m.Trial{Kind: m.VoltsUp, Readings: []m.Reading{{Volts: "15", State: m.Nothing, Current: "ac"},
+		{Volts: "6", State: m.Nothing, Current: "dc"}, {Volts: "17", State: m.Acts, Current: "dc"}}}
+	one := mixed
+	one.Readings = []m.Reading{{Volts: "6", State: m.Nothing, Current: "dc"}, {Volts: "17", State: m.Acts,
+		Current: "dc"}}
+	a, b := of(t, with(plantest.Sound(), mixed)), of(t, with(plantest.Sound(), one))
+	assert.Equal(t, b.Headline, a.Headline)
+}
+
+// No rate is asked for that a common strobe has not.
+func TestARateAskedForIsOneAStrobeHas(t *testing.T) {
+	for _, flash := range []float64{300, 1000, 3000, 9000, 9900} {
+		list := []Seen{{Flash: flash * q.RPM, Images: 1, Off: strobeOff}}
+		if next, _ := TryNext(TrueSpeeds(list, 60000*q.RPM), list); next > 0 {
+			assert.GreaterOrEqual(t, next, 100*q.RPM)
+			assert.LessOrEqual(t, next, 10000*q.RPM)
+		}
+	}
+}

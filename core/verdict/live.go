@@ -138,7 +138,8 @@ func (v *verdict) inputFinding() {
 	}
 	if span := c.Input.Hertz; span.High > 0 && (s.Hertz < span.Low*0.95 || s.Hertz > span.High*1.05) {
 		v.add(f.ControlInput, f.Stop, "control.inputHertz", title,
-			fmt.Sprintf("Its plate takes %g to %g Hz, and the supply has %s.", span.Low, span.High,
+			fmt.Sprintf("Its plate takes %s to %s Hz, and the supply has %s.", q.Figures(span.Low, 3),
+				q.Figures(span.High, 3),
 				v.show(s.Hertz, q.Frequency)))
 	}
 }

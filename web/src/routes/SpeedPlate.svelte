@@ -5,6 +5,8 @@
 
   let { params }: { params: { id: string } } = $props();
 
+  /** A speed as it is engraved: whole ones, but a feed's few turns as finely as they are known. */
+  const turns = (rpm: number) => (rpm <= 0 ? '·' : rpm < 100 ? figure(rpm) : Math.round(rpm));
   const inJob = (plate: Assessment['speedPlate'], rpm: number) =>
     rpm > 0 && plate.jobs.some((j) => rpm >= j.lowRpm * 0.99 && rpm <= j.highRpm * 1.01);
 </script>
@@ -39,13 +41,13 @@
                 ></th
               >
               {#each p.rpm as rpm, i (i)}{@const shown = p.measured.length > 0 ? (p.measured[i] ?? 0) : rpm}<td
-                  class:job={inJob(plate, shown)}>{shown > 0 ? Math.round(shown) : '·'}</td
+                  class:job={inJob(plate, shown)}>{turns(shown)}</td
                 >{/each}
             </tr>
             {#if p.measured.length > 0}
               <tr class="reckoned">
                 <th scope="row">reckoned</th>
-                {#each p.rpm as rpm, i (i)}<td>{rpm > 0 ? Math.round(rpm) : '·'}</td>{/each}
+                {#each p.rpm as rpm, i (i)}<td>{turns(rpm)}</td>{/each}
               </tr>
             {/if}
           {/each}
