@@ -70,7 +70,34 @@ test('a plan with an open stop cannot be ticked to power', async ({ page, worksh
   const live = page.getByLabel(/^Step \d+: Supply on/);
   await expect(live).toBeDisabled();
   await expect(page.getByText('First everything with the plug out.').first()).toBeVisible();
-  // The dead checks are what can be ticked so far.
+  // What fails is red and not ticked, and holds the supply; what is right is ticked by whoever read it.
+  const reading = (step: RegExp) => page.getByRole('listitem').filter({ hasText: step }).getByRole('textbox');
+  const tick = (step: RegExp) => page.getByRole('listitem').filter({ hasText: step }).getByRole('checkbox');
+  await reading(/Motor leads off the drive/).fill('0.02 MΩ');
+  await expect(page.getByRole('alert').filter({ hasText: '0.02 MΩ is not right' })).toBeVisible();
+  await expect(tick(/Motor leads off the drive/)).toBeDisabled();
+  await expect(page.getByText('Do not power it yet.').first()).toBeVisible();
+  await expect(headline(page)).toContainText('Do not power it yet.');
+  await saved(page);
+  const readings: [RegExp, string][] = [
+    [/Plug out and in sight/, '0.0 V'],
+    [/Earth from the plug/, '0.2 Ω'],
+    [/Motor leads off the drive/, '60 MΩ'],
+    [/Across the motor's leads/, '']
+  ];
+  for (const [step, text] of readings) {
+    const row = page.getByRole('listitem').filter({ hasText: step });
+    const asked = (await row.textContent())?.match(/about ([\d.]+)/)?.[1] ?? '';
+    await row.getByRole('textbox').fill(text || `${asked} Ω`);
+    await row.getByRole('checkbox').check();
+  }
+  // Settings that are not ticked off hold their step.
+  await expect(page.getByText('Not ticked off on the settings sheet yet', { exact: false })).toBeVisible();
+  await page.getByRole('link', { name: /^Plan / }).click();
+  await station(page, 'Control');
+  const settings = page.getByRole('checkbox', { name: / is set$/ });
+  for (let i = 0; i < (await settings.count()); i++) await settings.nth(i).check();
+  await page.getByRole('link', { name: /^Power up / }).click();
   const open = page.getByRole('checkbox', { checked: false, disabled: false });
   for (const name of await open.evaluateAll((boxes) => boxes.map((b) => b.getAttribute('aria-label') ?? '')))
     await page.getByLabel(name, { exact: true }).check();
@@ -216,12 +243,16 @@ test('the whole of it goes by keyboard', async ({ page, workshop }) => {
   await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
   await expect(page).toHaveURL(/\/power-up$/);
   await expect(page.getByLabel(/^Step 1: /)).toBeVisible();
-  await page.getByLabel(/^Step 4: /).focus();
+  await page.getByRole('listitem').filter({ hasText: 'Motor leads off the drive' }).getByRole('textbox').focus();
+  await page.keyboard.type('60');
+  const tick = page.getByLabel(/^Step 4: /);
+  await expect(tick).toBeEnabled();
+  await tick.focus();
   await page.keyboard.press('Space');
-  await expect(page.getByLabel(/^Step 4: /)).toBeChecked();
+  await expect(tick).toBeChecked();
   await expect(page.getByRole('link', { name: /^Power up step 5 of / })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel(/^Step 4: /)).not.toBeChecked();
+  await expect(tick).not.toBeChecked();
   await page.keyboard.press('Escape');
   await expect(headline(page)).toBeVisible();
   await page.goBack();

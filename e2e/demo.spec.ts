@@ -48,7 +48,7 @@ test('findings lead to their field and remedies lift the job', async ({ page, wo
   await expect(page.getByRole('checkbox', { name: 'Guarded' })).toBeFocused();
   await page.keyboard.press('Space');
   await expect(headline(page)).not.toContainText('Do not power it yet');
-  await page.getByRole('button', { name: 'Add a choke' }).click();
+  await page.getByRole('button', { name: 'Add a choke' }).first().click();
   await station(page, 'Control');
   await expect(page.getByRole('checkbox', { name: 'Choke in the motor lead' })).toBeChecked();
   await saved(page);

@@ -42,7 +42,7 @@ test('on a phone the first power-up is two taps away, a step a screen', async ({
   await expect(page.getByRole('button', { name: 'Done' })).toBeInViewport();
   expect(taps.length).toBeLessThanOrEqual(2);
   await page.getByLabel('Read').fill('0.2 V');
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByText(/^Step 2 of \d+, plug out$/i)).toBeVisible();
   await page.getByRole('button', { name: 'Step before' }).click();
   await expect(page.getByLabel('Read')).toHaveValue('0.2 V');

@@ -175,8 +175,8 @@ func (l *inverterLaw) torque(amps, flux float64) float64 {
 // breakdown is the pull-out torque at a speed less a reserve; it goes with flux squared.
 func (l *inverterLaw) breakdown(omega, reserve float64) Limited {
 	by := BreakdownHeld
-	if l.flux(omega) < 0.98 {
-		by = WeakField
+	if l.hertzAt(omega) > l.f.BaseHertz*(1+1e-9) {
+		by = WeakField // below base hertz it is not the field's weakness, whatever the volts
 	}
 	flux := l.pullOutFlux(omega)
 	return Limited{l.m.Induction.Breakdown * l.m.Torque.Value * flux * flux / reserve, by}

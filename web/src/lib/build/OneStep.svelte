@@ -53,7 +53,10 @@
     {/if}
     {#if stands.why}
       <p class="mt-3 flex gap-2 border-l-4 border-stop pl-3 text-stop" role={stands.fails ? 'alert' : undefined}>
-        {#if stands.fails}<Mark level="stop" />{/if}{stands.why}
+        {#if stands.fails}<Mark level="stop" />{/if}<span
+          >{stands.why}{#if step.id === 'power.settings' && step.held}
+            <button class="link" onclick={() => sheet.goTo('control.limitAmps')}>to the settings</button>{/if}</span
+        >
       </p>
     {/if}
     <div class="mt-auto grid grid-cols-2 gap-2.5 pt-4">

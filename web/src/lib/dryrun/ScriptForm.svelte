@@ -75,6 +75,7 @@
     ['volts', 'Volts there', '225 V', 'nominal'],
     ['air', 'Shop', '14 °C', 'otherwise']
   ] as const;
+  const coasted = $derived(sheet.doc.plan.script.coasted);
   const others = $derived(sheet.head.siblings.filter((p) => p.id !== sheet.planId));
   const positions = $derived(sheet.assessment?.reach.positions.map((p) => p.label) ?? []);
 </script>
@@ -141,7 +142,13 @@
       {@const given = sheet.text(`script.${field}`) !== ''}
       <div>
         <Field path="script.{field}" {label} {hint} />
-        {#if answer?.runs && taken}
+        {#if field === 'friction' && coasted}
+          <p class="text-sm text-soft">
+            It goes by how it was measured to coast: {coasted.dry}, and {coasted.grows} and {coasted.air} more at
+            {coasted.at}, the motor's own loss in it.
+            <button class="link" onclick={() => sheet.edit('script.coasted', undefined)}>forget that</button>
+          </p>
+        {:else if answer?.runs && taken}
           {@const guess = taken.guessed && (given || taken.value === taken.without)}
           <p class="text-sm {guess && !given ? 'text-(--brass-ink)' : 'text-soft'}">
             {#if !given}{taken.value}{guess ? ', guessed' : ''}

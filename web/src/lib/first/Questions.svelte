@@ -103,9 +103,7 @@
       </div>
     </div>
     <p class="text-sm text-soft" aria-live="polite">
-      {#if onPlate.length > 0}Read: {onPlate
-          .map((f) => f.text)
-          .join(' · ')}.{#if left.length > 0}
+      {#if onPlate.length > 0}Read: {onPlate.map((f) => f.text).join(' · ')}.{#if left.length > 0}
           Not read: {left.join(' · ')}.{/if}{:else if plate.trim() !== '' && read.answer}
         Nothing on it could be read: figures with their units, such as 900 rpm.
       {:else}Half a plate will do. <a class="link" href="#/what-is-it">What kind is it?</a>{/if}
