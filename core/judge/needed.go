@@ -153,7 +153,7 @@ var needed = []need{
 		},
 		figures: func(m *line.Model, sys q.System) string {
 			return fmt.Sprintf(" It gives up to %s; %s is usual for this motor.",
-				q.Show(m.MostDriveAmps(), q.Current, sys), q.Show(1.5*m.Motor.Amps.Value, q.Current, sys))
+				q.Show(m.MostDriveAmps(), q.Current, sys), q.Show(line.UsualLimit(&m.Stations), q.Current, sys))
 		}},
 	{id: f.ControlBaseHertz, where: "control.baseHertz", holds: f.HoldsPower,
 		on:    "inverters for a quarter more volts than the motor's",

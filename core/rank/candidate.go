@@ -54,8 +54,9 @@ func (c *comparison) try(item shelf.Item) Candidate {
 
 func (c *Candidate) take(d setup) {
 	c.Tried, c.model, c.score = true, d.model, d.score
-	c.Control, c.ControlBy, c.Uses, c.from, c.ControlItem = d.control.Kind, d.control.Kind.Profile().Name+", "+d.from,
-		&d.control, d.from, d.item
+	uses := d.control.Whole()
+	c.Control, c.ControlBy, c.Uses, c.from, c.ControlItem = uses.Kind, uses.Kind.Profile().Name+", "+d.from, &uses,
+		d.from, d.item
 	if d.item != nil {
 		c.ControlBy = d.item.Called() + ", " + shelved
 	}

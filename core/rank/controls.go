@@ -133,7 +133,7 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 	if c.from != onHand && c.d.LimitAmps == "" {
 		// Another control comes with the limit it would be set to.
 		if r := control.Resolve(control.Described{Kind: c.d.Kind}, q.NewReader("")); r.DCDrive() || r.SetsHertz() {
-			c.d.LimitAmps = q.Written(1.5*s.Motor.Amps.Value, "A")
+			c.d = limited(c.d, s)
 		}
 	}
 	s.Control = control.Resolve(c.d, q.NewReader(""))
@@ -144,7 +144,7 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 	name := words.Named(c.d.Name, c.d.Kind.Profile().Name)
 	_, why := line.Suits(&s)
 	out := ControlTried{Name: name, Kind: c.d.Kind, From: c.from, Why: why, Jobs: []line.JobOutcome{},
-		Form: q.Rounded(t.Feed.FormFactor), Holds: holds(t, in.Units), Uses: c.d,
+		Form: q.Rounded(t.Feed.FormFactor), Holds: holds(t, in.Units), Uses: c.d.Whole(),
 		Curve: t.Curve(&t.Reduction.Positions[0])}
 	low, high := math.Inf(1), 0.0
 	for i := range t.Reduction.Positions {

@@ -128,6 +128,31 @@ func TestRankingTakesAControlThatIsOnHand(t *testing.T) {
 	assert.Equal(t, "1400 rpm", string(q.Written(1404, "rpm")), "no exponent")
 }
 
+// What is tried is put in the plan as it stands: it has to be one that can be saved, its limit one the drive bears.
+func TestAControlTriedCanBePutInThePlan(t *testing.T) {
+	in := plantest.Sound()
+	in.Plan.Control = control.Described{}
+	drive := shelf.Item{ID: "drive", Sort: shelf.Control,
+		Control: control.Described{Name: "Drive", Kind: control.PhaseAngle, Amps: "4.5 A"}}
+	in.Shelf = append(fiftyMotors(), onShelf("hoist", dcMotor("3/4 hp", "1750 rpm", "4.1 A")), drive)
+	seen := 0
+	for _, c := range ranked(t, in).Candidates {
+		if c.Uses != nil {
+			assert.NotNil(t, c.Uses.Marks, c.Name)
+		}
+		if c.Uses != nil && c.Uses.Name == "Drive" && c.Name == "hoist" {
+			seen++
+			assert.Equal(t, "4.5 A", string(c.Uses.LimitAmps))
+		}
+	}
+	assert.Equal(t, 1, seen)
+	tried, err := Controls(in)
+	require.NoError(t, err)
+	for _, c := range tried.Tried {
+		assert.NotNil(t, c.Uses.Marks, c.Name)
+	}
+}
+
 // A guess ranks behind the same motor measured.
 func TestAMeasuredMotorBeatsTheSameGuessed(t *testing.T) {
 	in := plantest.Sound()

@@ -6,6 +6,7 @@ import (
 	"jiriki/core/control"
 	"jiriki/core/line"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/shelf"
@@ -82,20 +83,28 @@ func (c *comparison) on(m motor.Resolved, kind control.Kind) *setup {
 			}
 		}
 	}
-	if kind == control.PhaseAngle || kind == control.Chopper || kind == control.BrushlessDrive ||
-		kind == control.Inverter {
-		d.control.LimitAmps = q.Written(1.5*m.Amps.Value, "A")
-	}
 	if kind == control.Contactor {
 		d.from = justOn
 	}
 	s := c.stations
-	s.Motor, s.Control = m, control.Resolve(d.control, q.NewReader(""))
+	s.Motor = m
+	if kind == control.PhaseAngle || kind == control.Chopper || kind == control.BrushlessDrive ||
+		kind == control.Inverter {
+		d.control = limited(d.control, s)
+	}
+	s.Control = control.Resolve(d.control, q.NewReader(""))
 	d.model = line.New(s)
 	if !d.model.Runs {
 		return nil
 	}
 	d.seek(c.efficiency())
+	return d
+}
+
+// limited is a control with its current limit where it is usually set for the motor of s.
+func limited(d control.Described, s plan.Stations) control.Described {
+	s.Control = control.Resolve(d, q.NewReader(""))
+	d.LimitAmps = q.Written(line.UsualLimit(&s), "A")
 	return d
 }
 

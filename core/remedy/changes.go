@@ -11,14 +11,14 @@ import (
 
 // limitRemedies raise a current limit that is set lower than motor and drive bear.
 func (h *Finder) limitRemedies() []Remedy {
-	amps := min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps)
+	amps := h.usualLimit()
 	if amps <= h.now.Feed.LimitAmps {
 		return nil
 	}
 	c := h.in.Plan.Control
 	c.LimitAmps = q.Written(amps, "A")
 	return []Remedy{{Kind: "limit", Label: "Current limit to " + string(c.LimitAmps),
-		Detail: "1.5 × plate amps, as far as the drive allows", Control: &c}}
+		Detail: "1.5 × plate amps, within the drive's own", Control: &c}}
 }
 
 // coolingRemedies blow air through a motor whose own fan slows with it.

@@ -194,12 +194,17 @@ func (h *Finder) turnedCone(i int) []attempt {
 	return []attempt{o}
 }
 
+// usualLimit is where the plan's current limit is usually set, A.
+func (h *Finder) usualLimit() float64 {
+	return min(line.UsualLimit(&h.now.Stations), h.now.Feed.PeakAmps)
+}
+
 // limitFor sets the current limit the motor and drive ask for.
 func (h *Finder) limitFor() []attempt {
 	c := h.in.Plan.Control
-	c.LimitAmps = q.Written(min(1.5*h.now.Motor.Amps.Value, h.now.Feed.PeakAmps), "A")
+	c.LimitAmps = q.Written(h.usualLimit(), "A")
 	o, ok := h.try(Remedy{Kind: "limit", Label: "Set the limit to " + string(c.LimitAmps),
-		Detail:  "1.5 × plate amps, within what the drive gives for a minute",
+		Detail:  "1.5 × plate amps, within the drive's own",
 		Control: &c})
 	if !ok {
 		return nil

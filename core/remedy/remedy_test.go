@@ -71,11 +71,12 @@ func TestARotorSpunTooFastIsOfferedItsTop(t *testing.T) {
 	assert.Equal(t, fixes[0].JobsDone, after.JobsDone)
 }
 
-// The limit offered is 1.5 × plate amps, within what the drive gives for a minute [common practice].
+// The limit offered is 1.5 × plate amps, within the amps the drive is made for [common practice]: what it gives for a
+// minute is no place for its limit.
 func TestTheLimitOfferedSuitsMotorAndDrive(t *testing.T) {
 	in := plantest.Sound()
 	in.Plan.Control.LimitAmps = ""
-	for drive, label := range map[q.Text]string{"10 A": "Set the limit to 4.2 A", "2.4 A": "Set the limit to 3.6 A"} {
+	for drive, label := range map[q.Text]string{"10 A": "Set the limit to 4.2 A", "2.4 A": "Set the limit to 2.4 A"} {
 		in.Plan.Control.Amps = drive
 		fixes := assesstest.Of(t, in).Fixes["control.no-limit"]
 		require.Len(t, fixes, 1)
