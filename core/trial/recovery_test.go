@@ -31,9 +31,8 @@ const (
 // for the same seed.
 type bench struct {
 	*rand.Rand
-	how  string
-	off  map[float64]float64 // what an instrument is off by in all of its readings, of its own error
-	step float64             // SI, of what a coarse instrument shows
+	how string
+	off map[float64]float64 // what an instrument is off by in all of its readings, of its own error
 }
 
 func newBench(seed uint64, how string) *bench {

@@ -2627,6 +2627,11 @@ export interface components {
             at?: string;
             capacitor?: string;
             celsius?: string;
+            /**
+             * @description What was put on it: alternating or direct; the trial's when empty
+             * @enum {string}
+             */
+            current?: "ac" | "dc" | "";
             /** @description How fast the image creeps, forwards positive; 0 when empty */
             drift?: string;
             /** @description Flashes a minute */
@@ -2681,7 +2686,7 @@ export interface components {
              * @enum {string}
              */
             class: "A" | "E" | "B" | "F" | "H" | "";
-            /** @description What the drive was told, as a part of full; full when empty */
+            /** @description What the drive was told, as a part of full, or the hertz on its display; full when empty */
             command: string;
             /**
              * @description What was put on it: alternating or direct
