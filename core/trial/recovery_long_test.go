@@ -1,11 +1,11 @@
+//go:build long
+
 package trial
 
 import (
 	"fmt"
 	"math"
-	"math/rand/v2"
 	"slices"
-	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -13,53 +13,11 @@ import (
 	"gonum.org/v1/gonum/stat"
 
 	m "jiriki/core/measured"
-	"jiriki/core/motor"
 	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
 	"jiriki/core/thermal"
 )
-
-// A bench's instruments: each reading out by itself, off alike in all of them too, or shown in coarse steps.
-const (
-	byChance = "by chance"
-	biased   = "biased"
-	coarse   = "coarse"
-)
-
-// bench is a simulated bench: known figures, and instruments as far out as a trial takes them to be. Always the same
-// for the same seed.
-type bench struct {
-	*rand.Rand
-	how string
-	off map[float64]float64 // what an instrument is off by in all of its readings, of its own error
-}
-
-func newBench(seed uint64, how string) *bench {
-	return &bench{Rand: rand.New(rand.NewPCG(seed, 14)), how: how, off: map[float64]float64{}}
-}
-
-func (b *bench) between(low, high float64) float64 { return low + (high-low)*b.Float64() }
-
-// read is a reading of v, out by so much as a share and in itself.
-func (b *bench) read(v, share, off float64) float64 {
-	got := v*(1+share*b.NormFloat64()) + off*b.NormFloat64()
-	if b.how == biased {
-		if _, known := b.off[share+off]; !known {
-			b.off[share+off] = 0.25 * b.NormFloat64()
-		}
-		got += b.off[share+off] * (share*v + off)
-	}
-	return got
-}
-
-// shown is a figure as an instrument shows it that steps by so much where it is coarse.
-func (b *bench) shown(v, step float64) float64 {
-	if b.how != coarse {
-		return v
-	}
-	return math.Round(v/step) * step
-}
 
 // inSteps is what a coarse instrument is said to step by; nothing where it is not coarse.
 func (b *bench) inSteps(step float64, unit string) q.Text {
@@ -69,12 +27,6 @@ func (b *bench) inSteps(step float64, unit string) q.Text {
 	return text(step, unit)
 }
 
-func text(v float64, unit string) q.Text {
-	return q.Text(strconv.FormatFloat(v, 'g', 7, 64) + " " + unit)
-}
-
-func rpm(omega float64) q.Text { return text(omega/q.RPM, "rpm") }
-
 // recovery is one kind of trial simulated from known figures: the trial, and what each of its figures truly is.
 type recovery struct {
 	kind m.Kind
@@ -83,14 +35,6 @@ type recovery struct {
 }
 
 func noPlan() plan.Input { return plan.Input{Units: "metric"} }
-
-// coarseRPM is what a coarse tachometer steps by.
-const coarseRPM = 10.0
-
-// tacho is a reading of a tachometer.
-func (b *bench) tacho(omega float64) q.Text {
-	return rpm(b.shown(b.read(omega, tachometerOff, 0), coarseRPM*q.RPM))
-}
 
 func recoveries() []recovery {
 	return []recovery{
@@ -267,18 +211,6 @@ func recoveries() []recovery {
 	}
 }
 
-// unplated is a magnet motor of which hardly anything is known, so that readings alone speak.
-// ohmsOff is how far off a resistance through brushes is, from position to position.
-const ohmsOff = 0.04
-
-func unplated() plan.Input {
-	in := plantest.Sound()
-	in.Plan.Motor = motor.Described{Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1/2 hp",
-		Speed: "1750 rpm",
-		Volts: "180 V", Amps: "2.8 A"}}
-	return in
-}
-
 // A trial simulated from known figures gives them back within its stated spread nine times in ten, for every kind that
 // states one: no less often, and by chance alone no more. Four hundred draws, always the same ones: four points are
 // more
@@ -330,63 +262,4 @@ func comesBack(t *testing.T, r recovery, how string) {
 		}
 		assert.LessOrEqual(t, width/ideal, 1.5, what)
 	}
-}
-
-func (a Answer) figure(name string) (Figure, bool) {
-	for _, f := range a.Figures {
-		if f.Name == name {
-			return f, true
-		}
-	}
-	return Figure{}, false
-}
-
-// A coil or motor whose rating is known, its volts walked up in steps: its rating is among those named in nine of ten,
-// and
-// one that is named alone is it in nine of ten.
-func TestRatingsComeBack(t *testing.T) {
-	const draws = 400
-	named, alone, right := 0, 0, 0
-	for seed := range uint64(draws) {
-		b := &bench{Rand: rand.New(rand.NewPCG(seed, 15))}
-		truth := usualRatings[b.IntN(len(usualRatings))]
-		acts, state := truth*(0.67+0.08*b.NormFloat64()), m.Acts
-		if b.IntN(3) == 0 {
-			acts, state = truth*0.1*math.Exp(0.55*b.NormFloat64()), m.Turns
-		}
-		tr := m.Trial{Kind: m.VoltsUp}
-		for volts := 0.5; volts < 300; volts *= b.between(1.1, 1.5) {
-			if volts >= acts {
-				tr.Readings = append(tr.Readings, m.Reading{Volts: text(volts, "V"), State: state})
-				break
-			}
-			tr.Readings = append(tr.Readings, m.Reading{Volts: text(volts, "V"), State: m.Nothing})
-		}
-		idle, acted := 0.0, 0.0
-		for _, r := range tr.Readings {
-			v, err := q.Parse(r.Volts, q.Voltage)
-			require.NoError(t, err)
-			if r.State == m.Nothing {
-				idle = v
-			} else {
-				acted = v
-			}
-		}
-		ratings := RatingsOf(idle, acted, state == m.Turns)
-		for _, r := range ratings {
-			if r.Volts == truth && r.Share >= worthRating {
-				named++
-			}
-		}
-		if ratings[0].Share > sureRating {
-			alone++
-			if ratings[0].Volts == truth {
-				right++
-			}
-		}
-	}
-	t.Logf("named %d of %d; alone %d, right %d", named, draws, alone, right)
-	assert.GreaterOrEqual(t, named, draws*90/100)
-	assert.GreaterOrEqual(t, right, alone*90/100)
-	assert.Positive(t, alone)
 }
