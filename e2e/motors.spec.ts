@@ -139,9 +139,13 @@ test('the shelf: a part with a picture, undone, taken off and put back; leads an
 }) => {
   await page.goto(`${workshop.url}/#/shelf`);
   await page.getByRole('button', { name: 'Add a motor' }).click();
-  await page.getByLabel('What is the motor called?').fill('Motor from the sluice');
+  // Called by its plate, it has the plate's entries; what none was made of is said.
+  const called = 'Sluice motor, 0.6 kW, 925 rpm, 14 kg';
+  await page.getByLabel('What is the motor called?').fill(called);
+  await expect(page.getByText('Read: 0.6 kW · 925 rpm. Not read: 14 kg.')).toBeVisible();
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Motor from the sluice');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue(called);
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('0.6 kW');
   await page.getByLabel('Lies').fill('Top shelf');
   await page.getByLabel('Cost').fill('a pint');
   await expect(page.getByText('write it as a number', { exact: false })).toBeVisible();
@@ -165,7 +169,7 @@ test('the shelf: a part with a picture, undone, taken off and put back; leads an
   await expect(page.getByRole('img', { name: 'Picture 1' })).toBeVisible();
   await page.getByRole('button', { name: 'take it off the shelf' }).click();
   await page.getByRole('button', { name: 'Put it back' }).click();
-  await expect(page.getByRole('link', { name: /Motor from the sluice/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Sluice motor/ })).toBeVisible();
 
   await page.getByRole('link', { name: 'what holds what' }).click();
   await page.getByLabel('Where you are').selectOption('North America');

@@ -9,6 +9,7 @@ import (
 
 	"jiriki/core/quantity"
 	"jiriki/core/shelf"
+	"jiriki/core/slate"
 	"jiriki/store"
 )
 
@@ -117,6 +118,14 @@ func (a *api) nameShelfItems(ctx context.Context, in *named) (*addedParts, error
 	items, err := shelf.Named(in.Body.Sort, in.Body.Text, in.Body.Units)
 	if err != nil {
 		return nil, a.fail(ctx, err)
+	}
+	for i := range items {
+		if items[i].Is(shelf.Motor) {
+			// A motor that is called by its plate is entered by it.
+			if err := slate.Plate(in.Body.Text).Onto(&items[i].Motor); err != nil {
+				return nil, a.fail(ctx, err)
+			}
+		}
 	}
 	out := &addedParts{}
 	out.Body.IDs, err = a.store.AddShelfItems(ctx, items)

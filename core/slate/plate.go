@@ -1,10 +1,13 @@
 package slate
 
 import (
+	"encoding/json"
+	"fmt"
 	"regexp"
 	"slices"
 	"strings"
 
+	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 )
 
@@ -96,6 +99,24 @@ func Plate(text string) PlateRead {
 		out.Fills = out.Fills[:0] // a word by itself is no plate
 	}
 	return out
+}
+
+// Onto makes the entries of a plate on a motor.
+func (out PlateRead) Onto(m *motor.Described) error {
+	for _, f := range out.Fills {
+		entry, err := json.Marshal(f.Text)
+		if err != nil {
+			return fmt.Errorf("entry %s of a plate: %w", f.Field, err)
+		}
+		names := strings.Split(f.Field, ".")
+		for _, name := range slices.Backward(names[1:]) {
+			entry = fmt.Appendf(nil, "{%q:%s}", name, entry)
+		}
+		if err := json.Unmarshal(entry, m); err != nil {
+			return fmt.Errorf("entry %s of a plate: %w", f.Field, err)
+		}
+	}
+	return nil
 }
 
 // signs takes what a plate says by signs of its own out of a text.

@@ -1,7 +1,6 @@
 package slate
 
 import (
-	"encoding/json"
 	"strings"
 	"testing"
 
@@ -76,6 +75,16 @@ func TestPlatesAsTheyAreEngraved(t *testing.T) {
 	}
 }
 
+// A motor called by its plate has its entries, and only those.
+func TestAPlateIsEnteredOnItsMotor(t *testing.T) {
+	m := motor.Described{Name: "ex mangle"}
+	require.NoError(t, Plate("3~ 0.18 kW cont, 905 rpm, 12 kg").Onto(&m))
+	assert.Equal(t, motor.Described{Name: "ex mangle", Kind: motor.ThreePhase, Plate: motor.Plate{Power: "0.18 kW",
+		PowerMeans: "continuous", Speed: "905 rpm"}}, m)
+	require.NoError(t, Plate("ex mangle").Onto(&m))
+	assert.Equal(t, q.Text("905 rpm"), m.Plate.Speed)
+}
+
 // What is not read of a plate is said.
 func TestWhatIsNotReadOfAPlateIsSaid(t *testing.T) {
 	for text, left := range map[string][]string{
@@ -88,16 +97,10 @@ func TestWhatIsNotReadOfAPlateIsSaid(t *testing.T) {
 
 // What is read out of a line are entries the motor takes, and they come to what the plate says.
 func TestWhatIsReadOffAPlateIsTaken(t *testing.T) {
-	entries := map[string]q.Text{}
-	for _, f := range Plate("0.37 kW 2770 rpm 230/400 V 2.1/1.2 A 50 Hz").Fills {
-		entries[f.Field[len("motor.plate."):]] = f.Text
-	}
-	written, err := json.Marshal(entries)
-	require.NoError(t, err)
-	var plate motor.Plate
-	require.NoError(t, json.Unmarshal(written, &plate))
+	d := motor.Described{Kind: motor.ThreePhase}
+	require.NoError(t, Plate("0.37 kW 2770 rpm 230/400 V 2.1/1.2 A 50 Hz").Onto(&d))
 	r := q.NewReader("motor")
-	m := motor.Resolve(motor.Described{Kind: motor.ThreePhase, Plate: plate}, r)
+	m := motor.Resolve(d, r)
 	require.NoError(t, r.Err())
 	assert.InEpsilon(t, 370, m.Power.Value, 1e-9)
 	assert.InEpsilon(t, 2770*q.RPM, m.Speed.Value, 1e-9)

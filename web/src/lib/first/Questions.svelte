@@ -8,6 +8,7 @@
   import { prefs } from '../prefs.svelte';
   import { handOver } from '../sheet/handover';
   import { fillIn } from '../slate/fill';
+  import PlateLine from '../slate/PlateLine.svelte';
   import { sockets } from './sockets';
 
   /** Three questions that make a plan; a name alone is enough. */
@@ -29,8 +30,6 @@
     if (plate.trim() !== '') untrack(() => read.again());
   });
   const onPlate = $derived(plate.trim() === '' ? [] : (read.answer?.plate ?? []));
-  /** What on it no entry was made of: it is said, so that nobody thinks it was taken. */
-  const left = $derived(plate.trim() === '' ? [] : (read.answer?.left ?? []));
   const drives = $derived(catalogue.controlsFor(motor));
   const feeds = $derived(sockets(prefs.region));
   const pickMotor = (to: string) => {
@@ -103,8 +102,9 @@
       </div>
     </div>
     <p class="text-sm text-soft" aria-live="polite">
-      {#if onPlate.length > 0}Read: {onPlate.map((f) => f.text).join(' · ')}.{#if left.length > 0}
-          Not read: {left.join(' · ')}.{/if}{:else if plate.trim() !== '' && read.answer}
+      {#if onPlate.length > 0 && read.answer}<PlateLine
+          reply={read.answer}
+        />{:else if plate.trim() !== '' && read.answer}
         Nothing on it could be read: figures with their units, such as 900 rpm.
       {:else}Half a plate will do. <a class="link" href="#/what-is-it">What kind is it?</a>{/if}
     </p>

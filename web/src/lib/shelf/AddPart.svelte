@@ -1,8 +1,11 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { api, call, sayProblem, type ShelfLabel } from '../api/client';
   import { prefs } from '../prefs.svelte';
+  import PlateLine from '../slate/PlateLine.svelte';
+  import { SlateState } from '../slate/slate.svelte';
 
-  /** A part is kept once it has a name; pulleys and belts may be named many at a time. */
+  /** A part is kept once it has a name; pulleys and belts may be named many at a time, and a motor by its plate. */
   interface Props {
     sort: ShelfLabel['sort'];
     added: (ids: string[]) => void;
@@ -15,8 +18,15 @@
   let blank = $state<HTMLInputElement>();
   $effect(() => blank?.focus());
 
+  const slate = new SlateState();
+  $effect(() => () => slate.stop());
+  $effect(() => {
+    const plate = sort === 'motor' && /\d/.test(text) ? text : '';
+    untrack(() => slate.ask(plate));
+  });
+
   const asks: Record<typeof sort, [label: string, hint: string]> = {
-    motor: ['What is the motor called?', 'ex floor scrubber'],
+    motor: ['What is the motor called?', 'ex floor scrubber, 0.6 kW, 930 rpm'],
     control: ['What is the control called?', 'drive out of the grey box'],
     pulley: ['Section and sizes, or a name', 'A: 65 85 105'],
     belt: ['Section and lengths, or a name', 'A: 950 1120'],
@@ -51,6 +61,7 @@
     aria-describedby={error ? 'new-part-error' : undefined}
   />
   {#if error}<p id="new-part-error" class="text-sm text-stop">{error}</p>{/if}
+  {#if slate.reply}<p class="text-sm text-soft" aria-live="polite"><PlateLine reply={slate.reply} /></p>{/if}
   <p class="mt-1 flex gap-4">
     <button class="link">Keep it</button>
     <button type="button" class="link" onclick={cancel}>leave it</button>

@@ -79,7 +79,7 @@
           placeholder="Find a field, a finding or something to do; or ask: 12 N·m at 240 rpm"
           autofocus
         />
-        {#if answered}
+        {#if answered || (slate.reply && found.length === 0)}
           <div class="mt-2 max-h-[40vh] overflow-y-auto">
             <Answers
               {slate}
@@ -90,7 +90,7 @@
           </div>
         {/if}
         <Command.List id="found" class="mt-2 max-h-[55vh] overflow-y-auto">
-          {#if found.length === 0 && !answered}<p class="p-3 text-soft">Nothing by that name.</p>{/if}
+          {#if found.length === 0 && !slate.reply}<p class="p-3 text-soft">Nothing by that name.</p>{/if}
           {#each groups as group (group)}
             <Command.Group>
               <Command.GroupHeading class="caption px-2 pt-2">{group}</Command.GroupHeading>
