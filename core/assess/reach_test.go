@@ -8,6 +8,7 @@ import (
 
 	"jiriki/core/assess/assesstest"
 	"jiriki/core/control"
+	"jiriki/core/judge"
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	"jiriki/core/plan"
@@ -189,4 +190,46 @@ func TestHotAirIsNotClaimedToShowInAStepper(t *testing.T) {
 	a := assesstest.Of(t, in)
 	assert.Equal(t, before, a.Reach.Positions[0].Continuous)
 	assert.Contains(t, assesstest.Finding(a, "work.air").Detail, "does not show")
+}
+
+// Gears nobody described may be of nylon: that they carry the job is not known, nor is their guess passed off as told.
+func TestGearsNobodyDescribedAreAskedFor(t *testing.T) {
+	with := func(change func(*reduction.DescribedStage)) plan.Input {
+		in := plantest.Sound()
+		gears := reduction.DescribedStage{Kind: reduction.Spur, Guarded: true, OnDriving: in.Plan.Reduction.Stages[0].OnDriving,
+			OnDriven: in.Plan.Reduction.Stages[0].OnDriven, Steps: []reduction.DescribedStep{{Driver: "18", Driven: "90"}}}
+		change(&gears)
+		in.Plan.Reduction.Stages = []reduction.DescribedStage{gears}
+		return in
+	}
+	for name, c := range map[string]struct {
+		change func(*reduction.DescribedStage)
+		field  string
+	}{
+		"nothing said":       {func(*reduction.DescribedStage) {}, "reduction.stages[0].pitch"},
+		"no module":          {func(s *reduction.DescribedStage) { s.Material = "hardened" }, "reduction.stages[0].pitch"},
+		"no material":        {func(s *reduction.DescribedStage) { s.Pitch = "1 mm" }, "reduction.stages[0].material"},
+		"face alone":         {func(s *reduction.DescribedStage) { s.Width = "40 mm" }, "reduction.stages[0].pitch"},
+		"both":               {func(s *reduction.DescribedStage) { s.Pitch, s.Material = "1.5 mm", "steel" }, ""},
+		"their maker's":      {func(s *reduction.DescribedStage) { s.Rated = "40 N·m" }, ""},
+		"diametral pitch":    {func(s *reduction.DescribedStage) { s.Pitch, s.Material = "12 DP", "nylon" }, ""},
+		"coarse and nothing": {func(s *reduction.DescribedStage) { s.Pitch = "12 mm" }, ""},
+	} {
+		a := assesstest.Of(t, with(c.change))
+		found := assesstest.Finding(a, "reduction.teeth.0")
+		if c.field == "" {
+			assert.Nil(t, found, name)
+			continue
+		}
+		require.NotNil(t, found, name)
+		assert.Equal(t, c.field, found.Field, name)
+		assert.NotEqual(t, judge.Yes, a.Does.Answer, name)
+	}
+	in := with(func(s *reduction.DescribedStage) { s.Material = "nylon" })
+	in.Machine.Jobs[0].Load.Torque = "4.2 N·m"
+	in.Plan.Reduction.Stages[0].Steps[0] = reduction.DescribedStep{Driver: "13", Driven: "65"}
+	a := assesstest.Of(t, in)
+	assert.Equal(t, "what the gear teeth carry, by a guess", a.Jobs[0].LimitedBy)
+	assert.Contains(t, assesstest.Finding(a, "reduction.rating.0").Detail, "Taken: faces ten modules wide, module of "+
+		"1.5 mm, for nobody said.")
 }

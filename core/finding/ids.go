@@ -143,6 +143,7 @@ const (
 	ReductionDirect    ID = "reduction.direct"
 	ReductionGood      ID = "reduction.good"
 	ReductionCentre    ID = "reduction.centre"
+	ReductionTeeth     ID = "reduction.teeth"
 	ReductionGuard     ID = "reduction.guard"
 	ReductionWrap      ID = "reduction.wrap"
 	ReductionBend      ID = "reduction.bend"

@@ -48,6 +48,9 @@ const (
 	screwShears = 3
 	// weakensAt is how many times a motor's amps are too many, for its magnets or its winding [common practice].
 	weakensAt = 3
+	// poorestTeeth is the share that teeth of nylon of module 1 carry of what gears nobody described are taken to: mild
+	// steel of module 1.5 [common practice].
+	poorestTeeth = 0.1
 	// closedGear is the ratio from which the teeth of a motor's own gears give way before it stalls [common practice].
 	closedGear = 5
 )
@@ -213,6 +216,18 @@ var needed = []need{
 			return where(s.Belted() && s.Centre == 0 && len(s.Steps) > 0 && m.Reduction.Missing == "",
 				stagePath(i, "centre"))
 		})},
+	{id: f.ReductionTeeth, where: "reduction.stages[].pitch", holds: f.HoldsJobs,
+		on: "gears that more than a tenth of what they are taken to carry can reach, unless their maker's " +
+			"torque is known",
+		title: "What are the teeth of the gears?",
+		how: "Their module and what they are made of: the least of them, in nylon, carry a tenth of what these are " +
+			"taken for. The module is the diameter over all, divided by two more than the teeth.",
+		blank: eachStage(func(m *line.Model, i int, s *reduction.Stage) []gap {
+			if s.Untold == "" || s.Rated > 0 || !reaches(m, i) {
+				return nil
+			}
+			return []gap{{field: stagePath(i, s.Untold), title: "What are the teeth of the gears" + m.OfStage(i) + "?"}}
+		})},
 	{id: f.ReductionHeld, where: "reduction.stages[].onDriving.held", holds: f.HoldsPower,
 		on:    "wheels that more than three times what a set screw holds can reach",
 		title: "What holds a wheel on its shaft?",
@@ -291,6 +306,20 @@ func eachStage(blank func(*line.Model, int, *reduction.Stage) []gap) func(*line.
 		}
 		return out
 	}
+}
+
+// reaches reports whether a torque that the poorest of gears would not carry can reach a stage's.
+func reaches(m *line.Model, i int) bool {
+	if !m.Runs {
+		return false
+	}
+	driving, _ := m.Twist(i)
+	for _, step := range m.Reduction.Stages[i].Steps {
+		if driving > poorestTeeth*step.Pull.Carries(0)*step.Driver/2 {
+			return true
+		}
+	}
+	return false
 }
 
 // heldBlank are the wheels that a torque past any set screw can reach, and nobody said what holds them.

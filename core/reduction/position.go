@@ -216,6 +216,9 @@ func (s *Stage) name(nth, of int) {
 	}
 	if s.Kind == Spur {
 		s.weak.belt = WeakLink("what the gear teeth" + where + " carry")
+		if s.Untold != "" {
+			s.weak.belt += ", by a guess"
+		}
 	}
 }
 

@@ -42,6 +42,7 @@ type Stage struct {
 	Slip       float64 // share of speed lost
 	Rated      float64 // N·m at the driven shaft by its maker; 0 when not known
 	Assumed    string  // what the rating takes for granted, in words; empty when all was given
+	Untold     string  // which entry of gears' teeth, "pitch" or "material", nobody made; empty when both are
 	Bypass     bool
 	ScrewOn    bool
 	Guarded    bool
@@ -248,14 +249,14 @@ func (s *Stage) measures(d DescribedStage, r *q.Reader) {
 		s.Material = r.Choice("material", d.Material, usualGear, "steel", "hardened", "iron", "bronze", "nylon")
 		s.Width = width.Or(usualFaceModules * s.Pitch)
 		var taken []string
-		if !pitch.Known {
-			taken = append(taken, "module of 1.5 mm")
+		if d.Material == "" {
+			taken, s.Untold = append(taken, "mild steel"), "material"
 		}
 		if !width.Known {
 			taken = append(taken, "faces ten modules wide")
 		}
-		if d.Material == "" {
-			taken = append(taken, "mild steel")
+		if !pitch.Known {
+			taken, s.Untold = append(taken, "module of 1.5 mm"), "pitch"
 		}
 		if len(taken) > 0 {
 			s.Assumed = "Taken: " + strings.Join(taken, ", ")

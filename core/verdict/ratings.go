@@ -30,6 +30,9 @@ func (v *verdict) ratingFindings(loads []line.BeltLoad) {
 			what, more = "pair of gears", "Wider or coarser gears, or a harder metal, carry more; a key made to "+
 				"shear saves the teeth in a jam."
 		}
+		if stage.Untold != "" {
+			more = stage.Assumed + ", for nobody said. " + more
+		}
 		title := fmt.Sprintf("%s works the %s%s to %s of its rating", s.Job, what, v.OfStage(i), q.Percent(s.Share))
 		long := "for ever"
 		if s.Brief {

@@ -242,7 +242,8 @@ func shopReported() []Named {
 		Guarded: true, Steps: []reduction.DescribedStep{{Driver: "16", Driven: "48"}},
 		OnDriving: reduction.DescribedFit{Shaft: "8 mm", Held: "key", Hub: "20 mm", Out: "25 mm"}, OnDriven: keyed()}}
 	bull := append(belted("100 mm", "280 mm"), reduction.DescribedStage{Kind: reduction.Spur, Pitch: "3 mm",
-		Width: "40 mm", Guarded: true, Steps: []reduction.DescribedStep{{Driver: "18", Driven: "108"}},
+		Material: "steel",
+		Width:    "40 mm", Guarded: true, Steps: []reduction.DescribedStep{{Driver: "18", Driven: "108"}},
 		OnDriving: keyed(), OnDriven: reduction.DescribedFit{Shaft: "25 mm", Held: "pin", Out: "25 mm"}})
 	return []Named{
 		of("bench drill, its run capacitor marked 400 V", dry(limited(machine("drill", "600", "750", "any",

@@ -342,7 +342,7 @@ func soundSwitched() []Named {
 		of("power hacksaw", machine("hacksaw", "70", "115", "any", "8 N·m"), socket230(), contacts(control.Contactor),
 			capacitor, append(belted("75 mm", "300 mm"), reduction.DescribedStage{Kind: reduction.Spur, Guarded: true,
 				OnDriving: keyed(), OnDriven: keyed(),
-				Pitch: "2 mm", Steps: []reduction.DescribedStep{{Driver: "20", Driven: "70"}}})),
+				Pitch: "2 mm", Material: "steel", Steps: []reduction.DescribedStep{{Driver: "20", Driven: "70"}}})),
 		of("drill on a cone", limited(machine("drill", "500", "900", "any", "1 N·m"), "3000 rpm"), socket230(),
 			contacts(control.Contactor),
 			capacitor, cone),
@@ -353,8 +353,9 @@ func soundSwitched() []Named {
 			m.Limits.NeedsReversed = true
 			return m
 		}(), socket230(), bothWays, capacitor, append(belted("75 mm", "300 mm"), reduction.DescribedStage{
-			Kind: reduction.Spur, Guarded: true, Pitch: "2 mm", OnDriving: keyed(), OnDriven: keyed(),
-			Steps: []reduction.DescribedStep{{Driver: "18", Driven: "90"}}})),
+			Kind: reduction.Spur, Guarded: true, Pitch: "2 mm", Material: "steel", OnDriving: keyed(),
+			OnDriven: keyed(),
+			Steps:    []reduction.DescribedStep{{Driver: "18", Driven: "90"}}})),
 		of("½ hp drill on 115 V", limited(machine("drill", "500", "1000", "any", "1.2 N·m"), "3000 rpm"), socket120(),
 			contacts(control.Contactor), american, belted("75 mm", "150 mm")),
 		of("the same linked for 230 V", limited(machine("drill", "500", "1000", "any", "1.2 N·m"), "3000 rpm"),
