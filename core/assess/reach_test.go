@@ -229,7 +229,7 @@ func TestGearsNobodyDescribedAreAskedFor(t *testing.T) {
 	in.Machine.Jobs[0].Load.Torque = "4.2 N·m"
 	in.Plan.Reduction.Stages[0].Steps[0] = reduction.DescribedStep{Driver: "13", Driven: "65"}
 	a := assesstest.Of(t, in)
-	assert.Equal(t, "what the gear teeth carry, by a guess", a.Jobs[0].LimitedBy)
+	assert.EqualValues(t, "what the gear teeth carry, by a guess", a.Jobs[0].LimitedBy)
 	assert.Contains(t, assesstest.Finding(a, "reduction.rating.0").Detail, "Taken: faces ten modules wide, module of "+
 		"1.5 mm, for nobody said.")
 }
