@@ -36,13 +36,13 @@ var rooms = map[string]string{
 	"instrument": "quantity",
 	"measured":   "quantity table",
 	"plan":       "control finding measured motor quantity reduction script shelf supply work",
-	"openfile":   "bounds logbook plan quantity shelf work",
+	"openfile":   "bounds logbook plan quantity shelf words work",
 	"logbook":    "control measured plan quantity reduction work",
 	"line":       "air control motor numeric plan quantity reduction source supply wiring work",
 	"drawing":    "control line quantity reduction",
 	"judge":      "control finding line motor plan quantity reduction supply work working",
 	"verdict":    "judge air control finding line motor plan quantity reduction supply wiring words work working",
-	"remedy":     "judge control finding line motor plan quantity reduction shelf work",
+	"remedy":     "judge control finding line motor plan quantity reduction shelf words work",
 	"search":     "drawing line motor plan quantity reduction shelf words work",
 	"rank":       "control line motor plan quantity reduction shelf words work",
 	"settings":   "control line motor quantity source work working",
@@ -58,8 +58,7 @@ var rooms = map[string]string{
 		"words work working",
 	"fault": "belief control finding line motor plan quantity reduction",
 	"practice": "control dryrun fault finding identify instrument line motor numeric plan quantity reduction " +
-		"script supply " +
-		"work",
+		"script supply words work",
 	"build": "powerup dryrun judge assess control finding line motor plan quantity rank reduction shelf supply " +
 		"wiring " +
 		"words work",

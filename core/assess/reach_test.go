@@ -196,8 +196,10 @@ func TestHotAirIsNotClaimedToShowInAStepper(t *testing.T) {
 func TestGearsNobodyDescribedAreAskedFor(t *testing.T) {
 	with := func(change func(*reduction.DescribedStage)) plan.Input {
 		in := plantest.Sound()
-		gears := reduction.DescribedStage{Kind: reduction.Spur, Guarded: true, OnDriving: in.Plan.Reduction.Stages[0].OnDriving,
-			OnDriven: in.Plan.Reduction.Stages[0].OnDriven, Steps: []reduction.DescribedStep{{Driver: "18", Driven: "90"}}}
+		gears := reduction.DescribedStage{Kind: reduction.Spur, Guarded: true,
+			OnDriving: in.Plan.Reduction.Stages[0].OnDriving,
+			OnDriven:  in.Plan.Reduction.Stages[0].OnDriven, Steps: []reduction.DescribedStep{{Driver: "18",
+				Driven: "90"}}}
 		change(&gears)
 		in.Plan.Reduction.Stages = []reduction.DescribedStage{gears}
 		return in
@@ -206,8 +208,9 @@ func TestGearsNobodyDescribedAreAskedFor(t *testing.T) {
 		change func(*reduction.DescribedStage)
 		field  string
 	}{
-		"nothing said":       {func(*reduction.DescribedStage) {}, "reduction.stages[0].pitch"},
-		"no module":          {func(s *reduction.DescribedStage) { s.Material = "hardened" }, "reduction.stages[0].pitch"},
+		"nothing said": {func(*reduction.DescribedStage) {}, "reduction.stages[0].pitch"},
+		"no module": {func(s *reduction.DescribedStage) { s.Material = "hardened" },
+			"reduction.stages[0].pitch"},
 		"no material":        {func(s *reduction.DescribedStage) { s.Pitch = "1 mm" }, "reduction.stages[0].material"},
 		"face alone":         {func(s *reduction.DescribedStage) { s.Width = "40 mm" }, "reduction.stages[0].pitch"},
 		"both":               {func(s *reduction.DescribedStage) { s.Pitch, s.Material = "1.5 mm", "steel" }, ""},

@@ -13,6 +13,7 @@ import (
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/source"
+	"jiriki/core/words"
 	"jiriki/core/work"
 	"jiriki/core/working"
 )
@@ -126,8 +127,8 @@ func (d *derivations) control() {
 	case control.Inverter, control.SinglePhaseInverter:
 		d.add(working.ControlBase, "Base hertz", d.show(d.Feed.BaseHertz, q.Frequency),
 			"f_base = f_plate · V_inverter / V_plate, at most f_plate unless set",
-			d.show(d.Feed.BaseHertz, q.Frequency)+" at "+d.show(d.Feed.BaseVolts, q.Voltage)+" on a "+
-				d.show(d.Motor.Volts.Value, q.Voltage)+" motor",
+			d.show(d.Feed.BaseHertz, q.Frequency)+" at "+d.show(d.Feed.BaseVolts, q.Voltage)+" on "+
+				words.A(d.show(d.Motor.Volts.Value, q.Voltage))+" motor",
 			source.VoltsPerHertz,
 			fmt.Sprintf("For each hertz the plate has %s V, and %s V are set",
 				q.Figures(d.Motor.Volts.Value/d.Motor.Hertz.Value, 3), q.Figures(d.Feed.BaseVolts/d.Feed.BaseHertz, 3)))

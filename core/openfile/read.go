@@ -13,6 +13,7 @@ import (
 	"jiriki/core/logbook"
 	"jiriki/core/quantity"
 	"jiriki/core/shelf"
+	"jiriki/core/words"
 )
 
 // Decode reads a whole file into memory; see [Read].
@@ -168,8 +169,8 @@ func (f *reading) decode(v any, where string) error {
 			place += "." + kind.Field
 		}
 		return ReadError{Where: f.from.position(began + kind.Offset),
-			Message: fmt.Sprintf("%s holds a %s where a %s belongs", place, kind.Value,
-				plainKind(kind.Type.Kind().String()))}
+			Message: fmt.Sprintf("%s holds %s where %s belongs", place, words.A(kind.Value),
+				words.A(plainKind(kind.Type.Kind().String())))}
 	}
 	return ReadError{Where: f.from.position(began + strict.InputOffset()),
 		Message: strings.TrimPrefix(err.Error(),
@@ -190,8 +191,8 @@ func (f *reading) delimiter(want json.Delim, kind string) error {
 func (f *reading) otherKind(what string, token json.Token, want string) error {
 	kinds := map[string]string{"json.Delim": "group or list", "string": "string", "float64": "number", "bool": "bool"}
 	return ReadError{Where: f.from.position(f.dec.InputOffset()),
-		Message: fmt.Sprintf("%s holds a %s where a %s belongs", what, kinds[fmt.Sprintf("%T", token)],
-			want)}
+		Message: fmt.Sprintf("%s holds %s where %s belongs", what, words.A(kinds[fmt.Sprintf("%T", token)]),
+			words.A(want))}
 }
 
 // checkHead looks that format and version were there; both are looked at as soon as they come, so that

@@ -15,6 +15,7 @@ import (
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/supply"
+	"jiriki/core/words"
 	"jiriki/core/work"
 )
 
@@ -185,8 +186,8 @@ func stalledStart(w *world) {
 		ratio = s.Reduction.Positions[0].Ratio
 	}
 	rated := s.Motor.Torque.Value
-	w.task = fmt.Sprintf("A belted machine on a %s motor, 230 V. Switched on, it %s. What keeps it from starting?",
-		q.Show(s.Motor.Power.Value, q.Power, w.sys),
+	w.task = fmt.Sprintf("A belted machine on %s motor, 230 V. Switched on, it %s. What keeps it from starting?",
+		words.A(q.Show(s.Motor.Power.Value, q.Power, w.sys)),
 		strings.TrimPrefix(orSaid(starts), "it "))
 	w.acts = []Act{
 		{ID: "scale", Name: "Spring scale at the spindle, unplugged: what just starts it", Minutes: 5},

@@ -83,7 +83,8 @@ func (c *Candidate) take(d setup) {
 func (c *comparison) effort(item shelf.Item, m motor.Resolved, out *Candidate) {
 	say := func(words string) { out.Effort = append(out.Effort, words) }
 	if out.from == toBuy {
-		say("buy a " + words.Noun(out.Control.Profile().Name) + " for " + q.Show(m.Amps.Value, q.Current, c.in.Units))
+		say("buy " + words.A(words.Noun(out.Control.Profile().Name)) + " for " + q.Show(m.Amps.Value, q.Current,
+			c.in.Units))
 	}
 	if old := c.stations.Motor.Body.Shaft; item.ID != "" && old > 0 && m.Body.Shaft > 0 &&
 		math.Abs(old-m.Body.Shaft) > 1e-4 {

@@ -6,6 +6,7 @@ import (
 
 	q "jiriki/core/quantity"
 	"jiriki/core/shaft"
+	"jiriki/core/words"
 )
 
 // Making is one thing to machine so that a wheel fits its shaft.
@@ -37,7 +38,7 @@ func (f Fit) whole() float64 {
 
 // Sits says in figures how the wheel sits on its shaft: bore, shaft, and the usual key where a key holds it.
 func (f Fit) Sits(sys q.System) string {
-	size := fmt.Sprintf("%s bore on a %s shaft", q.Show(f.Bore, q.Length, sys), q.Show(f.Shaft, q.Length, sys))
+	size := fmt.Sprintf("%s bore on %s shaft", q.Show(f.Bore, q.Length, sys), words.A(q.Show(f.Shaft, q.Length, sys)))
 	if key, ok := shaft.KeyFor(f.made()); ok && f.Held == "key" {
 		size += fmt.Sprintf(", %s key", q.Show(key.Width, q.Length, sys))
 	}
@@ -76,7 +77,7 @@ func (f Fit) ToMake(sys q.System) []Making {
 	}
 	// What fits as it is has its keyway already.
 	if key, ok := shaft.KeyFor(f.made()); ok && f.Held == "key" && len(out) > 0 {
-		out = append(out, Making{fmt.Sprintf("Keyway for a %s × %s key", q.Show(key.Width, q.Length, sys),
+		out = append(out, Making{fmt.Sprintf("Keyway for %s × %s key", words.A(q.Show(key.Width, q.Length, sys)),
 			q.Show(key.Height, q.Length, sys)), "the usual key for a shaft of " +
 			q.Show(f.made(), q.Length, sys)})
 	}

@@ -7,6 +7,7 @@ import (
 	"jiriki/core/control"
 	q "jiriki/core/quantity"
 	"jiriki/core/shelf"
+	"jiriki/core/words"
 )
 
 // limitRemedies raise a current limit that is set lower than motor and drive bear.
@@ -100,7 +101,7 @@ func (h *Finder) motorRemedies() []Remedy {
 			r.Control = &c
 		}
 		if drive := h.now.Control.Amps; drive > 0 && drive < amps {
-			r.Detail += "; it would like a " + q.Show(amps, q.Current, h.in.Units) + " drive"
+			r.Detail += "; it would like " + words.A(q.Show(amps, q.Current, h.in.Units)) + " drive"
 		}
 		out = append(out, r)
 	}

@@ -9,6 +9,7 @@ import (
 	"jiriki/core/line"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
+	"jiriki/core/words"
 )
 
 // wheelChange is one wheel changed for another.
@@ -408,5 +409,5 @@ func (h *Finder) changeText(s wheelChange) string {
 	if h.now.Reduction.Stages[s.stage].Steps[s.step].Teeth {
 		return fmt.Sprintf("%g teeth in place of %s", s.size, from)
 	}
-	return fmt.Sprintf("a %s pulley in place of %s", q.Show(s.size/1000, q.Length, h.in.Units), from)
+	return fmt.Sprintf("%s pulley in place of %s", words.A(q.Show(s.size/1000, q.Length, h.in.Units)), from)
 }

@@ -9,6 +9,7 @@ import (
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/words"
 	"jiriki/core/working"
 )
 
@@ -50,8 +51,8 @@ func (v *verdict) voltsFindings() {
 		switch {
 		case share < 0.97:
 			v.add(f.ControlVoltsLow, f.Caution, "control.volts", "Reaches "+q.Percent(share)+" of plate speed",
-				fmt.Sprintf("%s at most out of this drive for a %s motor. Torque is untouched; top speed is lower.",
-					v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage))).Working = working.ControlVolts
+				fmt.Sprintf("%s at most out of this drive for %s motor. Torque is untouched; top speed is lower.",
+					v.show(have, q.Voltage), words.A(v.show(m.Volts.Value, q.Voltage)))).Working = working.ControlVolts
 		case share > 1.15 && !c.Trimmed:
 			field := "control.topTrim"
 			if !c.DCDrive() {
@@ -62,7 +63,8 @@ func (v *verdict) voltsFindings() {
 				level = f.Stop
 			}
 			v.add(f.ControlVoltsHigh, level, field, "Drive can give more than the motor's volts",
-				fmt.Sprintf("%s out for a %s motor. %s", v.show(have, q.Voltage), v.show(m.Volts.Value, q.Voltage),
+				fmt.Sprintf("%s out for %s motor. %s", v.show(have, q.Voltage), words.A(v.show(m.Volts.Value,
+					q.Voltage)),
 					v.keepsVoltsDown())).Working = working.ControlVolts
 		}
 	case motor.VariableHertz:

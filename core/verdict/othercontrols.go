@@ -8,6 +8,7 @@ import (
 	"jiriki/core/line"
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
+	"jiriki/core/words"
 	"jiriki/core/working"
 )
 
@@ -59,8 +60,8 @@ func (v *verdict) onePhaseOutFindings() {
 	}
 	if v.Feed.TopHertz > m.Hertz.Value*1.01 {
 		v.add(f.ControlOverPlateHertz, f.Stop, "control.topHertz", "Over the plate's hertz",
-			fmt.Sprintf("%s on a %s motor: its start switch, rotor and run capacitor were made for the plate's. Set "+
-				"the top to %s.", v.show(v.Feed.TopHertz, q.Frequency), v.show(m.Hertz.Value, q.Frequency),
+			fmt.Sprintf("%s on %s motor: its start switch, rotor and run capacitor were made for the plate's. Set "+
+				"the top to %s.", v.show(v.Feed.TopHertz, q.Frequency), words.A(v.show(m.Hertz.Value, q.Frequency)),
 				v.show(m.Hertz.Value, q.Frequency)))
 	}
 }

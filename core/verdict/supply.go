@@ -8,6 +8,7 @@ import (
 	"jiriki/core/motor"
 	q "jiriki/core/quantity"
 	"jiriki/core/supply"
+	"jiriki/core/words"
 	"jiriki/core/working"
 )
 
@@ -121,9 +122,9 @@ func (v *verdict) supplyFindings() {
 			field, way = "control.limitAmps", "lower the current limit, use another circuit, or less motor"
 		}
 		v.add(f.SupplyOverload, f.Stop, field, "Draws more than the breaker carries",
-			fmt.Sprintf("%s at full load on a %s breaker. Never fit a larger one to the same wire: %s. Local code "+
+			fmt.Sprintf("%s at full load on %s breaker. Never fit a larger one to the same wire: %s. Local code "+
 				"and a "+
-				"licensed electrician decide.", v.show(amps, q.Current), v.show(s.Breaker, q.Current),
+				"licensed electrician decide.", v.show(amps, q.Current), words.A(v.show(s.Breaker, q.Current)),
 				way)).Working = working.SupplyInput
 	case amps > 0.8*s.Breaker:
 		v.add(f.SupplyNearBreaker, f.Caution, "supply.breaker", "Close to what the breaker carries",

@@ -85,3 +85,26 @@ func List(of []string) string {
 	last := len(of) - 1
 	return strings.Join(of[:last], ", ") + " and " + of[last]
 }
+
+// A puts the article that goes by its sound before a noun or a figure: "an inverter", "a universal motor", "an 8 A
+// drive".
+func A(noun string) string {
+	if begins(strings.ToLower(noun)) {
+		return "an " + noun
+	}
+	return "a " + noun
+}
+
+// begins reports whether a word is said with a vowel first.
+func begins(word string) bool {
+	number := word[:len(word)-len(strings.TrimLeft(word, "0123456789"))]
+	switch {
+	case word == "":
+		return false
+	case number != "":
+		return number[0] == '8' || number == "11" || number == "18"
+	case strings.HasPrefix(word, "uni") || strings.HasPrefix(word, "us") || strings.HasPrefix(word, "one"):
+		return false
+	}
+	return strings.ContainsRune("aeiou", rune(word[0]))
+}

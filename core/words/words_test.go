@@ -25,3 +25,16 @@ func TestJobsAreCountedAsTheyAreSaid(t *testing.T) {
 		assert.Equal(t, said, Jobs(n[0], n[1]))
 	}
 }
+
+func TestTheArticleGoesBySound(t *testing.T) {
+	for noun, want := range map[string]string{
+		"inverter": "an inverter", "Inverter": "an Inverter", "PWM drive": "a PWM drive",
+		"universal motor": "a universal motor", "unit": "a unit", "one-way clutch": "a one-way clutch", "end": "an end",
+		"8 A drive": "an 8 A drive", "80 mm pulley": "an 80 mm pulley", "11 kW motor": "an 11 kW motor",
+		"18 V motor": "an 18 V motor", "110 V motor": "a 110 V motor", "1.8 A drive": "a 1.8 A drive",
+		"180 V motor": "a 180 V motor", "0.8 mm key": "a 0.8 mm key", "": "a ",
+		"umbrella": "an umbrella", "used belt": "a used belt", "8.5 mm shaft": "an 8.5 mm shaft",
+	} {
+		assert.Equal(t, want, A(noun))
+	}
+}
