@@ -33,6 +33,7 @@ type Trial struct {
 	Rated      q.Text    `json:"rated" unit:"V" doc:"Volts marked on the capacitor"`
 	Class      string    `json:"class" enum:"A,E,B,F,H," doc:"Insulation class of the winding; the plan's when empty"`
 	Tested     q.Text    `json:"tested" unit:"V" doc:"Volts of the insulation tester"`
+	Leads      q.Text    `json:"leads,omitempty" unit:"Ω" doc:"What the meter shows with its leads held together; 0 where they were zeroed, not known when empty"`
 	Instrument string    `json:"instrument" maxLength:"80" doc:"What it was read with"`
 	Resolution q.Text    `json:"resolution" doc:"Finest step the instrument shows, in the unit of what it reads"`
 	PerTurn    q.Text    `json:"perTurn" doc:"Magnets, marks or slots a pick-up counts in one turn"`

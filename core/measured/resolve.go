@@ -19,6 +19,7 @@ type Resolved struct {
 	Asked                              q.Value // Hz the drive was told, where it was told so
 	Radius, Rope, Angle, Own, Disc     q.Value
 	Rated, Tested                      q.Value
+	Leads                              q.Value // Ω; taken off the ohms already
 	Steps                              Steps
 	PerTurn, Gate                      q.Value
 	Direct                             bool // direct current was put on it
@@ -64,6 +65,7 @@ func Resolve(t Trial, r *q.Reader) Resolved {
 		Disc:    r.Read("disc", t.Disc, q.Inertia, q.Range{Min: 1e-8, Max: 1e4}),
 		Rated:   r.Read("rated", t.Rated, q.Voltage, voltage),
 		Tested:  r.Read("tested", t.Tested, q.Voltage, q.Range{Min: 0.1, Max: 10000}),
+		Leads:   r.Read("leads", t.Leads, q.Resistance, q.Range{Min: 0, Max: 10}),
 		PerTurn: r.Read("perTurn", t.PerTurn, q.Number, q.Range{Min: 1, Max: 10000}),
 		Gate:    r.Read("gate", t.Gate, q.Duration, q.Range{Min: 0.001, Max: 3600}),
 		Direct:  r.Choice("current", t.Current, "ac", "ac", "dc") == "dc",
@@ -83,7 +85,15 @@ func Resolve(t Trial, r *q.Reader) Resolved {
 		if d.blank() {
 			continue
 		}
-		out.Readings = append(out.Readings, take(d, i, r.At("readings", i)))
+		row := r.At("readings", i)
+		taken := take(d, i, row)
+		if t.Kind == Ohms && out.Leads.Known && taken.Ohms.Known {
+			if taken.Ohms.SI -= out.Leads.SI; taken.Ohms.SI <= 0 {
+				row.Refuse("ohms", string(d.Ohms), "no more than the meter's leads read by themselves")
+				continue
+			}
+		}
+		out.Readings = append(out.Readings, taken)
 	}
 	return out
 }

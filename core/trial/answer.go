@@ -125,6 +125,7 @@ const (
 	OneRating   Difference = "one-rating"    // of a coil
 	ManyRatings Difference = "many-ratings"  //
 	NeverActed  Difference = "never-acted"   //
+	LeadsUntold Difference = "leads-untold"  // nobody said what the meter's own leads read
 	OpenCircuit Difference = "open-circuit"  // more ohms than a sound winding has
 	Swapped     Difference = "swapped"       // two columns, or two leads
 	TooFewVolts Difference = "too-few-volts" // a tester that tests nothing

@@ -16,6 +16,7 @@ const (
 	byChance = "by chance"
 	biased   = "biased"
 	coarse   = "coarse"
+	unzeroed = "leads not zeroed" // of a meter for ohms
 )
 
 // bench is a simulated bench: known figures, and instruments as far out as a trial takes them to be. Always the same
@@ -75,10 +76,10 @@ func (b *bench) tacho(omega float64) q.Text {
 	return rpm(b.shown(b.read(omega, tachometerOff, 0), coarseRPM*q.RPM))
 }
 
-// unplated is a magnet motor of which hardly anything is known, so that readings alone speak.
 // ohmsOff is how far off a resistance through brushes is, from position to position.
 const ohmsOff = 0.04
 
+// unplated is a magnet motor of which hardly anything is known, so that readings alone speak.
 func unplated() plan.Input {
 	in := plantest.Sound()
 	in.Plan.Motor = motor.Described{Kind: motor.PermanentMagnetDC, Plate: motor.Plate{Power: "1/2 hp",

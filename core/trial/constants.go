@@ -44,12 +44,30 @@ func (e *evaluator) asReadings() []motor.Reading {
 // copperRise is how ohms rise for each kelvin.
 const copperRise = 0.0039
 
-// atTwenty is a resistance as it would read at 20 °C, where the shop's temperature is known.
+// atTwenty is a resistance as it would read at 20 °C, where the shop's temperature is known; as typed where there is
+// nothing to put right.
 func (e *evaluator) atTwenty(ohms float64, typed q.Text) q.Text {
-	if !e.Air.Known {
+	switch {
+	case e.Air.Known:
+		ohms /= 1 + copperRise*(e.Air.SI-zeroCelsius-20)
+	case e.Leads.SI == 0:
 		return typed
 	}
-	return q.WrittenTo(ohms/(1+copperRise*(e.Air.SI-zeroCelsius-20)), 4, "Ω")
+	return q.WrittenTo(ohms, 4, "Ω")
+}
+
+// leadsMatter is the share of a winding's ohms from which those of the leads are asked for.
+const leadsMatter = 0.02
+
+// leadsRead is up to what a meter's own leads read by themselves, Ω [common practice].
+const leadsRead = 0.4
+
+// withLeads is the spread of a winding's ohms: where nobody said what the leads read, it may be theirs.
+func (e *evaluator) withLeads(spread float64) float64 {
+	if e.Kind != m.Ohms || e.Leads.Known {
+		return spread
+	}
+	return math.Hypot(spread, leadsRead)
 }
 
 func constantsTrial(e *evaluator) {
@@ -101,7 +119,12 @@ func (e *evaluator) ohms() {
 		v = append(v, one.Ohms.SI)
 	}
 	mean, spread, _ := meanOf(v, 0.02, e.Steps.In(q.Resistance))
-	e.found("Ohms, mean", mean, spread, none, q.Resistance, "R = Σ R_i / N", fmt.Sprintf("%d positions, %s to %s",
+	if !e.Leads.Known && leadsRead > leadsMatter*mean {
+		e.say(LeadsUntold, f.Missing, "What do the meter's own leads read?", fmt.Sprintf("Held together, up to %s: "+
+			"zero them, or put in what they show. Until then that much of these ohms may be theirs.",
+			e.show(leadsRead, q.Resistance)))
+	}
+	e.found("Ohms, mean", mean, e.withLeads(spread), none, q.Resistance, "R = Σ R_i / N", fmt.Sprintf("%d positions, %s to %s",
 		len(v),
 		e.show(slices.Min(v), q.Resistance), e.show(slices.Max(v), q.Resistance)), source.Readings)
 	e.tooManyOhms(slices.Min(v), "The least of them")
@@ -141,7 +164,7 @@ func (e *evaluator) constants(after *motor.Resolved, rows []motor.Reading) {
 		spread := math.Hypot(within(c.Spread*c.Value, numeric.Degrees(fit.Spare)),
 			within(shared*c.Value, 0))
 		if name == ohmsFigure {
-			spread = max(spread, e.Steps.In(q.Resistance)/2)
+			spread = e.withLeads(max(spread, e.Steps.In(q.Resistance)/2))
 		}
 		e.foundBy(name, c.Value, spread, reckonedIf(expected > 0, expected), show,
 			"V = K·ω + I·R, T = K·I − T_loss, by least squares", put, source.DCMachine)

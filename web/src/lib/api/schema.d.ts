@@ -2707,6 +2707,8 @@ export interface components {
             instrument: string;
             /** @enum {string} */
             kind: "speed" | "knob" | "ratio" | "strobe" | "ear" | "pull" | "brake" | "run-down" | "volts-up" | "clutch" | "capacitors" | "warm-up" | "open" | "ohms" | "free" | "locked" | "slip" | "sag" | "insulation" | "";
+            /** @description What the meter shows with its leads held together; 0 where they were zeroed, not known when empty */
+            leads?: string;
             note: string;
             /** @description The day it was done, as 2026-11-25 */
             on: string;
