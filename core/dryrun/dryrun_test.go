@@ -436,3 +436,29 @@ func TestTheDaysFiguresStandBesideWhatIsReckoned(t *testing.T) {
 		Air:      Taken{"31\u202f°C", before.Air.Value, false},
 	}, after)
 }
+
+// No limit is offered past the amps its drive is made for: what it gives for a minute is no place for it.
+func TestALimitOfferedIsWithinTheDrive(t *testing.T) {
+	offered := 0
+	for _, drive := range []q.Text{"3.2 A", "4 A", "5 A", "7 A", "12 A"} {
+		for _, in := range append(plantest.Demo(t), plantest.Sound(), plantest.Inverted()) {
+			in.Plan.Control.Amps = drive
+			a, err := Of(in)
+			require.NoError(t, err)
+			most, err := q.Parse(drive, q.Current)
+			require.NoError(t, err)
+			for _, fixes := range a.Fixes {
+				for _, fix := range fixes {
+					if fix.Control == nil || fix.Control.LimitAmps == in.Plan.Control.LimitAmps {
+						continue
+					}
+					offered++
+					limit, err := q.Parse(fix.Control.LimitAmps, q.Current)
+					require.NoError(t, err)
+					assert.LessOrEqual(t, limit, most, "%s on a drive for %s", fix.Label, drive)
+				}
+			}
+		}
+	}
+	assert.Greater(t, offered, 3)
+}

@@ -123,6 +123,9 @@ func (h *helper) limitTo(amps float64) []Remedy {
 // limits are higher current limits that drive and magnets stand.
 func (h *helper) limits() []Remedy {
 	most := h.model.Feed.PeakAmps
+	if made := h.model.Control.Amps; made > 0 {
+		most = min(most, made) // what it gives for a minute is no place for its limit
+	}
 	if h.model.Motor.Kind.Magnets() {
 		most = min(most, magnetsMost*h.model.Motor.Amps.Value)
 	}

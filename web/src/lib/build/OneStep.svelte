@@ -54,8 +54,10 @@
     {#if stands.why}
       <p class="mt-3 flex gap-2 border-l-4 border-stop pl-3 text-stop" role={stands.fails ? 'alert' : undefined}>
         {#if stands.fails}<Mark level="stop" />{/if}<span
-          >{stands.why}{#if step.id === 'power.settings' && step.held}
-            <button class="link" onclick={() => sheet.goTo('control.limitAmps')}>to the settings</button>{/if}</span
+          >{stands.why}
+          {#if step.id === 'power.settings' && step.held}
+            <button class="link" onclick={() => sheet.goTo('control.limitAmps')}>to the settings</button>
+          {/if}</span
         >
       </p>
     {/if}

@@ -36,8 +36,11 @@
         {#if stands.fails}
           <p class="mt-1 flex gap-2 font-semibold text-stop" role="alert"><Mark level="stop" />{stands.why}</p>
         {:else if stands.why}<p class="text-[0.94rem] text-stop">
-            {stands.why}{#if s.id === 'power.settings' && s.held}
-              <button class="link" onclick={() => sheet.goTo('control.limitAmps')}>to the settings</button>{/if}
+            {stands.why}
+            {#if s.id === 'power.settings' && s.held}<button
+                class="link"
+                onclick={() => sheet.goTo('control.limitAmps')}>to the settings</button
+              >{/if}
           </p>{/if}
         {#if stands.done}<p class="text-sm text-good">done {check?.on}</p>{/if}
       </div>
