@@ -23,13 +23,86 @@ test('changes of two windows are put together, field by field', async ({ page, c
   await expect(field(page, 'Power')).toHaveValue('0.6 hp');
   await saved(page);
   await page.keyboard.press('Control+z');
-  await expect(field(page, 'Amps')).toHaveValue('2.8 A');
+  await expect(field(page, 'Power')).toHaveValue('½ hp');
+  await expect(field(page, 'Amps')).toHaveValue('2.9 A');
   await page.keyboard.press('Control+Shift+z');
   await saved(page);
   await other.reload();
   await station(other, 'Motor');
   await expect(field(other, 'Power')).toHaveValue('0.6 hp');
   await expect(field(other, 'Amps')).toHaveValue('2.9 A');
+});
+
+test('undo takes back one’s own, and leaves what another window saved meanwhile', async ({
+  page,
+  context,
+  workshop
+}) => {
+  const other = await twoWindows(page, context, workshop);
+  await station(page, 'Supply');
+  const breaker = field(page, 'Breaker');
+  await breaker.fill('16 A');
+  await saved(page);
+  await field(other, 'Amps').fill('2.9 A');
+  await saved(other);
+  await station(page, 'Motor');
+  await field(page, 'Volts').first().fill('170 V');
+  await saved(page);
+  await expect(field(page, 'Amps')).toHaveValue('2.9 A');
+  // What the other window changes once more is not taken back with it, and is told.
+  await field(page, 'Amps').fill('3.1 A');
+  await saved(page);
+  await other.reload();
+  await station(other, 'Motor');
+  await field(other, 'Amps').fill('3.3 A');
+  await saved(other);
+  await field(page, 'Speed').first().fill('1700 rpm');
+  await saved(page);
+  await expect(field(page, 'Amps')).toHaveValue('3.3 A');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('Left as another window has it: Motor, plate, amps')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(field(page, 'Amps')).toHaveValue('3.3 A');
+  await expect(field(page, 'Volts').first()).toHaveValue('180 V');
+  await saved(page);
+  await station(page, 'Supply');
+  await expect(breaker).toHaveValue('10 A');
+});
+
+test('two windows fill one trial, and undo loses neither’s rows', async ({ page, context, workshop }) => {
+  await workshop.loadDemo();
+  const address = `${await workshop.plan('Kick wheel, powered', 'B')}/trials`;
+  const other = await context.newPage();
+  for (const p of [page, other]) {
+    await p.goto(address);
+    await p.getByRole('button', { name: /^Two speeds, the ratio/ }).click();
+  }
+  const rows = (p: Page) => p.getByLabel(/^Motor, reading \d+$/);
+  const read = async (p: Page, rpm: string) => {
+    const at = (await rows(p).count()) + 1;
+    await p.getByRole('button', { name: /Type a reading/ }).click();
+    await p.getByLabel(`Motor, reading ${at}`, { exact: true }).fill(rpm);
+    await saved(p);
+  };
+  const all = (p: Page) => rows(p).evaluateAll((list) => list.map((i) => (i as HTMLInputElement).value));
+  await expect(rows(page)).toHaveCount(3);
+  await read(page, '101 rpm');
+  await read(other, '201 rpm');
+  await read(page, '102 rpm');
+  await read(other, '202 rpm');
+  for (const p of [page, other]) {
+    for (const keys of ['Control+z', 'Control+Shift+z'])
+      for (let i = 0; i < 5; i++) {
+        await p.locator('body').press(keys);
+        await saved(p);
+      }
+  }
+  await page.reload();
+  await page.getByRole('button', { name: /^Two speeds, the ratio/ }).click();
+  await expect.poll(() => all(page)).toEqual(expect.arrayContaining(['101 rpm', '102 rpm', '201 rpm', '202 rpm']));
+  await expect(rows(page)).toHaveCount(7);
 });
 
 test('a field that both windows changed is asked about, and survives a reload', async ({ page, context, workshop }) => {

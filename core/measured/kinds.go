@@ -173,8 +173,8 @@ var kinds = table.Of(func(p Profile) Kind { return p.Kind },
 		SetUp:   []Column{},
 		Columns: []Column{volts, speed}},
 	Profile{Kind: Ohms, Name: "Winding ohms", About: "at several shaft positions",
-		How: "Motor leads off the drive. Hold the meter's own leads together: zero it and put in 0, or put in what it " +
-			"shows. Turn the shaft a little between readings of a brushed motor.",
+		How: "Motor leads off the drive. Hold the meter's own leads together: zero it and put in 0, or put in what " +
+			"it shows. Turn the shaft a little between readings of a brushed motor.",
 		Caution: deadFirst, SetUp: []Column{column("leads", "Its own leads together", "0.1 Ω"), shopAir},
 		Columns: []Column{live("ohms", "Ohms", "1.9 Ω", "")}},
 	Profile{Kind: FreeRun, Name: "Free run", About: "nothing on the shaft",

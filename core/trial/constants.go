@@ -124,9 +124,10 @@ func (e *evaluator) ohms() {
 			"zero them, or put in what they show. Until then that much of these ohms may be theirs.",
 			e.show(leadsRead, q.Resistance)))
 	}
-	e.found("Ohms, mean", mean, e.withLeads(spread), none, q.Resistance, "R = Σ R_i / N", fmt.Sprintf("%d positions, %s to %s",
-		len(v),
-		e.show(slices.Min(v), q.Resistance), e.show(slices.Max(v), q.Resistance)), source.Readings)
+	e.found("Ohms, mean", mean, e.withLeads(spread), none, q.Resistance, "R = Σ R_i / N",
+		fmt.Sprintf("%d positions, %s to %s",
+			len(v),
+			e.show(slices.Min(v), q.Resistance), e.show(slices.Max(v), q.Resistance)), source.Readings)
 	e.tooManyOhms(slices.Min(v), "The least of them")
 	if len(v) > 1 && slices.Max(v) > 1.5*slices.Min(v) {
 		e.say(Scattered, f.Caution, "The ohms differ by "+q.Percent(slices.Max(v)/slices.Min(v)-1)+" round the turn",

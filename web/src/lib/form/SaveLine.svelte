@@ -1,4 +1,5 @@
 <script lang="ts" generics="T extends object, V">
+  import { wordsOf } from './path';
   import type { SavedDoc } from './saved.svelte';
 
   /** Whether what was typed is saved, and what a closed window left. */
@@ -18,6 +19,13 @@
 <p class="text-sm text-soft" role="status" data-save={saved.state}>
   {words}{#if saved.state === 'away' && saved.note}: <span class="text-stop">{saved.note}</span>{/if}
 </p>
+{#if saved.passed.length > 0}
+  <p class="text-sm text-brass-ink" role="status">
+    Left as another window has it: {saved.passed.slice(0, 3).map(wordsOf).join('; ')}{saved.passed.length > 3
+      ? `; and ${saved.passed.length - 3} more`
+      : ''}
+  </p>
+{/if}
 {#if saved.left > 0}
   <p class="text-sm">
     A window that was closed left something unsaved:

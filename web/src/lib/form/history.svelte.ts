@@ -2,46 +2,66 @@ const DEPTH = 200;
 /** Typing in one field within this time is undone as one change. */
 const ONE_CHANGE = 1500;
 
-/** What was there before each change, to go back to and forward again. */
+/** One's own change: what there was before it and after it. */
+export interface Step<T> {
+  before: T;
+  after: T;
+}
+
+/** One's own changes, to take back and make again. What comes in from elsewhere is none of them: what is there then is
+ *  neither what a step began from nor what it came to, so a step is a difference to be put onto what is there. */
 export class History<T> {
-  #before = $state.raw<T[]>([]);
-  #after = $state.raw<T[]>([]);
+  #done = $state.raw<Step<T>[]>([]);
+  #undone = $state.raw<Step<T>[]>([]);
+  /** What there was before the change that is still being made. */
+  #open = $state.raw<{ before: T }>();
   #lastPath = '';
   #lastAt = 0;
 
   get canUndo() {
-    return this.#before.length > 0;
+    return this.#open !== undefined || this.#done.length > 0;
   }
   get canRedo() {
-    return this.#after.length > 0;
+    return this.#undone.length > 0;
   }
 
-  /** Keeps what is there now, unless the same field was changed a moment ago. */
+  /** Begins a change, unless the same field was changed a moment ago. */
   remember(now: T, path = '') {
     const at = Date.now();
     const same = path !== '' && path === this.#lastPath && at - this.#lastAt <= ONE_CHANGE;
+    if (!same) {
+      this.close(now);
+      this.#open = { before: now };
+      this.#undone = [];
+    }
     this.#lastPath = path;
     this.#lastAt = at;
-    if (same) return;
-    this.#before = [...this.#before, now].slice(-DEPTH);
-    this.#after = [];
   }
 
-  undo(now: T): T | undefined {
-    const back = this.#before.at(-1);
-    if (back === undefined) return undefined;
-    this.#before = this.#before.slice(0, -1);
-    this.#after = [...this.#after, now];
+  /** Ends the change that is being made: what comes next is not part of it. */
+  close(now: T) {
+    if (this.#open) this.#done = [...this.#done, { before: this.#open.before, after: now }].slice(-DEPTH);
+    this.#open = undefined;
     this.#lastPath = '';
-    return back;
   }
 
-  redo(now: T): T | undefined {
-    const forward = this.#after.at(-1);
-    if (forward === undefined) return undefined;
-    this.#after = this.#after.slice(0, -1);
-    this.#before = [...this.#before, now];
-    this.#lastPath = '';
-    return forward;
+  /** The change to take back. */
+  undo(now: T): Step<T> | undefined {
+    this.close(now);
+    const step = this.#done.at(-1);
+    if (step === undefined) return undefined;
+    this.#done = this.#done.slice(0, -1);
+    this.#undone = [...this.#undone, step];
+    return step;
+  }
+
+  /** The change to make again. */
+  redo(now: T): Step<T> | undefined {
+    this.close(now);
+    const step = this.#undone.at(-1);
+    if (step === undefined) return undefined;
+    this.#undone = this.#undone.slice(0, -1);
+    this.#done = [...this.#done, step];
+    return step;
   }
 }

@@ -126,3 +126,49 @@ describe('what two windows changed is put together', () => {
       }
   });
 });
+
+describe('a change taken back is put onto what is there', () => {
+  const rows = (...list: [id: string, n: number][]) => ({ rows: list.map(([id, n]) => ({ id, n })) });
+  const back = (
+    before: ReturnType<typeof rows>,
+    after: ReturnType<typeof rows>,
+    now: ReturnType<typeof rows>
+  ): [string, string[]] => {
+    const { doc, clashes } = merge(after, before, now, 'theirs');
+    return [doc.rows.map((r) => `${r.id}${r.n}`).join(' '), clashes.map((c) => c.path)];
+  };
+
+  test('a row added goes, one added elsewhere stays', () => {
+    expect(back(rows(['a', 1]), rows(['a', 1], ['b', 2]), rows(['a', 1], ['b', 2], ['c', 3]))).toEqual(['a1 c3', []]);
+  });
+
+  test('a row taken out comes back where it stood', () => {
+    const before = rows(['a', 1], ['b', 2], ['c', 3], ['d', 4]);
+    expect(back(before, rows(['a', 1], ['d', 4]), rows(['a', 1], ['d', 4], ['e', 5]))).toEqual(['a1 b2 c3 d4 e5', []]);
+    expect(back(before, rows(['b', 2], ['c', 3], ['d', 4]), rows(['c', 3], ['d', 9]))).toEqual(['a1 c3 d9', []]);
+  });
+
+  test('a row changed elsewhere since it was added stays, and is told', () => {
+    expect(back(rows(['a', 1]), rows(['a', 1], ['b', 2]), rows(['a', 1], ['b', 7]))).toEqual(['a1 b7', ['rows[1]']]);
+  });
+
+  test('a row changed here and taken out elsewhere is not brought back, and is told', () => {
+    expect(back(rows(['a', 1], ['b', 2]), rows(['a', 1], ['b', 3]), rows(['a', 1]))).toEqual(['a1', ['rows[1]']]);
+  });
+
+  test('an order is taken back where nobody else made another', () => {
+    const [before, after] = [rows(['a', 1], ['b', 2], ['c', 3]), rows(['c', 3], ['a', 1], ['b', 2])];
+    expect(back(before, after, rows(['c', 3], ['a', 1], ['b', 9]))).toEqual(['a1 b9 c3', []]);
+    expect(back(before, after, rows(['b', 2], ['c', 3], ['a', 1]))).toEqual(['b2 c3 a1', []]);
+  });
+
+  test('a field changed elsewhere since stays, and is told', () => {
+    const { doc, clashes } = merge(
+      { volts: '20', amps: '3' },
+      { volts: '16', amps: '3' },
+      { volts: '25', amps: '4' },
+      'theirs'
+    );
+    expect([doc, clashes.map((c) => c.path)]).toEqual([{ volts: '25', amps: '4' }, ['volts']]);
+  });
+});

@@ -24,10 +24,15 @@ const nameIn = (list: unknown[]): string | undefined =>
   });
 
 /** Puts together what was changed here and what was changed elsewhere since base. A field that only one
- *  side changed is that side's; one that both changed, differently, is mine and a clash. Without a base
- *  every difference is a clash. Lists are joined row by row where their rows have names of their own or
- *  are as many as they were; else a list is one field. */
-export function merge<T>(base: T | undefined, mine: T, theirs: T): { doc: T; clashes: Clash[] } {
+ *  side changed is that side's; one that both changed, differently, is a clash, and mine unless theirs stays.
+ *  Without a base every difference is a clash. Lists are joined row by row where their rows have names of their
+ *  own or are as many as they were; else a list is one field. */
+export function merge<T>(
+  base: T | undefined,
+  mine: T,
+  theirs: T,
+  stays: 'mine' | 'theirs' = 'mine'
+): { doc: T; clashes: Clash[] } {
   const clashes: Clash[] = [];
   const join = (path: string, base: unknown, mine: unknown, theirs: unknown): unknown => {
     if (same(mine, theirs) || (base !== undefined && same(base, theirs))) return mine;
@@ -47,21 +52,35 @@ export function merge<T>(base: T | undefined, mine: T, theirs: T): { doc: T; cla
         return mine.map((v, i) => join(`${path}[${i}]`, was[i], v, theirs[i]));
     }
     clashes.push({ path, mine, theirs });
-    return mine;
+    return stays === 'mine' ? mine : theirs;
   };
-  /** Rows as they stand elsewhere, then those added here; one taken away on one side and left as it was on
-   *  the other is gone. */
+  /** One taken away on one side and left as it was on the other is gone. Rows stand as they do elsewhere, unless
+   *  only here their order was changed; those added here come before the row they stood before. */
   const joinNamed = (path: string, name: string, base: Group[], mine: Group[], theirs: Group[]): Group[] => {
-    const of = (list: Group[], id: unknown) => list.find((row) => row[name] === id);
+    const of = (list: Group[], row: Group) => list.find((one) => one[name] === row[name]);
+    const names = (list: Group[]) => list.map((row) => row[name]);
     const out: Group[] = [];
     for (const t of theirs) {
-      const [b, m] = [of(base, t[name]), of(mine, t[name])];
+      const [b, m] = [of(base, t), of(mine, t)];
       if (m) out.push(join(`${path}[${mine.indexOf(m)}]`, b, m, t) as Group);
-      else if (!b || !same(b, t)) out.push(t);
+      else if (!b || !same(b, t)) {
+        out.push(t);
+        if (b && stays === 'theirs') clashes.push({ path: `${path}[${out.length - 1}]`, mine: undefined, theirs: t });
+      }
     }
-    for (const m of mine) {
-      const b = of(base, m[name]);
-      if (!of(theirs, m[name]) && (!b || !same(b, m))) out.push(m);
+    if (same(names(base), names(theirs))) {
+      const place = (row: Group) => names(mine).indexOf(row[name]) + 1 || Infinity;
+      out.sort((a, b) => place(a) - place(b) || 0);
+    }
+    for (const m of mine.toReversed()) {
+      const b = of(base, m);
+      if (of(theirs, m) || (b && same(b, m))) continue;
+      if (b && stays === 'theirs') {
+        clashes.push({ path: `${path}[${mine.indexOf(m)}]`, mine: m, theirs: undefined });
+        continue;
+      }
+      const next = mine.slice(mine.indexOf(m) + 1).find((row) => of(out, row));
+      out.splice(next ? out.findIndex((row) => row[name] === next[name]) : out.length, 0, m);
     }
     return out;
   };

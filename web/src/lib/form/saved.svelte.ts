@@ -45,6 +45,8 @@ export class SavedDoc<T extends object, V> {
   /** False when the browser could not keep the draft: then only this page has it. */
   kept = $state(true);
   clashes = $state.raw<Clash[]>([]);
+  /** What the last undo or redo left as it is, for another window has changed it since. */
+  passed = $state.raw<string[]>([]);
   /** Drafts that windows since closed have left. */
   left = $state(0);
   /** Called after every change, whoever made it. */
@@ -141,12 +143,15 @@ export class SavedDoc<T extends object, V> {
     this.#changed();
   }
 
+  /** Takes back the last change made here. What was changed elsewhere since stays, and is told in [passed]. */
   undo() {
-    this.#restore(this.#history.undo(this.snapshot()));
+    const step = this.#history.undo(this.snapshot());
+    if (step) this.#put(step.after, step.before);
   }
 
   redo() {
-    this.#restore(this.#history.redo(this.snapshot()));
+    const step = this.#history.redo(this.snapshot());
+    if (step) this.#put(step.before, step.after);
   }
 
   /** Chooses between mine and theirs for every field that clashes, and saves that. */
@@ -192,10 +197,12 @@ export class SavedDoc<T extends object, V> {
     this.#forgetIfDone();
   }
 
-  #restore(doc: T | undefined) {
-    if (!doc) return;
+  /** Puts the difference of two states onto what is there. */
+  #put(from: T, to: T) {
+    const { doc, clashes } = merge(from, to, this.snapshot(), 'theirs');
     this.doc = doc;
     this.#changed();
+    this.passed = clashes.map((c) => c.path);
   }
 
   #whole(doc: T): T {
@@ -230,6 +237,7 @@ export class SavedDoc<T extends object, V> {
   #changed(now?: T) {
     this.#changes = untrack(() => this.#changes) + 1;
     this.#plain = now;
+    this.passed = [];
     if (this.state === 'saved' || this.state === 'saving') this.state = 'unsaved';
     this.kept = this.#drafts.keep({ doc: this.snapshot(), base: this.#base, version: this.#version });
     this.#sendIn(SAVE_AFTER);
@@ -252,8 +260,10 @@ export class SavedDoc<T extends object, V> {
     const answer = await this.#keeper.put(sent, this.#version);
     this.#sending = false;
     if ('version' in answer) this.#taken(sent, answer.version, changes);
-    else if ('theirs' in answer) this.#join(this.#base, this.snapshot(), answer.theirs);
-    else {
+    else if ('theirs' in answer) {
+      this.#history.close(this.snapshot());
+      this.#join(this.#base, this.snapshot(), answer.theirs);
+    } else {
       this.state = 'away';
       this.note = answer.problem;
       if (!answer.gone) this.#sendIn(RETRY_AFTER);

@@ -134,6 +134,71 @@ describe('a saved document', () => {
     expect(saved.snapshot()).toEqual({ name: 'Still typing', place: 'Loft' });
   });
 
+  test('undoes its own change, and leaves what another window saved meanwhile', async () => {
+    const server = new Server();
+    const saved = await opened(server);
+    saved.set('place', 'Loft');
+    await vi.advanceTimersByTimeAsync(500);
+    await server.answer({ version: 2 });
+    vi.advanceTimersByTime(2000);
+    saved.set('place', 'Cellar');
+    await vi.advanceTimersByTimeAsync(500);
+    await server.answer({ theirs: { doc: { name: 'Big vice', place: 'Loft' }, version: 3 } });
+    expect(saved.snapshot()).toEqual({ name: 'Big vice', place: 'Cellar' });
+    saved.undo();
+    expect([saved.snapshot(), saved.passed]).toEqual([{ name: 'Big vice', place: 'Loft' }, []]);
+    saved.undo();
+    expect(saved.snapshot()).toEqual({ name: 'Big vice', place: '' });
+    saved.redo();
+    saved.redo();
+    expect(saved.snapshot()).toEqual({ name: 'Big vice', place: 'Cellar' });
+    expect([saved.canUndo, saved.canRedo]).toEqual([true, false]);
+  });
+
+  test('leaves a field another window has changed since as it is, and says which', async () => {
+    const server = new Server();
+    const saved = await opened(server);
+    saved.change((doc) => {
+      doc.place = 'Loft';
+      doc.name = 'Old vice';
+    });
+    await vi.advanceTimersByTimeAsync(500);
+    await server.answer({ version: 2 });
+    vi.advanceTimersByTime(2000);
+    saved.set('name', 'Older vice');
+    await vi.advanceTimersByTimeAsync(500);
+    await server.answer({ theirs: { doc: { name: 'Old vice', place: 'Cellar' }, version: 3 } });
+    saved.undo();
+    saved.undo();
+    expect([saved.snapshot(), saved.passed]).toEqual([{ name: 'Vice', place: 'Cellar' }, ['place']]);
+    saved.set('name', 'Vice, blue');
+    expect(saved.passed).toEqual([]);
+  });
+
+  test('typing on after something came in from elsewhere is undone by itself', async () => {
+    const server = new Server();
+    const saved = await opened(server);
+    saved.set('place', 'L');
+    await vi.advanceTimersByTimeAsync(500);
+    await server.answer({ theirs: { doc: { name: 'Big vice', place: '' }, version: 2 } });
+    saved.set('place', 'Loft');
+    saved.undo();
+    expect(saved.snapshot()).toEqual({ name: 'Big vice', place: 'L' });
+    saved.undo();
+    expect(saved.snapshot()).toEqual({ name: 'Big vice', place: '' });
+  });
+
+  test('a draft brought in is undone without what was saved elsewhere', async () => {
+    const server = new Server();
+    const first = await opened(server);
+    first.set('place', 'Loft');
+    openDocs.clear();
+    const again = await SavedDoc.open({ doc: { name: 'Big vice', place: '' }, version: 4 }, server);
+    expect(again.snapshot()).toEqual({ name: 'Big vice', place: 'Loft' });
+    again.undo();
+    expect(again.snapshot()).toEqual({ name: 'Big vice', place: '' });
+  });
+
   test('finds its clash again after a reload', async () => {
     const server = new Server();
     const saved = await opened(server);
