@@ -40,7 +40,7 @@ test('undo takes back one’s own, and leaves what another window saved meanwhil
 }) => {
   const other = await twoWindows(page, context, workshop);
   await station(page, 'Supply');
-  const breaker = field(page, 'Breaker');
+  const breaker = field(page, 'Breaker or fuse');
   await breaker.fill('16 A');
   await saved(page);
   await field(other, 'Amps').fill('2.9 A');
@@ -79,11 +79,11 @@ test('two windows fill one trial, and undo loses neither’s rows', async ({ pag
     await p.goto(address);
     await p.getByRole('button', { name: /^Two speeds, the ratio/ }).click();
   }
-  const rows = (p: Page) => p.getByLabel(/^Motor, reading \d+$/);
+  const rows = (p: Page) => p.getByLabel(/^Speed, reading \d+$/);
   const read = async (p: Page, rpm: string) => {
     const at = (await rows(p).count()) + 1;
     await p.getByRole('button', { name: /Type a reading/ }).click();
-    await p.getByLabel(`Motor, reading ${at}`, { exact: true }).fill(rpm);
+    await p.getByLabel(`Speed, reading ${at}`, { exact: true }).fill(rpm);
     await saved(p);
   };
   const all = (p: Page) => rows(p).evaluateAll((list) => list.map((i) => (i as HTMLInputElement).value));
