@@ -52,6 +52,9 @@ func (a *api) fail(ctx context.Context, err error) error {
 	case errors.Is(err, store.ErrText):
 		return huma.Error422UnprocessableEntity("A text holds a character that cannot be kept.",
 			&huma.ErrorDetail{Message: "take out the control character (NUL) and try again"})
+	case errors.Is(err, store.ErrBusy):
+		a.log.WarnContext(ctx, "database busy", "err", err)
+		return huma.Error503ServiceUnavailable("The database is busy. What you typed is kept here and saved in a moment.")
 	case errors.Is(err, store.ErrAway), errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		a.log.WarnContext(ctx, "database away", "err", err)
 		return huma.Error503ServiceUnavailable("The database is not answering. What you typed is kept here and saved " +

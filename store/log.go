@@ -110,7 +110,7 @@ func (s *Store) AddEntry(ctx context.Context, machineID string, e logbook.Entry)
 func addEntry(ctx context.Context, tx *sqlx.Tx, machineID string, e logbook.Entry) error {
 	var n int
 	// The machine is held, so that two sent at once are counted one after the other.
-	if err := tx.GetContext(ctx, new(string), `SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL FOR UPDATE`,
+	if err := tx.GetContext(ctx, new(string), `SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL`+held,
 		machineID); err != nil {
 		return err
 	}
@@ -153,7 +153,7 @@ func (s *Store) SaveEntry(ctx context.Context, id string, version int, e logbook
 	var now LogEntry
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		var err error
-		if now, err = entry(ctx, tx, id, " FOR UPDATE OF e"); err != nil {
+		if now, err = entry(ctx, tx, id, held+" OF e"); err != nil {
 			return err
 		}
 		if now.Version != version {
@@ -229,8 +229,7 @@ func (s *Store) AddLogPicture(ctx context.Context, entryID, id string, jpeg, thu
 }
 
 func addLogPicture(ctx context.Context, tx *sqlx.Tx, entryID, id string, jpeg, thumbnail []byte) error {
-	if err := tx.GetContext(ctx, new(string), `SELECT id FROM log_entry WHERE id = $1 AND deleted_at IS NULL FOR
-		UPDATE`,
+	if err := tx.GetContext(ctx, new(string), `SELECT id FROM log_entry WHERE id = $1 AND deleted_at IS NULL`+held,
 		entryID); err != nil {
 		return err
 	}

@@ -36,7 +36,7 @@ func room(ctx context.Context, q sqlx.QueryerContext, itemID, lock string) error
 // AddPicture keeps a picture of a part with its thumbnail, both JPEG.
 func (s *Store) AddPicture(ctx context.Context, itemID string, jpeg, thumbnail []byte) (id string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := room(ctx, tx, itemID, " FOR UPDATE"); err != nil {
+		if err := room(ctx, tx, itemID, held); err != nil {
 			return err
 		}
 		return tx.GetContext(ctx, &id,

@@ -69,16 +69,18 @@ func (s *Store) Sheet(ctx context.Context, planID string) (Sheet, error) {
 }
 
 func sheet(ctx context.Context, q sqlx.ExtContext, planID, lock string) (Sheet, error) {
+	// The machine goes first here as everywhere, so that no two wait for each other.
+	var machine machineRow
+	if err := sqlx.GetContext(ctx, q, &machine,
+		`SELECT id, version, described, updated_at FROM machine WHERE deleted_at IS NULL
+			AND id = (SELECT machine_id FROM plan WHERE id = $1)`+lock,
+		planID); err != nil {
+		return Sheet{}, away(err)
+	}
 	var plan planRow
 	if err := sqlx.GetContext(ctx, q, &plan,
 		`SELECT `+planColumns+` FROM plan WHERE id = $1 AND deleted_at IS NULL`+lock,
 		planID); err != nil {
-		return Sheet{}, away(err)
-	}
-	var machine machineRow
-	if err := sqlx.GetContext(ctx, q, &machine,
-		`SELECT id, version, described, updated_at FROM machine WHERE id = $1 AND deleted_at IS NULL`+lock,
-		plan.MachineID); err != nil {
 		return Sheet{}, away(err)
 	}
 	return Sheet{plan.plan(), machine.machine()}, nil
@@ -94,7 +96,7 @@ func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machi
 	var now Sheet
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		var err error
-		if now, err = sheet(ctx, tx, planID, " FOR UPDATE"); err != nil {
+		if now, err = sheet(ctx, tx, planID, held); err != nil {
 			return err
 		}
 		planSame, machineSame := same(now.Plan.Described, p), same(now.Machine.Described, m)
@@ -139,7 +141,7 @@ func same[T any](a, b T) bool {
 func (s *Store) AddPlan(ctx context.Context, machineID string, p plan.Plan) (id string, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		if err := tx.GetContext(ctx, new(string),
-			`SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL FOR UPDATE`,
+			`SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL`+held,
 			machineID); err != nil {
 			return err
 		}

@@ -101,7 +101,7 @@ func (s *Store) SaveShelfItem(ctx context.Context, id string, version int, item 
 	var now ShelfEntry
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		var err error
-		if now, err = shelfEntry(ctx, tx, id, " FOR UPDATE"); err != nil {
+		if now, err = shelfEntry(ctx, tx, id, held); err != nil {
 			return err
 		}
 		item.ID, item.Pictures = id, nil

@@ -14,10 +14,12 @@ import (
 	"net"
 	"sync/atomic"
 
+	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgconn"
-	_ "github.com/jackc/pgx/v5/stdlib" // registers the pgx driver
+	"github.com/jackc/pgx/v5/stdlib"
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
+	"github.com/pressly/goose/v3/lock"
 )
 
 //go:embed migrations/*.sql
@@ -31,6 +33,7 @@ var (
 	ErrTooMany  = errors.New("more than a workshop holds")
 	ErrAway     = errors.New("the database is not answering")
 	ErrText     = errors.New("holds a character that cannot be kept")
+	ErrBusy     = errors.New("the database is busy")
 )
 
 // Migrations are the steps that bring the schema up to date.
@@ -48,13 +51,18 @@ type Store struct {
 	migrated atomic.Bool
 }
 
+// lockTime is how long a statement waits for what somebody else holds; then it is said to be busy, and others go on.
+const lockTime = "3s"
+
 // Open connects to url. It does not wait for the database: a call while it is away answers
 // ErrAway and works again once it is back.
 func Open(url string) (*Store, error) {
-	db, err := sqlx.Open("pgx", url)
+	config, err := pgx.ParseConfig(url)
 	if err != nil {
 		return nil, fmt.Errorf("database address: %w", err)
 	}
+	config.RuntimeParams["lock_timeout"] = lockTime
+	db := sqlx.NewDb(stdlib.OpenDB(*config), "pgx")
 	db.SetMaxOpenConns(8)
 	db.SetMaxIdleConns(4)
 	return &Store{db: db}, nil
@@ -73,7 +81,12 @@ func (s *Store) Ping(ctx context.Context) error {
 
 // Migrate brings the schema up to date.
 func (s *Store) Migrate(ctx context.Context) error {
-	provider, err := goose.NewProvider(goose.DialectPostgres, s.db.DB, Migrations())
+	locker, err := lock.NewPostgresSessionLocker()
+	if err != nil {
+		return fmt.Errorf("migrations: %w", err)
+	}
+	// Of several programs started at once one brings it up to date, and the rest find it so.
+	provider, err := goose.NewProvider(goose.DialectPostgres, s.db.DB, Migrations(), goose.WithSessionLocker(locker))
 	if err != nil {
 		return fmt.Errorf("migrations: %w", err)
 	}
@@ -83,11 +96,46 @@ func (s *Store) Migrate(ctx context.Context) error {
 	return away(err)
 }
 
-// within runs work in one transaction, undone whole when it fails.
+// held locks a row that is about to be changed, or counted under, against others that would do so; what merely names the
+// row, as an entry names its plan, is let by. A machine is held before its plans, and they before the log.
+const held = " FOR NO KEY UPDATE"
+
+// mostTries is how often work is begun again that the database gave up for another's sake.
+const mostTries = 5
+
+// within runs work in one transaction, undone whole when it fails. Work that the database gives up for another's sake is
+// done again, before anyone hears of it; so what it gives out it sets anew each time.
 func (s *Store) within(ctx context.Context, work func(*sqlx.Tx) error) error {
+	for try := 1; ; try++ {
+		err := s.once(ctx, work)
+		if try == mostTries || !givenUp(err) && !lost(err) {
+			return err
+		}
+	}
+}
+
+// givenUp reports whether the database ended a transaction so that others could go on: a serialization failure or a
+// deadlock. Begun again it has every chance.
+func givenUp(err error) bool {
+	var pg *pgconn.PgError
+	return errors.As(err, &pg) && (pg.Code == "40001" || pg.Code == "40P01")
+}
+
+// errUnbegun is a transaction that never began: nothing of it was done.
+var errUnbegun = errors.New("not begun")
+
+// lost reports whether a connection turned out to be dead as it was taken up, as after the database was started anew:
+// the next is a fresh one.
+func lost(err error) bool {
+	var connect *pgconn.ConnectError
+	return errors.Is(err, errUnbegun) && !errors.As(err, &connect)
+}
+
+// once runs work in one transaction, undone whole when it fails, for what cannot be done again.
+func (s *Store) once(ctx context.Context, work func(*sqlx.Tx) error) error {
 	tx, err := s.db.BeginTxx(ctx, nil)
 	if err != nil {
-		return away(err)
+		return errors.Join(errUnbegun, away(err))
 	}
 	if err := work(tx); err != nil {
 		return errors.Join(away(err), ignoreDone(tx.Rollback()))
@@ -121,6 +169,9 @@ func away(err error) error {
 	case errors.As(err, &pg) && (pg.Code[:2] == "57" || pg.Code[:2] == "08" || pg.Code[:2] == "53"):
 		// Operator intervention, connection failure or out of resources.
 		return errors.Join(ErrAway, err)
+	case givenUp(err), errors.As(err, &pg) && pg.Code == "55P03":
+		// Given up as often as it was tried, or a lock that was not to be had in time.
+		return errors.Join(ErrBusy, ErrAway, err)
 	case errors.As(err, &pg) && (pg.Code == "42P01" || pg.Code == "42703"):
 		// A table or column that is not there: it is back, and not brought up to date yet.
 		return errors.Join(ErrAway, err)

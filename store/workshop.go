@@ -140,7 +140,7 @@ func exportShelf(ctx context.Context, tx *sqlx.Tx, to openfile.Sink) error {
 // Import adds to the workshop what fill sends: all of it or, when fill fails, nothing. The workshop
 // takes the name sent if it has none yet.
 func (s *Store) Import(ctx context.Context, fill func(openfile.Sink) error) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.once(ctx, func(tx *sqlx.Tx) error {
 		if err := fill(&importing{ctx: ctx, tx: tx, entries: map[string]string{}, parts: map[string]string{}}); err !=
 			nil {
 			return err

@@ -1,0 +1,153 @@
+package store_test
+
+import (
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/jmoiron/sqlx"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"jiriki/core/logbook"
+	"jiriki/core/plan"
+	"jiriki/core/work"
+	"jiriki/store"
+	"jiriki/store/storetest"
+)
+
+// other is somebody else's connection to a database.
+type other struct {
+	t  *testing.T
+	db *sqlx.DB
+}
+
+func besides(t *testing.T, url string) other {
+	db, err := sqlx.Open("pgx", url)
+	require.NoError(t, err)
+	t.Cleanup(func() { require.NoError(t, db.Close()) })
+	return other{t, db}
+}
+
+// holds locks rows in a transaction of its own, until it is rolled back.
+func (o other) holds(query string, args ...any) *sqlx.Tx {
+	tx, err := o.db.Beginx()
+	require.NoError(o.t, err)
+	_, err = tx.Exec(query, args...)
+	require.NoError(o.t, err)
+	return tx
+}
+
+// waits returns once somebody waits for a lock.
+func (o other) waits() {
+	require.Eventually(o.t, func() bool {
+		var n int
+		err := o.db.Get(&n, `SELECT count(*) FROM pg_stat_activity WHERE datname = current_database()
+			AND wait_event_type = 'Lock'`)
+		return err == nil && n > 0
+	}, 10*time.Second, 5*time.Millisecond)
+}
+
+// opened is a store, somebody else on its database, and a machine with a plan to save.
+func opened(t *testing.T) (*store.Store, other, store.Sheet) {
+	url := storetest.URL(t)
+	s, err := store.Open(url)
+	require.NoError(t, err)
+	t.Cleanup(func() { require.NoError(t, s.Close()) })
+	require.NoError(t, s.Migrate(ctx))
+	_, plans, err := s.AddMachine(ctx, work.Machine{Name: "Wheel"}.Whole(), []plan.Plan{{}})
+	require.NoError(t, err)
+	sheet, err := s.Sheet(ctx, plans[0])
+	require.NoError(t, err)
+	return s, besides(t, url), sheet
+}
+
+// saves changes the plan's name and writes an entry with it.
+func saves(s *store.Store, sheet store.Sheet, name string) error {
+	now, err := s.Sheet(ctx, sheet.Plan.ID)
+	if err != nil {
+		return err
+	}
+	now.Plan.Described.Name = name
+	_, err = s.SaveSheet(ctx, now.Plan.ID, now.Plan.Version, now.Machine.Version, now.Plan.Described,
+		now.Machine.Described, func(store.Sheet, store.Sheet) []logbook.Change {
+			return []logbook.Change{{Key: "plan.name", Entry: logbook.Entry{Sort: "change", Title: name, Plan: "A"}}}
+		})
+	return err
+}
+
+// Machine, plan, log: in that order everywhere, or two would wait for each other for ever. What merely names a plan, as
+// an entry does, is let by while it is held.
+func TestAMachineIsHeldBeforeItsPlans(t *testing.T) {
+	s, o, sheet := opened(t)
+	first := o.holds(`SELECT 1 FROM machine WHERE id = $1 FOR UPDATE`, sheet.Machine.ID)
+	done := make(chan error)
+	go func() { done <- saves(s, sheet, "Saved") }()
+	o.waits()
+	_, err := first.Exec(`SELECT 1 FROM plan WHERE id = $1 FOR UPDATE NOWAIT`, sheet.Plan.ID)
+	require.NoError(t, err, "who waits for the machine holds no plan")
+	require.NoError(t, first.Rollback())
+	require.NoError(t, <-done)
+
+	named := o.holds(`SELECT 1 FROM plan WHERE id = $1 FOR KEY SHARE`, sheet.Plan.ID)
+	require.NoError(t, saves(s, sheet, "Saved beside an entry"))
+	require.NoError(t, named.Rollback())
+}
+
+// A deadlock that the database ends is begun again, and nobody hears of it.
+func TestWorkGivenUpForAnothersSakeIsDoneAgain(t *testing.T) {
+	s, o, sheet := opened(t)
+	against := o.holds(`SELECT 1 FROM plan WHERE id = $1 FOR UPDATE`, sheet.Plan.ID)
+	done := make(chan error)
+	go func() { done <- saves(s, sheet, "Saved after all") }()
+	o.waits()
+	_, err := against.Exec(`SELECT 1 FROM machine WHERE id = $1 FOR UPDATE`, sheet.Machine.ID)
+	require.NoError(t, err)
+	require.NoError(t, against.Commit())
+	require.NoError(t, <-done)
+	now, err := s.Sheet(ctx, sheet.Plan.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "Saved after all", now.Plan.Described.Name)
+}
+
+// Who cannot have a lock in time is told that the database is busy, and others go on.
+func TestALockThatIsNotToBeHadIsBusy(t *testing.T) {
+	s, o, sheet := opened(t)
+	held := o.holds(`LOCK TABLE plan IN ACCESS EXCLUSIVE MODE`)
+	_, err := s.Sheet(ctx, sheet.Plan.ID)
+	require.ErrorIs(t, err, store.ErrBusy)
+	require.NoError(t, held.Rollback())
+	require.NoError(t, saves(s, sheet, "Saved"))
+}
+
+// Connections that died unseen are found dead as they are taken up: a save takes another.
+func TestASaveSucceedsAfterTheConnectionsDied(t *testing.T) {
+	s, o, sheet := opened(t)
+	for range 3 {
+		_, err := o.db.Exec(`SELECT pg_terminate_backend(pid) FROM pg_stat_activity
+			WHERE datname = current_database() AND pid <> pg_backend_pid()`)
+		require.NoError(t, err)
+		now := sheet
+		now.Plan.Described.Name += "."
+		now, err = s.SaveSheet(ctx, now.Plan.ID, now.Plan.Version, now.Machine.Version, now.Plan.Described,
+			now.Machine.Described, nil)
+		require.NoError(t, err)
+		sheet = now
+	}
+}
+
+func TestSeveralProgramsBringADatabaseUpToDateAtOnce(t *testing.T) {
+	url := storetest.URL(t)
+	errs := make([]error, 4)
+	var all sync.WaitGroup
+	for i := range errs {
+		s, err := store.Open(url)
+		require.NoError(t, err)
+		t.Cleanup(func() { require.NoError(t, s.Close()) })
+		all.Go(func() { errs[i] = s.Migrate(ctx) })
+	}
+	all.Wait()
+	for _, err := range errs {
+		assert.NoError(t, err)
+	}
+}
