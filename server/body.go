@@ -22,8 +22,8 @@ const (
 )
 
 // admit stands before every operation: it reads the body, holds it against the limits of what it is
-// meant for before any of it is decoded, and lets so much work in at once. Files and pictures are read
-// by their own operations, one at a time.
+// meant for before any of it is decoded, and lets so much work in at once. Files and pictures are put by on disk; their
+// own operations read them, one at a time.
 func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 	return func(ctx huma.Context, next func(huma.Context)) {
 		op := ctx.Operation()
@@ -39,15 +39,20 @@ func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 			}
 			humaecho.Unwrap(ctx).Request().Body = io.NopCloser(bytes.NewReader(body))
 		}
+		if most, ok := fileOf(op); ok {
+			done, ok := a.withFile(h, ctx, most)
+			if !ok {
+				return
+			}
+			defer done()
+		}
 		if l := laneOf(op); l == long || l == lasting {
 			allowLong(ctx)
 		}
 		if gate, ok := a.gates[laneOf(op)]; ok {
 			leave, entered := gate.enter(ctx.Context())
 			if !entered {
-				ctx.SetHeader("Retry-After", "1")
-				a.refuse(h, ctx, http.StatusServiceUnavailable,
-					"Too much is being worked out at once. It is asked again in a moment.")
+				a.refuseBusy(h, ctx, "Too much is being worked out at once. It is asked again in a moment.")
 				return
 			}
 			defer leave()
@@ -65,6 +70,12 @@ func allowLong(ctx huma.Context) {
 	control := http.NewResponseController(humaecho.Unwrap(ctx).Response())
 	_ = control.SetReadDeadline(time.Now().Add(longTime))
 	_ = control.SetWriteDeadline(time.Now().Add(longTime))
+}
+
+// refuseBusy sends a request away that will be taken a moment later.
+func (a *api) refuseBusy(h huma.API, ctx huma.Context, detail string) {
+	ctx.SetHeader("Retry-After", "1")
+	a.refuse(h, ctx, http.StatusServiceUnavailable, detail)
 }
 
 func (a *api) refuse(h huma.API, ctx huma.Context, status int, detail string) {
@@ -91,13 +102,21 @@ func (e bodyError) problem() (status int, detail string) {
 	var network net.Error
 	switch {
 	case errors.Is(e.err, errTooLarge):
-		return http.StatusRequestEntityTooLarge, fmt.Sprintf("At most %d MB are taken.", e.most>>20)
+		return http.StatusRequestEntityTooLarge, "At most " + bytesInWords(e.most) + " are taken."
 	case errors.As(e.err, &passed):
 		return http.StatusRequestEntityTooLarge, "The request holds too much. " + passed.Error() + "."
 	case errors.As(e.err, &network) && network.Timeout():
 		return http.StatusRequestTimeout, "The request did not come whole in time."
 	}
 	return http.StatusBadRequest, "The request broke off or is not well formed."
+}
+
+// bytesInWords is a bound on bytes, in the largest unit that tells it whole.
+func bytesInWords(n int64) string {
+	if n < 1<<20 {
+		return fmt.Sprintf("%d KB", n>>10)
+	}
+	return fmt.Sprintf("%d MB", n>>20)
 }
 
 // bodyReader marks errors of the connection, which are no fault of what is read.

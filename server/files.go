@@ -1,8 +1,6 @@
 package server
 
 import (
-	"archive/zip"
-	"bufio"
 	"bytes"
 	"context"
 	"encoding/json"
@@ -16,11 +14,11 @@ import (
 	"unicode/utf8"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/adapters/humaecho"
 
 	"jiriki/core/openfile"
 	"jiriki/core/plan"
 	"jiriki/core/shelf"
-	"jiriki/picture"
 	"jiriki/store"
 )
 
@@ -50,10 +48,10 @@ func (a *api) files(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "open-file-schema", Method: http.MethodGet,
 		Path: "/api/open-file.schema.json", Summary: "JSON Schema of the open file"},
 		a.schema)
-	huma.Register(h, inLane(long, huma.Operation{
+	huma.Register(h, takingFile(openfile.MaxBytes, inLane(long, huma.Operation{
 		OperationID: "import", Method: http.MethodPost, Path: "/api/import",
 		Summary: "Add an open file to the workshop, all of it or nothing",
-	}), a.importFile)
+	})), a.importFile)
 	describeBody(h, "/api/import", "application/json")
 }
 
@@ -67,42 +65,6 @@ func (a *api) exportWorkshop(context.Context, *struct{}) (*huma.StreamResponse, 
 		return w.Close()
 	}), nil
 }
-
-// exportZip writes the file with the pictures beside it, each under its ID.
-func (a *api) exportZip(context.Context, *struct{}) (*huma.StreamResponse, error) {
-	return a.download("jiriki-workshop.zip", "application/zip", func(ctx context.Context, out io.Writer) error {
-		z := zip.NewWriter(out)
-		text, err := z.Create(zippedFile)
-		if err != nil {
-			return err
-		}
-		w := openfile.NewWriter(text)
-		if err := a.store.Export(ctx, w); err != nil {
-			return err
-		}
-		if err := w.Close(); err != nil {
-			return err
-		}
-		if err := a.store.Pictures(ctx, func(id string, jpeg []byte) error {
-			// A JPEG gets no smaller.
-			to, err := z.CreateHeader(&zip.FileHeader{Name: zippedPictures + id + ".jpg", Method: zip.Store})
-			if err != nil {
-				return err
-			}
-			_, err = to.Write(jpeg)
-			return err
-		}); err != nil {
-			return err
-		}
-		return z.Close()
-	}), nil
-}
-
-// What is in a zip: the open file, and the pictures by their IDs.
-const (
-	zippedFile     = "workshop.json"
-	zippedPictures = "pictures/"
-)
 
 // download streams a file as it is written.
 func (a *api) download(name, contentType string, write func(context.Context, io.Writer) error) *huma.StreamResponse {
@@ -153,29 +115,26 @@ func (a *api) exportPlan(ctx context.Context, in *IDPath) (*fileOutput, error) {
 		err
 }
 
-// fileInput is a file as it comes over the connection.
+// fileInput is a file that was sent, put by already.
 type fileInput struct {
-	Length int64 `header:"Content-Length"`
-	body   io.Reader
+	file *os.File
 }
 
-// Resolve takes hold of the request's body.
+// Resolve takes hold of the file that stands in place of the request's body.
 func (f *fileInput) Resolve(ctx huma.Context) []error {
-	f.body = bodyReader{ctx.BodyReader()}
+	f.file, _ = humaecho.Unwrap(ctx).Request().Body.(*os.File)
 	return nil
 }
 
-// read reads the file into memory. The error is a bodyError.
-func (f *fileInput) read(most int64) ([]byte, error) {
-	if f.Length > most {
-		return nil, bodyError{errTooLarge, most}
+// read reads the file into memory.
+func (f *fileInput) read() ([]byte, error) {
+	about, err := f.file.Stat()
+	if err != nil {
+		return nil, err
 	}
-	// Of the length it is said to have, so that it is held once.
-	into := bytes.NewBuffer(make([]byte, 0, max(f.Length, 0)+bytes.MinRead))
-	n, err := io.Copy(into, io.LimitReader(f.body, most+1))
-	if err == nil && n > most {
-		err = bodyError{errTooLarge, most}
-	}
+	// Of the length it has, so that it is held once.
+	into := bytes.NewBuffer(make([]byte, 0, about.Size()+bytes.MinRead))
+	_, err = io.Copy(into, f.file)
 	return into.Bytes(), err
 }
 
@@ -191,27 +150,28 @@ func describeBody(h huma.API, path, contentType string) {
 }
 
 func (a *api) importFile(ctx context.Context, in *fileInput) (*struct{ Body Imported }, error) {
-	if in.Length > openfile.MaxBytes {
-		return nil, a.fail(ctx, bodyError{errTooLarge, openfile.MaxBytes})
-	}
-	added, err := Import(ctx, a.store, in.body)
+	added, err := Import(ctx, a.store, in.file)
 	return &struct{ Body Imported }{added}, a.fail(ctx, err)
 }
 
-// Import adds a file to a store as it is read, all of it or nothing, and says how much it was: an open file, or a zip
-// of
-// one with its pictures. Every machine and part is held against the schema. The error is an openfile.ReadError where
-// the
+// File is a file to be imported: a zip is read from its end.
+type File interface {
+	io.ReadSeeker
+	io.ReaderAt
+}
+
+// Import adds a file to a store as it is read, all of it or nothing, and says how much it was: an open file, or a zip of
+// one with its pictures. Every machine and part is held against the schema. The error is an openfile.ReadError where the
 // file is at fault.
-func Import(ctx context.Context, to *store.Store, file io.Reader) (Imported, error) {
-	begun := bufio.NewReader(file)
-	if head, _ := begun.Peek(4); string(head) == "PK\x03\x04" {
-		return importZip(ctx, to, begun)
+func Import(ctx context.Context, to *store.Store, file File) (Imported, error) {
+	begun := make([]byte, len(zipBegins))
+	if n, err := file.ReadAt(begun, 0); n == len(begun) && string(begun) == zipBegins {
+		return importZip(ctx, to, file)
+	} else if err != nil && !errors.Is(err, io.EOF) {
+		return Imported{}, err
 	}
 	var added Imported
-	err := to.Import(ctx, func(sink openfile.Sink) error {
-		return readInto(sink, begun, &added)
-	})
+	err := to.Import(ctx, func(sink openfile.Sink) error { return readInto(sink, file, &added) })
 	return added, err
 }
 
@@ -219,71 +179,6 @@ func readInto(sink openfile.Sink, file io.Reader, added *Imported) error {
 	registry, _ := fileSchema()
 	*added = Imported{}
 	return openfile.Read(file, &checking{to: sink, registry: registry, added: added})
-}
-
-// importZip reads a zip, which has to be there whole: it is put by on disk meanwhile.
-func importZip(ctx context.Context, to *store.Store, from io.Reader) (Imported, error) {
-	var added Imported
-	whole, err := os.CreateTemp("", "jiriki-import-*.zip")
-	if err != nil {
-		return added, err
-	}
-	defer func() { _ = whole.Close(); _ = os.Remove(whole.Name()) }()
-	size, err := io.Copy(whole, io.LimitReader(from, openfile.MaxBytes+1))
-	if err == nil && size > openfile.MaxBytes {
-		err = bodyError{errTooLarge, openfile.MaxBytes}
-	}
-	if err != nil {
-		return added, err
-	}
-	z, err := zip.NewReader(whole, size)
-	if err != nil {
-		return added, openfile.ReadError{Message: "the zip is broken"}
-	}
-	text, err := z.Open(zippedFile)
-	if err != nil {
-		return added, openfile.ReadError{Message: "the zip holds no " + zippedFile}
-	}
-	defer func() { _ = text.Close() }()
-	err = to.Import(ctx, func(sink openfile.Sink) error {
-		if err := readInto(sink, text, &added); err != nil {
-			return err
-		}
-		pictures, ok := sink.(store.PictureSink)
-		if !ok {
-			return nil
-		}
-		for _, f := range z.File {
-			if err := importPicture(pictures, f); err != nil {
-				return err
-			}
-		}
-		return nil
-	})
-	return added, err
-}
-
-// importPicture takes one picture of a zip, made to fit as any that is sent.
-func importPicture(to store.PictureSink, f *zip.File) error {
-	id, ok := strings.CutPrefix(f.Name, zippedPictures)
-	id = strings.TrimSuffix(id, ".jpg")
-	if !ok || !isUUID(id) {
-		return nil
-	}
-	r, err := f.Open()
-	if err != nil {
-		return openfile.ReadError{Where: f.Name, Message: "cannot be unpacked"}
-	}
-	defer func() { _ = r.Close() }()
-	data, err := io.ReadAll(io.LimitReader(r, picture.MaxBytes+1))
-	if err != nil {
-		return openfile.ReadError{Where: f.Name, Message: "cannot be unpacked"}
-	}
-	full, thumbnail, err := picture.Fit(data)
-	if err != nil {
-		return openfile.ReadError{Where: f.Name, Message: err.Error()}
-	}
-	return to.Picture(id, full, thumbnail)
 }
 
 // checking is a sink that holds what passes against the schema, so that a word where none belongs is

@@ -112,10 +112,10 @@ func (a *api) instruments(h huma.API) {
 		func(ctx context.Context, in *TokenPath) (*struct{}, error) {
 			return nil, a.fail(ctx, a.store.DeleteInstrument(ctx, in.Token))
 		})
-	huma.Register(h, huma.Operation{OperationID: "send-readings", Method: http.MethodPost,
+	huma.Register(h, takingFile(maxLines, huma.Operation{OperationID: "send-readings", Method: http.MethodPost,
 		Path: "/api/instruments/{token}/readings",
 		Summary: "Lines of an instrument, such as rpm 1234.5; passed on to whoever looks, and kept by nobody " +
-			"until taken"},
+			"until taken"}),
 		a.sendReadings)
 	describeBody(h, "/api/instruments/{token}/readings", "text/plain")
 	sse.Register(h, inLane(lasting, huma.Operation{OperationID: "live", Method: http.MethodGet, Path: "/api/live",
@@ -162,7 +162,7 @@ func (a *api) sendReadings(ctx context.Context, in *struct {
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}
-	data, err := in.read(maxLines)
+	data, err := in.read()
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}

@@ -77,11 +77,11 @@ func (a *api) logs(h huma.API) {
 		func(ctx context.Context, in *IDPath) (*struct{}, error) {
 			return nil, a.fail(ctx, a.store.RestoreEntry(ctx, in.ID))
 		})
-	huma.Register(h, inLane(long, huma.Operation{OperationID: "add-log-picture", Method: http.MethodPost,
+	huma.Register(h, takingFile(picture.MaxBytes, inLane(long, huma.Operation{OperationID: "add-log-picture", Method: http.MethodPost,
 		Path: "/api/log/{id}/pictures",
 		Summary: "Add a JPEG, PNG or WebP picture of up to 10 MB to an entry; one that was sent before is " +
 			"kept once",
-		DefaultStatus: http.StatusNoContent}),
+		DefaultStatus: http.StatusNoContent})),
 		a.addLogPicture)
 	describeBody(h, "/api/log/{id}/pictures", "application/octet-stream")
 	huma.Register(h, huma.Operation{OperationID: "get-log-picture", Method: http.MethodGet,
@@ -228,7 +228,7 @@ func (a *api) addLogPicture(ctx context.Context, in *struct {
 	if !isUUID(in.Picture) {
 		return nil, huma.Error422UnprocessableEntity("A picture has a UUID.")
 	}
-	data, err := in.read(picture.MaxBytes)
+	data, err := in.read()
 	if err != nil {
 		return nil, a.pictureProblem(ctx, err)
 	}

@@ -18,11 +18,11 @@ type pictureOutput struct {
 }
 
 func (a *api) pictures(h huma.API) {
-	huma.Register(h, inLane(long, huma.Operation{
+	huma.Register(h, takingFile(picture.MaxBytes, inLane(long, huma.Operation{
 		OperationID: "add-picture", Method: http.MethodPost, Path: "/api/shelf/{id}/pictures",
 		Summary:       "Add a JPEG, PNG or WebP picture of up to 10 MB to a part",
 		DefaultStatus: http.StatusCreated,
-	}), a.addPicture)
+	})), a.addPicture)
 	describeBody(h, "/api/shelf/{id}/pictures", "application/octet-stream")
 	huma.Register(h, huma.Operation{OperationID: "get-picture", Method: http.MethodGet, Path: "/api/pictures/{id}",
 		Summary: "A picture as JPEG"},
@@ -44,7 +44,7 @@ func (a *api) addPicture(ctx context.Context, in *struct {
 	if err := a.store.RoomForPicture(ctx, in.ID); err != nil {
 		return nil, a.pictureProblem(ctx, err)
 	}
-	data, err := in.read(picture.MaxBytes)
+	data, err := in.read()
 	if err != nil {
 		return nil, a.pictureProblem(ctx, err)
 	}

@@ -39,6 +39,7 @@ type api struct {
 	huma     huma.API
 	shapes   map[string]*bounds.Shape // of the JSON that operations take
 	gates    map[lane]*gate
+	putBys   *gate // files that are coming in
 	bodyTime time.Duration
 	stock    stock
 	verdicts verdicts
@@ -92,7 +93,7 @@ func describe(e *echo.Echo, c Config) *api {
 	config.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", schemaName)
 	config.Transformers = append(config.Transformers, withoutBody)
 	hapi := humaecho.New(e, config)
-	a := &api{store: c.Store, log: c.Log, huma: hapi, gates: gates(), bodyTime: cmp.Or(c.BodyTime, bodyTime)}
+	a := &api{store: c.Store, log: c.Log, huma: hapi, gates: gates(), putBys: newGate(mostPutBy, 0), bodyTime: cmp.Or(c.BodyTime, bodyTime)}
 	hapi.UseMiddleware(a.admit(hapi))
 	a.workshop(hapi)
 	a.catalogue(hapi)

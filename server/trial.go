@@ -37,13 +37,13 @@ func (a *api) trials(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "read-table", Method: http.MethodPost, Path: "/api/trial/table",
 		Summary: "A CSV file as readings of a kind of trial, with how each column was taken; nothing is saved"},
 		a.readTable)
-	huma.Register(h, inLane(long, huma.Operation{
+	huma.Register(h, takingFile(maxSound, inLane(long, huma.Operation{
 		OperationID: "listen", Method: http.MethodPost, Path: "/api/plans/{id}/listen",
 		Summary: "The speed of a plan's machine out of its sound; nothing is saved",
 		Description: "The body is a WAV file, or with a rate 32-bit floating-point samples, little-endian. What " +
 			"is known " +
 			"of the machine is taken from the saved plan.",
-	}), a.listen)
+	})), a.listen)
 	describeBody(h, "/api/plans/{id}/listen", "application/octet-stream")
 }
 
@@ -73,7 +73,7 @@ func (a *api) listen(ctx context.Context, in *struct {
 	if err != nil {
 		return nil, a.fail(ctx, err)
 	}
-	data, err := in.read(maxSound)
+	data, err := in.read()
 	if err != nil {
 		return nil, huma.Error422UnprocessableEntity("The sound was not taken: " + err.Error() + ".")
 	}
