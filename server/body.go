@@ -5,8 +5,10 @@ import (
 	"errors"
 	"fmt"
 	"io"
+	"math"
 	"net"
 	"net/http"
+	"strconv"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -27,6 +29,10 @@ const (
 func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 	return func(ctx huma.Context, next func(huma.Context)) {
 		op := ctx.Operation()
+		if name := notANumber(ctx); name != "" {
+			a.refuse(h, ctx, http.StatusUnprocessableEntity, name+" has to be a number.")
+			return
+		}
 		if shape, ok := a.shapes[op.OperationID]; ok {
 			body, err := readBody(ctx, a.bodyTime)
 			if err == nil {
@@ -59,6 +65,20 @@ func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 		}
 		next(ctx)
 	}
+}
+
+// notANumber names a figure of the address that is none though it can be read as one, such as NaN; empty where there is
+// none. A schema's bounds let it by.
+func notANumber(ctx huma.Context) string {
+	for _, p := range ctx.Operation().Parameters {
+		if p.In != "query" || p.Schema == nil || p.Schema.Type != huma.TypeNumber {
+			continue
+		}
+		if v, err := strconv.ParseFloat(ctx.Query(p.Name), 64); err == nil && (math.IsNaN(v) || math.IsInf(v, 0)) {
+			return p.Name
+		}
+	}
+	return ""
 }
 
 // longTime is what work that takes long may take over its connection.

@@ -77,23 +77,23 @@ func (a *api) listen(ctx context.Context, in *struct {
 	if err != nil {
 		return nil, huma.Error422UnprocessableEntity("The sound was not taken: " + err.Error() + ".")
 	}
-	samples, rate := bareSamples(data), in.Rate
-	if rate == 0 {
-		if samples, rate, err = trial.ReadWAV(data); err != nil {
-			return nil, huma.Error422UnprocessableEntity("The sound was not taken: it is " + err.Error() + ".")
-		}
+	samples, rate := []float64(nil), in.Rate
+	if rate != 0 {
+		samples = bareSamples(data, rate)
+	} else if samples, rate, err = trial.ReadWAV(data); err != nil {
+		return nil, huma.Error422UnprocessableEntity("The sound was not taken: it is " + err.Error() + ".")
 	}
 	out, err := trial.Listen(samples, rate, plan.Input{Units: in.Units, Machine: s.Machine.Described,
 		Plan: s.Plan.Described}, in.Position, in.Where)
-	if errors.Is(err, trial.ErrTooShort) || errors.Is(err, trial.ErrSilence) {
+	if errors.Is(err, trial.ErrTooShort) || errors.Is(err, trial.ErrSilence) || errors.Is(err, trial.ErrRate) {
 		return nil, huma.Error422UnprocessableEntity("No speed was heard: " + err.Error() + ".")
 	}
 	return &struct{ Body trial.Listened }{out}, a.fail(ctx, err)
 }
 
-// bareSamples are 32-bit floating-point samples; what is no number is silence.
-func bareSamples(data []byte) []float64 {
-	out := make([]float64, len(data)/4)
+// bareSamples are 32-bit floating-point samples, as many as are listened to; what is no number is silence.
+func bareSamples(data []byte, rate float64) []float64 {
+	out := make([]float64, min(len(data)/4, int(trial.MostSeconds*min(rate, 1e6))))
 	for i := range out {
 		v := float64(math.Float32frombits(binary.LittleEndian.Uint32(data[4*i:])))
 		if !math.IsNaN(v) && !math.IsInf(v, 0) {

@@ -91,6 +91,9 @@ func TestAFaultAndAnExerciseAreAnswered(t *testing.T) {
 	asked["exercise"] = "soup"
 	assert.Equal(t, 422, s.said("POST", "/api/practice", "application/json", inJSON(t, asked), nil))
 	assert.Equal(t, 200, s.said("GET", "/api/practice/bench?seed=3&knob=0.5&seconds=9&flash=500&pulls=2", "", nil, nil))
+	for _, odd := range []string{"seconds=NaN", "seconds=-Inf", "knob=nan", "flash=+Inf"} {
+		assert.Equal(t, 422, s.said("GET", "/api/practice/bench?seed=3&"+odd, "", nil, nil), odd)
+	}
 }
 
 // What an instrument sends comes out of the stream as it came, and under a token nobody made nothing is taken.
@@ -162,6 +165,10 @@ func TestASoundIsListenedTo(t *testing.T) {
 	require.Equal(t, 200, s.said("POST", path, "application/octet-stream", samples.Bytes(), &heard))
 	assert.InEpsilon(t, turns, heard.Speed, 0.005)
 	assert.Equal(t, 422, s.said("POST", path, "application/octet-stream", samples.Bytes()[:400], nil))
+	for _, rate := range []string{"NaN", "Inf", "-Inf", "1e400", "0.001", "4000", "400001", "-1"} {
+		assert.Equal(t, 422, s.said("POST", strings.Replace(path, "8000", rate, 1), "application/octet-stream",
+			samples.Bytes(), nil), rate)
+	}
 	assert.Equal(t, 422, s.said("POST", path, "application/octet-stream", make([]byte, 200_000), nil), "silence")
 	assert.Equal(t, 422, s.said("POST", strings.Replace(path, "rate=8000&", "", 1), "application/octet-stream",
 		samples.Bytes(), nil))

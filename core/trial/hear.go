@@ -46,6 +46,7 @@ type SoundLine struct {
 // Errors of hearing.
 var (
 	ErrTooShort = errors.New("a second of sound at least is needed; four are better")
+	ErrRate     = errors.New("it has to be recorded with 6000 to 400 000 samples a second")
 	ErrSilence  = errors.New("there is nothing in it but its own noise")
 )
 
@@ -54,6 +55,7 @@ const (
 	leastSeconds = 1.0
 	MostSeconds  = 15.0
 	analysedRate = 6000.0 // samples a second kept at the least
+	mostRate     = 400e3
 	mostHarmonic = 6
 	heardTo      = 2500.0 // Hz
 )
@@ -71,12 +73,13 @@ const (
 )
 
 // Hear finds the rotor's speed in a mono sound of so many samples a second: mains and its multiples are fitted and
-// taken
-// out, then combs of lines are laid over what stands out of the noise for every speed the clues allow, and the best
-// kept.
-// It returns ErrTooShort or ErrSilence where there is nothing to go by.
+// taken out, then combs of lines are laid over what stands out of the noise for every speed the clues allow, and the
+// best kept. It returns ErrRate, ErrTooShort or ErrSilence where there is nothing to go by.
 func Hear(samples []float64, rate float64, clues Clues) (Heard, error) {
-	if rate <= 0 || float64(len(samples)) < leastSeconds*rate {
+	if !(rate >= analysedRate && rate <= mostRate) {
+		return Heard{}, ErrRate
+	}
+	if float64(len(samples)) < leastSeconds*rate {
 		return Heard{}, ErrTooShort
 	}
 	if clues.Low <= 0 || clues.High <= clues.Low {

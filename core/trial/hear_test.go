@@ -83,3 +83,18 @@ func TestAWanderingSpeedIsHeardWithinItsSpread(t *testing.T) {
 		assert.Less(t, spread, 1.5*wander)
 	}
 }
+
+// Whatever the rate a sound is said to have, it is heard or refused.
+func TestASoundOfAnyRateIsHeardOrRefused(t *testing.T) {
+	for _, rate := range []float64{math.NaN(), math.Inf(1), math.Inf(-1), -8000, 0, 1e-9, 1, 30, 100, 500, 999, 1000, 2000,
+		4000, 4999, 5001, 8000, 192_000, 400_000, 1e300} {
+		samples := make([]float64, 20_000)
+		for i := range samples {
+			samples[i] = math.Sin(float64(i)/3) + 0.01*float64(i%7)
+		}
+		heard, err := Hear(samples, rate, Clues{Mains: 50, Low: 4, High: 50, Spindle: 0.25, PerTurn: []float64{24}})
+		if err == nil {
+			assert.False(t, math.IsNaN(heard.Speed) || math.IsInf(heard.Speed, 0), "%g", rate)
+		}
+	}
+}

@@ -18,7 +18,7 @@ const (
 )
 
 // ReadWAV reads an uncompressed WAV file (8, 16, 24 or 32 bits, or 32-bit floating point) as mono samples from −1 to 1;
-// several channels are averaged. It returns an error that wraps ErrWAV for anything else.
+// several channels are averaged. No more is read than is listened to, [MostSeconds]. It returns an error that wraps ErrWAV for anything else.
 func ReadWAV(data []byte) (samples []float64, rate float64, err error) {
 	if len(data) < 12 || string(data[:4]) != "RIFF" || string(data[8:12]) != "WAVE" {
 		return nil, 0, ErrWAV
@@ -45,7 +45,7 @@ func ReadWAV(data []byte) (samples []float64, rate float64, err error) {
 				coding = int(binary.LittleEndian.Uint16(body[24:]))
 			}
 		case "data":
-			samples, err = decode(body, coding, channels, bits)
+			samples, err = decode(body, rate, coding, channels, bits)
 			return samples, rate, err
 		}
 		at += 8 + size + size%2
@@ -53,12 +53,12 @@ func ReadWAV(data []byte) (samples []float64, rate float64, err error) {
 	return nil, 0, ErrWAV
 }
 
-func decode(body []byte, coding, channels, bits int) ([]float64, error) {
+func decode(body []byte, rate float64, coding, channels, bits int) ([]float64, error) {
 	size := bits / 8
 	if channels < 1 || channels > 8 || size < 1 || size > 4 || coding != wavPCM && !(coding == wavFloat && bits == 32) {
 		return nil, fmt.Errorf("%w (%d bits, coding %d)", ErrWAV, bits, coding)
 	}
-	frames := len(body) / (size * channels)
+	frames := min(len(body)/(size*channels), int(MostSeconds*rate))
 	out := make([]float64, frames)
 	for i := range out {
 		for c := range channels {
