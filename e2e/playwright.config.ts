@@ -23,7 +23,9 @@ export default defineConfig({
         '--no-first-run',
         '--disable-background-networking',
         '--disable-component-update',
-        '--disable-sync'
+        '--disable-sync',
+        // A name that is not loopback's, though it leads there: a page of it is not trusted with all a browser has.
+        '--host-resolver-rules=MAP shed.test 127.0.0.1'
       ]
     }
   }

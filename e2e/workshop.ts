@@ -50,8 +50,9 @@ export class Workshop {
     return w;
   }
 
-  async start(database: 'there' | 'away' = 'there') {
-    const child = spawn(binary, ['serve', '--addr', `127.0.0.1:${this.port}`], {
+  /** also are more words for the program. */
+  async start(database: 'there' | 'away' = 'there', ...also: string[]) {
+    const child = spawn(binary, ['serve', '--addr', `127.0.0.1:${this.port}`, ...also], {
       env: { ...process.env, DATABASE_URL: this.databaseUrl },
       stdio: ['ignore', 'ignore', 'pipe']
     });

@@ -258,7 +258,7 @@ func Schema() ([]byte, error) {
 	registry, ref := fileSchema()
 	return json.MarshalIndent(map[string]any{
 		"$schema": "https://json-schema.org/draft/2020-12/schema",
-		"title":   "Jiriki open file, version 1",
+		"title":   fmt.Sprintf("Jiriki open file, version %d", openfile.Version),
 		"$ref":    ref.Ref,
 		"$defs":   registry.Map(),
 	}, "", "  ")

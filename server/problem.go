@@ -52,6 +52,10 @@ func (a *api) fail(ctx context.Context, err error) error {
 	case errors.Is(err, store.ErrText):
 		return huma.Error422UnprocessableEntity("A text holds a character that cannot be kept.",
 			&huma.ErrorDetail{Message: "take out the control character (NUL) and try again"})
+	case errors.Is(err, store.ErrNewer):
+		a.log.ErrorContext(ctx, "an older program may not write", "err", err)
+		return huma.Error503ServiceUnavailable("A newer Jiriki keeps this workshop now, and this one would lose what it " +
+			"does not know. What you typed is kept here: start the newer one, and load the page again.")
 	case errors.Is(err, store.ErrBusy):
 		a.log.WarnContext(ctx, "database busy", "err", err)
 		return huma.Error503ServiceUnavailable("The database is busy. What you typed is kept here and saved in a moment.")

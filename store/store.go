@@ -12,7 +12,10 @@ import (
 	"fmt"
 	"io/fs"
 	"net"
+	"strconv"
 	"sync/atomic"
+
+	"jiriki/core/openfile"
 
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgconn"
@@ -34,6 +37,7 @@ var (
 	ErrAway     = errors.New("the database is not answering")
 	ErrText     = errors.New("holds a character that cannot be kept")
 	ErrBusy     = errors.New("the database is busy")
+	ErrNewer    = errors.New("a newer program keeps this workshop")
 )
 
 // Migrations are the steps that bring the schema up to date.
@@ -47,8 +51,9 @@ func Migrations() fs.FS {
 
 // Store is a workshop's database.
 type Store struct {
-	db       *sqlx.DB
-	migrated atomic.Bool
+	db        *sqlx.DB
+	documents int // version of documents up to which they are known
+	migrated  atomic.Bool
 }
 
 // lockTime is how long a statement waits for what somebody else holds; then it is said to be busy, and others go on.
@@ -56,16 +61,20 @@ const lockTime = "3s"
 
 // Open connects to url. It does not wait for the database: a call while it is away answers
 // ErrAway and works again once it is back.
-func Open(url string) (*Store, error) {
+func Open(url string) (*Store, error) { return open(url, openfile.Version) }
+
+// open connects as a program that knows documents up to a version.
+func open(url string, documents int) (*Store, error) {
 	config, err := pgx.ParseConfig(url)
 	if err != nil {
 		return nil, fmt.Errorf("database address: %w", err)
 	}
 	config.RuntimeParams["lock_timeout"] = lockTime
+	config.RuntimeParams["jiriki.documents"] = strconv.Itoa(documents)
 	db := sqlx.NewDb(stdlib.OpenDB(*config), "pgx")
 	db.SetMaxOpenConns(8)
 	db.SetMaxIdleConns(4)
-	return &Store{db: db}, nil
+	return &Store{db: db, documents: documents}, nil
 }
 
 // Close ends the connections.
@@ -79,8 +88,12 @@ func (s *Store) Ping(ctx context.Context) error {
 	return nil
 }
 
-// Migrate brings the schema up to date.
+// Migrate brings the schema up to date. The error is ErrNewer where a program has kept the workshop that knows more of its
+// documents than this one: it would drop what it does not know.
 func (s *Store) Migrate(ctx context.Context) error {
+	if err := s.mayKeep(ctx); err != nil {
+		return err
+	}
 	locker, err := lock.NewPostgresSessionLocker()
 	if err != nil {
 		return fmt.Errorf("migrations: %w", err)
@@ -90,10 +103,36 @@ func (s *Store) Migrate(ctx context.Context) error {
 	if err != nil {
 		return fmt.Errorf("migrations: %w", err)
 	}
-	if _, err = provider.Up(ctx); err == nil {
-		s.migrated.Store(true)
+	if _, err = provider.Up(ctx); err != nil {
+		return away(err)
 	}
-	return away(err)
+	// The higher version stays, should two have got here at once.
+	if _, err := s.db.ExecContext(ctx, `UPDATE document_version SET version = $1 WHERE version < $1`,
+		s.documents); err != nil {
+		return away(err)
+	}
+	if err := s.mayKeep(ctx); err != nil {
+		return err
+	}
+	s.migrated.Store(true)
+	return nil
+}
+
+// mayKeep reports whether the documents of the workshop are of a version this program knows.
+func (s *Store) mayKeep(ctx context.Context) error {
+	var there bool
+	if err := s.db.GetContext(ctx, &there, `SELECT to_regclass('document_version') IS NOT NULL`); err != nil || !there {
+		return away(err)
+	}
+	var kept int
+	if err := s.db.GetContext(ctx, &kept, `SELECT version FROM document_version`); err != nil {
+		return away(err)
+	}
+	if kept > s.documents {
+		return fmt.Errorf("%w: its documents are of version %d, and this one knows version %d; nothing was changed, "+
+			"start a Jiriki that knows version %d", ErrNewer, kept, s.documents, kept)
+	}
+	return nil
 }
 
 // held locks a row that is about to be changed, or counted under, against others that would do so; what merely names the
@@ -172,6 +211,8 @@ func away(err error) error {
 	case givenUp(err), errors.As(err, &pg) && pg.Code == "55P03":
 		// Given up as often as it was tried, or a lock that was not to be had in time.
 		return errors.Join(ErrBusy, ErrAway, err)
+	case errors.As(err, &pg) && pg.Code == "JK001":
+		return errors.Join(ErrNewer, err)
 	case errors.As(err, &pg) && (pg.Code == "42P01" || pg.Code == "42703"):
 		// A table or column that is not there: it is back, and not brought up to date yet.
 		return errors.Join(ErrAway, err)

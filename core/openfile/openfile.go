@@ -9,11 +9,12 @@ import (
 	"jiriki/core/work"
 )
 
-// Format and Version are written into every file. A reader refuses other formats and newer
-// versions; version 1 is the first.
+// Format and Version are written into every file. A reader refuses other formats and newer versions. The version is that of
+// the documents in it, and so of a database's too: it rises with any field that a machine, plan, part or entry gains, for
+// a program that does not know the field would refuse or drop it. Version 1 is the first.
 const (
 	Format  = "jiriki"
-	Version = 1
+	Version = 2
 )
 
 // Bounds on what one file, and so a workshop, may hold. A file is read and written piece by piece, so its length
@@ -28,7 +29,7 @@ const (
 // File is a workshop, or the part of one that was exported.
 type File struct {
 	Format   string       `json:"format" enum:"jiriki" doc:"Always jiriki"`
-	Version  int          `json:"version" minimum:"1" maximum:"1" doc:"Version of this layout"`
+	Version  int          `json:"version" minimum:"1" maximum:"2" doc:"Version of this layout"`
 	Name     string       `json:"name" maxLength:"120" doc:"Name of the workshop"`
 	Machines []Machine    `json:"machines" maxItems:"1000" nullable:"false"`
 	Shelf    []shelf.Item `json:"shelf" maxItems:"5000" nullable:"false"`

@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"io"
 	"reflect"
+	"strconv"
 	"strings"
 
 	"jiriki/core/bounds"
@@ -212,14 +213,18 @@ func (f *reading) checkFormat() error {
 }
 
 func (f *reading) checkVersion() error {
-	if v := string(f.version); v != fmt.Sprint(Version) {
-		if v == "" {
-			v = "missing"
-		}
-		return ReadError{Where: "version", Message: fmt.Sprintf("version is %.40s; this Jiriki reads version %d", v,
-			Version)}
+	v := string(f.version)
+	switch n, err := strconv.Atoi(v); {
+	case v == "":
+		v = "missing"
+	case err == nil && n > Version:
+		return ReadError{Where: "version", Message: fmt.Sprintf("the file is of version %d, and this Jiriki reads up to "+
+			"version %d: read it with a newer one", n, Version)}
+	case err == nil && n >= 1:
+		return nil
 	}
-	return nil
+	return ReadError{Where: "version", Message: fmt.Sprintf("version is %.40s; this Jiriki reads versions 1 to %d", v,
+		Version)}
 }
 
 // explain turns an error of reading on into words with a place.

@@ -4,6 +4,7 @@
   import ThreeColumns from '../ui/ThreeColumns.svelte';
   import { outbox } from '../log/send';
   import { blankDraft, entryOf } from '../log/draft';
+  import { newId } from '../newId';
   import type { Schemas } from '../api/client';
 
   /** What is wrong? A symptom, then the test that tells most for the least risk, until one cause stands clear. */
@@ -12,7 +13,6 @@
   const opinion = $derived(fault.opinion);
   const test = $derived(fault.test);
   const offered = $derived(opinion?.matched.length ? opinion.matched : (opinion?.symptoms ?? []));
-  let mended = $state('');
 
   $effect(() => {
     void sheet.question;
@@ -33,6 +33,8 @@
   };
   /** What was found and put right goes into the log, with how it was found. */
   const log = async (cause: Schemas['FaultSuspect']) => {
+    if (fault.mended) return;
+    fault.mended = cause.words;
     const tried = opinion?.made.map((t) => `${t.name}: ${outcomeOf(t)}`).join('. ') ?? '';
     const draft = {
       ...blankDraft(),
@@ -41,9 +43,8 @@
       title: `${cause.words}`.slice(0, 200),
       detail: `${opinion?.chosen?.words ?? ''}. ${tried}. ${cause.mend}`.slice(0, 4000)
     };
-    const entry = entryOf(draft, sheet.head.letter, Date.now(), crypto.randomUUID());
+    const entry = entryOf(draft, sheet.head.letter, Date.now(), newId());
     await outbox.add({ machineId: sheet.head.machineId, entry, pictures: [] });
-    mended = cause.words;
   };
 </script>
 
@@ -154,9 +155,9 @@
     {#if opinion?.chosen}
       <p class="caption">What is likely</p>
       <h2 class="text-[1.25rem] leading-tight" aria-live="polite">{opinion.headline}</h2>
-      {#if mended}
+      {#if fault.mended}
         <p class="mt-2 border-l-4 border-good pl-3" role="status">
-          “{mended}” is in the log. <button class="link" onclick={() => sheet.show('log')}>See it</button>
+          “{fault.mended}” is in the log. <button class="link" onclick={() => sheet.show('log')}>See it</button>
         </p>
       {/if}
       <ol class="mt-2">
@@ -171,10 +172,10 @@
             {#if s.for}<p class="mt-1 text-sm text-soft">{s.for}</p>{/if}
             {#if i === 0 && (opinion.settled || !opinion.next)}
               <p class="mt-1">{s.mend}</p>
-              <button class="button primary mt-2 w-full" onclick={() => log(s)}
-                >It was that, and it is mended: log it</button
-              >
-            {:else if i < 3}
+              {#if !fault.mended}<button class="button primary mt-2 w-full" onclick={() => log(s)}
+                  >It was that, and it is mended: log it</button
+                >{/if}
+            {:else if i < 3 && !fault.mended}
               <button class="link min-h-8 text-sm" aria-label="it was that: log it, {s.words}" onclick={() => log(s)}
                 >it was that: log it</button
               >

@@ -14,6 +14,8 @@ export class FaultState {
   done = $state.raw<{ test: string; outcome: string }[]>([]);
   /** A test chosen in place of the one that is asked for. */
   chosen = $state('');
+  /** What it was, once that is in the log: one fault is logged once. */
+  mended = $state('');
   readonly #asked: Ask<Opinion>;
 
   constructor(of: Of) {
@@ -49,7 +51,7 @@ export class FaultState {
   choose(symptom: string) {
     this.symptom = symptom;
     this.done = [];
-    this.chosen = '';
+    this.chosen = this.mended = '';
     this.again();
   }
   /** How a test came out; empty where it could not be told. */
@@ -70,7 +72,7 @@ export class FaultState {
     this.symptom = '';
     this.words = '';
     this.done = [];
-    this.chosen = '';
+    this.chosen = this.mended = '';
     this.again();
   }
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { openSheet } from '../sheet/context';
   import Quantity from '../form/Quantity.svelte';
+  import { newId } from '../newId';
   import { blankDraft, type Sort } from './draft';
   import type { LogState } from './log.svelte';
 
@@ -18,7 +19,7 @@
     ['mended', 'Mended']
   ];
   const shoot = (list: FileList | null) => {
-    for (const blob of list ?? []) draft.pictures.push({ id: crypto.randomUUID(), blob });
+    for (const blob of list ?? []) draft.pictures.push({ id: newId(), blob });
   };
   const write = async () => {
     problem = '';

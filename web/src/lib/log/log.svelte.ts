@@ -2,6 +2,7 @@ import { Ask } from '../api/ask.svelte';
 import { api, call, sayProblem, type Schemas } from '../api/client';
 import { entryOf, type Draft, type Sort } from './draft';
 import type { Entry } from './outbox.svelte';
+import { newId } from '../newId';
 import { outbox } from './send';
 
 type Log = Schemas['Log'];
@@ -49,7 +50,7 @@ export class LogState {
   }
 
   async write(d: Draft, plan: string) {
-    const entry = entryOf(d, plan, Date.now(), crypto.randomUUID());
+    const entry = entryOf(d, plan, Date.now(), newId());
     await outbox.add({ machineId: this.machineId, entry, pictures: d.pictures });
   }
 

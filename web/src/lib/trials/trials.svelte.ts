@@ -2,6 +2,7 @@ import { Ask } from '../api/ask.svelte';
 import { api, byField, call, filledOnly, sayProblem, type Machine, type Plan, type Schemas } from '../api/client';
 import { catalogue } from '../catalogue.svelte';
 import type { Form } from '../form/context';
+import { newId } from '../newId';
 import { clock, today } from '../today';
 import { Live } from './live.svelte';
 
@@ -25,7 +26,8 @@ export interface Of {
   change(make: (doc: Doc) => void): void;
 }
 
-const newId = () => crypto.randomUUID().slice(0, 8);
+/** A trial has many rows: a short name tells them apart. */
+const rowId = () => newId().slice(0, 8);
 
 /** Which readings go by the seconds since the first was taken. */
 const timed = (p: Profile | undefined) => p?.columns.some((c) => c.field === 'time') ?? false;
@@ -121,7 +123,7 @@ export class TrialsState implements Form {
   }
 
   begin(kind: Kind) {
-    const id = newId();
+    const id = rowId();
     this.#of.change(({ plan }) => {
       plan.trials.push({ ...structuredClone($state.snapshot(catalogue.trial)), id, kind, on: today() } as Trial);
     });
@@ -137,7 +139,7 @@ export class TrialsState implements Form {
   take(): number {
     const p = this.profile;
     if (!p || this.index < 0) return -1;
-    const reading: Reading = { id: newId(), at: clock() };
+    const reading: Reading = { id: rowId(), at: clock() };
     for (const c of p.columns) {
       const now = this.live.of(c.live);
       if (now && !this.live.stopped(now)) Object.assign(reading, { [c.field]: now.typed });
@@ -161,7 +163,7 @@ export class TrialsState implements Form {
   add(list: Reading[]) {
     const i = this.index;
     const room = MOST_READINGS - (this.trial?.readings.length ?? 0);
-    const taken = list.slice(0, Math.max(room, 0)).map((r) => ({ ...r, id: r.id ?? newId() }));
+    const taken = list.slice(0, Math.max(room, 0)).map((r) => ({ ...r, id: r.id ?? rowId() }));
     if (taken.length < list.length) this.recording = false;
     this.#of.change(({ plan }) => plan.trials[i]?.readings.push(...taken));
   }
