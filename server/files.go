@@ -160,9 +160,9 @@ type File interface {
 	io.ReaderAt
 }
 
-// Import adds a file to a store as it is read, all of it or nothing, and says how much it was: an open file, or a zip of
-// one with its pictures. Every machine and part is held against the schema. The error is an openfile.ReadError where the
-// file is at fault.
+// Import adds a file to a store as it is read, all of it or nothing, and says how much it was: an open file, or a zip
+// of one with its pictures. Every machine and part is held against the schema. The error is an openfile.ReadError
+// where the file is at fault.
 func Import(ctx context.Context, to *store.Store, file File) (Imported, error) {
 	begun := make([]byte, len(zipBegins))
 	if n, err := file.ReadAt(begun, 0); n == len(begun) && string(begun) == zipBegins {

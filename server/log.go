@@ -77,8 +77,9 @@ func (a *api) logs(h huma.API) {
 		func(ctx context.Context, in *IDPath) (*struct{}, error) {
 			return nil, a.fail(ctx, a.store.RestoreEntry(ctx, in.ID))
 		})
-	huma.Register(h, takingFile(picture.MaxBytes, inLane(long, huma.Operation{OperationID: "add-log-picture", Method: http.MethodPost,
-		Path: "/api/log/{id}/pictures",
+	huma.Register(h, takingFile(picture.MaxBytes, inLane(long, huma.Operation{OperationID: "add-log-picture",
+		Method: http.MethodPost,
+		Path:   "/api/log/{id}/pictures",
 		Summary: "Add a JPEG, PNG or WebP picture of up to 10 MB to an entry; one that was sent before is " +
 			"kept once",
 		DefaultStatus: http.StatusNoContent})),

@@ -54,11 +54,12 @@ func (a *api) fail(ctx context.Context, err error) error {
 			&huma.ErrorDetail{Message: "take out the control character (NUL) and try again"})
 	case errors.Is(err, store.ErrNewer):
 		a.log.ErrorContext(ctx, "an older program may not write", "err", err)
-		return huma.Error503ServiceUnavailable("A newer Jiriki keeps this workshop now, and this one would lose what it " +
-			"does not know. What you typed is kept here: start the newer one, and load the page again.")
+		return huma.Error503ServiceUnavailable("A newer Jiriki keeps this workshop now, and this one would lose what " +
+			"it does not know. What you typed is kept here: start the newer one, and load the page again.")
 	case errors.Is(err, store.ErrBusy):
 		a.log.WarnContext(ctx, "database busy", "err", err)
-		return huma.Error503ServiceUnavailable("The database is busy. What you typed is kept here and saved in a moment.")
+		return huma.Error503ServiceUnavailable("The database is busy. What you typed is kept here and saved in a " +
+			"moment.")
 	case errors.Is(err, store.ErrAway), errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		a.log.WarnContext(ctx, "database away", "err", err)
 		return huma.Error503ServiceUnavailable("The database is not answering. What you typed is kept here and saved " +

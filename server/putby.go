@@ -12,8 +12,8 @@ import (
 	"github.com/danielgtaylor/huma/v2/adapters/humaecho"
 )
 
-// A file that is sent is put by on disk before its operation takes a place in a lane or a transaction: a slow connection
-// then holds up nobody.
+// A file that is sent is put by on disk before its operation takes a place in a lane or a transaction: a slow
+// connection then holds up nobody.
 
 // takingFile says that an operation takes a file of so many bytes at most.
 func takingFile(most int64, op huma.Operation) huma.Operation {

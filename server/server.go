@@ -93,7 +93,8 @@ func describe(e *echo.Echo, c Config) *api {
 	config.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", schemaName)
 	config.Transformers = append(config.Transformers, withoutBody)
 	hapi := humaecho.New(e, config)
-	a := &api{store: c.Store, log: c.Log, huma: hapi, gates: gates(), putBys: newGate(mostPutBy, 0), bodyTime: cmp.Or(c.BodyTime, bodyTime)}
+	a := &api{store: c.Store, log: c.Log, huma: hapi, gates: gates(), putBys: newGate(mostPutBy, 0),
+		bodyTime: cmp.Or(c.BodyTime, bodyTime)}
 	hapi.UseMiddleware(a.admit(hapi))
 	a.workshop(hapi)
 	a.catalogue(hapi)

@@ -122,8 +122,8 @@ func importPicture(to store.PictureSink, f *zip.File) error {
 	return to.Picture(id, full, thumbnail)
 }
 
-// How a zip ends: with a record that says where the directory of its names is, and before that, in zips of more than 65 534
-// names, one that says where a longer record is.
+// How a zip ends: with a record that says where the directory of its names is, and before that, in zips of more than
+// 65 534 names, one that says where a longer record is.
 const (
 	zipEnds       = "PK\x05\x06"
 	zipEndsLong   = "PK\x06\x07"

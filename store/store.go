@@ -88,8 +88,8 @@ func (s *Store) Ping(ctx context.Context) error {
 	return nil
 }
 
-// Migrate brings the schema up to date. The error is ErrNewer where a program has kept the workshop that knows more of its
-// documents than this one: it would drop what it does not know.
+// Migrate brings the schema up to date. The error is ErrNewer where a program has kept the workshop that knows more
+// of its documents than this one: it would drop what it does not know.
 func (s *Store) Migrate(ctx context.Context) error {
 	if err := s.mayKeep(ctx); err != nil {
 		return err
@@ -135,15 +135,15 @@ func (s *Store) mayKeep(ctx context.Context) error {
 	return nil
 }
 
-// held locks a row that is about to be changed, or counted under, against others that would do so; what merely names the
-// row, as an entry names its plan, is let by. A machine is held before its plans, and they before the log.
+// held locks a row that is about to be changed, or counted under, against others that would do so; what merely names
+// the row, as an entry names its plan, is let by. A machine is held before its plans, and they before the log.
 const held = " FOR NO KEY UPDATE"
 
 // mostTries is how often work is begun again that the database gave up for another's sake.
 const mostTries = 5
 
-// within runs work in one transaction, undone whole when it fails. Work that the database gives up for another's sake is
-// done again, before anyone hears of it; so what it gives out it sets anew each time.
+// within runs work in one transaction, undone whole when it fails. Work that the database gives up for another's sake
+// is done again, before anyone hears of it; so what it gives out it sets anew each time.
 func (s *Store) within(ctx context.Context, work func(*sqlx.Tx) error) error {
 	for try := 1; ; try++ {
 		err := s.once(ctx, work)

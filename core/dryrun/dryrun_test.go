@@ -1,6 +1,7 @@
 package dryrun
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 	"testing"
@@ -10,6 +11,7 @@ import (
 	"pgregory.net/rapid"
 
 	f "jiriki/core/finding"
+	"jiriki/core/line"
 	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
@@ -461,4 +463,40 @@ func TestALimitOfferedIsWithinTheDrive(t *testing.T) {
 		}
 	}
 	assert.Greater(t, offered, 3)
+}
+
+// jams is a plan's script of so many jams, each as long as the pause after it.
+func jams(in plan.Input, n int, torque, inertia q.Text) plan.Input {
+	in = plantest.Copied(in)
+	in.Plan.Script.Inertia = inertia
+	in.Plan.Script.Events = []script.Event{{At: "0 s", Does: script.On}}
+	for i := range n {
+		in.Plan.Script.Events = append(in.Plan.Script.Events, script.Event{At: q.Written(5+float64(2*i), "s"),
+			Does: script.Jam, Torque: torque, Lasts: "1 s"})
+	}
+	return in
+}
+
+// Each plan of the demo is run with jams of any strength on whatever turns, and what is tried against them is
+// bounded: an answer that is asked for with every key must not keep the rest waiting.
+func TestAnyScriptIsRunWithinItsSteps(t *testing.T) {
+	for _, in := range plantest.Demo(t) {
+		for _, n := range []int{1, script.MaxEvents - 1} {
+			for _, torque := range []q.Text{"3 N·m", "200 N·m"} {
+				for _, inertia := range []q.Text{"", "0.05 kg·m²", "2 kg·m²", "30 kg·m²"} {
+					what := fmt.Sprintf("%s, %s: %d of %s on %s", in.Machine.Name, in.Plan.Name, n, torque, inertia)
+					in := jams(in, n, torque, inertia)
+					s, err := plan.Resolve(in)
+					require.NoError(t, err, what)
+					model := line.New(s)
+					r, err := simulate(newMachine(model, &s.Script), &s.Script, usual)
+					require.NoError(t, err, what)
+					assert.Less(t, r.steps, 25_000, what)
+				}
+			}
+		}
+	}
+	a := answer(t, jams(plantest.Demo(t)[1], script.MaxEvents-1, "26 N·m", ""))
+	assert.NotEmpty(t, a.Fixes, "the first of them are still answered")
+	assert.Less(t, len(a.Fixes), len(a.Findings))
 }

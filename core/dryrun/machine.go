@@ -181,6 +181,8 @@ const (
 	loopBrisk = 25.0
 	loopTime  = 0.1
 	stepBrisk = 80.0
+
+	loopHeaviest = 80.0 // rotors, past which a drive's gain is not set higher for what turns
 )
 
 // friction settles what the machine's own friction takes.

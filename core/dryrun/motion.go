@@ -84,11 +84,10 @@ func (v *moving) moment(t float64, y []float64) motor.Moment {
 	v.fed.Set = v.setAt(t)
 	v.fed.Winding, v.fed.Case = v.celsius(y[winding]), v.celsius(y[casing])
 	v.fed.Carries, v.fed.Amps = !v.settled, y[current]
-	v.fed.Loop = motor.Loop{Gain: v.gain * v.rotor, Sum: y[loopSum]}
-	if !v.slipping {
-		v.fed.Loop.Gain += v.gain * v.rest / (v.turns * v.turns)
-	}
-	v.fed.Loop.Gain = max(v.fed.Loop.Gain, v.stiff)
+	// A drive's gain stays as it is set, for all that turns: one that fell as the belt slips would let it grip at
+	// once, and slip again, for ever.
+	turns := min(v.rotor+v.rest/(v.turns*v.turns), loopHeaviest*v.rotor)
+	v.fed.Loop = motor.Loop{Gain: max(v.gain*turns, v.stiff), Sum: y[loopSum]}
 	way := v.way()
 	m := v.Powered.At(y[rotorSpeed]*way, &v.fed)
 	m.Torque *= way

@@ -29,20 +29,25 @@ type Remedy struct {
 	Script    *script.Described    `json:"script,omitempty"`
 }
 
-// mostTried is how many changes are run for one finding.
-const mostTried = 6
+// Bounds on what is tried, so that an answer comes while somebody types: changes for one finding, and steps of all runs
+// together.
+const (
+	mostTried      = 6
+	stepsOfHelpers = 4000
+)
 
 // helper runs changes to a plan.
 type helper struct {
 	in    plan.Input
 	out   *Answer
 	model *line.Model
+	left  int // steps
 }
 
 // remedies runs changes for what went wrong, and keeps those with which it does not.
 func remedies(in plan.Input, out *Answer) map[f.ID][]Remedy {
 	fixes := map[f.ID][]Remedy{}
-	h := helper{in: in, out: out}
+	h := helper{in: in, out: out, left: stepsOfHelpers}
 	h.in.Plan.Script = out.Script
 	s, err := plan.Resolve(h.in)
 	if err != nil {
@@ -56,7 +61,7 @@ func remedies(in plan.Input, out *Answer) map[f.ID][]Remedy {
 		}
 		var tried []Remedy
 		for _, c := range h.changes(one) {
-			if len(tried) == mostTried {
+			if len(tried) == mostTried || h.left <= 0 {
 				break
 			}
 			if h.helps(&c, one.ID) {
@@ -269,7 +274,10 @@ func (h *helper) helps(c *Remedy, id f.ID) bool {
 	if err != nil || t == nil {
 		return false
 	}
-	r, err := simulate(newMachine(t, &t.Script), &t.Script, usual)
+	r, err := simulate(newMachine(t, &t.Script), &t.Script, detail{fine: 1, most: h.left})
+	if r != nil {
+		h.left -= r.steps
+	}
 	if err != nil {
 		return false
 	}

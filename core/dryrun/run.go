@@ -1,6 +1,7 @@
 package dryrun
 
 import (
+	"cmp"
 	"errors"
 	"math"
 
@@ -41,7 +42,8 @@ type run struct {
 	detail detail
 	ode    *numeric.ODE
 	y      []float64 // the state where something happens
-	next   int       // of the script's events
+	steps  int
+	next   int // of the script's events
 	ends   float64
 	still  float64 // when all stood still; +Inf while it does not
 
@@ -72,12 +74,14 @@ type watch struct {
 type detail struct {
 	fine     float64 // of the usual tolerance
 	endsOnly bool    // rows are kept only where something happens
+	most     int     // steps it may take; mostSteps when 0
 }
 
 // usual is a run that is looked at.
 var usual = detail{fine: 1}
 
-// simulate runs a script on a machine. The error says that the numbers would not have it.
+// simulate runs a script on a machine. The error says that the numbers would not have it, or errNeverEnds that it took
+// more steps than it may; the run is as far then as it came.
 func simulate(m *machine, s *script.Resolved, d detail) (*run, error) {
 	r := &run{moving: moving{machine: m, stuck: true, sense: 1, settled: true, powerOn: true, starts: true}, script: s,
 		detail: d, arrives: math.Inf(1), still: math.Inf(1), jobEntry: -1, jamEntry: -1, y: make([]float64, states)}
@@ -95,13 +99,13 @@ func simulate(m *machine, s *script.Resolved, d detail) (*run, error) {
 	r.ode = numeric.NewODE(r.slope, 0, r.y, r.tolerance())
 	r.watch()
 	r.log.begin(r)
-	for steps := 0; ; steps++ {
+	for ; ; r.steps++ {
 		r.happen(r.ode.Time())
 		if r.over() {
 			break
 		}
-		if steps > mostSteps {
-			return nil, errNeverEnds
+		if r.steps > cmp.Or(d.most, mostSteps) {
+			return r, errNeverEnds
 		}
 		if err := r.advance(); err != nil {
 			return nil, err
@@ -162,6 +166,12 @@ func (r *run) until() float64 {
 		} else {
 			t = min(t, max(last, r.still)+stillFor)
 		}
+	}
+	if !r.fed.On && !r.stuck {
+		// What holds a coast back may bend with speed, so no step is longer than it takes to lose a tenth of full speed.
+		turns := r.turns * r.turns
+		drag := max(r.load(r.ode.Time(), r.ode.State()), r.resting, within)
+		t = min(t, r.ode.Time()+0.1*r.full/r.turns*(r.rest+r.rotor*turns)/drag)
 	}
 	return max(t, r.ode.Time()+within)
 }

@@ -9,9 +9,9 @@ import (
 	"jiriki/core/work"
 )
 
-// Format and Version are written into every file. A reader refuses other formats and newer versions. The version is that of
-// the documents in it, and so of a database's too: it rises with any field that a machine, plan, part or entry gains, for
-// a program that does not know the field would refuse or drop it. Version 1 is the first.
+// Format and Version are written into every file. A reader refuses other formats and newer versions. The version is
+// that of the documents in it, and so of a database's too: it rises with any field that a machine, plan, part or
+// entry gains, for a program that does not know the field would refuse or drop it. Version 1 is the first.
 const (
 	Format  = "jiriki"
 	Version = 2

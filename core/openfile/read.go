@@ -218,8 +218,8 @@ func (f *reading) checkVersion() error {
 	case v == "":
 		v = "missing"
 	case err == nil && n > Version:
-		return ReadError{Where: "version", Message: fmt.Sprintf("the file is of version %d, and this Jiriki reads up to "+
-			"version %d: read it with a newer one", n, Version)}
+		return ReadError{Where: "version", Message: fmt.Sprintf("the file is of version %d, and this Jiriki reads up "+
+			"to version %d: read it with a newer one", n, Version)}
 	case err == nil && n >= 1:
 		return nil
 	}

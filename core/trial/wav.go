@@ -18,7 +18,8 @@ const (
 )
 
 // ReadWAV reads an uncompressed WAV file (8, 16, 24 or 32 bits, or 32-bit floating point) as mono samples from −1 to 1;
-// several channels are averaged. No more is read than is listened to, [MostSeconds]. It returns an error that wraps ErrWAV for anything else.
+// several channels are averaged. No more is read than is listened to, [MostSeconds]. It returns an error that wraps
+// ErrWAV for anything else.
 func ReadWAV(data []byte) (samples []float64, rate float64, err error) {
 	if len(data) < 12 || string(data[:4]) != "RIFF" || string(data[8:12]) != "WAVE" {
 		return nil, 0, ErrWAV

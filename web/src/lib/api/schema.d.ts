@@ -5033,9 +5033,7 @@ export interface operations {
     import: {
         parameters: {
             query?: never;
-            header?: {
-                "Content-Length"?: number;
-            };
+            header?: never;
             path?: never;
             cookie?: never;
         };
