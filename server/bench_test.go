@@ -30,7 +30,7 @@ func BenchmarkAssessOverHTTP(b *testing.B) {
 	file, err := demo.Workshop()
 	require.NoError(b, err)
 	m := file.Machines[0]
-	tried := m.Plans[1]
+	tried := m.Plans[1].Plan
 	tried.Checks = nil
 	body := filledOnly(b, plan.Input{Units: "metric", Machine: m.Machine, Plan: tried})
 	kept := storetest.Open(b)

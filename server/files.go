@@ -16,9 +16,10 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humaecho"
 
+	"jiriki/core/logbook"
 	"jiriki/core/openfile"
-	"jiriki/core/plan"
 	"jiriki/core/shelf"
+	"jiriki/core/work"
 	"jiriki/store"
 )
 
@@ -57,20 +58,24 @@ func (a *api) files(h huma.API) {
 
 // exportWorkshop writes the file as it is read from the database: it may be long.
 func (a *api) exportWorkshop(context.Context, *struct{}) (*huma.StreamResponse, error) {
-	return a.download("jiriki-workshop.json", "application/json", func(ctx context.Context, out io.Writer) error {
-		w := openfile.NewWriter(out)
-		if err := a.store.Export(ctx, w); err != nil {
-			return err
-		}
-		return w.Close()
-	}), nil
+	return a.download("jiriki-workshop.json", "application/json", Export), nil
+}
+
+// Export writes a workshop as an open file.
+func Export(ctx context.Context, from *store.Store, out io.Writer) error {
+	w := openfile.NewWriter(out)
+	if err := from.Export(ctx, w); err != nil {
+		return err
+	}
+	return w.Close()
 }
 
 // download streams a file as it is written.
-func (a *api) download(name, contentType string, write func(context.Context, io.Writer) error) *huma.StreamResponse {
+func (a *api) download(name, contentType string,
+	write func(context.Context, *store.Store, io.Writer) error) *huma.StreamResponse {
 	return &huma.StreamResponse{Body: func(ctx huma.Context) {
 		out := &fileWriter{ctx: ctx, name: name, contentType: contentType}
-		err := write(ctx.Context(), out)
+		err := write(ctx.Context(), a.store, out)
 		switch {
 		case err == nil:
 		case out.begun:
@@ -109,7 +114,7 @@ func (a *api) exportPlan(ctx context.Context, in *IDPath) (*fileOutput, error) {
 		return nil, a.fail(ctx, err)
 	}
 	b, err := openfile.Encode(openfile.File{Machines: []openfile.Machine{{Machine: s.Machine.Described,
-		Plans: []plan.Plan{s.Plan.Described}}}})
+		Plans: []openfile.Plan{{Plan: s.Plan.Described}}}}})
 	return &fileOutput{fmt.Sprintf("attachment; filename=%q", "jiriki-plan-"+strings.ToLower(s.Plan.Letter)+".json"),
 			"application/json", b},
 		err
@@ -187,6 +192,8 @@ type checking struct {
 	to       openfile.Sink
 	registry huma.Registry
 	added    *Imported
+	// of the last machine
+	plans, entries int
 }
 
 func (c *checking) Name(name string) error {
@@ -197,13 +204,35 @@ func (c *checking) Name(name string) error {
 	return c.to.Name(name)
 }
 
-func (c *checking) Machine(m openfile.Machine) error {
-	if err := c.hold("OpenfileMachine", fmt.Sprintf("machines[%d]", c.added.Machines), m); err != nil {
+func (c *checking) Machine(m work.Machine) error {
+	c.plans, c.entries = 0, 0
+	c.added.Machines++
+	if err := c.hold("WorkMachine", c.within("machine"), m); err != nil {
 		return err
 	}
-	c.added.Machines++
-	c.added.Plans += len(m.Plans)
 	return c.to.Machine(m)
+}
+
+// within is where something of the last machine stands.
+func (c *checking) within(what string) string {
+	return fmt.Sprintf("machines[%d].%s", c.added.Machines-1, what)
+}
+
+func (c *checking) Plan(p openfile.Plan) error {
+	if err := c.hold("OpenfilePlan", c.within(fmt.Sprintf("plans[%d]", c.plans)), p); err != nil {
+		return err
+	}
+	c.plans++
+	c.added.Plans++
+	return c.to.Plan(p)
+}
+
+func (c *checking) Entry(e logbook.Entry) error {
+	if err := c.hold("LogbookEntry", c.within(fmt.Sprintf("log[%d]", c.entries)), e); err != nil {
+		return err
+	}
+	c.entries++
+	return c.to.Entry(e)
 }
 
 func (c *checking) Part(item shelf.Item) error {

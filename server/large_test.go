@@ -52,10 +52,11 @@ func largeFile(machines, plans, parts int) (openfile.File, error) {
 	for i := range machines {
 		m := from.Machines[i%len(from.Machines)]
 		m.Machine.Name = fmt.Sprintf("%s %d", m.Machine.Name, i/len(from.Machines)+1)
-		these := make([]plan.Plan, plans)
+		these := make([]openfile.Plan, plans)
 		for k := range these {
 			p := m.Plans[k%len(m.Plans)]
 			p.Motor = nudged(p.Motor, i*plans+k)
+			p.Letter = ""
 			these[k] = p
 		}
 		out.Machines = append(out.Machines, openfile.Machine{Machine: m.Machine, Plans: these})

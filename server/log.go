@@ -1,16 +1,18 @@
 package server
 
 import (
-	"bytes"
 	"context"
 	"encoding/csv"
 	"errors"
 	"fmt"
+	"io"
 	"net/http"
 	"strings"
 	"time"
+	"unicode/utf8"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
 
 	"jiriki/core/assess"
 	"jiriki/core/build"
@@ -99,11 +101,14 @@ func (a *api) getLog(ctx context.Context, in *struct {
 	Plan   string         `query:"plan" maxLength:"36" doc:"Of whose line the upkeep is; none when empty"`
 	Search string         `query:"search" maxLength:"100"`
 	Sorts  []logbook.Sort `query:"sorts" maxItems:"12"`
-	Offset int            `query:"offset" minimum:"0" maximum:"20000"`
+	Offset int            `query:"offset" minimum:"0" maximum:"10000000"`
 }) (*struct{ Body Log }, error) {
 	filter := store.LogFilter{Search: in.Search, Most: logPage + 1, Offset: in.Offset}
 	for _, s := range in.Sorts {
 		filter.Sorts = append(filter.Sorts, string(s))
+	}
+	if err := a.store.HasMachine(ctx, in.ID); err != nil {
+		return nil, a.fail(ctx, err)
 	}
 	list, err := a.store.Log(ctx, in.ID, filter)
 	if err != nil {
@@ -134,35 +139,39 @@ func planOf(s store.Sheet, units quantity.System) plan.Input {
 	return plan.Input{Units: units, Machine: s.Machine.Described, Plan: s.Plan.Described}
 }
 
-func (a *api) getLogCSV(ctx context.Context, in *IDPath) (*fileOutput, error) {
-	list, err := a.store.Log(ctx, in.ID, store.LogFilter{Most: logbook.MostEntries})
-	if err != nil {
+// getLogCSV writes the log as it is read: it may be long.
+func (a *api) getLogCSV(ctx context.Context, in *IDPath) (*huma.StreamResponse, error) {
+	if err := a.store.HasMachine(ctx, in.ID); err != nil {
 		return nil, a.fail(ctx, err)
 	}
 	names := map[logbook.Sort]string{}
 	for _, s := range logbook.Sorts() {
 		names[s.Sort] = s.Name
 	}
-	var out bytes.Buffer
-	w := csv.NewWriter(&out)
-	_ = w.Write([]string{"happened", "what", "plan", "title", "detail", "hours", "item", "before", "written by itself"})
-	for _, e := range list {
-		itself := "no"
-		if e.Itself {
-			itself = "yes"
+	write := func(ctx context.Context, from *store.Store, out io.Writer) error {
+		w := csv.NewWriter(out)
+		if err := w.Write([]string{"happened", "what", "plan", "title", "detail", "hours", "item", "before",
+			"written by itself"}); err != nil {
+			return err
 		}
-		_ = w.Write([]string{e.Happened.Format(time.RFC3339), names[e.Sort], e.Plan, safeCell(e.Title),
-			safeCell(e.Detail),
-			safeCell(string(e.Hours)), safeCell(e.Item), safeCell(e.Before), itself})
+		err := from.EachEntry(ctx, in.ID, func(e logbook.Entry) error {
+			itself := "no"
+			if e.Itself {
+				itself = "yes"
+			}
+			return w.Write([]string{e.Happened.Format(time.RFC3339), names[e.Sort], e.Plan, safeCell(e.Title),
+				safeCell(e.Detail), safeCell(string(e.Hours)), safeCell(e.Item), safeCell(e.Before), itself})
+		})
+		w.Flush()
+		return errors.Join(err, w.Error())
 	}
-	w.Flush()
-	return &fileOutput{`attachment; filename="jiriki-log.csv"`, "text/csv; charset=utf-8", out.Bytes()}, a.fail(ctx,
-		w.Error())
+	return a.download("jiriki-log.csv", "text/csv; charset=utf-8", write), nil
 }
 
 // safeCell keeps a spreadsheet from taking what a person wrote for a formula.
 func safeCell(s string) string {
-	if s != "" && strings.ContainsRune("=+-@\t\r", rune(s[0])) {
+	first, _ := utf8.DecodeRuneInString(s)
+	if s != "" && strings.ContainsRune("=+-@\t\r\n＝＋－＠", first) {
 		return "'" + s
 	}
 	return s
@@ -192,18 +201,8 @@ func (a *api) logFail(ctx context.Context, err error) error {
 	return a.fail(ctx, err)
 }
 
-func isUUID(s string) bool {
-	if len(s) != 36 {
-		return false
-	}
-	for i, r := range s {
-		dash := i == 8 || i == 13 || i == 18 || i == 23
-		if dash != (r == '-') || !dash && !strings.ContainsRune("0123456789abcdefABCDEF", r) {
-			return false
-		}
-	}
-	return true
-}
+// isUUID reports whether a text is a UUID as it is written with dashes.
+func isUUID(s string) bool { return len(s) == 36 && uuid.Validate(s) == nil }
 
 func (a *api) saveEntry(ctx context.Context, in *struct {
 	IDPath

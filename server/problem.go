@@ -10,6 +10,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/labstack/echo/v5"
 
+	"jiriki/core/bounds"
 	"jiriki/core/openfile"
 	"jiriki/core/quantity"
 	"jiriki/store"
@@ -49,6 +50,9 @@ func (a *api) fail(ctx context.Context, err error) error {
 	case errors.Is(err, store.ErrTooMany):
 		return huma.Error409Conflict(fmt.Sprintf("A workshop holds at most %d machines and %d parts. "+
 			"Delete some first.", openfile.MaxMachines, openfile.MaxShelf))
+	case errors.Is(err, store.ErrLong):
+		return huma.Error422UnprocessableEntity(fmt.Sprintf("One machine, plan or part holds at most %d MB: "+
+			"shorten or delete trials.", bounds.PartBytes>>20))
 	case errors.Is(err, store.ErrText):
 		return huma.Error422UnprocessableEntity("A text holds a character that cannot be kept.",
 			&huma.ErrorDetail{Message: "take out the control character (NUL) and try again"})

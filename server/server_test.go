@@ -205,7 +205,7 @@ func TestFilesGoOutAndComeBackWholeOrNotAtAll(t *testing.T) {
 
 	bad := one
 	bad.Machines = append(append([]openfile.Machine{}, one.Machines...), one.Machines...)
-	bad.Machines[1].Plans = append([]plan.Plan{}, one.Machines[0].Plans...)
+	bad.Machines[1].Plans = append([]openfile.Plan{}, one.Machines[0].Plans...)
 	bad.Machines[1].Plans[0].Motor.Kind = "steam"
 	var problem huma.ErrorModel
 	require.Equal(t, 422, s.do("POST", "/api/import", text(t, bad), &problem))

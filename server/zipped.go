@@ -17,34 +17,33 @@ import (
 	"jiriki/store"
 )
 
-// exportZip writes the file with the pictures beside it, each under its ID.
+// exportZip writes the file with the pictures beside it.
 func (a *api) exportZip(context.Context, *struct{}) (*huma.StreamResponse, error) {
-	return a.download("jiriki-workshop.zip", "application/zip", func(ctx context.Context, out io.Writer) error {
-		z := zip.NewWriter(out)
-		text, err := z.Create(zippedFile)
+	return a.download("jiriki-workshop.zip", "application/zip", ExportZip), nil
+}
+
+// ExportZip writes a workshop as a zip: the open file, and the pictures beside it, each under its ID.
+func ExportZip(ctx context.Context, from *store.Store, out io.Writer) error {
+	z := zip.NewWriter(out)
+	text, err := z.Create(zippedFile)
+	if err != nil {
+		return err
+	}
+	if err := Export(ctx, from, text); err != nil {
+		return err
+	}
+	if err := from.Pictures(ctx, func(id string, jpeg []byte) error {
+		// A JPEG gets no smaller.
+		to, err := z.CreateHeader(&zip.FileHeader{Name: zippedPictures + id + ".jpg", Method: zip.Store})
 		if err != nil {
 			return err
 		}
-		w := openfile.NewWriter(text)
-		if err := a.store.Export(ctx, w); err != nil {
-			return err
-		}
-		if err := w.Close(); err != nil {
-			return err
-		}
-		if err := a.store.Pictures(ctx, func(id string, jpeg []byte) error {
-			// A JPEG gets no smaller.
-			to, err := z.CreateHeader(&zip.FileHeader{Name: zippedPictures + id + ".jpg", Method: zip.Store})
-			if err != nil {
-				return err
-			}
-			_, err = to.Write(jpeg)
-			return err
-		}); err != nil {
-			return err
-		}
-		return z.Close()
-	}), nil
+		_, err = to.Write(jpeg)
+		return err
+	}); err != nil {
+		return err
+	}
+	return z.Close()
 }
 
 // What is in a zip: the open file, and the pictures by their IDs.

@@ -3,11 +3,13 @@ package store
 import (
 	"context"
 	"crypto/md5" //nolint:gosec // names rows, keeps no secret
+	"database/sql"
 	"encoding/hex"
 	"errors"
 	"strings"
 	"time"
 
+	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
 	"jiriki/core/logbook"
@@ -70,6 +72,13 @@ func orEmpty(list []string) []string {
 	return list
 }
 
+// EachEntry gives a machine's entries on as they are read, those that happened last first.
+func (s *Store) EachEntry(ctx context.Context, machineID string, each func(logbook.Entry) error) error {
+	return eachRow(ctx, s.db, func(r logRow) error { return each(r.entry().Entry) }, `SELECT `+logColumns+`
+		FROM log_entry e LEFT JOIN plan p ON p.id = e.plan_id
+		WHERE e.machine_id = $1 AND e.deleted_at IS NULL ORDER BY e.happened DESC, e.place DESC`, machineID)
+}
+
 // LogOfUse returns the entries that hours and upkeep follow from, and the first of all.
 func (s *Store) LogOfUse(ctx context.Context, machineID string) ([]logbook.Entry, error) {
 	var rows []logRow
@@ -100,9 +109,10 @@ func (s *Store) LastEntries(ctx context.Context, most int) ([]LogEntry, []string
 	return out, machines, away(err)
 }
 
-// AddEntry writes an entry. One that is there under its ID already is left as it is: it was sent twice. ErrFull where
-// the
-// log is full, ErrNotFound where there is no such machine.
+// AddEntry writes an entry. One that the machine has under its ID already is left as it is: it was sent twice; where
+// another machine has it, this one is kept under a new one. ErrFull where the log is full, ErrNotFound where there is
+// no
+// such machine.
 func (s *Store) AddEntry(ctx context.Context, machineID string, e logbook.Entry) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error { return addEntry(ctx, tx, machineID, e) })
 }
@@ -114,17 +124,27 @@ func addEntry(ctx context.Context, tx *sqlx.Tx, machineID string, e logbook.Entr
 		machineID); err != nil {
 		return err
 	}
-	if err := tx.GetContext(ctx, &n, `SELECT count(*) FROM log_entry WHERE machine_id = $1 AND deleted_at IS NULL`,
-		machineID); err != nil {
+	// What the program writes itself is not counted: there is one entry for a check or trial, and one an hour.
+	if err := tx.GetContext(ctx, &n, `SELECT count(*) FROM log_entry WHERE machine_id = $1 AND deleted_at IS NULL
+		AND NOT coalesce((described ->> 'itself')::boolean, false)`, machineID); err != nil {
 		return err
 	}
 	if n >= logbook.MostEntries {
 		return ErrFull
 	}
-	_, err := tx.ExecContext(ctx, `INSERT INTO log_entry (id, machine_id, plan_id, happened, described)
-		VALUES ($1, $2, (SELECT id FROM plan WHERE machine_id = $2 AND letter = $3), $4, $5) ON CONFLICT (id) DO
-		NOTHING`,
-		e.ID, machineID, e.Plan, e.Happened, keptEntry(e))
+	const insert = `INSERT INTO log_entry (id, machine_id, plan_id, happened, described)
+		VALUES ($1, $2, (SELECT id FROM plan WHERE machine_id = $2 AND letter = $3), $4, $5)`
+	var of string
+	err := tx.GetContext(ctx, &of, `SELECT machine_id FROM log_entry WHERE id = $1`, e.ID)
+	switch {
+	case err == nil && of == machineID:
+		return nil // sent twice
+	case err == nil:
+		e.ID = uuid.NewString()
+	case !errors.Is(err, sql.ErrNoRows):
+		return err
+	}
+	_, err = tx.ExecContext(ctx, insert, e.ID, machineID, e.Plan, e.Happened, keptEntry(e))
 	return err
 }
 
@@ -159,6 +179,7 @@ func (s *Store) SaveEntry(ctx context.Context, id string, version int, e logbook
 		if now.Version != version {
 			return ErrStale
 		}
+		e.Itself = now.Itself // who wrote it is not the person's to say
 		_, err = tx.ExecContext(ctx, `UPDATE log_entry SET described = $2, happened = $3, version = version + 1 WHERE
 		id = $1`,
 			id, keptEntry(e), e.Happened)

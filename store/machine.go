@@ -58,6 +58,11 @@ func addMachine(ctx context.Context, tx *sqlx.Tx, m work.Machine, plans []plan.P
 	return id, ids, nil
 }
 
+// HasMachine returns ErrNotFound where there is no such machine, or it is deleted.
+func (s *Store) HasMachine(ctx context.Context, id string) error {
+	return away(s.db.GetContext(ctx, new(string), `SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL`, id))
+}
+
 // RenameMachine changes a machine's name and nothing else.
 func (s *Store) RenameMachine(ctx context.Context, id, name string) error {
 	return s.changeOne(ctx,

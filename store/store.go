@@ -15,6 +15,7 @@ import (
 	"strconv"
 	"sync/atomic"
 
+	"jiriki/core/bounds"
 	"jiriki/core/openfile"
 
 	"github.com/jackc/pgx/v5"
@@ -36,6 +37,7 @@ var (
 	ErrTooMany  = errors.New("more than a workshop holds")
 	ErrAway     = errors.New("the database is not answering")
 	ErrText     = errors.New("holds a character that cannot be kept")
+	ErrLong     = errors.New("longer than is kept")
 	ErrBusy     = errors.New("the database is busy")
 	ErrNewer    = errors.New("a newer program keeps this workshop")
 )
@@ -228,9 +230,19 @@ func away(err error) error {
 // described carries a description in and out of a jsonb column.
 type described[T any] struct{ V T }
 
+// mostKept is how long a description may be, in bytes: a little less than a file's reader takes, so that what goes out
+// comes back.
+const mostKept = bounds.PartBytes - 1<<12
+
 // Value writes the description as JSON.
-func (d described[T]) Value() (driver.Value, error) {
+func (d described[T]) Value() (driver.Value, error) { return d.text() }
+
+// text is the description as JSON. The error is ErrLong where it is longer than is kept.
+func (d described[T]) text() (string, error) {
 	b, err := json.Marshal(d.V)
+	if len(b) > mostKept {
+		return "", ErrLong
+	}
 	return string(b), err
 }
 

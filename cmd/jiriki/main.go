@@ -20,7 +20,6 @@ import (
 
 	"github.com/alecthomas/kong"
 
-	"jiriki/core/openfile"
 	"jiriki/core/plan"
 	"jiriki/core/source"
 	"jiriki/demo"
@@ -204,7 +203,7 @@ func (*demoCmd) Run(ctx context.Context) error {
 }
 
 type exportCmd struct {
-	File string `arg:"" optional:"" help:"Where to write; standard output when left out." type:"path"`
+	File string `arg:"" optional:"" help:"Where to write, a zip with the pictures where its name ends in .zip; standard output when left out." type:"path"`
 }
 
 // Run writes the workshop.
@@ -215,23 +214,27 @@ func (c *exportCmd) Run(ctx context.Context) error {
 	}
 	defer func() { _ = s.Close() }()
 	if c.File == "" {
-		return export(ctx, s, os.Stdout)
+		return export(ctx, s, os.Stdout, server.Export)
+	}
+	write := server.Export
+	if strings.EqualFold(filepath.Ext(c.File), ".zip") {
+		write = server.ExportZip
 	}
 	// A file that is there already is kept until the new one is whole.
 	out, err := os.CreateTemp(filepath.Dir(c.File), ".jiriki-*")
 	if err != nil {
 		return err
 	}
-	if err := errors.Join(export(ctx, s, out), out.Chmod(0o644), out.Close()); err != nil {
+	if err := errors.Join(export(ctx, s, out, write), out.Chmod(0o644), out.Close()); err != nil {
 		return errors.Join(err, os.Remove(out.Name()))
 	}
 	return os.Rename(out.Name(), c.File)
 }
 
-func export(ctx context.Context, s *store.Store, to io.Writer) error {
+func export(ctx context.Context, s *store.Store, to io.Writer,
+	write func(context.Context, *store.Store, io.Writer) error) error {
 	buffered := bufio.NewWriter(to)
-	w := openfile.NewWriter(buffered)
-	return errors.Join(s.Export(ctx, w), w.Close(), buffered.Flush())
+	return errors.Join(write(ctx, s, buffered), buffered.Flush())
 }
 
 type importCmd struct {

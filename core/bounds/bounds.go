@@ -15,7 +15,11 @@ const (
 	UsualMost = 200     // elements of a list
 	Deepest   = 24      // lists and groups within each other
 	MostBlank = 1 << 16 // spaces and line ends in a row, which a decoder holds on to
-	PartBytes = 4 << 20 // one machine with its plans, one part of the shelf, or one member of a request
+	PartBytes = 4 << 20 // one machine, plan, entry or part of the shelf in a file, or one member of a request
+	// BlankShare is how many spaces and line ends outside of texts count for one byte: what is set out for reading is
+	// no
+	// longer than the same in one line, and yet not without bounds.
+	BlankShare = 16
 )
 
 // Shape is what a JSON value may hold. The nil Shape is a value whose type says nothing of it.
@@ -23,9 +27,12 @@ type Shape struct {
 	fields map[string]*Shape // members of a group, by their names in small letters
 	elem   *Shape            // what a list is of
 	most   int               // elements of the list
+	parts  bool              // each of them is a part with a length of its own
 }
 
-// Of returns the shape of a type: its lists hold as many elements as the field's maxItems says.
+// Of returns the shape of a type: its lists hold as many elements as the field's maxItems says, and each is a part of
+// its
+// own where the field's tag says parts:"each".
 func Of(t reflect.Type) *Shape {
 	switch t.Kind() {
 	case reflect.Pointer:
@@ -58,6 +65,9 @@ func (s *Shape) addFields(t reflect.Type) {
 		shape := Of(f.Type)
 		if most, err := strconv.Atoi(f.Tag.Get("maxItems")); err == nil {
 			shape.most = most
+		}
+		if shape != nil {
+			shape.parts = f.Tag.Get("parts") == "each"
 		}
 		s.fields[strings.ToLower(name)] = shape
 	}
@@ -240,15 +250,27 @@ func (c *Checker) valueShape() *Shape {
 // count adds n bytes to the part that is being read.
 func (c *Checker) count(n int) error {
 	c.offset += int64(n)
-	between := len(c.open) < 2 || len(c.open) == 2 && c.open[1].list
-	if between && !c.inString {
+	if !c.inString && c.between() {
 		c.part = 0
+		return nil
+	}
+	if c.blank > 0 && c.blank%BlankShare != 0 {
 		return nil
 	}
 	if c.part += int64(n); c.part > PartBytes {
 		return c.fail(fmt.Sprintf("longer than %d MB", PartBytes>>20))
 	}
 	return nil
+}
+
+// between reports whether this is no part's: outside of the whole's members, or between the elements of a list of
+// parts.
+func (c *Checker) between() bool {
+	if len(c.open) < 2 {
+		return true
+	}
+	top := &c.open[len(c.open)-1]
+	return top.list && (len(c.open) == 2 || top.shape != nil && top.shape.parts)
 }
 
 // fail names what is open.

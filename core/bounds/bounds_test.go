@@ -23,6 +23,7 @@ type inner struct {
 type outer struct {
 	inner
 	Parts []inner        `json:"parts" maxItems:"2"`
+	Each  []inner        `json:"each" maxItems:"9" parts:"each"`
 	Deep  *inner         `json:"deep"`
 	Any   map[string]any `json:"any"`
 }
@@ -64,9 +65,20 @@ func TestDepthAndLengthAreBounded(t *testing.T) {
 	blank := strings.Repeat(" \n", bounds.MostBlank/2)
 	assert.NoError(t, shape.Check([]byte(blank+"{"+blank+`"note"`+blank+":"+blank+`"`+blank+blank+`"}`)))
 	assert.ErrorContains(t, shape.Check([]byte(`{"note":`+blank+" ")), "65536 spaces and line ends in a row")
-	// Each part of the whole has its own length.
+	// What is set out for reading is no longer than in one line, and yet bounded.
+	rows := func(space string) string {
+		return `{"deep":{"any":[` + strings.Repeat("{},", 150) + strings.Repeat(space+`{`+space+`},`, 1) + `{}]}}`
+	}
+	assert.NoError(t, shape.Check([]byte(rows(blank[1:]))))
+	spread := `{"deep":{` + strings.Repeat(blank[:1600]+`"x":0,`+blank[:1600], 30_000)
+	assert.ErrorContains(t, shape.Check([]byte(spread)), "longer than 4 MB")
+	assert.NoError(t, shape.Check([]byte(spread[:10*bounds.PartBytes])))
+	// Each part of the whole has its own length, and so has each of a list of parts within one.
 	half := `{"note":"` + strings.Repeat("x", bounds.PartBytes/2) + `"}`
 	assert.NoError(t, shape.Check([]byte(`{"parts":[`+half+`,`+half+`],"deep":`+half+`}`)))
+	each := bounds.Of(reflect.TypeFor[[]outer]())
+	assert.NoError(t, each.Check([]byte(`[{"each":[`+half+`,`+half+`,`+half+`]}]`)))
+	assert.ErrorContains(t, each.Check([]byte(`[{"parts":[`+half+`,`+half+`]}]`)), "longer than 4 MB")
 }
 
 // It is told as soon as it is certain, not when all of it has come.

@@ -168,7 +168,8 @@ func (r *run) until() float64 {
 		}
 	}
 	if !r.fed.On && !r.stuck {
-		// What holds a coast back may bend with speed, so no step is longer than it takes to lose a tenth of full speed.
+		// What holds a coast back may bend with speed, so no step is longer than a tenth of full speed takes to be
+		// lost.
 		turns := r.turns * r.turns
 		drag := max(r.load(r.ode.Time(), r.ode.State()), r.resting, within)
 		t = min(t, r.ode.Time()+0.1*r.full/r.turns*(r.rest+r.rotor*turns)/drag)

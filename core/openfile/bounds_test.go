@@ -6,8 +6,6 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
-
-	"jiriki/core/logbook"
 )
 
 // What is told of a bound and what is held are one figure.
@@ -22,5 +20,4 @@ func TestBoundsAreThoseOfTheFields(t *testing.T) {
 	assert.Equal(t, MaxMachines, most(File{}, "Machines"))
 	assert.Equal(t, MaxShelf, most(File{}, "Shelf"))
 	assert.Equal(t, MaxPlans, most(Machine{}, "Plans"))
-	assert.Equal(t, logbook.MostEntries, most(Machine{}, "Log"))
 }

@@ -20,7 +20,7 @@ const (
 // Bounds on what one file, and so a workshop, may hold. A file is read and written piece by piece, so its length
 // bounds the time it takes and not the memory.
 const (
-	MaxBytes    = 256 << 20
+	MaxBytes    = 2 << 30
 	MaxMachines = 1000
 	MaxPlans    = 26
 	MaxShelf    = plan.MaxShelf
@@ -35,18 +35,28 @@ type File struct {
 	Shelf    []shelf.Item `json:"shelf" maxItems:"5000" nullable:"false"`
 }
 
-// Machine is a machine with its plans.
+// Machine is a machine with its plans and its log. Plans and entries are read and written one by one, so that there may
+// be as many as a workshop of many years has.
 type Machine struct {
 	Machine work.Machine    `json:"machine"`
-	Plans   []plan.Plan     `json:"plans" maxItems:"26" nullable:"false"`
-	Log     []logbook.Entry `json:"log" maxItems:"20000" nullable:"false" doc:"What happened to it"`
+	Plans   []Plan          `json:"plans" maxItems:"26" parts:"each" nullable:"false"`
+	Log     []logbook.Entry `json:"log" maxItems:"10000000" parts:"each" nullable:"false" doc:"What happened to it"`
 }
 
-// Sink takes the contents of a workshop one by one, in the order they stand: a file's as it is read,
-// a store's as it is exported. An error stops whoever fills it.
+// Plan is a plan under its letter.
+type Plan struct {
+	Letter string `json:"letter" maxLength:"1" pattern:"^[A-Z]?$" doc:"What the log calls it; the next that is free when empty"`
+	plan.Plan
+}
+
+// Sink takes the contents of a workshop one by one, in the order they stand: a file's as it is read, a store's as it is
+// exported. Plans are of the machine before them, and so are entries, after all its plans. An error stops whoever fills
+// it.
 type Sink interface {
 	Name(string) error
-	Machine(Machine) error
+	Machine(work.Machine) error
+	Plan(Plan) error
+	Entry(logbook.Entry) error
 	Part(shelf.Item) error
 }
 
@@ -69,7 +79,7 @@ func (f File) Send(to Sink) error {
 		return err
 	}
 	for _, m := range f.Machines {
-		if err := to.Machine(m.whole()); err != nil {
+		if err := m.send(to); err != nil {
 			return err
 		}
 	}
@@ -81,13 +91,45 @@ func (f File) Send(to Sink) error {
 	return nil
 }
 
+func (m Machine) send(to Sink) error {
+	if err := to.Machine(m.Machine.Whole()); err != nil {
+		return err
+	}
+	for _, p := range m.Plans {
+		if err := to.Plan(p.whole()); err != nil {
+			return err
+		}
+	}
+	for _, e := range m.Log {
+		if err := to.Entry(e.Whole()); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// whole fills in the lists a plan may leave out.
+func (p Plan) whole() Plan { return Plan{p.Letter, p.Whole()} }
+
 // gathered is a Sink that keeps a file in memory.
 type gathered struct{ file File }
 
 func (g *gathered) Name(name string) error { g.file.Name = name; return nil }
 
-func (g *gathered) Machine(m Machine) error {
-	g.file.Machines = append(g.file.Machines, m)
+func (g *gathered) Machine(m work.Machine) error {
+	g.file.Machines = append(g.file.Machines, Machine{Machine: m, Plans: []Plan{}, Log: []logbook.Entry{}})
+	return nil
+}
+
+func (g *gathered) Plan(p Plan) error {
+	last := &g.file.Machines[len(g.file.Machines)-1]
+	last.Plans = append(last.Plans, p)
+	return nil
+}
+
+func (g *gathered) Entry(e logbook.Entry) error {
+	last := &g.file.Machines[len(g.file.Machines)-1]
+	last.Log = append(last.Log, e)
 	return nil
 }
 
@@ -103,17 +145,4 @@ func Gather(fill func(Sink) error) (File, error) {
 		return File{}, err
 	}
 	return g.file, nil
-}
-
-// whole fills in the lists a machine may leave out.
-func (m Machine) whole() Machine {
-	plans := make([]plan.Plan, len(m.Plans))
-	for i, p := range m.Plans {
-		plans[i] = p.Whole()
-	}
-	log := make([]logbook.Entry, len(m.Log))
-	for i, e := range m.Log {
-		log[i] = e.Whole()
-	}
-	return Machine{Machine: m.Machine.Whole(), Plans: plans, Log: log}
 }

@@ -57,8 +57,16 @@ func TestBadFilesSayWhatAndWhere(t *testing.T) {
 			"needs a name"},
 		{`{"format":"jiriki","version":1,"machines":[{"machine":{"jobs":[` + strings.Repeat(`{},`, 40) + `{}]}}]}`,
 			"machines[0].machine.jobs", "at most 40"},
-		{`{"format":"jiriki","version":1,"machines":[{"plans":[{"notes":"` + strings.Repeat("x", 5<<20) + `"}]}]}`,
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x"},"plans":[{"notes":"` +
+			strings.Repeat("x", 5<<20) + `"}]}]}`,
 			"machines[0].plans[0].notes", "longer than 4 MB"},
+		{`{"format":"jiriki","version":1,"machines":[null]}`, "line 1", "machines[0] holds a null where a group"},
+		{`{"format":"jiriki","version":1,"machines":[{"plans":[],"machine":{"name":"x"}}]}`, "machines[0].machine.name",
+			"needs a name"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x"},"log":[],"plans":[]}]}`, "line 1",
+			"a machine stands before its plans, and they before its log"},
+		{`{"format":"jiriki","version":1,"machines":[{"machine":{"name":"x"},"log":[{"plan":7}]}]}`, "line 1",
+			"machines[0].log[0].plan holds a number"},
 		{`{"format":"jiriki","version":1,"machines":[` + strings.Repeat("[", 40), "machines", "deep"},
 		{strings.Repeat(" ", 1<<17), "", "in a row"},
 	} {
@@ -88,7 +96,7 @@ func TestAFileHasALength(t *testing.T) {
 	text := `{"format":"jiriki","version":1,"machines":[` +
 		strings.Repeat(`{"machine":{"name":"Lathe","notes":"`+strings.Repeat("x", 1<<19)+`"}},`, 5)
 	assert.EqualError(t, read(strings.NewReader(text), &gathered{}, 2<<20), "the file is larger than 2 MB")
-	assert.Equal(t, 256<<20, MaxBytes)
+	assert.Equal(t, 2<<30, MaxBytes)
 }
 
 // A connection that breaks is not a fault of the file.

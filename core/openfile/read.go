@@ -15,6 +15,7 @@ import (
 	"jiriki/core/quantity"
 	"jiriki/core/shelf"
 	"jiriki/core/words"
+	"jiriki/core/work"
 )
 
 // Decode reads a whole file into memory; see [Read].
@@ -33,7 +34,7 @@ func Read(r io.Reader, to Sink) error { return read(r, to, MaxBytes) }
 func read(r io.Reader, to Sink, most int64) error {
 	f := &reading{from: &source{r: r, check: fileShape.Checker(), most: most}, to: to}
 	f.dec = json.NewDecoder(f.from)
-	if err := f.delimiter('{', "group of fields"); err != nil {
+	if err := f.delimiter('{', "the file", "group of fields"); err != nil {
 		return err
 	}
 	for f.dec.More() {
@@ -88,13 +89,17 @@ func (f *reading) member() error {
 		return f.checkVersion()
 	case "name":
 		return f.decode(&f.name, "name")
-	case "machines":
-		return f.list("machines", func() error { return f.machine() })
-	case "shelf":
-		return f.list("shelf", func() error { return f.part() })
+	case machinesList:
+		return f.list(machinesList, f.machine)
+	case shelfList:
+		return f.list(shelfList, f.part)
 	default:
-		return ReadError{Where: f.from.position(f.dec.InputOffset()), Message: fmt.Sprintf("unknown field %q", name)}
+		return f.unknown(name)
 	}
+}
+
+func (f *reading) unknown(name string) error {
+	return ReadError{Where: f.from.position(f.dec.InputOffset()), Message: fmt.Sprintf("unknown field %q", name)}
 }
 
 // list reads a list element by element; null is an empty one.
@@ -118,25 +123,96 @@ func (f *reading) list(name string, element func() error) error {
 	return f.explain(err)
 }
 
+// machine reads a machine, and passes its plans and its log on one by one. They stand after what they are of: plans
+// after the machine, and the log after both.
 func (f *reading) machine() error {
 	where := fmt.Sprintf("machines[%d]", f.machines)
 	if f.machines++; f.machines > MaxMachines {
 		return ReadError{Where: "machines", Message: fmt.Sprintf("at most %d machines", MaxMachines)}
 	}
-	var m Machine
-	if err := f.decode(&m, where); err != nil {
+	if err := f.delimiter('{', where, "group of fields"); err != nil {
 		return err
 	}
-	if len(m.Plans) > MaxPlans {
-		return ReadError{Where: where + ".plans", Message: fmt.Sprintf("at most %d plans", MaxPlans)}
+	m := ofMachine{reading: f, where: where}
+	for f.dec.More() {
+		if err := m.member(); err != nil {
+			return err
+		}
 	}
-	if len(m.Log) > logbook.MostEntries {
-		return ReadError{Where: where + ".log", Message: fmt.Sprintf("at most %d entries", logbook.MostEntries)}
+	if _, err := f.dec.Token(); err != nil {
+		return f.explain(err)
 	}
-	if quantity.Blank(m.Machine.Name) {
-		return ReadError{Where: where + ".machine.name", Message: "a machine needs a name"}
+	return m.begin()
+}
+
+// ofMachine is a machine being read.
+type ofMachine struct {
+	*reading
+	where          string
+	machine        work.Machine
+	begun, logged  bool // it is passed on, and its log is begun
+	plans, entries int
+}
+
+// begin passes the machine on, before what is its own.
+func (m *ofMachine) begin() error {
+	if m.begun {
+		return nil
 	}
-	return f.to.Machine(m.whole())
+	m.begun = true
+	if quantity.Blank(m.machine.Name) {
+		return ReadError{Where: m.where + ".machine.name", Message: "a machine needs a name"}
+	}
+	return m.to.Machine(m.machine.Whole())
+}
+
+// member reads one member of a machine.
+func (m *ofMachine) member() error {
+	key, err := m.dec.Token()
+	if err != nil {
+		return m.explain(err)
+	}
+	name, _ := key.(string)
+	switch name = strings.ToLower(name); {
+	case name == "machine" && !m.begun:
+		return m.decode(&m.machine, m.where+".machine")
+	case name == plansList && !m.logged:
+		if err := m.begin(); err != nil {
+			return err
+		}
+		return m.list(name, m.plan)
+	case name == logList:
+		m.logged = true
+		if err := m.begin(); err != nil {
+			return err
+		}
+		return m.list(name, m.entry)
+	case name == "machine", name == plansList:
+		return ReadError{Where: m.from.position(m.dec.InputOffset()), Message: "a machine stands before its plans, " +
+			"and " +
+			"they before its log"}
+	}
+	return m.unknown(name)
+}
+
+func (m *ofMachine) plan() error {
+	if m.plans++; m.plans > MaxPlans {
+		return ReadError{Where: m.where + ".plans", Message: fmt.Sprintf("at most %d plans", MaxPlans)}
+	}
+	var p Plan
+	if err := m.decode(&p, fmt.Sprintf("%s.plans[%d]", m.where, m.plans-1)); err != nil {
+		return err
+	}
+	return m.to.Plan(p.whole())
+}
+
+func (m *ofMachine) entry() error {
+	m.entries++
+	var e logbook.Entry
+	if err := m.decode(&e, fmt.Sprintf("%s.log[%d]", m.where, m.entries-1)); err != nil {
+		return err
+	}
+	return m.to.Entry(e.Whole())
 }
 
 func (f *reading) part() error {
@@ -178,19 +254,20 @@ func (f *reading) decode(v any, where string) error {
 			"json: ")}
 }
 
-func (f *reading) delimiter(want json.Delim, kind string) error {
+func (f *reading) delimiter(want json.Delim, what, kind string) error {
 	token, err := f.dec.Token()
 	if err != nil {
 		return f.explain(err)
 	}
 	if token != want {
-		return f.otherKind("the file", token, kind)
+		return f.otherKind(what, token, kind)
 	}
 	return nil
 }
 
 func (f *reading) otherKind(what string, token json.Token, want string) error {
-	kinds := map[string]string{"json.Delim": "group or list", "string": "string", "float64": "number", "bool": "bool"}
+	kinds := map[string]string{"json.Delim": "group or list", "string": "string", "float64": "number", "bool": "bool",
+		"<nil>": "null"}
 	return ReadError{Where: f.from.position(f.dec.InputOffset()),
 		Message: fmt.Sprintf("%s holds %s where %s belongs", what, words.A(kinds[fmt.Sprintf("%T", token)]),
 			words.A(want))}

@@ -138,7 +138,7 @@ func hostile(s *serving) ([]body, error) {
 		}
 		return b
 	}
-	in := plan.Input{Units: "metric", Machine: file.Machines[0].Machine, Plan: file.Machines[0].Plans[1]}
+	in := plan.Input{Units: "metric", Machine: file.Machines[0].Machine, Plan: file.Machines[0].Plans[1].Plan}
 	full := in
 	full.Machine.Jobs = nil
 	for i := range work.MaxJobs {
