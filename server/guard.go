@@ -1,6 +1,7 @@
 package server
 
 import (
+	"maps"
 	"net"
 	"net/http"
 	"net/url"
@@ -12,7 +13,7 @@ import (
 // guard answers only to names the server is known by, so that a page elsewhere cannot reach it
 // by pointing its own name at loopback, and refuses changes asked for by another origin.
 func guard(hosts []string) echo.MiddlewareFunc {
-	known := map[string]bool{"localhost": true}
+	known := maps.Clone(loopback)
 	for _, h := range hosts {
 		known[strings.ToLower(h)] = true
 	}
@@ -30,6 +31,9 @@ func guard(hosts []string) echo.MiddlewareFunc {
 		}
 	}
 }
+
+// loopback are the names of this machine to itself, beside its addresses.
+var loopback = map[string]bool{"localhost": true}
 
 func knownHost(hostport string, known map[string]bool) bool {
 	host := hostport
@@ -68,7 +72,10 @@ func headers(next echo.HandlerFunc) echo.HandlerFunc {
 		h.Set("Content-Security-Policy", policy)
 		h.Set("X-Content-Type-Options", "nosniff")
 		h.Set("Referrer-Policy", "no-referrer")
-		h.Set("Cross-Origin-Opener-Policy", "same-origin")
+		if r := c.Request(); r.TLS != nil || r.Header.Get("X-Forwarded-Proto") == "https" || knownHost(r.Host, loopback) {
+			// Elsewhere over plain HTTP a browser ignores it and complains.
+			h.Set("Cross-Origin-Opener-Policy", "same-origin")
+		}
 		h.Set("Cross-Origin-Resource-Policy", "same-origin")
 		return next(c)
 	}

@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import { openSheet } from '../sheet/context';
   import ThreeColumns from '../ui/ThreeColumns.svelte';
-  import { outbox } from '../log/send';
+  import { outbox } from '../log/send.svelte';
   import { blankDraft, entryOf } from '../log/draft';
   import { newId } from '../newId';
   import type { Schemas } from '../api/client';

@@ -7,7 +7,7 @@
   import DueList from './DueList.svelte';
   import type { Sort } from './draft';
   import { LogState } from './log.svelte';
-  import { outbox } from './send';
+  import { keptHere, outbox } from './send.svelte';
   import WriteEntry from './WriteEntry.svelte';
 
   /** What happened to the machine: by itself and by hand, what waits to be sent, and what is due. */
@@ -29,6 +29,9 @@
   $effect(() => {
     void state.search;
     void state.sorts;
+    untrack(() => state.first());
+  });
+  $effect(() => {
     if (sheet.saved.state === 'saved') untrack(() => state.load());
   });
   const filter = (sort: Sort) =>
@@ -54,7 +57,7 @@
       <section aria-label="Waiting" class="mb-3 border-l-4 border-(--brass) pl-3">
         <p class="font-semibold" role="status">
           {state.waiting.length === 1 ? 'One entry waits' : `${state.waiting.length} entries wait`} here until the server
-          is there.
+          {keptHere.keeps ? 'is there.' : 'is there. This browser keeps nothing: leave the page open till then.'}
         </p>
         <ul>
           {#each state.waiting as w (w.entry.id)}
@@ -62,6 +65,7 @@
               {w.entry.title}{#if w.pictures.length > 0}, {w.pictures.length} pictures{/if}
               {#if w.refused}
                 <span class="text-stop">was not taken: {w.refused}</span>
+                {#if !w.stays}It goes by itself once that is back.{/if}
                 <button class="link" onclick={() => outbox.drop(w.entry.id)}>give it up</button>
               {/if}
             </li>
@@ -139,9 +143,15 @@
         </p>
       {/if}
     {/each}
-    {#if log?.more}<p class="mt-3 text-sm text-soft">
-        There are older ones: search, or take the CSV, which has them all.
-      </p>{/if}
+    {#if log && (log.more || state.offset > 0)}
+      <nav aria-label="Pages of the log" class="mt-3 flex flex-wrap items-center gap-x-4 print:hidden">
+        <span class="text-sm text-soft"
+          >Entries {state.offset + 1} to {state.offset + log.entries.length}, the newest first</span
+        >
+        <button class="button" disabled={state.offset === 0} onclick={() => state.newer()}>Newer</button>
+        <button class="button" disabled={!log.more} onclick={() => state.older()}>Older</button>
+      </nav>
+    {/if}
   </div>
 </section>
 

@@ -2,15 +2,30 @@
   import { openSheet } from '../sheet/context';
   import Quantity from '../form/Quantity.svelte';
   import { newId } from '../newId';
+  import { onMount, untrack } from 'svelte';
   import { blankDraft, type Sort } from './draft';
   import type { LogState } from './log.svelte';
+  import { keepWriting, keptPictures, keptWords } from './writing';
 
   /** An entry by hand: what happened, how long it ran, what was replaced, with pictures. */
   let { state: log }: { state: LogState } = $props();
 
   const sheet = openSheet();
-  let draft = $state(blankDraft());
+  const machineId = untrack(() => log.machineId);
+  let draft = $state(keptWords(machineId));
   let problem = $state('');
+  /** The pictures kept are here: until then those there are not all. */
+  let whole = $state(false);
+  let keeps = $state(true);
+
+  onMount(async () => {
+    draft.pictures = [...(await keptPictures(machineId)), ...draft.pictures];
+    whole = true;
+  });
+  $effect(() => {
+    const now = $state.snapshot(draft);
+    if (whole) void keepWriting(machineId, now).then((kept) => (keeps = kept));
+  });
 
   const kinds: readonly (readonly [Sort, string])[] = [
     ['note', 'Note'],
@@ -32,9 +47,7 @@
       return;
     }
     try {
-      // What the browser keeps must be plain.
-      const pictures = draft.pictures.map(({ id, blob }) => ({ id, blob }));
-      await log.write({ ...draft, pictures }, sheet.head.letter);
+      await log.write($state.snapshot(draft), sheet.head.letter);
       draft = { ...blankDraft(), sort: draft.sort };
     } catch {
       problem = 'This browser could not keep it. It still stands here.';
@@ -85,6 +98,11 @@
     </div>
   </div>
   {#if problem}<p role="alert" class="mt-2 text-stop">{problem}</p>{/if}
+  {#if !keeps}
+    <p role="status" class="mt-2 border-l-4 border-brass pl-3 text-sm">
+      This browser keeps nothing: what is not in the log yet is lost when the page is closed.
+    </p>
+  {/if}
   <div class="mt-3 flex flex-wrap gap-3">
     <button class="button primary big">Log it</button>
     <label class="button big flex cursor-pointer items-center focus-within:outline-2">
@@ -97,7 +115,11 @@
         aria-label="Picture"
         onchange={(e) => shoot(e.currentTarget.files)}
       />
-      {draft.pictures.length > 0 ? `${draft.pictures.length} pictures` : 'Picture'}
+      {draft.pictures.length > 1
+        ? `${draft.pictures.length} pictures`
+        : draft.pictures.length
+          ? '1 picture'
+          : 'Picture'}
     </label>
   </div>
 </form>

@@ -3,15 +3,21 @@ import { api, call, sayProblem, type Schemas } from '../api/client';
 import { entryOf, type Draft, type Sort } from './draft';
 import type { Entry } from './outbox.svelte';
 import { newId } from '../newId';
-import { outbox } from './send';
+import { outbox } from './send.svelte';
 
 type Log = Schemas['Log'];
+
+/** How many entries the server gives at once. */
+const PAGE = 200;
+
 export type Due = Schemas['LogbookDue'];
 
 /** The log of a machine: what is in it, what waits to go into it, and what is due. */
 export class LogState {
   search = $state('');
   sorts = $state<Sort[]>([]);
+  /** How many newer ones stand before those that are shown. */
+  offset = $state(0);
   readonly machineId: string;
   readonly #asked: Ask<Log>;
   /** Struck out last, while it can be brought back. */
@@ -26,7 +32,7 @@ export class LogState {
           api.GET('/api/machines/{id}/log', {
             params: {
               path: { id: machineId },
-              query: { plan: planId, search: this.search, sorts: this.sorts }
+              query: { plan: planId, search: this.search, sorts: this.sorts, offset: this.offset }
             },
             signal
           })
@@ -44,6 +50,19 @@ export class LogState {
 
   load() {
     this.#asked.again();
+  }
+  /** Shows the newest of what is searched for now. */
+  first() {
+    this.offset = 0;
+    this.load();
+  }
+  older() {
+    this.offset += PAGE;
+    this.load();
+  }
+  newer() {
+    this.offset = Math.max(0, this.offset - PAGE);
+    this.load();
   }
   stop() {
     this.#asked.stop();

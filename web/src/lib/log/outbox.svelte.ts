@@ -13,8 +13,10 @@ export interface Waiting {
   machineId: string;
   entry: Entry;
   pictures: Shot[];
-  /** Why it was not taken; only then it does not go again by itself. */
+  /** Why it was not taken. */
   refused?: string;
+  /** It was refused for good: it does not go again by itself. */
+  stays?: boolean;
 }
 
 /** Where what waits is kept: a page that is closed must not lose it. */
@@ -23,10 +25,11 @@ export interface Kept {
   change: (make: (list: Waiting[]) => Waiting[]) => Promise<void>;
 }
 
-/** How a try to send went. */
-export type Sent = 'taken' | 'away' | { refused: string };
+/** How a try to send went. What is refused for a while, as by a machine that was deleted, goes once it is back. */
+export type Sent = 'taken' | 'away' | { refused: string; stays: boolean };
 
 const RETRY_AFTER = 2000;
+const REFUSED_RETRY_AFTER = 10_000;
 
 /** Entries that wait until the server is there, and then go in the order they were written, none twice. */
 export class Outbox {
@@ -78,22 +81,30 @@ export class Outbox {
   }
 
   async #goThrough() {
+    const tried: string[] = [];
     for (;;) {
       this.list = await this.#kept.read();
-      const first = this.list.find((w) => !w.refused);
-      if (!first) return;
-      const sent = await this.#send(first);
+      const next = this.list.find((w) => !w.stays && !tried.includes(w.entry.id));
+      if (!next) break;
+      const { id } = next.entry;
+      tried.push(id);
+      const sent = await this.#send(next);
       if (sent === 'away') {
-        this.#timer = setTimeout(() => void this.go(), RETRY_AFTER);
+        this.#goIn(RETRY_AFTER);
         return;
       }
       await this.#change((list) =>
         sent === 'taken'
-          ? list.filter((w) => w.entry.id !== first.entry.id)
-          : list.map((w) => (w.entry.id === first.entry.id ? { ...w, refused: sent.refused } : w))
+          ? list.filter((w) => w.entry.id !== id)
+          : list.map((w) => (w.entry.id === id ? { ...w, ...sent } : w))
       );
       if (sent === 'taken') this.ontaken();
     }
+    if (this.list.some((w) => !w.stays)) this.#goIn(REFUSED_RETRY_AFTER);
+  }
+
+  #goIn(ms: number) {
+    this.#timer = setTimeout(() => void this.go(), ms);
   }
 
   async #change(make: (list: Waiting[]) => Waiting[]) {

@@ -38,14 +38,29 @@ describe('entries that wait', () => {
   it('are kept and said where they are refused, and hold up nobody', async () => {
     const taken = vi.fn();
     const box = new Outbox(inMemory(), (w): Promise<Sent> =>
-      Promise.resolve(w.entry.id === 'bad' ? { refused: 'no such machine' } : 'taken')
+      Promise.resolve(w.entry.id === 'bad' ? { refused: 'no such sort', stays: true } : 'taken')
     );
     box.ontaken = taken;
     await box.add(waiting('bad'));
     await box.add(waiting('good'));
     await vi.waitFor(() => expect(taken).toHaveBeenCalledOnce());
-    expect(box.list.map((w) => w.refused)).toEqual(['no such machine']);
+    expect(box.list.map((w) => w.refused)).toEqual(['no such sort']);
     await box.drop('bad');
     expect(box.list).toEqual([]);
+  });
+  it('go by themselves once what refused them for a while is back', async () => {
+    vi.useFakeTimers();
+    let back = false;
+    const box = new Outbox(inMemory(), (w): Promise<Sent> =>
+      Promise.resolve(back || w.entry.id === 'other' ? 'taken' : { refused: 'the machine is deleted', stays: false })
+    );
+    await box.add(waiting('one'));
+    await box.add(waiting('other'));
+    await vi.advanceTimersByTimeAsync(10);
+    expect(box.list.map((w) => w.refused)).toEqual(['the machine is deleted']);
+    back = true;
+    await vi.advanceTimersByTimeAsync(15_000);
+    expect(box.list).toEqual([]);
+    vi.useRealTimers();
   });
 });

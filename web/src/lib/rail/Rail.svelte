@@ -1,6 +1,6 @@
 <script lang="ts">
   import { openSheet } from '../sheet/context';
-  import { outbox } from '../log/send';
+  import { outbox } from '../log/send.svelte';
   import { railState } from '../trials/state';
   import { narrow } from '../ui/narrow.svelte';
   import { nextOf, onPhone, stepsOf } from './rail';

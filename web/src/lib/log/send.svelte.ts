@@ -4,17 +4,44 @@ import { Outbox, type Kept, type Sent, type Waiting } from './outbox.svelte';
 
 const KEY = 'waiting';
 
-const inBrowser = (): Kept => {
-  let opened: UseStore | undefined;
-  const store = () => (opened ??= createStore('jiriki-log', 'outbox'));
-  return {
-    read: async () => (await get<Waiting[]>(KEY, store())) ?? [],
-    change: (make) => update<Waiting[]>(KEY, (list) => make(list ?? []), store())
-  };
-};
+/** What waits, in the browser's own database; where that keeps nothing, in the page as long as it is open. */
+class InBrowser implements Kept {
+  keeps = $state(true);
+  #opened: UseStore | undefined;
+  #here: Waiting[] = [];
 
-const outcome = (status: number, problem: string): Sent =>
-  status >= 200 && status < 300 ? 'taken' : status === 0 || status >= 500 ? 'away' : { refused: problem };
+  get #store() {
+    return (this.#opened ??= createStore('jiriki-log', 'outbox'));
+  }
+
+  async read() {
+    if (!this.keeps) return this.#here;
+    try {
+      return (await get<Waiting[]>(KEY, this.#store)) ?? [];
+    } catch {
+      this.keeps = false;
+      return this.#here;
+    }
+  }
+
+  async change(make: (list: Waiting[]) => Waiting[]) {
+    if (this.keeps) {
+      try {
+        await update<Waiting[]>(KEY, (list) => make(list ?? []), this.#store);
+        return;
+      } catch {
+        this.keeps = false;
+      }
+    }
+    this.#here = make(this.#here);
+  }
+}
+
+/** A machine or an entry that is not there may come back; what is said of an entry itself stays so. */
+const outcome = (status: number, problem: string): Sent => {
+  if (status >= 200 && status < 300) return 'taken';
+  return status === 0 || status >= 500 ? 'away' : { refused: problem, stays: status !== 404 };
+};
 
 /** Sends an entry, then its pictures. Each has an ID from here, so that one sent twice is kept once. */
 async function send(w: Waiting): Promise<Sent> {
@@ -44,5 +71,6 @@ async function alone(run: () => Promise<void>): Promise<void> {
   else await run();
 }
 
-/** What waits in this browser. */
-export const outbox = new Outbox(inBrowser(), send, alone);
+/** Where what waits in this browser is kept, and what waits. */
+export const keptHere = new InBrowser();
+export const outbox = new Outbox(keptHere, send, alone);
