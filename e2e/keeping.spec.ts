@@ -131,3 +131,35 @@ test('a large workshop with a long log goes out and comes back, and its log is p
   expect(rows).toHaveLength(entries + 1);
   expect(rows.at(-2)).toContain('B,Entry 1,');
 });
+
+test('ten windows on the trials leave the next one all it asks for', async ({ page, workshop, context }) => {
+  await workshop.loadDemo();
+  const address = `${await workshop.plan('Kick wheel, powered', 'A')}/trials`;
+  const windows = [page];
+  while (windows.length < 10) windows.push(await context.newPage());
+  for (const one of windows) {
+    await one.goto(address);
+    await one.getByRole('button', { name: /^A speed/ }).click();
+    await expect(one.getByText('No instrument is sending.')).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'instruments' }).click();
+  const panel = page.getByRole('region', { name: 'Instruments' });
+  await panel.getByLabel('Called').fill('bench tacho');
+  await panel.getByRole('button', { name: 'Make an address for it' }).click();
+  const to = (await panel.locator('li', { hasText: 'bench tacho' }).locator('code').textContent()) ?? '';
+  expect((await fetch(to, { method: 'POST', body: 'rpm 214\n' })).ok).toBe(true);
+  for (const one of windows) await expect(one.locator('.live')).toContainText('214');
+  // Another window sees that there is an instrument, and not where it sends to.
+  const other = await context.browser()?.newContext();
+  const stranger = await other?.newPage();
+  if (!stranger) throw new Error('no other browser');
+  await stranger.goto(address);
+  await stranger.getByRole('button', { name: /^A speed/ }).click();
+  await stranger.getByRole('button', { name: 'instruments' }).click();
+  await expect(stranger.getByText('its address is known to the browser that made it')).toBeVisible();
+  await other?.close();
+  await workshop.stop();
+  await expect(windows[9]?.getByText(/The server does not answer, so nothing comes/) ?? page).toBeVisible();
+  await workshop.start();
+  await expect(windows[9]?.getByText('No instrument is sending.') ?? page).toBeVisible({ timeout: 30_000 });
+});

@@ -52,7 +52,7 @@ func (a *api) admit(h huma.API) func(huma.Context, func(huma.Context)) {
 			}
 			defer done()
 		}
-		if l := laneOf(op); l == long || l == lasting {
+		if laneOf(op) == long {
 			allowLong(ctx)
 		}
 		if gate, ok := a.gates[laneOf(op)]; ok {

@@ -51,8 +51,6 @@ const (
 	keyed lane = "keyed" // what a keystroke waits for: worked out, with next to nothing asked of the database
 	long  lane = "long"  // a search, a ranking, a file, a picture: seconds of work, or megabytes
 	open  lane = "open"  // never waits: whether the server is there
-
-	lasting lane = "lasting" // never waits, and stays open for minutes: what is streamed as it comes
 )
 
 // gates are how much runs and waits in each lane. Quick work is half waiting for the database, so more

@@ -72,7 +72,8 @@ func headers(next echo.HandlerFunc) echo.HandlerFunc {
 		h.Set("Content-Security-Policy", policy)
 		h.Set("X-Content-Type-Options", "nosniff")
 		h.Set("Referrer-Policy", "no-referrer")
-		if r := c.Request(); r.TLS != nil || r.Header.Get("X-Forwarded-Proto") == "https" || knownHost(r.Host, loopback) {
+		if r := c.Request(); r.TLS != nil || r.Header.Get("X-Forwarded-Proto") == "https" || knownHost(r.Host,
+			loopback) {
 			// Elsewhere over plain HTTP a browser ignores it and complains.
 			h.Set("Cross-Origin-Opener-Policy", "same-origin")
 		}

@@ -9,11 +9,9 @@ import (
 	"math"
 	"net/http"
 	"strings"
-	"sync"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
-	"github.com/danielgtaylor/huma/v2/sse"
 
 	"jiriki/core/instrument"
 	"jiriki/store"
@@ -21,30 +19,20 @@ import (
 
 // Instrument is one that may send readings.
 type Instrument struct {
+	ID   int64  `json:"id"`
+	Name string `json:"name"`
+}
+
+// LetIn is an instrument with its token, which is told to whoever made it and to nobody else.
+type LetIn struct {
+	Instrument
 	Token string `json:"token" doc:"Part of the address it sends to"`
-	Name  string `json:"name"`
-}
-
-// LiveValue is a reading as it came.
-type LiveValue struct {
-	Token string          `json:"token"`
-	Name  string          `json:"name" doc:"Of the instrument"`
-	Word  instrument.Word `json:"word" enum:"rpm,rpm2,volts,amps,celsius,newton,db,hertz,ohms"`
-	Value float64         `json:"value" doc:"In the unit of its word"`
-	Unit  string          `json:"unit"`
-	Typed string          `json:"typed" doc:"As a person would type it"`
-	Clock *float64        `json:"clock,omitempty" doc:"Seconds on the instrument's own clock, where it sent them"`
-	At    time.Time       `json:"at" doc:"When it was read, or came"`
-}
-
-// LiveBeat says that the stream is open though nothing comes.
-type LiveBeat struct {
-	Instruments int `json:"instruments" doc:"That may send"`
 }
 
 // Sent is how a batch of lines was taken.
 type Sent struct {
 	Taken   int       `json:"taken"`
+	Missed  int       `json:"missed" doc:"Of those taken, how many did not reach one that listens and is too slow for them"`
 	Refused []BadLine `json:"refused" nullable:"false" doc:"Those that cannot be read, the first ten"`
 }
 
@@ -61,44 +49,9 @@ type TokenPath struct {
 
 // Bounds of what instruments send.
 const (
-	maxLines    = 256 << 10 // bytes at once
-	mostBad     = 10
-	beatEvery   = 5 * time.Second
-	waitingMost = 256 // values a listener may be behind before it misses some
+	maxLines = 256 << 10 // bytes at once
+	mostBad  = 10
 )
-
-// live passes what instruments send to whoever listens. A listener that is too slow misses values; none waits for it.
-type live struct {
-	mu        sync.Mutex
-	listeners map[chan LiveValue]bool
-}
-
-func (l *live) send(v LiveValue) {
-	l.mu.Lock()
-	defer l.mu.Unlock()
-	for ch := range l.listeners {
-		select {
-		case ch <- v:
-		default:
-		}
-	}
-}
-
-// listen returns a channel of what comes from now on, and how to leave.
-func (l *live) listen() (values chan LiveValue, leave func()) {
-	ch := make(chan LiveValue, waitingMost)
-	l.mu.Lock()
-	defer l.mu.Unlock()
-	if l.listeners == nil {
-		l.listeners = map[chan LiveValue]bool{}
-	}
-	l.listeners[ch] = true
-	return ch, func() {
-		l.mu.Lock()
-		defer l.mu.Unlock()
-		delete(l.listeners, ch)
-	}
-}
 
 func (a *api) instruments(h huma.API) {
 	huma.Register(h, huma.Operation{OperationID: "get-instruments", Method: http.MethodGet, Path: "/api/instruments",
@@ -108,9 +61,11 @@ func (a *api) instruments(h huma.API) {
 		Summary: "Let an instrument in: makes its token", DefaultStatus: http.StatusCreated},
 		a.addInstrument)
 	huma.Register(h, huma.Operation{OperationID: "delete-instrument", Method: http.MethodDelete,
-		Path: "/api/instruments/{token}", Summary: "Let it in no more", DefaultStatus: http.StatusNoContent},
-		func(ctx context.Context, in *TokenPath) (*struct{}, error) {
-			return nil, a.fail(ctx, a.store.DeleteInstrument(ctx, in.Token))
+		Path: "/api/instruments/{id}", Summary: "Let it in no more", DefaultStatus: http.StatusNoContent},
+		func(ctx context.Context, in *struct {
+			ID int64 `path:"id"`
+		}) (*struct{}, error) {
+			return nil, a.fail(ctx, a.store.DeleteInstrument(ctx, in.ID))
 		})
 	huma.Register(h, takingFile(maxLines, huma.Operation{OperationID: "send-readings", Method: http.MethodPost,
 		Path: "/api/instruments/{token}/readings",
@@ -118,9 +73,7 @@ func (a *api) instruments(h huma.API) {
 			"until taken"}),
 		a.sendReadings)
 	describeBody(h, "/api/instruments/{token}/readings", "text/plain")
-	sse.Register(h, inLane(lasting, huma.Operation{OperationID: "live", Method: http.MethodGet, Path: "/api/live",
-		Summary: "What instruments send, as it comes; a beat every few seconds besides"}),
-		map[string]any{"value": LiveValue{}, "beat": LiveBeat{}}, a.listenLive)
+	describeLive(h)
 }
 
 func (a *api) getInstruments(ctx context.Context, _ *struct{}) (*struct {
@@ -131,7 +84,7 @@ func (a *api) getInstruments(ctx context.Context, _ *struct{}) (*struct {
 		Body []Instrument `nullable:"false"`
 	}{[]Instrument{}}
 	for _, one := range list {
-		out.Body = append(out.Body, Instrument{one.Token, one.Name})
+		out.Body = append(out.Body, Instrument{one.ID, one.Name})
 	}
 	return out, a.fail(ctx, err)
 }
@@ -140,15 +93,15 @@ func (a *api) addInstrument(ctx context.Context, in *struct {
 	Body struct {
 		Name string `json:"name" maxLength:"80"`
 	}
-}) (*struct{ Body Instrument }, error) {
+}) (*struct{ Body LetIn }, error) {
 	// 20 signs of 32 are a hundred bits: nobody guesses one.
 	token := strings.ToLower(rand.Text())[:20]
-	err := a.store.AddInstrument(ctx, token, in.Body.Name)
+	id, err := a.store.AddInstrument(ctx, token, in.Body.Name)
 	if errors.Is(err, store.ErrFull) {
 		return nil, huma.Error409Conflict(fmt.Sprintf("At most %d instruments are let in. Take one out first.",
 			store.MaxInstruments))
 	}
-	return &struct{ Body Instrument }{Instrument{token, in.Body.Name}}, a.fail(ctx, err)
+	return &struct{ Body LetIn }{LetIn{Instrument{id, in.Body.Name}, token}}, a.fail(ctx, err)
 }
 
 func (a *api) sendReadings(ctx context.Context, in *struct {
@@ -167,6 +120,7 @@ func (a *api) sendReadings(ctx context.Context, in *struct {
 		return nil, a.fail(ctx, err)
 	}
 	out := Sent{Refused: []BadLine{}}
+	var values []LiveValue
 	for i, text := range bytes.Split(data, []byte("\n")) {
 		if i == instrument.MostLines {
 			out.refuse(i+1, fmt.Sprintf("at most %d lines are taken at once", instrument.MostLines))
@@ -178,10 +132,10 @@ func (a *api) sendReadings(ctx context.Context, in *struct {
 		case err != nil:
 			out.refuse(i+1, err.Error())
 		default:
-			out.Taken++
-			a.live.send(liveValue(from, line))
+			values = append(values, liveValue(from, line))
 		}
 	}
+	out.Taken, out.Missed = len(values), a.live.send(values)
 	return &struct{ Body Sent }{out}, nil
 }
 
@@ -192,7 +146,7 @@ func (s *Sent) refuse(line int, message string) {
 }
 
 func liveValue(from store.Instrument, line instrument.Line) LiveValue {
-	out := LiveValue{Token: from.Token, Name: from.Name, Word: line.Word, Value: line.Value, Unit: line.Unit(),
+	out := LiveValue{Name: from.Name, Word: line.Word, Value: line.Value, Unit: line.Unit(),
 		Typed: string(line.Typed()), At: time.Now()}
 	if line.HasDay {
 		out.At = line.At
@@ -201,29 +155,4 @@ func liveValue(from store.Instrument, line instrument.Line) LiveValue {
 		out.Clock = &line.Clock
 	}
 	return out
-}
-
-func (a *api) listenLive(ctx context.Context, _ *struct{}, send sse.Sender) {
-	values, leave := a.live.listen()
-	defer leave()
-	beat := time.NewTicker(beatEvery)
-	defer beat.Stop()
-	list, err := a.store.Instruments(ctx)
-	if err != nil || send.Data(LiveBeat{len(list)}) != nil {
-		return
-	}
-	for {
-		select {
-		case <-ctx.Done():
-			return
-		case v := <-values:
-			if send.Data(v) != nil {
-				return
-			}
-		case <-beat.C:
-			if send.Data(LiveBeat{len(list)}) != nil {
-				return
-			}
-		}
-	}
 }

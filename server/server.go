@@ -116,6 +116,7 @@ func describe(e *echo.Echo, c Config) *api {
 	a.compare(hapi)
 	a.files(hapi)
 	a.shapes = shapesOf(hapi)
+	e.GET("/api/live", a.listenLive)
 	return a
 }
 

@@ -1,11 +1,12 @@
 package server_test
 
 import (
-	"bufio"
 	"bytes"
 	"context"
 	"encoding/binary"
 	"encoding/json"
+	"errors"
+	"fmt"
 	"io"
 	"math"
 	"net/http"
@@ -13,6 +14,8 @@ import (
 	"testing"
 	"time"
 
+	"github.com/coder/websocket"
+	"github.com/coder/websocket/wsjson"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -20,6 +23,7 @@ import (
 	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
 	"jiriki/core/work"
+	"jiriki/server"
 	"jiriki/store/storetest"
 )
 
@@ -99,30 +103,15 @@ func TestAFaultAndAnExerciseAreAnswered(t *testing.T) {
 // What an instrument sends comes out of the stream as it came, and under a token nobody made nothing is taken.
 func TestInstrumentsAreHeard(t *testing.T) {
 	s := open(t)
-	var made struct{ Token string }
-	require.Equal(t, 201, s.said("POST", "/api/instruments", "application/json", []byte(`{"name":"tacho"}`), &made))
-	ctx, stop := context.WithTimeout(t.Context(), 20*time.Second)
-	defer stop()
-	request, err := http.NewRequestWithContext(ctx, http.MethodGet, s.url+"/api/live", nil)
-	require.NoError(t, err)
-	stream, err := http.DefaultClient.Do(request)
-	require.NoError(t, err)
-	defer func() { _ = stream.Body.Close() }()
-	lines := bufio.NewScanner(stream.Body)
-	next := func(event string) string {
-		for lines.Scan() {
-			if lines.Text() == "event: "+event {
-				for lines.Scan() {
-					if data, ok := strings.CutPrefix(lines.Text(), "data: "); ok {
-						return data
-					}
-				}
-			}
-		}
-		t.Fatal("the stream ended")
-		return ""
+	var made struct {
+		ID    int64
+		Token string
 	}
-	next("beat")
+	require.Equal(t, 201, s.said("POST", "/api/instruments", "application/json", []byte(`{"name":"tacho"}`), &made))
+	var list []map[string]any
+	require.Equal(t, 200, s.said("GET", "/api/instruments", "", nil, &list))
+	assert.Equal(t, []map[string]any{{"id": float64(made.ID), "name": "tacho"}}, list, "its token is told once")
+	heard := hear(t, s)
 	var sent struct {
 		Taken   int
 		Refused []struct{ Line int }
@@ -131,19 +120,93 @@ func TestInstrumentsAreHeard(t *testing.T) {
 	require.Equal(t, 200, s.said("POST", path, "text/plain", []byte("rpm 617.5 @2.5\n# so\nfurlongs 3\n"), &sent))
 	assert.Equal(t, 1, sent.Taken)
 	assert.Equal(t, 3, sent.Refused[0].Line)
-	var value struct {
-		Name, Word, Typed string
-		Value, Clock      float64
-	}
-	require.NoError(t, json.Unmarshal([]byte(next("value")), &value))
+	value := heard(1)[0]
 	assert.Equal(t, "tacho", value.Name)
 	assert.Equal(t, "617.5 rpm", value.Typed)
-	assert.InDelta(t, 2.5, value.Clock, 0)
+	assert.InDelta(t, 2.5, *value.Clock, 0)
 	assert.Equal(t, 404, s.said("POST", "/api/instruments/"+strings.Repeat("a", 20)+"/readings", "text/plain",
 		[]byte("rpm 1"), nil))
 	assert.Equal(t, 413, s.said("POST", path, "text/plain", make([]byte, 1<<20), nil))
-	assert.Equal(t, 204, s.said("DELETE", "/api/instruments/"+made.Token, "", nil, nil))
+	assert.Equal(t, 204, s.said("DELETE", fmt.Sprint("/api/instruments/", made.ID), "", nil, nil))
 	assert.Equal(t, 404, s.said("POST", path, "text/plain", []byte("rpm 1"), nil))
+}
+
+// hear listens, and returns how to wait for so many values.
+func hear(t *testing.T, s shop) func(n int) []server.LiveValue {
+	t.Helper()
+	ctx, stop := context.WithTimeout(t.Context(), 90*time.Second)
+	t.Cleanup(stop)
+	socket, _, err := websocket.Dial(ctx, strings.Replace(s.url, "http", "ws", 1)+"/api/live", nil)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = socket.CloseNow() })
+	socket.SetReadLimit(8 << 20)
+	return func(n int) (out []server.LiveValue) {
+		for len(out) < n {
+			var batch []server.LiveValue
+			require.NoError(t, wsjson.Read(ctx, socket, &batch))
+			out = append(out, batch...)
+		}
+		return out
+	}
+}
+
+// What is answered as taken arrives, all of it and in order, at five thousand readings a second; several listen.
+func TestWhatIsTakenArrivesInOrder(t *testing.T) {
+	s := open(t)
+	var made struct{ Token string }
+	require.Equal(t, 201, s.said("POST", "/api/instruments", "application/json", []byte(`{"name":"adc"}`), &made))
+	const listeners, batches, each = 5, 40, 1000
+	var all []func(int) []server.LiveValue
+	for range listeners {
+		all = append(all, hear(t, s))
+	}
+	sent := make(chan error, 1)
+	go func() {
+		defer close(sent)
+		for b := range batches {
+			var lines strings.Builder
+			for i := range each {
+				fmt.Fprintf(&lines, "volts %d\n", b*each+i)
+			}
+			res, err := http.Post(s.url+"/api/instruments/"+made.Token+"/readings", "text/plain",
+				strings.NewReader(lines.String()))
+			if err != nil {
+				sent <- err
+				return
+			}
+			var said struct{ Taken, Missed int }
+			err = errors.Join(json.NewDecoder(res.Body).Decode(&said), res.Body.Close())
+			if err != nil || said.Taken != each || said.Missed != 0 {
+				sent <- fmt.Errorf("batch %d: %+v %w", b, said, err)
+				return
+			}
+		}
+	}()
+	for _, heard := range all {
+		for i, v := range heard(batches * each) {
+			require.InDelta(t, i, v.Value, 0)
+		}
+	}
+	require.NoError(t, <-sent)
+}
+
+// One that listens and does not keep up costs nobody anything; how much it missed is said to who sends.
+func TestOneThatIsTooSlowIsSaid(t *testing.T) {
+	s := open(t)
+	var made struct{ Token string }
+	require.Equal(t, 201, s.said("POST", "/api/instruments", "application/json", []byte(`{"name":"adc"}`), &made))
+	hear(t, s) // and never reads
+	lines := []byte(strings.Repeat("volts 1\n", 2000))
+	var said struct{ Taken, Missed int }
+	for range 200 {
+		require.Equal(t, 200, s.said("POST", "/api/instruments/"+made.Token+"/readings", "text/plain", lines, &said))
+		require.Equal(t, 2000, said.Taken)
+		if said.Missed > 0 {
+			assert.Equal(t, 2000, said.Missed)
+			return
+		}
+	}
+	t.Fatal("nothing was ever missed")
 }
 
 func TestASoundIsListenedTo(t *testing.T) {

@@ -125,16 +125,20 @@ func TestPicturesOfTheLog(t *testing.T) {
 
 func TestInstrumentsHaveTokens(t *testing.T) {
 	s := storetest.Open(t)
-	require.NoError(t, s.AddInstrument(ctx, "abc", "tacho"))
+	id, err := s.AddInstrument(ctx, "abc", "tacho")
+	require.NoError(t, err)
 	one, err := s.Instrument(ctx, "abc")
 	require.NoError(t, err)
 	assert.Equal(t, "tacho", one.Name)
+	assert.Equal(t, id, one.ID)
 	_, err = s.Instrument(ctx, "abd")
 	require.ErrorIs(t, err, store.ErrNotFound)
 	for i := range store.MaxInstruments - 1 {
-		require.NoError(t, s.AddInstrument(ctx, string(rune('A'+i)), ""))
+		_, err := s.AddInstrument(ctx, string(rune('A'+i)), "")
+		require.NoError(t, err)
 	}
-	require.ErrorIs(t, s.AddInstrument(ctx, "more", ""), store.ErrFull)
-	require.NoError(t, s.DeleteInstrument(ctx, "abc"))
-	require.ErrorIs(t, s.DeleteInstrument(ctx, "abc"), store.ErrNotFound)
+	_, err = s.AddInstrument(ctx, "more", "")
+	require.ErrorIs(t, err, store.ErrFull)
+	require.NoError(t, s.DeleteInstrument(ctx, id))
+	require.ErrorIs(t, s.DeleteInstrument(ctx, id), store.ErrNotFound)
 }

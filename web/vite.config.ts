@@ -12,5 +12,5 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     rolldownOptions: { checks: { bundlerTimings: false } }
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:7420' } }
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:7420', ws: true } } }
 });

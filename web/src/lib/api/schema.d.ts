@@ -337,7 +337,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/instruments/{token}": {
+    "/api/instruments/{id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -395,7 +395,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What instruments send, as it comes; a beat every few seconds besides */
+        /** A socket (WebSocket) that gives on what instruments send as it comes, in lists */
         get: operations["live"];
         put?: never;
         post?: never;
@@ -2320,9 +2320,9 @@ export interface components {
             plans: number;
         };
         Instrument: {
+            /** Format: int64 */
+            id: number;
             name: string;
-            /** @description Part of the address it sends to */
-            token: string;
         };
         JudgeTaken: {
             /** @description Where it is declared otherwise */
@@ -2335,6 +2335,13 @@ export interface components {
             happened: string;
             machineName: string;
             title: string;
+        };
+        LetIn: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** @description Part of the address it sends to */
+            token: string;
         };
         LineBinding: {
             continuous: string;
@@ -2449,13 +2456,6 @@ export interface components {
             maxRpm: number;
             positions: components["schemas"]["LinePlatePosition"][];
         };
-        LiveBeat: {
-            /**
-             * Format: int64
-             * @description That may send
-             */
-            instruments: number;
-        };
         LiveValue: {
             /**
              * Format: date-time
@@ -2469,7 +2469,6 @@ export interface components {
             clock?: number;
             /** @description Of the instrument */
             name: string;
-            token: string;
             /** @description As a person would type it */
             typed: string;
             unit: string;
@@ -3654,6 +3653,11 @@ export interface components {
             largest: string;
         };
         Sent: {
+            /**
+             * Format: int64
+             * @description Of those taken, how many did not reach one that listens and is too slow for them
+             */
+            missed: number;
             /** @description Those that cannot be read, the first ten */
             refused: components["schemas"]["BadLine"][];
             /** Format: int64 */
@@ -5111,7 +5115,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Instrument"];
+                    "application/json": components["schemas"]["LetIn"];
                 };
             };
             /** @description Error */
@@ -5130,7 +5134,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                token: string;
+                id: number;
             };
             cookie?: never;
         };
@@ -5231,44 +5235,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Each message is such a list */
+            101: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": ({
-                        data: components["schemas"]["LiveBeat"];
-                        /**
-                         * @description The event name.
-                         * @constant
-                         */
-                        event: "beat";
-                        /** @description The event ID. */
-                        id?: number;
-                        /** @description The retry time in milliseconds. */
-                        retry?: number;
-                    } | {
-                        data: components["schemas"]["LiveValue"];
-                        /**
-                         * @description The event name.
-                         * @constant
-                         */
-                        event: "value";
-                        /** @description The event ID. */
-                        id?: number;
-                        /** @description The retry time in milliseconds. */
-                        retry?: number;
-                    })[];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/json": components["schemas"]["LiveValue"][] | null;
                 };
             };
         };

@@ -48,9 +48,7 @@
       feeding = false;
       return;
     }
-    await instruments.load();
-    const name = 'simulated bench';
-    token = (instruments.list.find((i) => i.name === name) ?? (await instruments.add(name)))?.token ?? '';
+    token = await instruments.tokenOf('simulated bench');
     feeding = token !== '';
   };
   const start = () => (began = Date.now());

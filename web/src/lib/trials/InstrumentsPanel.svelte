@@ -21,14 +21,17 @@
   </p>
   {#if instruments.problem}<p role="alert" class="mt-1 text-stop">{instruments.problem}</p>{/if}
   <ul class="mt-1">
-    {#each instruments.list as i (i.token)}
+    {#each instruments.list as i (i.id)}
+      {@const token = instruments.token(i)}
       <li class="flex flex-wrap items-baseline gap-x-3 border-b border-dotted border-rule py-1.5">
         <span class="font-semibold">{i.name}</span>
-        <code class="min-w-0 text-sm break-all">{address(i.token)}</code>
-        <button
-          class="link min-h-8 text-sm"
-          aria-label="let {i.name} in no more"
-          onclick={() => instruments.drop(i.token)}>let in no more</button
+        {#if token}
+          <code class="min-w-0 text-sm break-all">{address(token)}</code>
+        {:else}
+          <span class="text-sm text-soft">its address is known to the browser that made it</span>
+        {/if}
+        <button class="link min-h-8 text-sm" aria-label="let {i.name} in no more" onclick={() => instruments.drop(i.id)}
+          >let in no more</button
         >
       </li>
     {/each}

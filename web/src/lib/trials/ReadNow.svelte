@@ -46,7 +46,13 @@
     </p>
   {:else}
     <p class="min-w-40 flex-1 text-soft">
-      {main ? 'No instrument is sending. Type what you read, or let one in below.' : 'Type what you read.'}
+      {#if !main}
+        Type what you read.
+      {:else if trials.live.waits}
+        The server does not answer, so nothing comes from instruments till it does. Type what you read.
+      {:else}
+        No instrument is sending. Type what you read, or let one in below.
+      {/if}
     </p>
   {/if}
   <div class="flex items-end gap-3">

@@ -3,6 +3,33 @@ import { passSerial } from './serial';
 
 type Instrument = Schemas['Instrument'];
 
+/** The tokens this browser was given, by their instruments' IDs: the server tells them once. */
+class Given {
+  #here: Record<number, string> = {};
+  readonly #key = 'jiriki.instruments';
+
+  constructor() {
+    try {
+      this.#here = JSON.parse(localStorage.getItem(this.#key) ?? '{}') as Record<number, string>;
+    } catch {
+      // Nothing is kept: what is given is known as long as the page is open.
+    }
+  }
+
+  token(id: number): string | undefined {
+    return this.#here[id];
+  }
+
+  keep(id: number, token: string) {
+    this.#here[id] = token;
+    try {
+      localStorage.setItem(this.#key, JSON.stringify(this.#here));
+    } catch {
+      // As above.
+    }
+  }
+}
+
 /** The instruments that may send, and the serial port this page reads. */
 export class Instruments {
   list = $state.raw<Instrument[]>([]);
@@ -11,6 +38,12 @@ export class Instruments {
   portSays = $state('');
   reading = $state(false);
   #port: AbortController | undefined;
+  readonly #given = new Given();
+
+  /** The token of an instrument, where this browser was given it. */
+  token(i: Instrument): string | undefined {
+    return this.#given.token(i.id);
+  }
 
   async load() {
     const { data, problem } = await call(() => api.GET('/api/instruments'));
@@ -20,27 +53,34 @@ export class Instruments {
 
   async add(name: string): Promise<Instrument | undefined> {
     const { data, problem } = await call(() => api.POST('/api/instruments', { body: { name } }));
-    this.problem = data ? '' : sayProblem(problem);
+    if (data) this.#given.keep(data.id, data.token);
     await this.load();
+    if (!data) this.problem = sayProblem(problem);
     return data;
   }
 
-  async drop(token: string) {
-    await call(() => api.DELETE('/api/instruments/{token}', { params: { path: { token } } }));
+  /** The token under which this browser sends as an instrument of a name, which is let in if it is not yet. */
+  async tokenOf(name: string): Promise<string> {
+    await this.load();
+    const known = this.list.find((i) => i.name === name && this.token(i)) ?? (await this.add(name));
+    return (known && this.token(known)) ?? '';
+  }
+
+  async drop(id: number) {
+    await call(() => api.DELETE('/api/instruments/{id}', { params: { path: { id } } }));
     await this.load();
   }
 
   /** Reads a serial port until it is stopped, under a token of its own. */
   async readPort(baudRate: number) {
     this.stopPort();
-    const name = 'serial port';
-    const known = this.list.find((i) => i.name === name) ?? (await this.add(name));
-    if (!known) return;
+    const token = await this.tokenOf('serial port');
+    if (!token) return;
     const mine = new AbortController();
     this.#port = mine;
     this.reading = true;
     this.portSays = '';
-    this.portSays = await passSerial(known.token, baudRate, mine.signal);
+    this.portSays = await passSerial(token, baudRate, mine.signal);
     if (this.#port === mine) this.reading = false;
   }
 

@@ -20,6 +20,7 @@ export const STOPPED_AFTER = 3000;
 /** How often the page looks whether something has stopped. */
 const LOOK_EVERY = 500;
 const STEADY_WITHIN = 0.01;
+const RETRY_AFTER = 2000;
 
 /** The next standing of a value: steady since it last moved. */
 export function standing(before: Standing | undefined, v: Value, now: number): Standing {
@@ -38,35 +39,49 @@ export function standing(before: Standing | undefined, v: Value, now: number): S
 export class Live {
   values = $state.raw<Partial<Record<Word, Standing>>>({});
   now = $state(Date.now());
-  /** The stream is open. */
-  open = $state(false);
+  /** The server does not answer, and nothing can come. */
+  waits = $state(false);
   /** Told of each value as it comes. */
   onvalue: (v: Value) => void = () => undefined;
 
-  #source: EventSource | undefined;
+  #socket: WebSocket | undefined;
+  #retry: ReturnType<typeof setTimeout> | undefined;
   #timer: ReturnType<typeof setInterval> | undefined;
 
   start() {
-    if (this.#source) return;
-    const source = new EventSource('/api/live');
-    this.#source = source;
-    source.addEventListener('open', () => (this.open = true));
-    source.addEventListener('error', () => (this.open = false));
-    source.addEventListener('value', (e) => {
-      const v = JSON.parse((e as MessageEvent<string>).data) as Value;
-      this.now = Date.now();
-      this.values = { ...this.values, [v.word]: standing(this.values[v.word], v, this.now) };
-      this.onvalue(v);
-    });
+    if (this.#timer) return;
     this.#timer = setInterval(() => (this.now = Date.now()), LOOK_EVERY);
+    this.#connect();
   }
 
   stop() {
-    this.#source?.close();
-    this.#source = undefined;
+    clearTimeout(this.#retry);
     clearInterval(this.#timer);
-    this.open = false;
+    this.#timer = undefined;
+    this.#socket?.close();
+    this.#socket = undefined;
+    this.waits = false;
     this.values = {};
+  }
+
+  #connect() {
+    const socket = new WebSocket(`${location.origin.replace(/^http/, 'ws')}/api/live`);
+    this.#socket = socket;
+    socket.addEventListener('open', () => (this.waits = false));
+    socket.addEventListener('message', (e) => this.#hear(JSON.parse(e.data as string) as Value[]));
+    socket.addEventListener('close', () => {
+      if (this.#socket !== socket) return;
+      this.waits = true;
+      this.#retry = setTimeout(() => this.#connect(), RETRY_AFTER);
+    });
+  }
+
+  #hear(came: Value[]) {
+    this.now = Date.now();
+    const values = { ...this.values };
+    for (const v of came) values[v.word] = standing(values[v.word], v, this.now);
+    this.values = values;
+    for (const v of came) this.onvalue(v);
   }
 
   of(word: string): Standing | undefined {

@@ -3,7 +3,6 @@ import type { Schemas } from '../api/client';
 import { standing } from './live.svelte';
 
 const value = (v: number): Schemas['LiveValue'] => ({
-  token: 't',
   name: 'tacho',
   word: 'rpm',
   value: v,
