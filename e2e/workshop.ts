@@ -149,7 +149,8 @@ export const test = base.extend<{ workshop: Workshop }>({
     const errors: string[] = [];
     page.on('pageerror', (e) => errors.push(e.message));
     page.on('console', (m) => {
-      if (m.type() === 'error' && !m.text().startsWith('Failed to load resource')) errors.push(m.text());
+      if (m.type() === 'error' && !/^(Failed to load resource|WebSocket connection to)/.test(m.text()))
+        errors.push(m.text());
     });
     await use(workshop);
     await workshop.stop();

@@ -36,8 +36,9 @@ func (a *api) dryRun(h huma.API) {
 		OperationID: "dryRun", Method: http.MethodPost, Path: "/api/dryrun",
 		Summary: "Run a plan's script through time; nothing is saved",
 		Description: "The answer names every entry that cannot be used; the rest is run without them. Without events " +
-			"the " +
-			"usual script of its kind of machine is run, and comes back with the answer.",
+			"the usual script of its kind of machine is run, and comes back with the answer. A script that takes " +
+			"long " +
+			"is not run here, and the answer says so: /api/dryrun/whole runs it.",
 		// The core checks every field itself and names it better than a schema does.
 		SkipValidateBody: true,
 	}), func(ctx context.Context, in *struct{ Body DryRunInput }) (*struct{ Body dryrun.Answer }, error) {
@@ -54,6 +55,13 @@ func (a *api) dryRun(h huma.API) {
 		}
 		return &struct{ Body dryrun.Answer }{out}, a.fail(ctx, err)
 	})
+	sse.Register(h, inLane(long, huma.Operation{
+		OperationID: "dryRunWhole", Method: http.MethodPost, Path: "/api/dryrun/whole",
+		Summary:          "Run a plan's script however long it takes",
+		Description:      "Streams progress, then the result, or the problem. Closing the connection stops it.",
+		SkipValidateBody: true,
+	}), map[string]any{"progress": Progress{}, "result": dryrun.Answer{}, "problem": huma.ErrorModel{}},
+		a.runWhole)
 	sse.Register(h, inLane(long, huma.Operation{
 		OperationID: "draws", Method: http.MethodPost, Path: "/api/draws",
 		Summary:          "Run a plan's script over what is not known of it",
@@ -72,6 +80,17 @@ func (a *api) dryRun(h huma.API) {
 		}
 		out, err := dryrun.DayOf(input)
 		return &struct{ Body dryrun.Day }{out}, a.fail(ctx, err)
+	})
+}
+
+func (a *api) runWhole(ctx context.Context, in *struct{ Body DryRunInput }, send sse.Sender) {
+	input := in.Body.input()
+	if err := a.stocked(ctx, &input); err != nil {
+		a.sendProblem(ctx, err, send)
+		return
+	}
+	streamed(a, ctx, send, dryrun.ErrStopped, func(goesOn func(float64) bool) (dryrun.Answer, error) {
+		return dryrun.Whole(input, goesOn)
 	})
 }
 

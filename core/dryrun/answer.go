@@ -4,6 +4,7 @@ package dryrun
 
 import (
 	"cmp"
+	"errors"
 	"math"
 
 	"jiriki/core/assess"
@@ -27,6 +28,7 @@ type Answer struct {
 	Limit    float64           `json:"limit" doc:"Amps its current is limited to, or its drive is rated for; 0 where nothing holds it"`
 	Class    float64           `json:"class" doc:"°C the winding's insulation allows"`
 	Runs     bool              `json:"runs" doc:"It could be run"`
+	Long     bool              `json:"long" doc:"It takes longer than a keystroke waits for: it was not run, and is to be asked for by itself"`
 	Wants    assess.Next       `json:"wants" doc:"What keeps it from being run"`
 	Units    q.Units           `json:"units"`
 	Headline string            `json:"headline"`
@@ -52,14 +54,32 @@ type Event struct {
 	Bad     bool        `json:"bad" doc:"Nobody wants it"`
 }
 
-// Of runs a plan's script. The error is quantity.FieldErrors when the input is past what is taken at once.
-func Of(in plan.Input) (Answer, error) {
+// stepsAtOnce is how many steps a run may take that a keystroke waits for.
+const stepsAtOnce = 8000
+
+// Of runs a plan's script, or says that it takes long. The error is quantity.FieldErrors when the input is past what is
+// taken at once.
+func Of(in plan.Input) (Answer, error) { return answerOf(in, detail{fine: 1, most: stepsAtOnce}) }
+
+// Whole runs a plan's script, however long it takes. goesOn is told how much of it is done, from 0 to 1, and may stop
+// it. The error is [ErrStopped], or as of [Of].
+func Whole(in plan.Input, goesOn func(share float64) bool) (Answer, error) {
+	return answerOf(in, detail{fine: 1, goesOn: goesOn})
+}
+
+func answerOf(in plan.Input, d detail) (Answer, error) {
 	out, s, err := prepare(&in)
 	if err != nil || s == nil {
 		return out, err
 	}
-	r, err := simulate(newMachine(s, &s.Script), &s.Script, usual)
-	if err != nil {
+	r, err := simulate(newMachine(s, &s.Script), &s.Script, d)
+	switch {
+	case errors.Is(err, ErrStopped):
+		return Answer{}, err
+	case errors.Is(err, errNeverEnds) && d.most > 0:
+		out.Long = true
+		return out, nil
+	case err != nil:
 		return out, refused(&in)
 	}
 	out.tell(r, in.Units)
@@ -133,12 +153,17 @@ func (out *Answer) tell(r *run, sys q.System) {
 	if amps := min(r.Feed.LimitAmps, r.Feed.PeakAmps); !math.IsInf(amps, 1) {
 		out.Limit = amps
 	}
-	out.Results = resultsOf(r)
+	out.judge(r, sys)
 	out.Trace = traceOf(r.log.rows, MostPoints)
 	out.Events = eventsOf(r, out.Script.Events)
-	out.Findings = findingsOf(r, &out.Results, sys)
 	out.Figures = figuresOf(r, &out.Results, sys)
 	out.OnTheDay = onTheDay(r.machine, r.script, sys)
+}
+
+// judge puts what a run comes to in an answer, and what is found in it.
+func (out *Answer) judge(r *run, sys q.System) {
+	out.Results = resultsOf(r)
+	out.Findings = findingsOf(r, &out.Results, sys)
 	out.Headline = headline(out, sys)
 }
 

@@ -231,6 +231,7 @@ func TestRemediesDoWhatTheySay(t *testing.T) {
 	require.NotNil(t, stalls)
 	require.NotEmpty(t, a.Fixes[stalls.ID])
 	for _, fix := range a.Fixes[stalls.ID] {
+		assert.NotEmpty(t, fix.Detail, fix.Label)
 		mended := plantest.Copied(in)
 		mended.Plan.Script = a.Script
 		if fix.Control != nil {
@@ -475,6 +476,37 @@ func jams(in plan.Input, n int, torque, inertia q.Text) plan.Input {
 			Does: script.Jam, Torque: torque, Lasts: "1 s"})
 	}
 	return in
+}
+
+// A script that takes longer than a keystroke waits for says so and claims nothing; run by itself it comes to the
+// same as
+// it would have, says how far it is, and can be stopped.
+func TestALongScriptIsRunByItself(t *testing.T) {
+	in := jams(plantest.Demo(t)[2], script.MaxEvents-1, "26 N·m", "")
+	long, err := answerOf(in, detail{fine: 1, most: 300})
+	require.NoError(t, err)
+	assert.True(t, long.Long)
+	assert.False(t, long.Runs)
+	assert.Empty(t, long.Findings)
+	assert.Empty(t, long.Headline)
+
+	told := []float64{}
+	whole, err := Whole(in, func(share float64) bool {
+		told = append(told, share)
+		return true
+	})
+	require.NoError(t, err)
+	assert.True(t, whole.Runs)
+	assert.False(t, whole.Long)
+	assert.Equal(t, answer(t, in), whole)
+	require.Greater(t, len(told), 3)
+	assert.IsIncreasing(t, told)
+	assert.LessOrEqual(t, told[len(told)-1], 1.0)
+
+	_, err = Whole(in, func(share float64) bool { return share < 0.5 })
+	assert.ErrorIs(t, err, ErrStopped)
+	assert.Equal(t, 8000, stepsAtOnce, "some forty milliseconds")
+	assert.Equal(t, []int{16, 3000}, []int{mostHelpers, stepsOfHelpers})
 }
 
 // Each plan of the demo is run with jams of any strength on whatever turns, and what is tried against them is

@@ -29,11 +29,13 @@ type Remedy struct {
 	Script    *script.Described    `json:"script,omitempty"`
 }
 
-// Bounds on what is tried, so that an answer comes while somebody types: changes for one finding, and steps of all runs
-// together.
+// Bounds on what is tried, so that an answer comes while somebody types: changes for one finding, those for all of
+// them,
+// and steps and events of all runs together. The most serious findings come first.
 const (
 	mostTried      = 6
-	stepsOfHelpers = 4000
+	mostHelpers    = 16
+	stepsOfHelpers = 3000
 )
 
 // helper runs changes to a plan.
@@ -41,13 +43,14 @@ type helper struct {
 	in    plan.Input
 	out   *Answer
 	model *line.Model
-	left  int // steps
+	steps int // left
+	runs  int // left
 }
 
 // remedies runs changes for what went wrong, and keeps those with which it does not.
 func remedies(in plan.Input, out *Answer) map[f.ID][]Remedy {
 	fixes := map[f.ID][]Remedy{}
-	h := helper{in: in, out: out, left: stepsOfHelpers}
+	h := helper{in: in, out: out, steps: stepsOfHelpers, runs: mostHelpers}
 	h.in.Plan.Script = out.Script
 	s, err := plan.Resolve(h.in)
 	if err != nil {
@@ -61,9 +64,10 @@ func remedies(in plan.Input, out *Answer) map[f.ID][]Remedy {
 		}
 		var tried []Remedy
 		for _, c := range h.changes(one) {
-			if len(tried) == mostTried || h.left <= 0 {
+			if len(tried) == mostTried || h.steps <= 0 || h.runs == 0 {
 				break
 			}
+			h.runs--
 			if h.helps(&c, one.ID) {
 				tried = append(tried, c)
 			}
@@ -274,14 +278,14 @@ func (h *helper) helps(c *Remedy, id f.ID) bool {
 	if err != nil || t == nil {
 		return false
 	}
-	r, err := simulate(newMachine(t, &t.Script), &t.Script, detail{fine: 1, most: h.left})
+	r, err := simulate(newMachine(t, &t.Script), &t.Script, detail{fine: 1, most: h.steps})
 	if r != nil {
-		h.left -= r.steps
+		h.steps -= r.steps + len(r.log.events)
 	}
 	if err != nil {
 		return false
 	}
-	next.tell(r, in.Units)
+	next.judge(r, in.Units)
 	for _, one := range next.Findings {
 		if one.ID == id && one.Level != f.Good || (one.Level == f.Stop || putsOff(one.ID)) && !h.had(one.ID) {
 			return false

@@ -72,16 +72,25 @@ type watch struct {
 
 // detail is how closely a run is looked at.
 type detail struct {
-	fine     float64 // of the usual tolerance
-	endsOnly bool    // rows are kept only where something happens
-	most     int     // steps it may take; mostSteps when 0
+	fine     float64                  // of the usual tolerance
+	endsOnly bool                     // rows are kept only where something happens
+	most     int                      // steps it may take; mostSteps when 0
+	goesOn   func(share float64) bool // is told how far it is, and may stop it; nil for nobody
+}
+
+// toldEvery is how many steps go by between two words on how far it is.
+const toldEvery = 200
+
+// stopped reports whether whoever waits for it has had enough.
+func (d *detail) stopped(steps int, share float64) bool {
+	return d.goesOn != nil && steps%toldEvery == 0 && !d.goesOn(share)
 }
 
 // usual is a run that is looked at.
 var usual = detail{fine: 1}
 
 // simulate runs a script on a machine. The error says that the numbers would not have it, or errNeverEnds that it took
-// more steps than it may; the run is as far then as it came.
+// more steps than it may, or ErrStopped; the run is as far then as it came.
 func simulate(m *machine, s *script.Resolved, d detail) (*run, error) {
 	r := &run{moving: moving{machine: m, stuck: true, sense: 1, settled: true, powerOn: true, starts: true}, script: s,
 		detail: d, arrives: math.Inf(1), still: math.Inf(1), jobEntry: -1, jamEntry: -1, y: make([]float64, states)}
@@ -106,6 +115,9 @@ func simulate(m *machine, s *script.Resolved, d detail) (*run, error) {
 		}
 		if r.steps > cmp.Or(d.most, mostSteps) {
 			return r, errNeverEnds
+		}
+		if d.stopped(r.steps, r.soFar()) {
+			return r, ErrStopped
 		}
 		if err := r.advance(); err != nil {
 			return nil, err
@@ -153,6 +165,11 @@ func (r *run) over() bool {
 
 // slowing reports whether a ramp is still on its way.
 func (r *run) slowing() bool { return r.stretched || !math.IsInf(r.arrives, 1) }
+
+// soFar is how much of it is done, as far as that can be told beforehand.
+func (r *run) soFar() float64 {
+	return min(r.ode.Time()/min(r.ends, r.script.Last()+goesOn), 1)
+}
 
 // until is how far it may go before the next thing that happens by the clock.
 func (r *run) until() float64 {

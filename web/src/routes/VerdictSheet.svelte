@@ -59,7 +59,9 @@
         {/each}
       </ul>
     {/if}
-    {#if dry?.runs}
+    {#if dry?.long}
+      <p class="mt-5">Its dry run takes a while, and is not printed here: run it on its own screen.</p>
+    {:else if dry?.runs}
       <section class="run">
         <h2 class="mt-5 text-2xl">In the dry run</h2>
         <p>{dry.headline} Simulated, nothing of it was measured.</p>

@@ -191,9 +191,29 @@ export interface paths {
         put?: never;
         /**
          * Run a plan's script through time; nothing is saved
-         * @description The answer names every entry that cannot be used; the rest is run without them. Without events the usual script of its kind of machine is run, and comes back with the answer.
+         * @description The answer names every entry that cannot be used; the rest is run without them. Without events the usual script of its kind of machine is run, and comes back with the answer. A script that takes long is not run here, and the answer says so: /api/dryrun/whole runs it.
          */
         post: operations["dryRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dryrun/whole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Run a plan's script however long it takes
+         * @description Streams progress, then the result, or the problem. Closing the connection stops it.
+         */
+        post: operations["dryRunWhole"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1670,6 +1690,8 @@ export interface components {
              * @description Amps its current is limited to, or its drive is rated for; 0 where nothing holds it
              */
             limit: number;
+            /** @description It takes longer than a keystroke waits for: it was not run, and is to be asked for by itself */
+            long: boolean;
             onTheDay: components["schemas"]["DryrunOnTheDay"];
             /**
              * Format: double
@@ -4845,6 +4867,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DryrunAnswer"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    dryRunWhole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DryRunInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": ({
+                        data: components["schemas"]["ErrorModel"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "problem";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    } | {
+                        data: components["schemas"]["Progress"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "progress";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    } | {
+                        data: components["schemas"]["DryrunAnswer"];
+                        /**
+                         * @description The event name.
+                         * @constant
+                         */
+                        event: "result";
+                        /** @description The event ID. */
+                        id?: number;
+                        /** @description The retry time in milliseconds. */
+                        retry?: number;
+                    })[];
                 };
             };
             /** @description Error */

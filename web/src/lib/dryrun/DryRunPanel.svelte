@@ -80,6 +80,20 @@
         <p class="px-4 text-right text-sm"><button class="link min-h-8" onclick={save}>save it as CSV</button></p>
         <DrawsLine />
       {/if}
+    {:else if answer?.long}
+      <div class="px-4">
+        <p class="text-[1.2rem] font-semibold">This script takes a while to run.</p>
+        {#if dry.running !== undefined}
+          <p class="mt-1 flex flex-wrap items-center gap-x-4">
+            <progress max="1" value={dry.running} aria-label="Run so far"></progress>
+            <button class="link min-h-8" onclick={() => dry.stopRunning()}>stop</button>
+          </p>
+        {:else if dry.stopped}
+          <p class="mt-1">
+            It was not run to its end. <button class="link min-h-8" onclick={() => void dry.runWhole()}>run it</button>
+          </p>
+        {/if}
+      </div>
     {:else if answer}
       <div class="px-4">
         <p class="text-[1.2rem] font-semibold">It cannot be run yet.</p>

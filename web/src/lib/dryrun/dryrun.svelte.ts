@@ -11,15 +11,11 @@ interface Of {
   readonly question: Question;
 }
 
+// What has been ticked off sways nothing.
+const bare = <Q extends Question>(body: Q): Q => ({ ...body, plan: { ...body.plan, checks: [], trials: [] } });
+
 const ask = (body: Question & { script?: Plan['script'] }, signal: AbortSignal) =>
-  // What has been ticked off sways nothing.
-  call(() =>
-    api.POST('/api/dryrun', {
-      body: { ...body, plan: { ...body.plan, checks: [], trials: [] } },
-      bodySerializer: filledOnly,
-      signal
-    })
-  );
+  call(() => api.POST('/api/dryrun', { body: bare(body), bodySerializer: filledOnly, signal }));
 
 /** The dry run of the open plan, and of another beside it. */
 export class DryRunState {
@@ -33,18 +29,26 @@ export class DryRunState {
   /** How much of it is done, from 0 to 1, while it is. */
   drawing = $state<number>();
   #drawing: AbortController | undefined;
+  /** How much of a script that takes long has been run, from 0 to 1, while it is; it can be stopped. */
+  running = $state<number>();
+  stopped = $state(false);
+  #running: AbortController | undefined;
+  #whole = $state.raw<Answer>();
   /** The plan that runs beside it, by the same script. */
   beside = $state.raw<{ id: string; name: string; plan: Plan }>();
 
   constructor(of: Of) {
     this.#of = of;
     this.#asked = new Ask<Answer>(
-      (signal) => ask(of.question, signal),
+      (signal) => {
+        this.stopRunning();
+        return ask(of.question, signal);
+      },
       (reply) => {
-        if (reply.data) this.play.take(reply.data);
-        // What was drawn was drawn of the plan as it was.
-        if (reply.data) this.draws = undefined;
-        if (reply.data && this.beside) this.#ghost.again();
+        // What was drawn, or run at length, was of the plan as it was.
+        if (reply.data) this.draws = this.#whole = undefined;
+        if (reply.data?.long) void this.runWhole();
+        else if (reply.data) this.#take(reply.data);
       }
     );
     this.#ghost = new Ask<Answer>((signal) => {
@@ -57,6 +61,34 @@ export class DryRunState {
       call(() => api.POST('/api/day', { body: of.question, bodySerializer: filledOnly, signal }))
     );
     this.play = new Play();
+  }
+
+  #take(answer: Answer) {
+    this.play.take(answer);
+    if (this.beside) this.#ghost.again();
+  }
+
+  /** Runs a script that takes long. */
+  async runWhole() {
+    const mine = new AbortController();
+    this.#running = mine;
+    this.running = 0;
+    this.stopped = false;
+    await stream<Answer>('/api/dryrun/whole', bare(this.#of.question), mine.signal, {
+      progress: ({ share }) => (this.running = share),
+      result: (whole) => {
+        this.#whole = whole;
+        this.#take(whole);
+      },
+      problem: () => (this.stopped = true)
+    });
+    if (this.#running === mine) this.running = undefined;
+  }
+
+  stopRunning() {
+    if (this.running !== undefined) this.stopped = true;
+    this.#running?.abort();
+    this.running = undefined;
   }
 
   get day() {
@@ -87,7 +119,7 @@ export class DryRunState {
   }
 
   get answer() {
-    return this.#asked.answer;
+    return this.#whole ?? this.#asked.answer;
   }
   get ghost() {
     return this.beside && this.#ghost.answer?.runs ? this.#ghost.answer : undefined;
@@ -116,6 +148,7 @@ export class DryRunState {
     this.#asked.stop();
     this.#ghost.stop();
     this.#day.stop();
+    this.stopRunning();
     this.#stopDrawing();
     this.play.pause();
   }

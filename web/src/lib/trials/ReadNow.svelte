@@ -38,11 +38,13 @@
       </p>
     </div>
     <p class="min-w-40 flex-1 text-sm text-soft" role={stopped ? 'alert' : undefined}>
-      {now.name || 'an instrument'}{stopped
-        ? `: nothing has come for ${Math.round((trials.live.now - now.came) / 1000)} s`
-        : steady > 1
-          ? `, steady ${steady} s`
-          : ', not steady yet'}
+      {now.name || 'an instrument'}{stopped && trials.live.waits
+        ? ': the server does not answer, so nothing comes till it does'
+        : stopped
+          ? `: nothing has come for ${Math.round((trials.live.now - now.came) / 1000)} s`
+          : steady > 1
+            ? `, steady ${steady} s`
+            : ', not steady yet'}
     </p>
   {:else}
     <p class="min-w-40 flex-1 text-soft">
