@@ -188,3 +188,34 @@ test('what cannot be run says why, and a server that is away takes nothing', asy
   await page.getByRole('link', { name: /^Dry run/ }).click();
   await expect(page.getByText('It cannot be run yet.')).toBeVisible();
 });
+
+test('a script that takes long says so, runs by itself with a stop, and claims nothing before', async ({
+  page,
+  workshop
+}) => {
+  await workshop.loadDemo();
+  const plan = await workshop.plan('Cider mill', 'A');
+  // No script of the demo takes long: the server's answer is made to say so, and the run itself is held back.
+  await page.route('**/api/dryrun', async (route) => {
+    const answer = await route.fetch();
+    const said = (await answer.json()) as object;
+    await route.fulfill({ json: { ...said, long: true, runs: false, findings: [], headline: '' } });
+  });
+  let letGo: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route('**/api/dryrun/whole', async (route) => {
+    await held;
+    await route.continue().catch(() => undefined);
+  });
+  await page.goto(plan);
+  await page.getByRole('link', { name: /^Dry run/ }).click();
+  await expect(page.getByText('This script takes a while to run.')).toBeVisible();
+  await expect(page.getByRole('progressbar', { name: 'Run so far' })).toBeVisible();
+  await expect(went(page)).toHaveCount(0);
+  await page.getByRole('button', { name: 'stop running it' }).click();
+  await expect(page.getByText('It was not run to its end.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Dry run/ })).toContainText('not yet');
+  letGo();
+  await page.getByRole('button', { name: 'run it', exact: true }).click();
+  await expect(went(page).getByRole('heading')).toContainText('Stalls under A stone in a windfall');
+});

@@ -16,7 +16,7 @@ import (
 type DryRunInput struct {
 	plan.Input
 	Script *script.Described `json:"script,omitempty" doc:"Run in place of the plan's own, as beside another plan"`
-	Draws  int               `json:"draws,omitempty" minimum:"0" maximum:"200" doc:"Runs over what is not known that come with the answer; none when left out"`
+	Draws  int               `json:"draws,omitempty" minimum:"0" maximum:"200" doc:"For /api/draws: runs over what is not known, the usual number when left out"`
 }
 
 // mostDraws is how many runs over what is not known are made at the most.
@@ -47,12 +47,6 @@ func (a *api) dryRun(h huma.API) {
 			return nil, a.fail(ctx, err)
 		}
 		out, err := dryrun.Of(input)
-		if err == nil && in.Body.Draws > 0 {
-			var draws dryrun.Draws
-			draws, err = dryrun.Over(input, min(in.Body.Draws, mostDraws),
-				func(float64) bool { return ctx.Err() == nil })
-			out.Draws = &draws
-		}
 		return &struct{ Body dryrun.Answer }{out}, a.fail(ctx, err)
 	})
 	sse.Register(h, inLane(long, huma.Operation{

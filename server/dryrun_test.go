@@ -32,14 +32,8 @@ func TestADryRunAnswers(t *testing.T) {
 	assert.LessOrEqual(t, len(a.Trace.Seconds), dryrun.MostPoints)
 	assert.Len(t, a.Trace.Amps, len(a.Trace.Seconds))
 	assert.Len(t, a.Trace.CaseC, len(a.Trace.Seconds))
-	assert.Nil(t, a.Draws)
 
-	in.Draws = 8
-	require.Equal(t, 200, s.do("POST", "/api/dryrun", text(t, in), &a))
-	require.NotNil(t, a.Draws)
-	assert.Equal(t, 8, a.Draws.Of)
-
-	in.Draws, in.Script = 0, &script.Described{Events: []script.Event{{At: "0 s", Does: script.On},
+	in.Script = &script.Described{Events: []script.Event{{At: "0 s", Does: script.On},
 		{At: "4 s", Does: script.Coast}}}
 	require.Equal(t, 200, s.do("POST", "/api/dryrun", text(t, in), &a))
 	assert.Len(t, a.Script.Events, 2, "another script in place of the plan's own")
@@ -78,6 +72,23 @@ func TestDrawsStreamTheirResult(t *testing.T) {
 	assert.Equal(t, "units", problem.Errors[0].Location)
 }
 
+// A script is run however long it takes, with the same result, and a nonsensical one is said as it is at once.
+func TestAWholeRunStreamsItsResult(t *testing.T) {
+	s := open(t)
+	_, sheet := s.withDemo()
+	in := runOf(sheet)
+	var at, whole dryrun.Answer
+	require.Equal(t, 200, s.do("POST", "/api/dryrun", text(t, in), &at))
+	events := s.stream(t.Context(), "/api/dryrun/whole", text(t, in))
+	last := events[len(events)-1]
+	require.Equal(t, "result", last.name)
+	require.NoError(t, json.Unmarshal([]byte(last.data), &whole))
+	assert.Equal(t, at, whole)
+	in.Units = "cubits"
+	events = s.stream(t.Context(), "/api/dryrun/whole", text(t, in))
+	require.Equal(t, "problem", events[0].name)
+}
+
 // A body that is no script at all still gets an answer, never a 500.
 func TestStrangeScriptsGetAnAnswer(t *testing.T) {
 	s := open(t)
@@ -93,7 +104,7 @@ func TestStrangeScriptsGetAnAnswer(t *testing.T) {
 		`{"units":"inch","script":{"lasts":"1 week","events":[{"does":"fly","at":"1 " +
 			"s"}]}}`, text(t, many), text(t, heavy),
 		strings.Replace(text(t, runOf(sheet)), `"36 s"`, `"-36 s"`, 1)} {
-		for _, path := range []string{"/api/dryrun", "/api/day", "/api/draws"} {
+		for _, path := range []string{"/api/dryrun", "/api/dryrun/whole", "/api/day", "/api/draws"} {
 			assert.Less(t, s.do("POST", path, body, nil), 500, "%s %.80s", path, body)
 		}
 	}

@@ -39,7 +39,6 @@ type Answer struct {
 	OnTheDay OnTheDay          `json:"onTheDay"`
 	Findings []f.Finding       `json:"findings" nullable:"false" doc:"Most serious first"`
 	Fixes    map[f.ID][]Remedy `json:"fixes" doc:"Changes that were run, by finding"`
-	Draws    *Draws            `json:"draws,omitempty" doc:"Over what is not known, where that was asked for"`
 	Entries  []q.FieldError    `json:"entries" nullable:"false" doc:"Entries that cannot be used; the rest was run without them"`
 }
 

@@ -1640,7 +1640,7 @@ export interface components {
         DryRunInput: {
             /**
              * Format: int64
-             * @description Runs over what is not known that come with the answer; none when left out
+             * @description For /api/draws: runs over what is not known, the usual number when left out
              */
             draws?: number;
             machine: components["schemas"]["WorkMachine"];
@@ -1661,8 +1661,6 @@ export interface components {
              * @description °C the winding's insulation allows
              */
             class: number;
-            /** @description Over what is not known, where that was asked for */
-            draws?: components["schemas"]["DryrunDraws"];
             /** @description Entries that cannot be used; the rest was run without them */
             entries: components["schemas"]["QuantityFieldError"][];
             events: components["schemas"]["DryrunEvent"][];

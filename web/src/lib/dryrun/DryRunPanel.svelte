@@ -86,7 +86,7 @@
         {#if dry.running !== undefined}
           <p class="mt-1 flex flex-wrap items-center gap-x-4">
             <progress max="1" value={dry.running} aria-label="Run so far"></progress>
-            <button class="link min-h-8" onclick={() => dry.stopRunning()}>stop</button>
+            <button class="link min-h-8" onclick={() => dry.stopRunning()}>stop running it</button>
           </p>
         {:else if dry.stopped}
           <p class="mt-1">
