@@ -94,20 +94,27 @@ func TestAMachineIsHeldBeforeItsPlans(t *testing.T) {
 	require.NoError(t, named.Rollback())
 }
 
-// A deadlock that the database ends is begun again, and nobody hears of it.
+// What the database gives up for another's sake is begun again, and nobody hears of it; only what it gives up each time is
+// said to be busy.
 func TestWorkGivenUpForAnothersSakeIsDoneAgain(t *testing.T) {
 	s, o, sheet := opened(t)
-	against := o.holds(`SELECT 1 FROM plan WHERE id = $1 FOR UPDATE`, sheet.Plan.ID)
-	done := make(chan error)
-	go func() { done <- saves(s, sheet, "Saved after all") }()
-	o.waits()
-	_, err := against.Exec(`SELECT 1 FROM machine WHERE id = $1 FOR UPDATE`, sheet.Machine.ID)
-	require.NoError(t, err)
-	require.NoError(t, against.Commit())
-	require.NoError(t, <-done)
+	for _, statement := range []string{`CREATE SEQUENCE tries`,
+		`CREATE FUNCTION give_up() RETURNS trigger LANGUAGE plpgsql AS $$ DECLARE n bigint := nextval('tries'); BEGIN
+			IF n = 1 THEN RAISE EXCEPTION 'a deadlock' USING ERRCODE = '40P01'; END IF;
+			IF n = 2 OR n > 3 THEN RAISE EXCEPTION 'cannot be serialized' USING ERRCODE = '40001'; END IF;
+			RETURN NEW; END $$`,
+		`CREATE TRIGGER give_up BEFORE UPDATE ON plan FOR EACH ROW EXECUTE FUNCTION give_up()`} {
+		_, err := o.db.Exec(statement)
+		require.NoError(t, err)
+	}
+	require.NoError(t, saves(s, sheet, "Saved after all"))
 	now, err := s.Sheet(ctx, sheet.Plan.ID)
 	require.NoError(t, err)
 	assert.Equal(t, "Saved after all", now.Plan.Described.Name)
+	log, err := s.Log(ctx, sheet.Machine.ID, all())
+	require.NoError(t, err)
+	assert.Len(t, log, 1, "once")
+	assert.ErrorIs(t, saves(s, sheet, "Never"), store.ErrBusy)
 }
 
 // Who cannot have a lock in time is told that the database is busy, and others go on.

@@ -180,9 +180,12 @@ func (s *Store) SaveEntry(ctx context.Context, id string, version int, e logbook
 			return ErrStale
 		}
 		e.Itself = now.Itself // who wrote it is not the person's to say
-		_, err = tx.ExecContext(ctx, `UPDATE log_entry SET described = $2, happened = $3, version = version + 1 WHERE
-		id = $1`,
-			id, keptEntry(e), e.Happened)
+		text, err := over(ctx, tx, "log_entry", id, keptEntry(e))
+		if err != nil {
+			return err
+		}
+		_, err = tx.ExecContext(ctx, `UPDATE log_entry SET described = $2, happened = $3, version = version + 1
+			WHERE id = $1`, id, text, e.Happened)
 		if err == nil {
 			now, err = entry(ctx, tx, id, "")
 		}

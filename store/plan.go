@@ -105,19 +105,27 @@ func (s *Store) SaveSheet(ctx context.Context, planID string, planVersion, machi
 		}
 		before := now
 		if !planSame {
+			text, err := over(ctx, tx, "plan", planID, described[plan.Plan]{p})
+			if err != nil {
+				return err
+			}
 			if err := tx.GetContext(ctx, &now.Plan.Version,
 				`UPDATE plan SET described = $2, version = version + 1, updated_at = now()
 					WHERE id = $1 RETURNING version`,
-				planID, described[plan.Plan]{p}); err != nil {
+				planID, text); err != nil {
 				return err
 			}
 			now.Plan.Described = p
 		}
 		if !machineSame {
+			text, err := over(ctx, tx, "machine", now.Machine.ID, described[work.Machine]{m})
+			if err != nil {
+				return err
+			}
 			if err := tx.GetContext(ctx, &now.Machine.Version,
 				`UPDATE machine SET described = $2, version = version + 1, updated_at = now()
 					WHERE id = $1 RETURNING version`,
-				now.Machine.ID, described[work.Machine]{m}); err != nil {
+				now.Machine.ID, text); err != nil {
 				return err
 			}
 			now.Machine.Described = m

@@ -206,3 +206,59 @@ func TestAnEntryIsKeptWhoeverHasItsID(t *testing.T) {
 	require.NoError(t, err)
 	assert.False(t, saved.Itself)
 }
+
+// What another program wrote into a document and this one does not know is there after a save, wherever it stood.
+func TestFieldsThatAreNotKnownAreKept(t *testing.T) {
+	s := storetest.Open(t)
+	p := plan.Plan{Name: "one", Trials: []measured.Trial{{ID: "x"}, {ID: "y"}}}.Whole()
+	machine, plans, err := s.AddMachine(ctx, work.Machine{Name: "Wheel", Jobs: []work.Job{{Name: "a"},
+		{Name: "b"}}}.Whole(),
+		[]plan.Plan{p})
+	require.NoError(t, err)
+	part, err := s.AddShelfItem(ctx, shelf.Item{Sort: shelf.Motor})
+	require.NoError(t, err)
+	require.NoError(t, s.AddEntry(ctx, machine, entry(idA, "one", time.Unix(0, 0))))
+	for _, change := range []string{
+		`UPDATE plan SET described = jsonb_set(jsonb_set(jsonb_set(described, '{later}', '{"deep":[1,"two"]}'),
+			'{motor,hum}', '"loud"'), '{trials,1,mood}', '"good"')`,
+		`UPDATE machine SET described = jsonb_set(described, '{jobs,1,colour}', '"red"')`,
+		`UPDATE shelf_item SET described = jsonb_set(described, '{motor,hum}', '"low"')`,
+		`UPDATE log_entry SET described = jsonb_set(described, '{weather}', '"wet"')`,
+	} {
+		require.NoError(t, s.Exec(ctx, change))
+	}
+
+	now, err := s.Sheet(ctx, plans[0])
+	require.NoError(t, err)
+	changed, m := now.Plan.Described, now.Machine.Described
+	changed.Name, m.Jobs[0].Name = "two", "c"
+	// The second trial is the first now.
+	changed.Trials = []measured.Trial{changed.Trials[1], {ID: "z"}, changed.Trials[0]}
+	_, err = s.SaveSheet(ctx, plans[0], now.Plan.Version, now.Machine.Version, changed, m, nil)
+	require.NoError(t, err)
+	item, err := s.ShelfEntry(ctx, part)
+	require.NoError(t, err)
+	item.Item.Motor.Name = "named"
+	_, err = s.SaveShelfItem(ctx, part, item.Version, item.Item)
+	require.NoError(t, err)
+	_, err = s.SaveEntry(ctx, idA, 1, entry(idA, "two", time.Unix(0, 0)))
+	require.NoError(t, err)
+
+	for query, want := range map[string]string{
+		`SELECT described ->> 'name' FROM plan`:                          "two",
+		`SELECT described #>> '{later,deep,1}' FROM plan`:                "two",
+		`SELECT described #>> '{motor,hum}' FROM plan`:                   "loud",
+		`SELECT described #>> '{trials,0,mood}' FROM plan`:               "good",
+		`SELECT described #>> '{jobs,0,name}' FROM machine`:              "c",
+		`SELECT described #>> '{jobs,1,colour}' FROM machine`:            "red",
+		`SELECT described #>> '{motor,hum}' FROM shelf_item`:             "low",
+		`SELECT described #>> '{motor,name}' FROM shelf_item`:            "named",
+		`SELECT described ->> 'weather' FROM log_entry`:                  "wet",
+		`SELECT described ->> 'title' FROM log_entry`:                    "two",
+		`SELECT coalesce(described #>> '{trials,2,mood}', '') FROM plan`: "",
+	} {
+		got, err := s.One(ctx, query)
+		require.NoError(t, err, query)
+		assert.Equal(t, want, got, query)
+	}
+}

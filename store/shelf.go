@@ -112,9 +112,13 @@ func (s *Store) SaveShelfItem(ctx context.Context, id string, version int, item 
 			return ErrStale
 		}
 		now.Item = item
+		text, err := over(ctx, tx, "shelf_item", id, kept(item))
+		if err != nil {
+			return err
+		}
 		return tx.GetContext(ctx, &now.Version,
 			`UPDATE shelf_item SET described = $2, version = version + 1 WHERE id = $1 RETURNING version`,
-			id, kept(item))
+			id, text)
 	})
 	return now, err
 }
