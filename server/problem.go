@@ -64,6 +64,11 @@ func (a *api) fail(ctx context.Context, err error) error {
 		a.log.WarnContext(ctx, "database busy", "err", err)
 		return huma.Error503ServiceUnavailable("The database is busy. What you typed is kept here and saved in a " +
 			"moment.")
+	case errors.Is(err, store.ErrNoRoom):
+		a.log.ErrorContext(ctx, "database takes nothing", "err", err)
+		return huma.Error503ServiceUnavailable("The database takes nothing at present: its disk is full, or it may " +
+			"only " +
+			"be read. What you typed is kept here and saved when it takes it.")
 	case errors.Is(err, store.ErrAway), errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		a.log.WarnContext(ctx, "database away", "err", err)
 		return huma.Error503ServiceUnavailable("The database is not answering. What you typed is kept here and saved " +

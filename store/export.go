@@ -2,7 +2,6 @@ package store
 
 import (
 	"context"
-	"database/sql"
 	"strings"
 
 	"github.com/jmoiron/sqlx"
@@ -13,29 +12,26 @@ import (
 
 // Export sends the whole workshop to a sink, as it stands at one moment, row by row.
 func (s *Store) Export(ctx context.Context, to openfile.Sink) error {
-	tx, err := s.db.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
-	if err != nil {
-		return away(err)
-	}
-	defer func() { _ = tx.Rollback() }()
-	var name string
-	if err := tx.GetContext(ctx, &name, `SELECT name FROM workshop`); err != nil {
-		return away(err)
-	}
-	if err := to.Name(name); err != nil {
-		return err
-	}
-	var machines []string
-	if err := tx.SelectContext(ctx, &machines, `SELECT id FROM machine WHERE deleted_at IS NULL ORDER BY place`); err !=
-		nil {
-		return away(err)
-	}
-	for _, id := range machines {
-		if err := exportMachine(ctx, tx, id, to); err != nil {
+	return s.reading(ctx, func(tx *sqlx.Tx) error {
+		var name string
+		if err := tx.GetContext(ctx, &name, `SELECT name FROM workshop`); err != nil {
+			return away(err)
+		}
+		if err := to.Name(name); err != nil {
 			return err
 		}
-	}
-	return exportShelf(ctx, tx, to)
+		var machines []string
+		if err := tx.SelectContext(ctx, &machines,
+			`SELECT id FROM machine WHERE deleted_at IS NULL ORDER BY place`); err != nil {
+			return away(err)
+		}
+		for _, id := range machines {
+			if err := exportMachine(ctx, tx, id, to); err != nil {
+				return err
+			}
+		}
+		return exportShelf(ctx, tx, to)
+	})
 }
 
 func exportMachine(ctx context.Context, tx *sqlx.Tx, id string, to openfile.Sink) error {
@@ -99,10 +95,12 @@ func (s *Store) Pictures(ctx context.Context, each func(id string, jpeg []byte) 
 		ID   string `db:"id"`
 		JPEG []byte `db:"jpeg"`
 	}
-	return eachRow(ctx, s.db, func(p picture) error { return each(p.ID, p.JPEG) },
-		`SELECT p.id, p.jpeg FROM log_picture p JOIN log_entry e ON e.id = p.entry_id
+	return s.reading(ctx, func(tx *sqlx.Tx) error {
+		return eachRow(ctx, tx, func(p picture) error { return each(p.ID, p.JPEG) },
+			`SELECT p.id, p.jpeg FROM log_picture p JOIN log_entry e ON e.id = p.entry_id
 		JOIN machine m ON m.id = e.machine_id
 		WHERE p.deleted_at IS NULL AND e.deleted_at IS NULL AND m.deleted_at IS NULL
 		UNION ALL SELECT p.id, p.jpeg FROM shelf_picture p JOIN shelf_item i ON i.id = p.item_id
 		WHERE p.deleted_at IS NULL AND i.deleted_at IS NULL`)
+	})
 }

@@ -94,7 +94,8 @@ func TestAMachineIsHeldBeforeItsPlans(t *testing.T) {
 	require.NoError(t, named.Rollback())
 }
 
-// What the database gives up for another's sake is begun again, and nobody hears of it; only what it gives up each time is
+// What the database gives up for another's sake is begun again, and nobody hears of it; only what it gives up each
+// time is
 // said to be busy.
 func TestWorkGivenUpForAnothersSakeIsDoneAgain(t *testing.T) {
 	s, o, sheet := opened(t)
@@ -157,4 +158,63 @@ func TestSeveralProgramsBringADatabaseUpToDateAtOnce(t *testing.T) {
 	for _, err := range errs {
 		assert.NoError(t, err)
 	}
+}
+
+// A statement that takes too long is given up for the others' sake; what writes a file out takes what it takes.
+func TestAStatementThatTakesTooLongIsBusy(t *testing.T) {
+	s, o, sheet := opened(t)
+	for _, statement := range []string{
+		`CREATE FUNCTION dawdle() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN PERFORM pg_sleep(4); RETURN NEW; END $$`,
+		`CREATE TRIGGER dawdle BEFORE UPDATE ON plan FOR EACH ROW EXECUTE FUNCTION dawdle()`} {
+		_, err := o.db.Exec(statement)
+		require.NoError(t, err)
+	}
+	assert.ErrorIs(t, saves(s, sheet, "Never"), store.ErrBusy)
+	assert.NoError(t, s.Ping(ctx))
+}
+
+// A database that only reads, or has no room, is not one to work with: that is said by its health, and by everything
+// that is to be saved; once it takes something again all is well.
+func TestADatabaseThatTakesNothingSaysSo(t *testing.T) {
+	s, o, sheet := opened(t)
+	set := func(statement string) {
+		_, err := o.db.Exec(statement)
+		require.NoError(t, err)
+		_, err = o.db.Exec(`SELECT pg_terminate_backend(pid) FROM pg_stat_activity
+			WHERE datname = current_database() AND pid <> pg_backend_pid()`)
+		require.NoError(t, err)
+		for range 10 { // the dead ones are found out
+			_, _ = s.Sheet(ctx, sheet.Plan.ID)
+		}
+	}
+	var name string
+	require.NoError(t, o.db.Get(&name, `SELECT current_database()`))
+	set(`ALTER DATABASE ` + name + ` SET default_transaction_read_only = on`)
+	assert.ErrorIs(t, saves(s, sheet, "Never"), store.ErrNoRoom)
+	assert.ErrorIs(t, s.AddEntry(ctx, sheet.Machine.ID, entry(idA, "", time.Unix(0, 0))), store.ErrNoRoom)
+	assert.ErrorIs(t, s.RenameMachine(ctx, sheet.Machine.ID, "Never"), store.ErrNoRoom)
+	assert.ErrorIs(t, s.Ping(ctx), store.ErrNoRoom)
+	_, err := s.Sheet(ctx, sheet.Plan.ID)
+	assert.NoError(t, err, "it can be read")
+	set(`SET default_transaction_read_only = off; ALTER DATABASE ` + name + ` RESET default_transaction_read_only`)
+	require.NoError(t, s.Ping(ctx))
+	require.NoError(t, saves(s, sheet, "Saved"))
+
+	for _, statement := range []string{
+		`CREATE FUNCTION full_disk() RETURNS trigger LANGUAGE plpgsql AS $$
+			BEGIN RAISE EXCEPTION 'could not extend file' USING ERRCODE = '53100'; END $$`,
+		`CREATE TRIGGER full_disk BEFORE UPDATE ON plan FOR EACH ROW EXECUTE FUNCTION full_disk()`,
+		`CREATE TRIGGER full_disk BEFORE UPDATE ON workshop FOR EACH ROW EXECUTE FUNCTION full_disk()`} {
+		_, err := o.db.Exec(statement)
+		require.NoError(t, err)
+	}
+	assert.NoError(t, s.Ping(ctx), "nothing was to be saved yet")
+	assert.ErrorIs(t, saves(s, sheet, "Never"), store.ErrNoRoom)
+	assert.ErrorIs(t, s.Ping(ctx), store.ErrNoRoom)
+	for _, table := range []string{"plan", "workshop"} {
+		_, err := o.db.Exec(`DROP TRIGGER full_disk ON ` + table)
+		require.NoError(t, err)
+	}
+	assert.NoError(t, s.Ping(ctx))
+	require.NoError(t, saves(s, sheet, "Saved again"))
 }

@@ -74,9 +74,11 @@ func orEmpty(list []string) []string {
 
 // EachEntry gives a machine's entries on as they are read, those that happened last first.
 func (s *Store) EachEntry(ctx context.Context, machineID string, each func(logbook.Entry) error) error {
-	return eachRow(ctx, s.db, func(r logRow) error { return each(r.entry().Entry) }, `SELECT `+logColumns+`
-		FROM log_entry e LEFT JOIN plan p ON p.id = e.plan_id
-		WHERE e.machine_id = $1 AND e.deleted_at IS NULL ORDER BY e.happened DESC, e.place DESC`, machineID)
+	return s.reading(ctx, func(tx *sqlx.Tx) error {
+		return eachRow(ctx, tx, func(r logRow) error { return each(r.entry().Entry) }, `SELECT `+logColumns+`
+			FROM log_entry e LEFT JOIN plan p ON p.id = e.plan_id
+			WHERE e.machine_id = $1 AND e.deleted_at IS NULL ORDER BY e.happened DESC, e.place DESC`, machineID)
+	})
 }
 
 // LogOfUse returns the entries that hours and upkeep follow from, and the first of all.

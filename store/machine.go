@@ -111,7 +111,7 @@ func (s *Store) CopyMachine(ctx context.Context, id, name string) (newID string,
 
 // changeOne runs an update that must touch a row.
 func (s *Store) changeOne(ctx context.Context, query string, args ...any) error {
-	return away(changeOne(ctx, s.db, query, args...))
+	return s.noted(away(changeOne(ctx, s.db, query, args...)))
 }
 
 func changeOne(ctx context.Context, e sqlx.ExecerContext, query string, args ...any) error {

@@ -3,6 +3,8 @@ package store
 import (
 	"context"
 
+	"github.com/jmoiron/sqlx"
+
 	"jiriki/core/plan"
 	"jiriki/core/work"
 )
@@ -63,30 +65,19 @@ type Described struct {
 
 // EachDescribed calls with the named plans one by one, in no order, until it is done or with fails.
 func (s *Store) EachDescribed(ctx context.Context, planIDs []string, with func(Described) error) error {
-	rows, err := s.db.QueryxContext(ctx, `SELECT p.id, p.described AS plan, m.described AS machine,
-		p.digest AS plan_digest, m.digest AS machine_digest
-		FROM plan p JOIN machine m ON m.id = p.machine_id WHERE p.id = ANY ($1::uuid[])`, planIDs)
-	if err != nil {
-		return away(err)
+	type row struct {
+		ID            string                  `db:"id"`
+		Plan          described[plan.Plan]    `db:"plan"`
+		Machine       described[work.Machine] `db:"machine"`
+		PlanDigest    string                  `db:"plan_digest"`
+		MachineDigest string                  `db:"machine_digest"`
 	}
-	defer func() { _ = rows.Close() }()
-	for rows.Next() {
-		var row struct {
-			ID            string                  `db:"id"`
-			Plan          described[plan.Plan]    `db:"plan"`
-			Machine       described[work.Machine] `db:"machine"`
-			PlanDigest    string                  `db:"plan_digest"`
-			MachineDigest string                  `db:"machine_digest"`
-		}
-		if err := rows.StructScan(&row); err != nil {
-			return away(err)
-		}
-		if err := with(Described{
-			PlanID: row.ID, Plan: row.Plan.V.Whole(), Machine: row.Machine.V.Whole(), PlanDigest: row.PlanDigest,
-			MachineDigest: row.MachineDigest,
-		}); err != nil {
-			return err
-		}
-	}
-	return away(rows.Err())
+	return s.reading(ctx, func(tx *sqlx.Tx) error {
+		return eachRow(ctx, tx, func(r row) error {
+			return with(Described{PlanID: r.ID, Plan: r.Plan.V.Whole(), Machine: r.Machine.V.Whole(),
+				PlanDigest: r.PlanDigest, MachineDigest: r.MachineDigest})
+		}, `SELECT p.id, p.described AS plan, m.described AS machine,
+			p.digest AS plan_digest, m.digest AS machine_digest
+			FROM plan p JOIN machine m ON m.id = p.machine_id WHERE p.id = ANY ($1::uuid[])`, planIDs)
+	})
 }

@@ -11,8 +11,10 @@ import (
 	"errors"
 	"fmt"
 	"io/fs"
+	"maps"
 	"net"
 	"strconv"
+	"strings"
 	"sync/atomic"
 
 	"jiriki/core/bounds"
@@ -39,6 +41,7 @@ var (
 	ErrText     = errors.New("holds a character that cannot be kept")
 	ErrLong     = errors.New("longer than is kept")
 	ErrBusy     = errors.New("the database is busy")
+	ErrNoRoom   = errors.New("the database takes nothing at present")
 	ErrNewer    = errors.New("a newer program keeps this workshop")
 )
 
@@ -54,12 +57,19 @@ func Migrations() fs.FS {
 // Store is a workshop's database.
 type Store struct {
 	db        *sqlx.DB
+	config    *pgx.ConnConfig
 	documents int // version of documents up to which they are known
 	migrated  atomic.Bool
+	refused   atomic.Bool // the last thing to be saved was not taken, by a database that answers
 }
 
-// lockTime is how long a statement waits for what somebody else holds; then it is said to be busy, and others go on.
-const lockTime = "3s"
+// How long a statement waits for what somebody else holds, and how long it takes; then the database is said to be busy,
+// and others go on. Files that are written out, and migrations, take what they take.
+const (
+	lockTime      = "3s"
+	statementTime = "3s"
+	takesItsTime  = `SET LOCAL statement_timeout = 0`
+)
 
 // Open connects to url. It does not wait for the database: a call while it is away answers
 // ErrAway and works again once it is back.
@@ -72,20 +82,35 @@ func open(url string, documents int) (*Store, error) {
 		return nil, fmt.Errorf("database address: %w", err)
 	}
 	config.RuntimeParams["lock_timeout"] = lockTime
+	config.RuntimeParams["statement_timeout"] = statementTime
 	config.RuntimeParams["jiriki.documents"] = strconv.Itoa(documents)
 	db := sqlx.NewDb(stdlib.OpenDB(*config), "pgx")
 	db.SetMaxOpenConns(8)
 	db.SetMaxIdleConns(4)
-	return &Store{db: db, documents: documents}, nil
+	return &Store{db: db, config: config, documents: documents}, nil
 }
 
 // Close ends the connections.
 func (s *Store) Close() error { return s.db.Close() }
 
-// Ping reports whether the database answers and was brought up to date; ErrAway when not.
+// Ping reports whether the database answers, was brought up to date and takes what is saved; ErrAway when not. Where
+// something was refused for want of room, it tries to write.
 func (s *Store) Ping(ctx context.Context) error {
 	if err := s.db.PingContext(ctx); err != nil || !s.migrated.Load() {
 		return errors.Join(ErrAway, err)
+	}
+	var readOnly bool
+	if err := s.db.GetContext(ctx, &readOnly, `SELECT current_setting('transaction_read_only')::boolean`); err != nil {
+		return away(err)
+	}
+	if readOnly {
+		return errors.Join(ErrNoRoom, ErrAway)
+	}
+	if s.refused.Load() {
+		return s.within(ctx, func(tx *sqlx.Tx) error {
+			_, err := tx.ExecContext(ctx, `UPDATE workshop SET name = name`)
+			return err
+		})
 	}
 	return nil
 }
@@ -100,8 +125,13 @@ func (s *Store) Migrate(ctx context.Context) error {
 	if err != nil {
 		return fmt.Errorf("migrations: %w", err)
 	}
+	patient := *s.config
+	patient.RuntimeParams = maps.Clone(patient.RuntimeParams)
+	patient.RuntimeParams["statement_timeout"] = "0"
+	db := stdlib.OpenDB(patient)
+	defer func() { _ = db.Close() }()
 	// Of several programs started at once one brings it up to date, and the rest find it so.
-	provider, err := goose.NewProvider(goose.DialectPostgres, s.db.DB, Migrations(), goose.WithSessionLocker(locker))
+	provider, err := goose.NewProvider(goose.DialectPostgres, db, Migrations(), goose.WithSessionLocker(locker))
 	if err != nil {
 		return fmt.Errorf("migrations: %w", err)
 	}
@@ -179,9 +209,30 @@ func (s *Store) once(ctx context.Context, work func(*sqlx.Tx) error) error {
 		return errors.Join(errUnbegun, away(err))
 	}
 	if err := work(tx); err != nil {
-		return errors.Join(away(err), ignoreDone(tx.Rollback()))
+		return s.noted(errors.Join(away(err), ignoreDone(tx.Rollback())))
 	}
-	return away(tx.Commit())
+	return s.noted(away(tx.Commit()))
+}
+
+// noted keeps in mind whether the database takes what is saved.
+func (s *Store) noted(err error) error {
+	if err == nil || errors.Is(err, ErrNoRoom) {
+		s.refused.Store(err != nil)
+	}
+	return err
+}
+
+// reading runs work that only reads, as it stands at one moment, however long it takes.
+func (s *Store) reading(ctx context.Context, work func(*sqlx.Tx) error) error {
+	tx, err := s.db.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
+	if err != nil {
+		return away(err)
+	}
+	defer func() { _ = tx.Rollback() }()
+	if _, err := tx.ExecContext(ctx, takesItsTime); err != nil {
+		return away(err)
+	}
+	return work(tx)
 }
 
 func ignoreDone(err error) error {
@@ -207,6 +258,11 @@ func away(err error) error {
 	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, driver.ErrBadConn),
 		errors.Is(err, net.ErrClosed):
 		return errors.Join(ErrAway, err)
+	case errors.As(err, &pg) && pg.Code == "57014" && strings.Contains(pg.Message, "statement timeout"):
+		return errors.Join(ErrBusy, ErrAway, err)
+	case errors.As(err, &pg) && (pg.Code == "25006" || pg.Code == "53100"):
+		// It only reads, or its disk is full.
+		return errors.Join(ErrNoRoom, ErrAway, err)
 	case errors.As(err, &pg) && (pg.Code[:2] == "57" || pg.Code[:2] == "08" || pg.Code[:2] == "53"):
 		// Operator intervention, connection failure or out of resources.
 		return errors.Join(ErrAway, err)
