@@ -16,7 +16,7 @@ dev: ## rebuild the interface as it is edited, on the demo's server
 bench: ## figures against the quality bars
 	@scripts/bench.sh
 
-proof: ## bodies made to break the server, and 20 kills of it and its database
+proof: ## bodies made to break the server, crowds, backups, older programs, and 20 kills of it and its database
 	@scripts/proof.sh
 
 mutants: ## changes one figure of the core at a time: would a test notice?

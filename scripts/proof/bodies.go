@@ -131,13 +131,6 @@ func hostile(s *serving) ([]body, error) {
 	many := func(one string, bytes int) string {
 		return strings.TrimSuffix(strings.Repeat(one+",", bytes/(len(one)+1)), ",")
 	}
-	text := func(v any) []byte {
-		b, err := json.Marshal(v)
-		if err != nil {
-			panic(err) // plain structs
-		}
-		return b
-	}
 	in := plan.Input{Units: "metric", Machine: file.Machines[0].Machine, Plan: file.Machines[0].Plans[1].Plan}
 	full := in
 	full.Machine.Jobs = nil
@@ -200,14 +193,23 @@ func hostile(s *serving) ([]body, error) {
 		photo("picture, 7740 by 7740 in a few hundred kB", image.NewGray(image.Rect(0, 0, 7740, 7740)), false),
 		photo("picture, twelve megapixels", image.NewYCbCr(image.Rect(0, 0, 4000, 3000), image.YCbCrSubsampleRatio420),
 			true),
-		post(usual, "/api/assess", text(in), true),
-		post("assess, as much as is taken", "/api/assess", text(full), true),
-		post("rank, as much as is taken", "/api/rank", text(full), true),
-		post("build, as much as is taken", "/api/build", text(full), true),
+		post(usual, "/api/assess", jsonOf(in), true),
+		post("assess, as much as is taken", "/api/assess", jsonOf(full), true),
+		post("rank, as much as is taken", "/api/rank", jsonOf(full), true),
+		post("build, as much as is taken", "/api/build", jsonOf(full), true),
 		post(fmt.Sprintf("import, %d MB that are a workshop", len(largeText)>>20), "/api/import", largeText, true),
 		{name: "export of it", method: "GET", path: "/api/export", contentType: "", data: nil, passes: true},
 		{name: "the shed with it", method: "GET", path: "/api/workshop", contentType: "", data: nil, passes: true},
 	}, nil
+}
+
+// jsonOf is a plain value as JSON.
+func jsonOf(v any) []byte {
+	b, err := json.Marshal(v)
+	if err != nil {
+		panic(err) // plain structs
+	}
+	return b
 }
 
 // answers are what a crowd was given.
@@ -228,13 +230,7 @@ func crowd(s *serving, bodies []body, clients int, length time.Duration) *answer
 				b := bodies[n%len(bodies)]
 				began := time.Now()
 				status, _ := s.send(b.method, b.path, b.contentType, b.data)
-				took := time.Since(began)
-				out.mu.Lock()
-				out.count[status]++
-				if status/100 == 2 {
-					out.times = append(out.times, took)
-				}
-				out.mu.Unlock()
+				out.add(status, time.Since(began))
 				if status == 503 {
 					// As it was told to, or sooner.
 					time.Sleep(100 * time.Millisecond)
@@ -246,15 +242,27 @@ func crowd(s *serving, bodies []body, clients int, length time.Duration) *answer
 	return out
 }
 
+func (a *answers) add(status int, took time.Duration) {
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	a.count[status]++
+	if status/100 == 2 {
+		a.times = append(a.times, took)
+	}
+}
+
 func (a *answers) statuses() map[int]int { return a.count }
 
 // lost are the requests without an answer, or with one that is the server's fault.
 func (a *answers) lost() int { return a.count[0] + a.count[500] }
 
-func (a *answers) p99() time.Duration {
+func (a *answers) p99() time.Duration { return a.share(0.99) }
+
+// share is the time within which such a share of those accepted was answered.
+func (a *answers) share(of float64) time.Duration {
 	if len(a.times) == 0 {
 		return 0
 	}
 	slices.Sort(a.times)
-	return a.times[len(a.times)*99/100]
+	return a.times[int(float64(len(a.times))*of)]
 }

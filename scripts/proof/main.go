@@ -3,6 +3,7 @@
 package main
 
 import (
+	"cmp"
 	"fmt"
 	"os"
 	"path/filepath"
@@ -15,14 +16,18 @@ type place struct {
 	Root    string `help:"The checkout." type:"existingdir" required:""`
 	Cluster string `help:"Name of the database cluster, for scripts/postgres.sh." required:""`
 	URL     string `help:"Its address." required:""`
+	Binary  string `help:"The program; the checkout's when left out." type:"path"`
 }
 
-func (p place) binary() string { return filepath.Join(p.Root, "bin", "jiriki") }
+func (p place) binary() string { return cmp.Or(p.Binary, filepath.Join(p.Root, "bin", "jiriki")) }
 func (p place) script() string { return filepath.Join(p.Root, "scripts", "postgres.sh") }
 
 var cli struct {
 	place
 	Bodies bodiesCmd `cmd:"" help:"Send what is made to fill the memory, and a crowd, and print the peaks."`
+	Mixed  mixedCmd  `cmd:"" help:"Let a crowd write all sorts of things at once, and count what failed and how long a save takes."`
+	Large  largeCmd  `cmd:"" help:"Write out and bring back a workshop of many years, as JSON and as a zip, by HTTP and by the command line."`
+	Old    oldCmd    `cmd:"" help:"Set programs that know less upon a newer workshop."`
 	Kills  killsCmd  `cmd:"" help:"Kill server and database under concurrent saves, and look that nothing acknowledged is lost."`
 }
 
