@@ -32,7 +32,7 @@ func (in *DryRunInput) input() plan.Input {
 }
 
 func (a *api) dryRun(h huma.API) {
-	huma.Register(h, inLane(keyed, huma.Operation{
+	huma.Register(h, inLane(timed, huma.Operation{
 		OperationID: "dryRun", Method: http.MethodPost, Path: "/api/dryrun",
 		Summary: "Run a plan's script through time; nothing is saved",
 		Description: "The answer names every entry that cannot be used; the rest is run without them. Without events " +

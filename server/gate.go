@@ -49,17 +49,19 @@ type lane string
 const (
 	quick lane = "quick"
 	keyed lane = "keyed" // what a keystroke waits for: worked out, with next to nothing asked of the database
+	timed lane = "timed" // a dry run: what a keystroke waits for too, and some times as long
 	long  lane = "long"  // a search, a ranking, a file, a picture: seconds of work, or megabytes
 	open  lane = "open"  // never waits: whether the server is there
 )
 
 // gates are how much runs and waits in each lane. Quick work is half waiting for the database, so more
 // of it runs than there are processors. Of what keystrokes wait for as much runs as there are: more would
-// only take turns, and some come late who came first. Long work leaves a processor for the rest, and one at a time
+// only take turns, and some come late who came first. Dry runs leave half of the processors to the rest of them. Long work leaves a processor for the rest, and one at a time
 // bounds its memory.
 func gates() map[lane]*gate {
 	processors := runtime.GOMAXPROCS(0)
-	return map[lane]*gate{quick: newGate(2*processors, 32), keyed: newGate(processors, 32), long: newGate(1, 4)}
+	return map[lane]*gate{quick: newGate(2*processors, 32), keyed: newGate(processors, 32),
+		timed: newGate(max(processors/2, 1), 16), long: newGate(1, 4)}
 }
 
 // inLane puts an operation into a lane; an operation is quick unless told.

@@ -1,12 +1,15 @@
 package main
 
 import (
+	"archive/zip"
 	"bytes"
+	"encoding/binary"
 	"encoding/json"
 	"errors"
 	"fmt"
 	"image"
 	"image/jpeg"
+	"math"
 	"slices"
 	"strings"
 	"sync"
@@ -14,6 +17,8 @@ import (
 
 	"jiriki/core/openfile"
 	"jiriki/core/plan"
+	q "jiriki/core/quantity"
+	"jiriki/core/script"
 	"jiriki/core/shelf"
 	"jiriki/core/work"
 	"jiriki/demo"
@@ -23,8 +28,10 @@ import (
 const (
 	heldTo   = 1024
 	overIdle = 64  // any one request
-	crowded  = 512 // the server under a crowd
+	crowded  = 200 // the server under a crowd
 	clients  = 64
+
+	besideRun = 100 * time.Millisecond
 )
 
 type bodiesCmd struct {
@@ -77,6 +84,7 @@ func (c *bodiesCmd) Run(p place) error {
 	if peak > crowded || got.lost() > 0 {
 		failed = append(failed, "the crowd")
 	}
+	c.besideRuns(s, bodies, &failed)
 	if err := c.overload(s, bodies, &failed); err != nil {
 		return err
 	}
@@ -118,9 +126,31 @@ func (c *bodiesCmd) overload(s *serving, bodies []body, failed *[]string) error 
 	return nil
 }
 
+// besideRuns is how long an assessment takes while a crowd asks for the longest dry runs.
+func (c *bodiesCmd) besideRuns(s *serving, bodies []body, failed *[]string) {
+	length := time.Duration(c.Seconds) * time.Second
+	named := func(name string) []body {
+		return bodies[slices.IndexFunc(bodies, func(b body) bool { return b.name == name }):][:1]
+	}
+	var runs, asked *answers
+	var both sync.WaitGroup
+	both.Go(func() { runs = crowd(s, named(longest), clients, length) })
+	both.Go(func() { asked = crowd(s, named(usual), 1, length) })
+	both.Wait()
+	fmt.Printf("assess beside %d clients of the longest dry run: p95 %.1f ms, answers %v; theirs %v\n", clients,
+		ms(asked.share(0.95)), asked.statuses(), runs.statuses())
+	if asked.share(0.95) > besideRun || runs.lost()+asked.lost() > 0 || asked.count[503] > 0 {
+		*failed = append(*failed, "an assessment beside dry runs")
+	}
+}
+
 func ms(d time.Duration) float64 { return float64(d.Microseconds()) / 1000 }
 
-const usual = "assess, a plan as the interface sends it"
+// Names of bodies that are asked for by themselves.
+const (
+	usual   = "assess, a plan as the interface sends it"
+	longest = "dry run, a jam every other second"
+)
 
 // hostile are the bodies, worst first of those that do not pass.
 func hostile(s *serving) ([]body, error) {
@@ -147,12 +177,21 @@ func hostile(s *serving) ([]body, error) {
 		full.Shelf = append(full.Shelf, file.Shelf[i%len(file.Shelf)])
 	}
 	large := openfile.File{Name: "x"}
-	for i := range openfile.MaxMachines {
+	for i := range openfile.MaxMachines - 50 {
 		m := file.Machines[i%len(file.Machines)]
 		m.Plans = slices.Repeat(m.Plans[:1], 3)
 		large.Machines = append(large.Machines, m)
 	}
 	largeText, err := openfile.Encode(large)
+	if err != nil {
+		return nil, err
+	}
+	heard, err := s.planOf(file.Machines[0])
+	if err != nil {
+		return nil, err
+	}
+	long := (&largeCmd{Machines: 1, Entries: 10_000}).workshop()
+	longLog, err := openfile.Encode(long)
 	if err != nil {
 		return nil, err
 	}
@@ -198,6 +237,12 @@ func hostile(s *serving) ([]body, error) {
 		post("rank, as much as is taken", "/api/rank", jsonOf(full), true),
 		post("build, as much as is taken", "/api/build", jsonOf(full), true),
 		post(fmt.Sprintf("import, %d MB that are a workshop", len(largeText)>>20), "/api/import", largeText, true),
+		post("import, 10 000 entries of a log", "/api/import", longLog, true),
+		{name: "import, a zip of 400 000 names", method: "POST", path: "/api/import", contentType: octets,
+			data: manyNames(400_000), passes: false},
+		{name: "by ear, 24 MB of sound", method: "POST", path: "/api/plans/" + heard + "/listen", contentType: octets, data: sound(24 << 20),
+			passes: true},
+		post(longest, "/api/dryrun", jsonOf(jammed(file.Machines[1])), true),
 		{name: "export of it", method: "GET", path: "/api/export", contentType: "", data: nil, passes: true},
 		{name: "the shed with it", method: "GET", path: "/api/workshop", contentType: "", data: nil, passes: true},
 	}, nil
@@ -210,6 +255,70 @@ func jsonOf(v any) []byte {
 		panic(err) // plain structs
 	}
 	return b
+}
+
+// planOf brings a machine in and returns the ID of its first plan.
+func (s *serving) planOf(m openfile.Machine) (string, error) {
+	text, err := openfile.Encode(openfile.File{Machines: []openfile.Machine{m}})
+	if err != nil {
+		return "", err
+	}
+	if err := s.bringIn(text); err != nil {
+		return "", err
+	}
+	var shed struct {
+		Machines []struct{ Plans []struct{ ID string } }
+	}
+	if status, err := s.json("GET", "/api/workshop", nil, &shed); err != nil || status != 200 {
+		return "", fmt.Errorf("the shed was not shown: %d %w", status, err)
+	}
+	return shed.Machines[0].Plans[0].ID, nil
+}
+
+// manyNames is a zip of so many empty files.
+func manyNames(n int) []byte {
+	var out bytes.Buffer
+	z := zip.NewWriter(&out)
+	for i := range n {
+		if _, err := z.CreateHeader(&zip.FileHeader{Name: fmt.Sprintf("pictures/%036d.jpg", i)}); err != nil {
+			panic(err) // a buffer in memory
+		}
+	}
+	if err := z.Close(); err != nil {
+		panic(err)
+	}
+	return out.Bytes()
+}
+
+// sound is a recording so long in bytes, with a tone in it.
+func sound(bytes int) []byte {
+	const rate = 48_000
+	head := binary.LittleEndian.AppendUint32([]byte("RIFF"), uint32(bytes-8))
+	head = binary.LittleEndian.AppendUint32(append(head, "WAVEfmt "...), 16)
+	for _, v := range []uint16{1, 1} {
+		head = binary.LittleEndian.AppendUint16(head, v)
+	}
+	head = binary.LittleEndian.AppendUint32(head, rate)
+	head = binary.LittleEndian.AppendUint32(head, 2*rate)
+	head = binary.LittleEndian.AppendUint16(head, 2)
+	head = binary.LittleEndian.AppendUint16(head, 16)
+	head = binary.LittleEndian.AppendUint32(append(head, "data"...), uint32(bytes-44))
+	for i := 0; len(head) < bytes; i++ {
+		v := int16(9000 * math.Sin(2*math.Pi*21*float64(i)/rate) * (1 + 0.3*math.Sin(2*math.Pi*100*float64(i)/rate)))
+		head = binary.LittleEndian.AppendUint16(head, uint16(v))
+	}
+	return head
+}
+
+// jammed is a plan with as many events as a script takes.
+func jammed(m openfile.Machine) plan.Input {
+	in := plan.Input{Units: "metric", Machine: m.Machine, Plan: m.Plans[0].Plan}
+	in.Plan.Script = script.Described{Events: []script.Event{{At: "0 s", Does: script.On}}}
+	for i := range script.MaxEvents - 1 {
+		in.Plan.Script.Events = append(in.Plan.Script.Events, script.Event{At: q.Text(fmt.Sprint(5+2*i, " s")),
+			Does: script.Jam, Torque: "26 N·m", Lasts: "1 s"})
+	}
+	return in
 }
 
 // answers are what a crowd was given.
