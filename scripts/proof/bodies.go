@@ -26,7 +26,7 @@ import (
 
 // What is promised, in MB.
 const (
-	heldTo   = 1024
+	heldTo   = 256
 	overIdle = 64  // any one request
 	crowded  = 200 // the server under a crowd
 	clients  = 64
@@ -79,8 +79,8 @@ func (c *bodiesCmd) Run(p place) error {
 	}
 	got := crowd(s, passing, clients, time.Duration(c.Seconds)*time.Second)
 	peak := s.memory("VmHWM")
-	fmt.Printf("\n%d clients sending the worst that passes for %d s: peak %.0f MB, answers %v\n", clients, c.Seconds,
-		peak, got.statuses())
+	fmt.Printf("\n%d clients sending the worst that passes for %d s: peak %.0f MB (%.0f MB of data), answers %v\n", clients, c.Seconds,
+		peak, s.memory("VmData"), got.statuses())
 	if peak > crowded || got.lost() > 0 {
 		failed = append(failed, "the crowd")
 	}
