@@ -56,7 +56,8 @@ const (
 
 // gates are how much runs and waits in each lane. Quick work is half waiting for the database, so more
 // of it runs than there are processors. Of what keystrokes wait for as much runs as there are: more would
-// only take turns, and some come late who came first. Dry runs leave half of the processors to the rest of them. Long work leaves a processor for the rest, and one at a time
+// only take turns, and some come late who came first. Dry runs leave half of the processors to the rest of them. Long
+// work leaves a processor for the rest, and one at a time
 // bounds its memory.
 func gates() map[lane]*gate {
 	processors := runtime.GOMAXPROCS(0)

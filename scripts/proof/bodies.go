@@ -79,7 +79,8 @@ func (c *bodiesCmd) Run(p place) error {
 	}
 	got := crowd(s, passing, clients, time.Duration(c.Seconds)*time.Second)
 	peak := s.memory("VmHWM")
-	fmt.Printf("\n%d clients sending the worst that passes for %d s: peak %.0f MB (%.0f MB of data), answers %v\n", clients, c.Seconds,
+	fmt.Printf("\n%d clients sending the worst that passes for %d s: peak %.0f MB (%.0f MB of data), answers %v\n",
+		clients, c.Seconds,
 		peak, s.memory("VmData"), got.statuses())
 	if peak > crowded || got.lost() > 0 {
 		failed = append(failed, "the crowd")
@@ -240,7 +241,8 @@ func hostile(s *serving) ([]body, error) {
 		post("import, 10 000 entries of a log", "/api/import", longLog, true),
 		{name: "import, a zip of 400 000 names", method: "POST", path: "/api/import", contentType: octets,
 			data: manyNames(400_000), passes: false},
-		{name: "by ear, 24 MB of sound", method: "POST", path: "/api/plans/" + heard + "/listen", contentType: octets, data: sound(24 << 20),
+		{name: "by ear, 24 MB of sound", method: "POST", path: "/api/plans/" + heard + "/listen",
+			contentType: octets, data: sound(24 << 20),
 			passes: true},
 		post(longest, "/api/dryrun", jsonOf(jammed(file.Machines[1])), true),
 		{name: "export of it", method: "GET", path: "/api/export", contentType: "", data: nil, passes: true},

@@ -1,6 +1,7 @@
 package main
 
 import (
+	"bytes"
 	"fmt"
 	"os"
 	"os/exec"
@@ -10,13 +11,17 @@ import (
 	"syscall"
 	"time"
 
+	"github.com/google/uuid"
+
+	"jiriki/core/logbook"
 	"jiriki/core/plan"
+	"jiriki/core/shelf"
 	"jiriki/core/work"
 )
 
 type killsCmd struct {
 	Kills   int `default:"20" help:"How often, server and database in turn."`
-	Writers int `default:"8" help:"How many save at once, each a plan of its own."`
+	Writers int `default:"8" help:"How many save at once, each a plan of its own, an entry and a part with every tenth."`
 }
 
 // sheet is what a writer reads and saves of a plan.
@@ -31,9 +36,10 @@ type sheet struct {
 // writer saves one plan over and over, a higher number each time.
 type writer struct {
 	s                *serving
-	id               string
+	machine, id      string
 	tried, confirmed int
-	count            int // saves that were confirmed
+	count            int      // saves that were confirmed
+	titles, parts    []string // entries and parts that were
 }
 
 // Run kills and restarts, and at the end reads back what was acknowledged.
@@ -48,13 +54,13 @@ func (c *killsCmd) Run(p place) error {
 	defer func() { _ = s.kill() }()
 	writers := make([]*writer, c.Writers)
 	for i := range writers {
-		var made struct{ PlanID string }
+		var made struct{ ID, PlanID string }
 		if status, err := s.json("POST", "/api/machines", map[string]string{"name": fmt.Sprint("Machine ", i),
 			"kind": "lathe"}, &made); err != nil ||
 			status != 201 {
 			return fmt.Errorf("machine not made: %d %v", status, err)
 		}
-		writers[i] = &writer{s: s, id: made.PlanID}
+		writers[i] = &writer{s: s, machine: made.ID, id: made.PlanID}
 	}
 	stop := make(chan struct{})
 	var wg sync.WaitGroup
@@ -68,7 +74,7 @@ func (c *killsCmd) Run(p place) error {
 	if err != nil {
 		return err
 	}
-	total := 0
+	total, others := 0, 0
 	for i, w := range writers {
 		if failures[i] != nil {
 			return failures[i]
@@ -76,13 +82,18 @@ func (c *killsCmd) Run(p place) error {
 		if _, err := w.read(); err != nil {
 			return err
 		}
+		if err := w.others(); err != nil {
+			return err
+		}
 		total += w.count
+		others += len(w.titles) + len(w.parts)
 	}
 	if total < c.Kills*c.Writers {
 		return fmt.Errorf("only %d saves were acknowledged: that proves nothing", total)
 	}
-	fmt.Printf("%d kills of server and database under %d writers: %d saves acknowledged, none lost\n", c.Kills,
-		c.Writers, total)
+	fmt.Printf("%d kills of server and database under %d writers: %d saves, %d entries and parts acknowledged, "+
+		"none lost\n",
+		c.Kills, c.Writers, total, others)
 	return nil
 }
 
@@ -162,7 +173,9 @@ func (w *writer) write(stop <-chan struct{}) error {
 				continue
 			}
 			w.confirmed = w.tried
-			w.count++
+			if w.count++; w.count%10 == 0 {
+				w.besides()
+			}
 			now.PlanVersion, now.MachineVersion = versions.PlanVersion, versions.MachineVersion
 		}
 		select {
@@ -172,6 +185,36 @@ func (w *writer) write(stop <-chan struct{}) error {
 			time.Sleep(20 * time.Millisecond)
 		}
 	}
+}
+
+// besides writes an entry and a part, and keeps in mind which were acknowledged.
+func (w *writer) besides() {
+	title := fmt.Sprintf("entry %d of %s", w.count, w.machine)
+	e := logbook.Entry{ID: uuid.NewString(), Happened: time.Now(), Sort: logbook.Note, Title: title}.Whole()
+	if status, err := w.s.json("POST", "/api/machines/"+w.machine+"/log", e, nil); err == nil && status == 204 {
+		w.titles = append(w.titles, title)
+	}
+	var made struct{ ID string }
+	if status, err := w.s.json("POST", "/api/shelf", shelf.Item{Sort: shelf.Motor}.Whole(), &made); err == nil &&
+		status == 201 {
+		w.parts = append(w.parts, made.ID)
+	}
+}
+
+// others looks for every entry and part that was acknowledged.
+func (w *writer) others() error {
+	_, csv := w.s.send("GET", "/api/machines/"+w.machine+"/log.csv", "", nil)
+	for _, title := range w.titles {
+		if !bytes.Contains(csv, []byte(title)) {
+			return fmt.Errorf("%s is lost", title)
+		}
+	}
+	for _, id := range w.parts {
+		if status, err := w.s.json("GET", "/api/shelf/"+id, nil, nil); err != nil || status != 200 {
+			return fmt.Errorf("part %s is lost: %d %w", id, status, err)
+		}
+	}
+	return nil
 }
 
 // read reads the plan back and holds it against what was confirmed; nil while nobody answers.

@@ -25,7 +25,8 @@ func (c *oldCmd) Run(p place) error {
 		return err
 	}
 	var made struct{ PlanID string }
-	if status, err := s.json("POST", "/api/machines", map[string]string{"name": "Lathe", "kind": "lathe"}, &made); err !=
+	if status, err := s.json("POST", "/api/machines", map[string]string{"name": "Lathe", "kind": "lathe"},
+		&made); err !=
 		nil || status != 201 {
 		return fmt.Errorf("machine not made: %d %w", status, err)
 	}
