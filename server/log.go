@@ -182,6 +182,9 @@ func (a *api) addEntry(ctx context.Context, in *struct {
 	Body logbook.Entry
 }) (*struct{}, error) {
 	e := in.Body
+	if e.ID == "" {
+		e.ID = uuid.NewString() // whoever has no way of making one sends it once
+	}
 	if !isUUID(e.ID) {
 		return nil, fieldProblem(quantity.FieldErrors{{Field: "id", Given: e.ID, Message: "an entry has a UUID"}})
 	}

@@ -14,6 +14,7 @@ import (
 	"jiriki/core/plan"
 	"jiriki/core/work"
 	"jiriki/server"
+	"jiriki/store"
 	"jiriki/store/storetest"
 )
 
@@ -64,4 +65,13 @@ func TestNobodyClaimsWhatWroteItself(t *testing.T) {
 	require.Equal(t, 200, s.said("PUT", "/api/log/"+e.ID, "application/json",
 		inJSON(t, server.LogEntry{Entry: e, Version: 1}), &now))
 	assert.False(t, now.Itself)
+	for range 2 {
+		e.ID = ""
+		require.Equal(t, 204, s.said("POST", "/api/machines/"+machine+"/log", "application/json", inJSON(t, e), nil))
+	}
+	list, err := kept.Log(t.Context(), machine, store.LogFilter{Most: 10})
+	require.NoError(t, err)
+	assert.Len(t, list, 3, "each that comes without an ID is one of its own")
+	e.ID = "soup"
+	assert.Equal(t, 422, s.said("POST", "/api/machines/"+machine+"/log", "application/json", inJSON(t, e), nil))
 }

@@ -24,11 +24,13 @@ func (p place) script() string { return filepath.Join(p.Root, "scripts", "postgr
 
 var cli struct {
 	place
-	Bodies bodiesCmd `cmd:"" help:"Send what is made to fill the memory, and a crowd, and print the peaks."`
-	Mixed  mixedCmd  `cmd:"" help:"Let a crowd write all sorts of things at once, and count what failed and how long a save takes."`
-	Large  largeCmd  `cmd:"" help:"Write out and bring back a workshop of many years, as JSON and as a zip, by HTTP and by the command line."`
-	Old    oldCmd    `cmd:"" help:"Set programs that know less upon a newer workshop."`
-	Kills  killsCmd  `cmd:"" help:"Kill server and database under concurrent saves, and look that nothing acknowledged is lost."`
+	Bodies   bodiesCmd   `cmd:"" help:"Send what is made to fill the memory, and a crowd, and print the peaks."`
+	Mixed    mixedCmd    `cmd:"" help:"Let a crowd write all sorts of things at once, and count what failed and how long a save takes."`
+	Large    largeCmd    `cmd:"" help:"Write out and bring back a workshop of many years, as JSON and as a zip, by HTTP and by the command line."`
+	Slow     slowCmd     `cmd:"" help:"Let files drip in, and time the rest."`
+	Readings readingsCmd `cmd:"" help:"Send readings as quick as any instrument, and look that all arrive in order."`
+	Old      oldCmd      `cmd:"" help:"Set programs that know less upon a newer workshop."`
+	Kills    killsCmd    `cmd:"" help:"Kill server and database under concurrent saves, and look that nothing acknowledged is lost."`
 }
 
 func main() {
