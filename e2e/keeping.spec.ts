@@ -125,7 +125,7 @@ test('a large workshop with a long log goes out and comes back, and its log is p
   await expect(page.getByText('Entries 201 to 400, the newest first')).toBeVisible();
   await page.getByRole('button', { name: 'Newer' }).click();
   await expect(page.getByText(`Entry ${entries - 1}`, { exact: true })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Newer' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Newer' })).toHaveCount(0);
   const csv = await (await fetch(`${workshop.url}/api/machines/${long?.id}/log.csv`)).text();
   const rows = csv.trim().split('\n');
   expect(rows).toHaveLength(entries + 1);

@@ -34,6 +34,14 @@
   $effect(() => {
     if (sheet.saved.state === 'saved') untrack(() => state.load());
   });
+  /** Turns the page, and goes to where it begins. */
+  const turn = (e: Event, to: () => void) => {
+    to();
+    const list = (e.currentTarget as HTMLElement).closest<HTMLElement>('.right');
+    list?.focus({ preventScroll: true });
+    list?.scrollTo({ top: 0 });
+    list?.scrollIntoView({ block: 'nearest' });
+  };
   const filter = (sort: Sort) =>
     (state.sorts = state.sorts.includes(sort) ? state.sorts.filter((s) => s !== sort) : [...state.sorts, sort]);
 </script>
@@ -51,7 +59,7 @@
   <div class="due">
     {#if log && log.due.length > 0}<DueList due={log.due} {state} />{/if}
   </div>
-  <div class="right">
+  <div class="right" tabindex="-1">
     {#if state.problem}<p role="alert" class="mb-2 border-l-4 border-stop pl-3">{state.problem}</p>{/if}
     {#if state.waiting.length > 0}
       <section aria-label="Waiting" class="mb-3 border-l-4 border-(--brass) pl-3">
@@ -148,8 +156,8 @@
         <span class="text-sm text-soft"
           >Entries {state.offset + 1} to {state.offset + log.entries.length}, the newest first</span
         >
-        <button class="button" disabled={state.offset === 0} onclick={() => state.newer()}>Newer</button>
-        <button class="button" disabled={!log.more} onclick={() => state.older()}>Older</button>
+        {#if state.offset > 0}<button class="button" onclick={(e) => turn(e, () => state.newer())}>Newer</button>{/if}
+        {#if log.more}<button class="button" onclick={(e) => turn(e, () => state.older())}>Older</button>{/if}
       </nav>
     {/if}
   </div>
