@@ -3,7 +3,6 @@ package main
 import (
 	"bytes"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"io"
 	"net"
@@ -12,6 +11,7 @@ import (
 	"os/exec"
 	"strconv"
 	"strings"
+	"sync"
 	"time"
 )
 
@@ -21,6 +21,29 @@ type serving struct {
 	addr   string
 	dataKB int // its data segment is held to so much; 0 for no bound
 	cmd    *exec.Cmd
+	said   *tail
+}
+
+// tail keeps the end of what is written to it.
+type tail struct {
+	mu   sync.Mutex
+	text []byte
+}
+
+const mostTail = 4000
+
+func (t *tail) Write(p []byte) (int, error) {
+	t.mu.Lock()
+	defer t.mu.Unlock()
+	t.text = append(t.text, p...)
+	t.text = t.text[max(0, len(t.text)-mostTail):]
+	return len(p), nil
+}
+
+func (t *tail) String() string {
+	t.mu.Lock()
+	defer t.mu.Unlock()
+	return string(t.text)
 }
 
 func (p place) server(dataKB int) (*serving, error) {
@@ -41,6 +64,8 @@ func (s *serving) start() error {
 	s.cmd = exec.Command("bash", "-c", `ulimit -d "$1" && exec "$2" serve --addr "$3"`, "bash", bound, s.binary(),
 		s.addr)
 	s.cmd.Env = append(os.Environ(), "DATABASE_URL="+s.URL)
+	s.said = &tail{}
+	s.cmd.Stderr = s.said
 	if err := s.cmd.Start(); err != nil {
 		return err
 	}
@@ -58,7 +83,7 @@ func (s *serving) ready() error {
 			return nil
 		}
 	}
-	return errors.New("the server did not come up")
+	return fmt.Errorf("the server did not come up; the last it said: %s", s.said)
 }
 
 // kill ends the server at once.
