@@ -136,6 +136,10 @@ func (s *serving) killDatabase() error {
 	if err := syscall.Kill(pid, syscall.SIGKILL); err != nil {
 		return err
 	}
+	// One that is not buried yet would pass for running.
+	for began := time.Now(); syscall.Kill(pid, 0) == nil && time.Since(began) < time.Minute; {
+		time.Sleep(10 * time.Millisecond)
+	}
 	// The processes it leaves behind let go of its memory in their own time.
 	for began := time.Now(); ; time.Sleep(100 * time.Millisecond) {
 		out, err := exec.Command(s.script(), "start", s.Cluster).CombinedOutput()
