@@ -47,11 +47,8 @@ type body struct {
 
 // Run sends each body alone, then all that pass from a crowd, and prints statuses and peaks.
 func (c *bodiesCmd) Run(p place) error {
-	s, err := p.server(heldTo << 10)
+	s, err := p.serving(heldTo << 10)
 	if err != nil {
-		return err
-	}
-	if err := s.start(); err != nil {
 		return err
 	}
 	defer func() { _ = s.kill() }()

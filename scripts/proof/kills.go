@@ -44,23 +44,18 @@ type writer struct {
 
 // Run kills and restarts, and at the end reads back what was acknowledged.
 func (c *killsCmd) Run(p place) error {
-	s, err := p.server(0)
+	s, err := p.serving(0)
 	if err != nil {
-		return err
-	}
-	if err := s.start(); err != nil {
 		return err
 	}
 	defer func() { _ = s.kill() }()
 	writers := make([]*writer, c.Writers)
 	for i := range writers {
-		var made struct{ ID, PlanID string }
-		if status, err := s.json("POST", "/api/machines", map[string]string{"name": fmt.Sprint("Machine ", i),
-			"kind": "lathe"}, &made); err != nil ||
-			status != 201 {
-			return fmt.Errorf("machine not made: %d %v", status, err)
+		machine, planID, err := s.lathe(fmt.Sprint("Machine ", i))
+		if err != nil {
+			return err
 		}
-		writers[i] = &writer{s: s, machine: made.ID, id: made.PlanID}
+		writers[i] = &writer{s: s, machine: machine, id: planID}
 	}
 	stop := make(chan struct{})
 	var wg sync.WaitGroup

@@ -59,11 +59,8 @@ func (c *largeCmd) Run(p place) error {
 	if err != nil {
 		return err
 	}
-	s, err := p.server(0)
+	s, err := p.serving(0)
 	if err != nil {
-		return err
-	}
-	if err := s.start(); err != nil {
 		return err
 	}
 	defer func() { _ = s.kill() }()

@@ -88,22 +88,18 @@ func (m *mixed) savePlan(r *rand.Rand) int {
 
 // Run lets the clients at it and prints how each kind of deed went.
 func (c *mixedCmd) Run(p place) error {
-	s, err := p.server(0)
+	s, err := p.serving(0)
 	if err != nil {
-		return err
-	}
-	if err := s.start(); err != nil {
 		return err
 	}
 	defer func() { _ = s.kill() }()
 	m := &mixed{s: s}
 	for i := range c.Plans {
-		var made struct{ ID, PlanID string }
-		if status, err := s.json("POST", "/api/machines", map[string]string{"name": fmt.Sprint("Machine ", i),
-			"kind": "lathe"}, &made); err != nil || status != 201 {
-			return fmt.Errorf("machine not made: %d %w", status, err)
+		machine, planID, err := s.lathe(fmt.Sprint("Machine ", i))
+		if err != nil {
+			return err
 		}
-		m.machines, m.plans = append(m.machines, made.ID), append(m.plans, made.PlanID)
+		m.machines, m.plans = append(m.machines, machine), append(m.plans, planID)
 	}
 	went := make([]answers, len(deeds))
 	for i := range went {

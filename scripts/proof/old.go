@@ -17,18 +17,13 @@ type oldCmd struct {
 
 // Run makes a workshop with this program, and sets upon it one that names no version, and this one built with a lower.
 func (c *oldCmd) Run(p place) error {
-	s, err := p.server(0)
+	s, err := p.serving(0)
 	if err != nil {
 		return err
 	}
-	if err := s.start(); err != nil {
+	_, planID, err := s.lathe("Lathe")
+	if err != nil {
 		return err
-	}
-	var made struct{ PlanID string }
-	if status, err := s.json("POST", "/api/machines", map[string]string{"name": "Lathe", "kind": "lathe"},
-		&made); err !=
-		nil || status != 201 {
-		return fmt.Errorf("machine not made: %d %w", status, err)
 	}
 	if err := s.kill(); err != nil {
 		return err
@@ -38,7 +33,7 @@ func (c *oldCmd) Run(p place) error {
 		return err
 	}
 	defer func() { _ = os.RemoveAll(dir) }()
-	return errors.Join(c.nameless(p, dir, made.PlanID), lower(p, dir))
+	return errors.Join(c.nameless(p, dir, planID), lower(p, dir))
 }
 
 // nameless is a program that names no version: it starts, and the database takes nothing from it.
@@ -49,11 +44,8 @@ func (c *oldCmd) nameless(p place, dir, planID string) error {
 	}
 	q := p
 	q.Binary = old
-	s, err := q.server(0)
+	s, err := q.serving(0)
 	if err != nil {
-		return err
-	}
-	if err := s.start(); err != nil {
 		return err
 	}
 	defer func() { _ = s.kill() }()

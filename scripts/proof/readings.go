@@ -22,11 +22,8 @@ type readingsCmd struct {
 // Run sends readings in batches, ten a second, and looks that each listener gets all that were answered as taken, in
 // order.
 func (c *readingsCmd) Run(p place) error {
-	s, err := p.server(0)
+	s, err := p.serving(0)
 	if err != nil {
-		return err
-	}
-	if err := s.start(); err != nil {
 		return err
 	}
 	defer func() { _ = s.kill() }()

@@ -3,6 +3,7 @@ package main
 import (
 	"bytes"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"io"
 	"net"
@@ -46,13 +47,24 @@ func (t *tail) String() string {
 	return string(t.text)
 }
 
-func (p place) server(dataKB int) (*serving, error) {
+// serving starts a server on a port of its own.
+func (p place) serving(dataKB int) (*serving, error) {
 	free, err := net.Listen("tcp", "127.0.0.1:0")
 	if err != nil {
 		return nil, err
 	}
-	addr := free.Addr().String()
-	return &serving{place: p, addr: addr, dataKB: dataKB}, free.Close()
+	s := &serving{place: p, addr: free.Addr().String(), dataKB: dataKB}
+	return s, errors.Join(free.Close(), s.start())
+}
+
+// lathe makes a machine with a plan, and returns both IDs.
+func (s *serving) lathe(name string) (id, planID string, err error) {
+	var made struct{ ID, PlanID string }
+	status, err := s.json("POST", "/api/machines", map[string]string{"name": name, "kind": "lathe"}, &made)
+	if err == nil && status != http.StatusCreated {
+		err = fmt.Errorf("machine not made: %d", status)
+	}
+	return made.ID, made.PlanID, err
 }
 
 // start runs the server and waits until it answers with its database.

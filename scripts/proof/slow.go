@@ -13,11 +13,8 @@ type slowCmd struct {
 
 // Run lets files drip in, and times what goes through the same lane and the same tables.
 func (c *slowCmd) Run(p place) error {
-	s, err := p.server(0)
+	s, err := p.serving(0)
 	if err != nil {
-		return err
-	}
-	if err := s.start(); err != nil {
 		return err
 	}
 	defer func() { _ = s.kill() }()
