@@ -220,3 +220,14 @@ func TestADatabaseThatTakesNothingSaysSo(t *testing.T) {
 	require.NoError(t, o.db.Get(&left, `SELECT count(*) FROM pg_class WHERE relname = 'room'`))
 	assert.Zero(t, left, "nothing is left of a try")
 }
+
+// A database where the program may make no tables of its own, not even for a moment, is one to work with all the same.
+func TestADatabaseWithoutTemporaryTables(t *testing.T) {
+	s, o, sheet := opened(t)
+	_, err := o.db.Exec(`CREATE FUNCTION refused() RETURNS trigger LANGUAGE plpgsql AS $$
+		BEGIN RAISE EXCEPTION 'permission denied' USING ERRCODE = '42501'; END $$;
+		CREATE TRIGGER refused BEFORE UPDATE ON document_version FOR EACH ROW EXECUTE FUNCTION refused()`)
+	require.NoError(t, err)
+	assert.NoError(t, s.Ping(ctx))
+	assert.NoError(t, saves(s, sheet, "Saved"))
+}

@@ -13,6 +13,7 @@ import (
 	"io/fs"
 	"maps"
 	"net"
+	"slices"
 	"strconv"
 	"strings"
 	"sync/atomic"
@@ -110,9 +111,22 @@ func (s *Store) Ping(ctx context.Context) error {
 	last := s.tried.Load()
 	if s.refused.Load() || time.Since(time.Unix(last, 0)) > roomEvery && s.tried.CompareAndSwap(last,
 		time.Now().Unix()) {
-		return s.within(ctx, hasRoom)
+		err := s.within(ctx, hasRoom)
+		if code(err) == "42501" {
+			return nil // it may make no tables of its own, and cannot try
+		}
+		return err
 	}
 	return nil
+}
+
+// code is the database's own for an error; empty where it is not of the database.
+func code(err error) string {
+	var pg *pgconn.PgError
+	if !errors.As(err, &pg) {
+		return ""
+	}
+	return pg.Code
 }
 
 // roomEvery is how often it is tried whether there is room to save.
@@ -203,8 +217,7 @@ func (s *Store) within(ctx context.Context, work func(*sqlx.Tx) error) error {
 // givenUp reports whether the database ended a transaction so that others could go on: a serialization failure or a
 // deadlock. Begun again it has every chance.
 func givenUp(err error) bool {
-	var pg *pgconn.PgError
-	return errors.As(err, &pg) && (pg.Code == "40001" || pg.Code == "40P01")
+	return slices.Contains([]string{"40001", "40P01"}, code(err))
 }
 
 // errUnbegun is a transaction that never began: nothing of it was done.
