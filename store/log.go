@@ -120,22 +120,11 @@ func (s *Store) AddEntry(ctx context.Context, machineID string, e logbook.Entry)
 }
 
 func addEntry(ctx context.Context, tx *sqlx.Tx, machineID string, e logbook.Entry) error {
-	var n int
 	// The machine is held, so that two sent at once are counted one after the other.
 	if err := tx.GetContext(ctx, new(string), `SELECT id FROM machine WHERE id = $1 AND deleted_at IS NULL`+held,
 		machineID); err != nil {
 		return err
 	}
-	// What the program writes itself is not counted: there is one entry for a check or trial, and one an hour.
-	if err := tx.GetContext(ctx, &n, `SELECT count(*) FROM log_entry WHERE machine_id = $1 AND deleted_at IS NULL
-		AND NOT coalesce((described ->> 'itself')::boolean, false)`, machineID); err != nil {
-		return err
-	}
-	if n >= logbook.MostEntries {
-		return ErrFull
-	}
-	const insert = `INSERT INTO log_entry (id, machine_id, plan_id, happened, described)
-		VALUES ($1, $2, (SELECT id FROM plan WHERE machine_id = $2 AND letter = $3), $4, $5)`
 	var of string
 	err := tx.GetContext(ctx, &of, `SELECT machine_id FROM log_entry WHERE id = $1`, e.ID)
 	switch {
@@ -146,8 +135,27 @@ func addEntry(ctx context.Context, tx *sqlx.Tx, machineID string, e logbook.Entr
 	case !errors.Is(err, sql.ErrNoRows):
 		return err
 	}
-	_, err = tx.ExecContext(ctx, insert, e.ID, machineID, e.Plan, e.Happened, keptEntry(e))
+	if err := logHasRoom(ctx, tx, machineID); err != nil {
+		return err
+	}
+	_, err = tx.ExecContext(ctx, `INSERT INTO log_entry (id, machine_id, plan_id, happened, described)
+		VALUES ($1, $2, (SELECT id FROM plan WHERE machine_id = $2 AND letter = $3), $4, $5)`, e.ID, machineID, e.Plan,
+		e.Happened, keptEntry(e))
 	return err
+}
+
+// logHasRoom returns ErrFull where people have written as many entries as a log takes. What the program writes itself
+// does not count: there is one entry for a check or trial, and one an hour. To tell them apart takes longer than to
+// count, so that is done only where it matters.
+func logHasRoom(ctx context.Context, tx *sqlx.Tx, machineID string) error {
+	var n int
+	for _, written := range []string{"", ` AND NOT coalesce((described ->> 'itself')::boolean, false)`} {
+		if err := tx.GetContext(ctx, &n, `SELECT count(*) FROM log_entry WHERE machine_id = $1 AND deleted_at IS NULL`+
+			written, machineID); err != nil || n < logbook.MostEntries {
+			return err
+		}
+	}
+	return ErrFull
 }
 
 // keptEntry is an entry as it is saved: what the row has in columns of its own is left out.

@@ -262,3 +262,20 @@ func TestFieldsThatAreNotKnownAreKept(t *testing.T) {
 		assert.Equal(t, want, got, query)
 	}
 }
+
+// A log holds so many entries that people wrote, and none that wrote itself takes their place.
+func TestALogIsFullOfWhatPeopleWrote(t *testing.T) {
+	s := storetest.Open(t)
+	file := openfile.File{Machines: []openfile.Machine{{Machine: work.Machine{Name: "Wheel"}}}}
+	for i := range logbook.MostEntries {
+		e := entry("", "", time.Unix(int64(i), 0))
+		e.Itself = i == 0
+		file.Machines[0].Log = append(file.Machines[0].Log, e)
+	}
+	require.NoError(t, s.Import(ctx, file.Send))
+	shed, err := s.Shed(ctx)
+	require.NoError(t, err)
+	require.NoError(t, s.AddEntry(ctx, shed[0].ID, entry(idA, "the last", time.Unix(0, 0))))
+	require.ErrorIs(t, s.AddEntry(ctx, shed[0].ID, entry(idB, "one more", time.Unix(0, 0))), store.ErrFull)
+	require.NoError(t, s.AddEntry(ctx, shed[0].ID, entry(idA, "the last", time.Unix(0, 0))), "sent twice")
+}
