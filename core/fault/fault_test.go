@@ -151,7 +151,7 @@ func TestSymptomsAreKnownByTheirWords(t *testing.T) {
 		"burning smell": "smell", "runs backwards": "wrong-way", "vibrates badly at 800 rpm": "shakes",
 		"drive shows overvoltage when stopping": "over-volts",
 	} {
-		got := Match(words)
+		got := match(words, symptoms)
 		require.NotEmpty(t, got, words)
 		var ids []string
 		for _, s := range got {
@@ -159,8 +159,8 @@ func TestSymptomsAreKnownByTheirWords(t *testing.T) {
 		}
 		assert.Contains(t, ids[:min(3, len(ids))], want, words)
 	}
-	assert.Empty(t, Match("xyzzy"))
-	assert.Empty(t, Match(""))
+	assert.Empty(t, match("xyzzy", symptoms))
+	assert.Empty(t, match("", symptoms))
 }
 
 func TestWhatIsAskedIsChecked(t *testing.T) {

@@ -34,7 +34,7 @@ type Suspect struct {
 
 // Opinion is what to make of it so far.
 type Opinion struct {
-	Symptoms []Symptom      `json:"symptoms" nullable:"false" doc:"All there are"`
+	Symptoms []Symptom      `json:"symptoms" nullable:"false" doc:"All that this line can have"`
 	Matched  []Symptom      `json:"matched" nullable:"false" doc:"Those the words come nearest to"`
 	Chosen   *Symptom       `json:"chosen,omitempty"`
 	Suspects []Suspect      `json:"suspects" nullable:"false" doc:"Likeliest first, as far as worth naming"`
@@ -97,7 +97,8 @@ func Judge(in plan.Input, asked Asked) (Opinion, error) {
 	if err != nil {
 		return Opinion{}, err
 	}
-	out := Opinion{Symptoms: symptoms, Matched: Match(asked.Words), Suspects: []Suspect{}, Left: []Test{},
+	of := v.symptoms()
+	out := Opinion{Symptoms: of, Matched: match(asked.Words, of), Suspects: []Suspect{}, Left: []Test{},
 		Made:    []Test{},
 		Entries: []q.FieldError{}}
 	symptom, chosen := symptomOf(asked.Symptom)
@@ -120,6 +121,24 @@ func possible(v *view) (list []*Cause) {
 		}
 	}
 	return list
+}
+
+// only are the symptoms that just some lines can have, whatever causes them.
+var only = map[string]predicate{"over-amps": hasDrive, "over-volts": hasDrive, "under-volts": hasDrive,
+	"full-at-zero": hasKnob, "zero-first": hasKnob, "slow-fast": hasKnob, "sparks": brushed, "belt-dust": belted}
+
+// symptoms are those that something this line can have shows, in the order they are offered.
+func (v *view) symptoms() []Symptom {
+	shown := map[string]bool{}
+	for _, c := range possible(v) {
+		for _, id := range strings.Fields(c.symptoms) {
+			shown[strings.TrimSuffix(id, "!")] = true
+		}
+	}
+	return slices.DeleteFunc(slices.Clone(symptoms), func(s Symptom) bool {
+		can, bound := only[s.ID]
+		return !shown[s.ID] || bound && !can(v)
+	})
 }
 
 func (out *Opinion) judge(v *view, symptom Symptom, done []Done) error {

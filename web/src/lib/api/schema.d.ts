@@ -2126,7 +2126,7 @@ export interface components {
             settled: boolean;
             /** @description Likeliest first, as far as worth naming */
             suspects: components["schemas"]["FaultSuspect"][];
-            /** @description All there are */
+            /** @description All that this line can have */
             symptoms: components["schemas"]["FaultSymptom"][];
         };
         FaultOutcome: {
