@@ -1,0 +1,189 @@
+package fault
+
+// tells are the phrases people tell a symptom by, by its ID. The words of a phrase stand in this order in what is said,
+// with others between them; one that ends in ~ is the beginning of a word. A phrase with a mark tells of that symptom
+// and of hardly any other. What is said is read without the small words, and every way of denying is "not". Words that
+// tell of many things, such as switch, once, turn and start, stand only beside others.
+var tells = map[string]string{
+	"dead": "!not click, !not even click, !were not plugged, !dead, !nothing happens, !nothing at all, nothing, " +
+		"!not peep, !no life, !sign " +
+		"life, !not " +
+		"anything, silent, !no response, !no reaction, !not react, !no sound, !not thing, !not work, " +
+		"!no sign, !no lights, !gone quiet, !lifeless, !not respond, !not come on, !not switch on, " +
+		"!not turn on, no joy, !refuses start, !refuses run, !not run at all, !power but not, !as " +
+		"dead, !stone dead, !not spark life, not run, !completely off, !gives nothing, !not plugged, " +
+		"!as if unplugged, !not connected, !not wake",
+	"hums": "!hum~ then, !hum~, !growl~, !buzz~, !twitch~, !sits there, not turn, not move, stuck, judder~, !groan~, " +
+		"not start, !grunt~, !not budge, !stays put, !drone~, !strains not, not rotate, not go, " +
+		"!tries start, !locked up, !moan~, not spin, !throb~, !vibrates not turn, !mutter~, !sits not " +
+		"turn, !noise not turn, !noise not start, !noise not spin, !stalled start, !trying turn, " +
+		"!wants go not, !jammed",
+	"spun": "!flick~, !by hand, !spin hand, !spun, !push start, !hand start, !give push, !give spin, get " +
+		"going, !nudge~, !shove~, !help round, !help start, !help go, !kick start, !twirl~, !turn " +
+		"hand, !pull belt start, !swing~, push, !either way spin, !rotate shaft, !pulled round, !pull " +
+		"round, !myself, !get started by, !shaft started, !spin shaft, !spin it, !turn shaft, !turn " +
+		"pulley, !with hand, !give turn, !give twist, !start~ if spin, !coax~, !roll~ over, !in " +
+		"motion, !already moving, !already turning, !twist~, !rolling, !either direction, !either " +
+		"way, !goes whichever way pushed",
+	"slow-start": "!ages, !long time speed, !takes long, !labour~ up, !labor~ up, !sluggish, !lazy, !slow~ " +
+		"start~, !slow~ come speed, !slow~ get speed, !crawls up, !wind~ up, !takes while, !forever " +
+		"speed, up speed, !slow~ get~ going, !slow~ going, !takes seconds, !used speed seconds, " +
+		"!takes ten, !longer get speed, !longer start, !longer speed, !slow~ pick~ up, !run up slow~, " +
+		"!slowly start~, !accelerat~ slow~, !slow~ accelerat~, !slow~ run up, !slow reach~, !slow " +
+		"build~, !start up lazy, !start up slow, !takes longer, !drags up, !takes forever, !not " +
+		"snappy, !gradual~, !seconds reach, !seconds get, !creep~ up, !spools slow~, !slowly up, " +
+		"!slowly gets, !reluctant, !half minute, !minute reach, !gentle start, !no oomph start, " +
+		"!oomph, !soft start, !drawn out, !slow off mark",
+	"trips-now": "!snaps off, !breaker snaps, !off moment, !trip~ once, !trip~ immediately, !trip~ instant~, " +
+		"!straight away, !straightaway, !pop~ " +
+		"moment, !moment switch~, !moment hit, !moment start, !moment press, !soon switch~, !soon " +
+		"plug~, !soon turn~, !soon press~, !rcd, !gfci, breaker, trip~, !throws breaker, moment, " +
+		"!instantly, !immediately, !lights go out, !switching on trip~, !whole shop dark, !kills " +
+		"power, !circuit breaker, !drops soon, !shop goes dark, !breaker drops, !breaker goes, " +
+		"!breaker pops, !on first, !at switch on, !bang switch~, !every time switch~, !each time " +
+		"switch~, !plug trip~, !breaker plug~, !trips start, !trip~ every time, !mcb, !earth leakage, " +
+		"!ground fault, !main switch, !breaker start~, !goes dark, !house dark, !blacks out, !takes " +
+		"out, !knocks out, !everything off",
+	"trips-later": "!hour breaker, !after hour, !breaker opens, !trip~ after, !trip~ minutes, !minutes then, " +
+		"!minutes trip~, !kick~ out, !cut~ out, !after " +
+		"while trip~, !after while, !overload kick~, overload, breaker, trip~, !hour trip~, !quarter " +
+		"hour, !half hour, !after minutes, !minutes overload, !thermal trips, !minutes stops, !then " +
+		"trip~, !when warm trip~, !relay drops, !long cuts, !overload drops, !twenty minutes, !ten " +
+		"minutes, !few minutes, !works again later, !works again cool~, !until cool~, !cool~ again, " +
+		"minutes, later, !runs minutes, !runs hour, !cuts out, !thermal cut, !shuts off after, !shuts " +
+		"down after, !stops after, !stops minutes, !resets itself, !press reset, !hard while, " +
+		"!working hard, !after long, !quits, !gives up after, !while trips, !shuts itself",
+	"trips-again": "!start~ again, !restart~, !again right after, !again straight after, !soon after stop~, " +
+		"!right after stop~, !hot restart~, again trip~, trip~ again, !stop start again, !quick~ " +
+		"restart, !again quick~, !start again soon, !twice row, !second time trip~, !trip~ second " +
+		"time, !before cooled, !wait minute before, !must wait, !have wait, !not restart, !re start, " +
+		"!straight back on, !straight after switching, !straight after stop~, !trip~ restart~, !again " +
+		"too soon",
+	"fuse": "!fuse~, !blow~ fuse~, !fuses, !melts link, !fuse gone, !glass tube",
+	"full-at-zero": "!potentiometer nothing, !motor full speed, !full blast, !race~ away, !run~ away, !runaway, " +
+		"!flat out, !full speed zero, !full speed " +
+		"matter, !full " +
+		"speed whatever, !full speed all time, !ignores knob, !matter knob, !matter dial, !matter " +
+		"pot, !knob nothing, !full tilt, !takes off zero, !only full speed, knob down, !full speed " +
+		"turned down, !full speed knob, !full speed pot, !full speed dial, !no difference, !no " +
+		"control, !takes off, !full bore, !top speed zero, !not slow down knob, !full chat, !wide " +
+		"open, !always full, !control nothing, !control not, !runs top speed, !just runs top, !knob " +
+		"not, !dial not, !pot not, !dial nothing, !pot nothing, !bolts, !maximum speed, !one speed, " +
+		"!stuck fast, !stuck full, !goes mad, !speed not change, !slider nothing, !cannot control, " +
+		"!not control, !goes maximum, !knob useless, !straight maximum, !knob no effect, !no effect, " +
+		"!useless",
+	"zero-first": "!bring knob zero, !bring zero, !zero or, !back zero, !zero first, !until zero, !down first, " +
+		"!turn zero, !must zero, !knob zero " +
+		"before, !not until knob, !zero before, !nought before, !knob nought, !back nought, !wind " +
+		"back, !down before start, !back down before, !off first, !minimum first, !down then up, !all " +
+		"way back, !unless turn, !dial back, !knob back, !pot back, !not run unless, !not start " +
+		"unless, !unless knob, !unless dial, !knob must, !dial must, !pot must, !reset knob, !reset " +
+		"dial, !return zero, !start zero, !only starts zero, !fully down, !down and up, !down up " +
+		"again, !until turn knob, !until turn speed, !not until, !nothing until",
+	"hunts": "!hunt~, !surg~, !up down, !wander~, !puls~, !oscillat~, !unsteady, !speed varies, !speed " +
+		"drifts, !not hold speed, !not steady, !not hold steady, !speed changes, !speeds up slows, " +
+		"!fluctuat~, !faster slower, !not settle, !yo yo, !speed cycles, !swings, !speed all over, " +
+		"!hunting, !speed jumps, !not constant, !irregular, !jerky, !jerks, !rhythm~, !varies itself, " +
+		"!slow fast slow, !keeps changing, !speed uneven, !unstable, !lurch~, !cycling, !ripple",
+	"sags": "!wheel stops, !stops when, !bog~, !no guts, !gutless, !slow~ crawl, !slow~ load, !slow~ under, !slow~ " +
+		"cut~, !loses " +
+		"power, !no power, !weak, !sag~, !drop~ off, !lean, !stall~, !labour~ under, !labor~ under, " +
+		"!not pull, !no torque, slow~ down, !stop it thumb, !stop thumb, !stop hand, !slow~ right " +
+		"down, !dies cut, !no grunt, !feeble, !lugs, !struggl~, !drops speed, !speed drops, !slow~ " +
+		"press, !slow~ push, !no strength, !underpowered, !gives up, !load slow~, !loses speed, " +
+		"!thick, !heavy cut, !deep cut, !into work, !speed falls, !falls off load, !not hold load, " +
+		"!under pressure, !load stops, !stops cut, !stops load, !slows, !bit work, !push work, !hard " +
+		"wood, !revs drop, !drop revs, !big pot, !poor torque, !lacks, !runs out steam, !torque, " +
+		"!oomph cut, !speed falls away, !bites speed, !no oomph, !no puff",
+	"top-low": "!half speed, !not full speed, !not top speed, !not reach, !too slow, !not fast enough, !only " +
+		"gets, !slower than, !top speed low, !not max~, !not gets speed, half, !tops out, !only " +
+		"reaches, !only manages, !only makes, !should do, !not up full, !speed low, !top end low, " +
+		"!not get above, !not over rpm, !less than rpm, !slower used, !down speed, !fastest goes, " +
+		"!two thirds, !last few, !three quarters, !not get last, !only does, !flat out only, !full " +
+		"knob only, !maximum only, !not go faster, !will not go fast~, !not go fast~, !below rated, " +
+		"!less speed, !runs slow, !runs slower, !turns slow~, !half revs, !short top, !top speed " +
+		"down, !never full, !lost top, !slow~ than should, !speed on plate, !max only, !instead, !not " +
+		"get up speed, !not up speed, !not come up, !rated speed, !plate speed",
+	"slow-fast": "!slow enough, !too fast, !slowest fast, !not go slow~, !even bottom, !lowest fast, !slow " +
+		"end, !minimum fast, !not slow down enough, bottom, !too quick, !lowest quick, !lowest " +
+		"setting, !slowest setting, !minimum speed, !slowest speed, !not slow~ below, !crawl fast, " +
+		"!lowest spins, !minimum spins, !bottom spins, !bottom fast, !too high bottom, !low end fast, " +
+		"!slowest still, !lowest still, !minimum still, !not go below, !not turn down, !crawl too, " +
+		"!too lively",
+	"one-way": "!one way, !one direction, !only forward, !reverse nothing, !not reverse, !no reverse, " +
+		"!forward works, !only turns forward, !reverse not, !forward not backward, !forward not " +
+		"reverse, !only clockwise, !only goes forward, !refuses reverse, !reverse dead, !clockwise " +
+		"only, !forward only, !only one, !direction switch nothing, !direction switch not, !reversing " +
+		"switch, !left only, !right only, !will not backwards, !not go backwards, !not backwards, " +
+		"!same way, !whichever way",
+	"wrong-way": "!backward~, !wrong way, !wrong direction, !other way round, !runs reverse, !opposite, !turns " +
+		"reverse, !anticlockwise, !anti clockwise, !counterclockwise, !wrong round, !reversed, !wrong " +
+		"rotation, !rotates wrong, !spin~ wrong, !turn~ wrong, !run~ wrong, !reverse rotation, " +
+		"!against arrow, !undoes chuck, !unscrews",
+	"keeps-turning": "!carries on, !keeps turning, !keeps running, !keeps going, !keeps spinning, !not stop, !runs " +
+		"on, !still turns, !press~ stop still, !coasts forever, !kept running, !kept on, !kept going, " +
+		"!kept turning, !kept spinning, !carried on, !switch~ off still, !still running, !still " +
+		"going, !switch~ off kept, !not switch off, !not turn off, !spins on, !still turn~, !after " +
+		"stop, !minute after, !after press~, !after hit stop, !after let go, !off still, !off keeps, " +
+		"!stop button nothing, !stop not, !ignores stop, !not shut off, !not go off, !goes on after, " +
+		"!never stops, !estop not, !goes on on, !stop nothing, !on and on, !stop button not",
+	"starts-itself": "!suddenly start~, !started while, !changing bit, !while changing, !by itself, !on own, !by " +
+		"own, !starts alone, !power came back, !power comes back, came on, " +
+		"!nobody, !start~ itself, comes on, !switch~ itself, !turn~ itself on, !all itself, !without " +
+		"touch~, !unattended, !starts up own, !went itself, !power returned, !power cut start~, !no " +
+		"one, !started turning, !started itself, !springs life, !jumps life, !restarts itself, " +
+		"!ghost, !power cut, !power failure, !mains returned, !electricity returned, " +
+		"!plugged starts, !starts plug~, !as soon plugged runs, !own accord, !electricity, !restored, " +
+		"!power back, !outage, !blackout",
+	"squeal": "!squeal~, !scream~, !screech~, !shriek~, !squeak~, !whine~ start~, !chirp~, !howl~, !shrill, " +
+		"!pig, !high pitched, !yelp~",
+	"belt-dust": "!dust, !crumb~, !belt worn, !belt wear~, !rubber, !black powder, !shred~, !belt fray~, !belt " +
+		"eaten, !black bits, !belt bits, !belt crack~, !belt glaz~, !belt wears, !shedding, !black " +
+		"stuff, !belt black, !belt shed~, !belt edge, !belt chew~, !belt disintegrat~, !belt falling " +
+		"apart, !belt eats, !belts last, !powder under, !belt burn~, !soot",
+	"shakes": "!shak~, !vibrat~, !rattl~, !wobbl~, !resonan~, !walks, !trembl~, !judders around, around " +
+		"rpm, at one speed, !shudder~, !bounc~, !buzzes around rpm, !danc~, !shimm~, !buzzes bench, " +
+		"!walk~ across, !certain speed, !one particular speed, !particular rpm, !out balance, " +
+		"!unbalance~, !imbalance~, !whole machine moves, !quiver~, !jigg~, !throws itself",
+	"rough": "!rough, !grind~, !gravel, !rumbl~, !knock~, !clatter~, !crunch~, !noisy, bearing~, !scrap~, " +
+		"!clunk~, !graunch~, !grating, !scratch~, !clank~, !tick~ noise, !rubbing, !dry bearing, " +
+		"!whirr~, !roar~, !rasp~, !squelch~, !bearing noise, !noise headstock, !sounds like, " +
+		"!metallic, !gritty, !growl~ bearing~, noise, !stones",
+	"sparks": "!spark~, !arcs, !arcing, !flash~, !fire, !fireworks, commutator, brush~, !blue light, !glow~ " +
+		"brush~, !lightning, !blue ring, !burn~ commutator, !black commutator, !brush~ burn~, !brush~ " +
+		"worn, !flame~, !star~ brush~",
+	"smell": "!smell~, !smok~, !stink~, !stench, !burnt, !burning, !reek~, !whiff, !fumes, !singe~, !pong, " +
+		"!odour, !odor, !acrid, varnish, !whiffs, !burn~ plastic, !electrical smell, !hot smell, " +
+		"!haze, !fumy, !varnish smell",
+	"hot": "!burning hot, !too hot, !hot, !heat~, !hand on, !overheat~, !boiling, !scald~, !warm~, !burns fingers, " +
+		"!roasting, !fry egg, !cooking, !temperature, !cooks, !scorch~, !cannot touch, !not touch, " +
+		"!too warm, !blister~, !sizzl~, !burns hand, !degrees, !gets hot, !runs hot, !hot hold, !hot " +
+		"hand, !cook~",
+	"tacho": "!tacho~, !rev counter, !nonsense, !rubbish, !wrong reading, !reading jump~, !jumps about, " +
+		"!erratic, !shows wrong, meter, reading~, !silly numbers, !display jump~, !jumps all over, " +
+		"!jump~ around, !readout, !rpm display, !reads wrong, !reads zero, !shows zero, " +
+		"!speed reading, !speed display, !sensor read~, !reads high, !reads double, !reads half, " +
+		"!reads low, !wrong rpm, !rpm wrong, !rpm shows, !gauge, !digital read~, !meter shows, " +
+		"!numbers jump~, !indicat~ wrong, !pickup",
+	"tingle": "!tingl~, !tickl~, !shock~, !buzz touch~, !bites, !bite, !live frame, !electric~ touch~, " +
+		"!zap~, !touch~ frame, !touch~ metal, !prickl~, touch~, !belt off handle, !belt off frame, " +
+		"!electric belt, !jolt~, !live casing, !live case, !electrocut~, !buzz frame, !fizz~, " +
+		"!static, !feel electric~, !feel current, !electric feeling, !vise shock, !nip~, !tester " +
+		"lights frame, !alive, !live touch, !hair",
+	"over-amps": "!oc, !oc1, !oc2, !oc3, !over current, !overcurrent, !over amps, !too much current, !too many " +
+		"amps, !current fault, !over amp~, !eoc, !e oc, !oca, !ocd, !ocn, !oc fault, !overcurrent " +
+		"trip~, !peak current, !current trip, !current limit fault, !short circuit fault, !f0001",
+	"over-volts": "!ou, !ov, !ou1, !ou2, !ou3, !ov1, !over volt~, !overvolt~, !bus high, !high bus, !bus over~, " +
+		"!too many volts, !high volt~, !oe, !error braking, !fault stopping, !eov, !e ov, !ova, !ovd, " +
+		"!dc high, !regen~, !deceleration fault, !slow~ down fault, !brak~ fault, !fault brak~, !ov " +
+		"fault, !voltage high",
+	"under-volts": "!uv, !lu, !lv, !uv1, !lu1, !under volt~, !undervolt~, !low volt~, !bus low, !low bus, " +
+		"!brownout, !uu, !uu1, !e uv, !undervoltage, !voltage low, !dc low, !bus under, !uvt, !lvt, " +
+		"!low supply, !low line",
+	"overload": "!ol2 alarm, !ol, !ol1, !ol2, !shows overload, !says overload, !overload fault, !overload relay, " +
+		"!thermal " +
+		"fault, !fault overload, !display overload, overload, !oh, !says ol, !overload display, " +
+		"!overload drive, !thermal relay, !motor overload, !trips overload, !drive overload, " +
+		"!inverter overload, !eol, !e ol, !olu, !i2t, !electronic thermal, !thl, !thermal overload, " +
+		"!relay tripped, !red button popped, !overloaded, !oh1",
+}
