@@ -32,22 +32,21 @@ var phrases = func() map[string][]phrase {
 }()
 
 // common are words of phrases that tell nothing where they stand alone.
-var common = func() map[string]bool {
+var common = setOf(`
+	switch~ switch switching on off once turn turns turning turn~ turned start starts started start~ stop stops
+	stop~ not no up down speed power go goes going get gets got after before again full only run runs running run~
+	first still way by one back motor drive work works it itself hand knob dial pot shows says press~ keeps makes
+	takes give all at out when while then as under too low high fault trip~ trips when with minutes minute until
+	unless must have used own come comes came will would than does do end set noise even soon just wait second two
+	three ten hour half`)
+
+func setOf(words string) map[string]bool {
 	out := map[string]bool{}
-	for _, w := range strings.Fields("switch~ switch switching on off once turn turns turning turn~ turned start " +
-		"starts started " +
-		"start~ stop stops stop~ not no up down speed power go goes going get gets got after before again full " +
-		"only run " +
-		"runs running run~ first still way by one back motor drive work works it itself hand knob dial pot shows " +
-		"says " +
-		"press~ keeps makes takes give all at out when while then as under too low high fault trip~ trips when with " +
-		"minutes minute until unless must have used own come comes came will would than does do end set noise even " +
-		"soon " +
-		"just wait second two three ten hour half") {
+	for _, w := range strings.Fields(words) {
 		out[w] = true
 	}
 	return out
-}()
+}
 
 // hints are the words of each symptom's phrases that tell something by themselves, each by how few symptoms have it.
 var hints = func() map[string][]phrase {
@@ -76,15 +75,12 @@ var hints = func() map[string][]phrase {
 // hint is the weight of a word that stands alone, against that of a phrase.
 const hint = 0.6
 
-// small are the words that say nothing here.
-var small = map[string]bool{"it": true, "its": true, "it's": true, "the": true, "a": true, "an": true, "and": true,
-	"is": true, "are": true, "my": true, "to": true, "of": true, "i": true, "do": true, "does": true, "did": true,
-	"will": true, "be": true, "that": true, "there": false, "then": false, "when": true, "if": true, "me": true,
-	"just": true, "with": true, "for": true}
+// small are the words that say nothing here, and denials the ways to say not.
+var (
+	small = setOf("it its it's the a an and is are my to of i do does did will be that when if me just with for")
 
-// denials are the ways to say not.
-var denials = map[string]bool{"not": true, "never": true, "cannot": true, "won't": true, "can't": true, "wont": true,
-	"cant": true, "doesnt": true, "dont": true, "isnt": true}
+	denials = setOf("not never cannot won't can't wont cant doesnt dont isnt")
+)
 
 // wordsOf are the words of what is said, without the small ones.
 func wordsOf(text string) (out []string) {
