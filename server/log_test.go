@@ -24,7 +24,8 @@ func TestTheLogAsCSV(t *testing.T) {
 	machine, _, err := kept.AddMachine(t.Context(), work.Machine{Name: "Wheel"}.Whole(), []plan.Plan{{}})
 	require.NoError(t, err)
 	s := serve(t, kept)
-	titles := []string{"=1+1", "+1", "-1", "@x", "\t=1", "\r=1", "\n=1", "＝1", "＋1", "－1", "＠x", "plain", "über", "1-1"}
+	titles := []string{"=1+1", "+1", "-1", "@x", "\t=1", "\r=1", "\n=1", "＝1", "＋1", "－1", "＠x", "plain", "über",
+		"1-1"}
 	for i, title := range titles {
 		require.NoError(t, kept.AddEntry(t.Context(), machine, logbook.Entry{ID: uuid.NewString(), Sort: logbook.Note,
 			Happened: time.Unix(int64(-i), 0), Title: title}))

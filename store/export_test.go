@@ -5,6 +5,9 @@ import "context"
 // OpenKnowing is [Open] for a program that knows documents up to another version.
 var OpenKnowing = open
 
+// EntryID is the ID of the entry a plan's key has.
+var EntryID = entryID
+
 // Exec runs a statement as a program that knows the documents.
 func (s *Store) Exec(ctx context.Context, statement string) error {
 	_, err := s.db.ExecContext(ctx, statement)

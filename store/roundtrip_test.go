@@ -279,3 +279,8 @@ func TestALogIsFullOfWhatPeopleWrote(t *testing.T) {
 	require.ErrorIs(t, s.AddEntry(ctx, shed[0].ID, entry(idB, "one more", time.Unix(0, 0))), store.ErrFull)
 	require.NoError(t, s.AddEntry(ctx, shed[0].ID, entry(idA, "the last", time.Unix(0, 0))), "sent twice")
 }
+
+// The entry of a check is found by the same ID in every version of this program, or it would be written a second time.
+func TestTheNameOfAnEntryStays(t *testing.T) {
+	assert.Equal(t, "b561e481-88a6-e528-03da-13e0021a5304", store.EntryID("plan", "check.x"))
+}
