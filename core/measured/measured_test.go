@@ -127,3 +127,21 @@ func FuzzReadCSV(f *testing.F) {
 		}
 	})
 }
+
+// A meter's own leads are taken off; a reading that is no more than they are is none of the winding's, and refused.
+func TestLeadsAreTakenOff(t *testing.T) {
+	read := func(ohms q.Text) (Resolved, error) {
+		r := q.NewReader("")
+		out := Resolve(Trial{Kind: Ohms, Leads: "0.5 Ω",
+			Readings: []Reading{{Ohms: ohms}}}, r)
+		return out, r.Err()
+	}
+	out, err := read("2.5 Ω")
+	require.NoError(t, err)
+	assert.InDelta(t, 2, out.Readings[0].Ohms.SI, 1e-9)
+	for _, ohms := range []q.Text{"0.5 Ω", "0.3 Ω"} {
+		out, err = read(ohms)
+		assert.ErrorContains(t, err, "no more than the meter's leads", ohms)
+		assert.Empty(t, out.Readings)
+	}
+}
