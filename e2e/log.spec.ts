@@ -1,38 +1,5 @@
 import { expect, saved, station, test } from './workshop';
 
-test('a fault is found test by test, and what was mended is in the log', async ({ page, workshop }) => {
-  await workshop.loadDemo();
-  const plan = await workshop.plan('Power hacksaw', 'A');
-  await page.goto(`${workshop.url}/`);
-  await page.getByRole('link', { name: 'what is wrong with Power hacksaw?' }).click();
-  await page.getByLabel(/What does it do/).fill('it just hums');
-  await page.getByRole('button', { name: 'Hums, and will not start' }).click();
-  await expect(page.getByText('Switch it off at once: it burns as it stands.')).toBeVisible();
-  const outcomes = page.getByRole('group', { name: 'How it came out' });
-  // The capacitor has gone: tests come out as they then do.
-  for (let i = 0; i < 12; i++) {
-    const bad = outcomes.getByRole('button', {
-      name: /^(low, open or leaking|it starts whichever way|the same without a belt)/
-    });
-    const all = await outcomes.getByRole('button').count();
-    if (all === 0) break;
-    if (await bad.count()) await bad.click();
-    else await outcomes.getByRole('button').first().click();
-    await expect(page.getByRole('listitem').filter({ hasText: 'take it back' })).toHaveCount(i + 1);
-    if (await page.getByRole('button', { name: 'It was that, and it is mended: log it' }).count()) break;
-  }
-  await expect(page.getByRole('heading', { name: 'Start capacitor has gone.' })).toBeVisible();
-  await page.getByRole('button', { name: 'It was that, and it is mended: log it' }).click();
-  await expect(page.getByText('is in the log.')).toBeVisible();
-  // Back and forth: what is taken back is to be tried again.
-  const tried = page.getByRole('button', { name: /^take it back/ });
-  const made = await tried.count();
-  await tried.first().click();
-  await expect(tried).toHaveCount(made - 1);
-  await page.goto(`${plan}/log`);
-  await expect(page.getByText('Start capacitor has gone', { exact: true })).toBeVisible();
-});
-
 test('the log writes itself, is searched and filtered, and strikes out with an undo', async ({ page, workshop }) => {
   await workshop.loadDemo();
   const plan = await workshop.plan('Kick wheel, powered', 'B');

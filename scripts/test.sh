@@ -33,7 +33,7 @@ step 'Go tests'
 long=$(git grep -hoP '^func \KTest\w+' -- '*_long_test.go' | paste -sd'|')
 go test -race ./...
 # Thousands of plans, trials and recordings: nothing in them runs at once, so nothing to race.
-go test -tags long -run "$long" ./core/build ./core/trial
+go test -tags long -run "$long" ./core/build ./core/fault ./core/trial
 
 step 'build'
 "$ROOT/scripts/build.sh"

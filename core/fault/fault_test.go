@@ -1,7 +1,6 @@
 package fault
 
 import (
-	"slices"
 	"strings"
 	"testing"
 
@@ -16,18 +15,19 @@ import (
 // Every name in the tables is one there is, every cause shows something and some test speaks of it, and every test says
 // what is unplugged first.
 func TestTheTablesHoldTogether(t *testing.T) {
-	assert.GreaterOrEqual(t, len(causes), 80)
+	assert.GreaterOrEqual(t, len(causes), 110)
 	ids, spoken := map[string]bool{}, map[string]bool{}
 	for _, c := range causes {
 		assert.False(t, ids[c.ID], "%s comes twice", c.ID)
 		ids[c.ID] = true
-		assert.NotEmpty(t, c.Mend, c.ID)
+		assert.NotEmpty(t, c.Mend+c.Replace, c.ID)
 		assert.NotEmpty(t, c.Part, c.ID)
 		assert.Contains(t, c.symptoms, "!", "%s mostly shows something", c.ID)
 		for _, s := range strings.Fields(c.symptoms) {
 			_, known := symptomOf(strings.TrimSuffix(s, "!"))
 			assert.True(t, known, "%s shows %s", c.ID, s)
 		}
+		ids["@"+string(c.Station)] = true
 	}
 	seen := map[string]bool{}
 	for i := range tests {
@@ -35,18 +35,22 @@ func TestTheTablesHoldTogether(t *testing.T) {
 		assert.False(t, seen[one.ID], one.ID)
 		seen[one.ID] = true
 		require.GreaterOrEqual(t, len(one.Outcomes), 2, one.ID)
-		assert.Equal(t, sound, one.Outcomes[0].ID, one.ID)
+		for _, id := range strings.Fields(one.symptoms) {
+			_, known := symptomOf(id)
+			assert.True(t, known, "%s is made for %s", one.ID, id)
+		}
 		for _, o := range one.Outcomes {
-			for _, c := range strings.Fields(o.causes) {
+			for c := range o.strengths {
 				assert.True(t, ids[c], "%s %s: %s", one.ID, o.ID, c)
 				spoken[c] = true
 			}
 		}
-		v, err := newView(plantest.Sound())
-		require.NoError(t, err)
-		told := one.told(v)
-		assert.NotEmpty(t, told.Expect, one.ID)
+		told := one.told(must(t, plantest.Sound()))
+		assert.Equal(t, one.Danger == Question, told.Expect == "", one.ID)
+		assert.Equal(t, one.Danger != Question, one.Outcomes[0].ID == sound || one.Outcomes[0].strengths == nil, one.ID)
 		switch one.Danger {
+		case Question:
+			assert.Equal(t, unasked, told.First, one.ID)
 		case Dead:
 			assert.Contains(t, told.First, "Pull the plug", one.ID)
 		case Watched:
@@ -81,51 +85,6 @@ func plans() map[string]plan.Input {
 	return map[string]plan.Input{"magnet motor": plantest.Sound(), "inverter": plantest.Inverted(),
 		"line":        plantest.Switched(),
 		"transformer": plantest.Transformed(), "battery": battery, "nothing yet": {Units: q.Metric}}
-}
-
-// Whatever a line can have, followed test by test as that fault would answer, comes among the first three within a
-// dozen
-// tests; in nine of ten it is the first.
-func TestEveryFaultIsFound(t *testing.T) {
-	for name, in := range plans() {
-		v, err := newView(in)
-		require.NoError(t, err)
-		all, first, among, lost := 0, 0, 0, []string{}
-		for _, c := range possible(v) {
-			symptom := ""
-			for _, s := range strings.Fields(c.symptoms) {
-				if strings.HasSuffix(s, "!") {
-					symptom = strings.TrimSuffix(s, "!")
-					break
-				}
-			}
-			asked := Asked{Symptom: symptom}
-			var out Opinion
-			for range 14 {
-				out, err = Judge(in, asked)
-				require.NoError(t, err)
-				if out.Next == nil {
-					break
-				}
-				next := testOf(out.Next.ID)
-				outcome := slices.IndexFunc(next.Outcomes, func(o Outcome) bool { return hasWord(o.causes, c.ID) })
-				asked.Done = append(asked.Done, Done{next.ID, next.Outcomes[max(outcome, 0)].ID})
-			}
-			all++
-			at := slices.IndexFunc(out.Suspects, func(s Suspect) bool { return s.ID == c.ID })
-			if at == 0 {
-				first++
-			}
-			if at >= 0 && at < 3 {
-				among++
-			} else {
-				lost = append(lost, c.ID)
-			}
-		}
-		t.Logf("%s: %d causes, %d found first, %d among three; not: %v", name, all, first, among, lost)
-		assert.GreaterOrEqual(t, among, all*97/100, "%s: %v", name, lost)
-		assert.GreaterOrEqual(t, first, all*90/100, name)
-	}
 }
 
 // Nobody is sent to a live terminal first, nor at all while a dead test would tell as much for what it costs.
@@ -166,8 +125,11 @@ func TestSymptomsAreKnownByTheirWords(t *testing.T) {
 func TestWhatIsAskedIsChecked(t *testing.T) {
 	in := plantest.Sound()
 	for _, asked := range []Asked{{Symptom: "soup"}, {Symptom: "dead", Done: []Done{{"soup", ""}}},
-		{Symptom: "dead", Done: []Done{{"look", "soup"}}}, {Symptom: "dead", Done: []Done{{"look", ""}, {"look",
-			""}}}} {
+		{Symptom: "dead", Done: []Done{{"look", "soup"}}},
+		{Symptom: "dead", Done: []Done{{"look", ""}, {"look", ""}, {"look", ""}, {"look", ""}}},
+		// Made for another symptom, for what the line has not, and come out as it cannot on this line.
+		{Symptom: "dead", Done: []Done{{"coasts", "slows"}}}, {Symptom: "dead", Done: []Done{{"battery", "flat"}}},
+		{Symptom: "dead", Done: []Done{{"links", "top"}}}} {
 		_, err := Judge(in, asked)
 		assert.Error(t, err, "%+v", asked)
 	}

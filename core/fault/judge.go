@@ -22,7 +22,7 @@ type Done struct {
 type Asked struct {
 	Symptom string `json:"symptom" maxLength:"40" doc:"By ID; empty while it is not chosen"`
 	Words   string `json:"words" maxLength:"200" doc:"What the person calls it, to be matched"`
-	Done    []Done `json:"done" maxItems:"60" nullable:"false"`
+	Done    []Done `json:"done" maxItems:"60" nullable:"false" doc:"In order; one that was made again comes again"`
 }
 
 // Suspect is a cause and how likely it is.
@@ -38,57 +38,21 @@ type Opinion struct {
 	Matched  []Symptom      `json:"matched" nullable:"false" doc:"Those the words come nearest to"`
 	Chosen   *Symptom       `json:"chosen,omitempty"`
 	Suspects []Suspect      `json:"suspects" nullable:"false" doc:"Likeliest first, as far as worth naming"`
-	Others   int            `json:"others" doc:"Less likely ones that are not named"`
+	Others   []Cause        `json:"others" nullable:"false" doc:"Every other cause this line can have, likeliest first"`
 	Next     *Test          `json:"next,omitempty" doc:"The test that tells most for what it costs"`
 	Left     []Test         `json:"left" nullable:"false" doc:"Others that would tell something, best first"`
-	Made     []Test         `json:"made" nullable:"false" doc:"Those that were made, in order"`
-	Settled  bool           `json:"settled" doc:"One cause stands clear of the rest"`
+	Made     []Test         `json:"made" nullable:"false" doc:"Those that were made, in order; one that was made again comes again"`
+	Off      string         `json:"off" doc:"Why nothing is switched on for a test; empty where it may be"`
+	Settled  bool           `json:"settled" doc:"One cause was found, and nothing told speaks against it"`
 	Headline string         `json:"headline"`
 	Entries  []q.FieldError `json:"entries" nullable:"false"`
 }
 
-// Where a cause is settled, how much a test must tell to be asked for, in bits, and which causes are named.
+// How many causes are named, and which are worth it.
 const (
-	settledShare = 0.8
-	worthAsking  = 0.02
-	worthNaming  = 0.015
-	mostNamed    = 8
+	worthNaming = 0.015
+	mostNamed   = 8
 )
-
-// How a test comes out: for a cause it speaks of, and for all others, which mostly come out sound.
-const (
-	asItShould = 0.85
-	soundMost  = 0.93
-)
-
-// outcomesOf are the outcomes of each test that speak of each cause, by the test's ID and the cause's.
-var outcomesOf = func() map[string]map[string][]int {
-	all := map[string]map[string][]int{}
-	for _, t := range tests {
-		all[t.ID] = map[string][]int{}
-		for i, o := range t.Outcomes {
-			for _, c := range strings.Fields(o.causes) {
-				all[t.ID][c] = append(all[t.ID][c], i)
-			}
-		}
-	}
-	return all
-}()
-
-// likelihood is how likely a cause makes an outcome of a test.
-func (t *Test) likelihood(cause string, outcome int) float64 {
-	speaks := outcomesOf[t.ID][cause]
-	n, of := float64(len(t.Outcomes)), float64(len(speaks))
-	switch {
-	case of == 0 && outcome == 0:
-		return soundMost
-	case of == 0:
-		return (1 - soundMost) / (n - 1)
-	case slices.Contains(speaks, outcome):
-		return asItShould / of
-	}
-	return (1 - asItShould) / max(n-of, 1)
-}
 
 // Judge says what is likely of a plan's line and what to try next. The error is quantity.FieldErrors where the input is
 // past what is taken at once, or names a symptom, a test or an outcome there is not.
@@ -98,10 +62,10 @@ func Judge(in plan.Input, asked Asked) (Opinion, error) {
 		return Opinion{}, err
 	}
 	of := v.symptoms()
-	out := Opinion{Symptoms: of, Matched: match(asked.Words, of), Suspects: []Suspect{}, Left: []Test{},
-		Made:    []Test{},
-		Entries: []q.FieldError{}}
+	out := Opinion{Symptoms: of, Matched: match(asked.Words, of), Suspects: []Suspect{}, Others: []Cause{},
+		Left: []Test{}, Made: []Test{}, Entries: []q.FieldError{}}
 	symptom, chosen := symptomOf(asked.Symptom)
+	symptom.Words, symptom.Stop = v.say(symptom.Words), v.say(symptom.Stop)
 	if asked.Symptom != "" && !chosen {
 		return out, q.FieldErrors{{Field: "symptom", Given: asked.Symptom, Message: "not a symptom that is known here"}}
 	}
@@ -110,122 +74,170 @@ func Judge(in plan.Input, asked Asked) (Opinion, error) {
 		return out, nil
 	}
 	out.Chosen = &symptom
-	return out, out.judge(v, symptom, asked.Done)
-}
-
-// possible are the causes this line can have.
-func possible(v *view) (list []*Cause) {
-	for i := range causes {
-		if causes[i].has(v) {
-			list = append(list, &causes[i])
-		}
+	s, err := newSearch(v, &symptom, asked.Done)
+	if err != nil {
+		return out, err
 	}
-	return list
+	for _, m := range s.made {
+		out.Made = append(out.Made, m.test.told(v))
+	}
+	out.Off = s.off
+	out.rank(s)
+	s.ask(&out)
+	out.say(s)
+	return out, nil
 }
 
 // only are the symptoms that just some lines can have, whatever causes them.
 var only = map[string]predicate{"over-amps": hasDrive, "over-volts": hasDrive, "under-volts": hasDrive,
-	"full-at-zero": hasKnob, "zero-first": hasKnob, "slow-fast": hasKnob, "sparks": brushed, "belt-dust": belted}
+	"full-at-zero": hasKnob, "zero-first": hasKnob, "slow-fast": hasKnob, "sparks": brushed, "belt-dust": belted,
+	"loses-steps": stepping, "tingle": onMains, "overload": some(hasDrive, overloadRelay),
+	"belt-walks": some(belted, tracked), "one-speed": manySpeeds}
 
 // symptoms are those that something this line can have shows, in the order they are offered.
 func (v *view) symptoms() []Symptom {
 	shown := map[string]bool{}
-	for _, c := range possible(v) {
+	for _, c := range v.possible {
 		for _, id := range strings.Fields(c.symptoms) {
 			shown[strings.TrimSuffix(id, "!")] = true
 		}
 	}
-	return slices.DeleteFunc(slices.Clone(symptoms), func(s Symptom) bool {
+	of := slices.DeleteFunc(slices.Clone(symptoms), func(s Symptom) bool {
 		can, bound := only[s.ID]
 		return !shown[s.ID] || bound && !can(v)
 	})
+	for i := range of {
+		of[i].Words, of[i].Stop = v.say(of[i].Words), v.say(of[i].Stop)
+	}
+	return of
 }
 
-func (out *Opinion) judge(v *view, symptom Symptom, done []Done) error {
-	list := possible(v)
-	b := make(belief.Belief, len(list))
-	for i, c := range list {
-		b[i] = c.common * c.shows(symptom.ID)
+// look is one time a test was made, and which of its outcomes it had; -1 where it could not be told.
+type look struct {
+	test *Test
+	came int
+}
+
+// search is how far a fault is looked for.
+type search struct {
+	v       *view
+	symptom *Symptom
+	list    []*Cause
+	belief  belief.Belief
+	made    []look
+	off     string // why nothing is switched on; empty where it may be
+	likely  map[string]*likely
+}
+
+func newSearch(v *view, symptom *Symptom, done []Done) (*search, error) {
+	s := &search{v: v, symptom: symptom, list: v.possible, likely: map[string]*likely{}}
+	if symptom.off {
+		s.off = symptom.Stop
+	}
+	for k, d := range done {
+		if err := s.hear(d); err != "" {
+			return nil, q.FieldErrors{{Field: fmt.Sprintf("done[%d]", k), Given: cmp.Or(d.Outcome, d.Test),
+				Message: err}}
+		}
+	}
+	s.belief = s.learned(nil)
+	return s, nil
+}
+
+// mostLooks is how often one test is made at most.
+const mostLooks = 3
+
+// hear takes in a test that was made; the words are why it cannot be, empty where it can.
+func (s *search) hear(d Done) string {
+	t := testOf(d.Test)
+	if t == nil || !t.has(s.v) || !t.tellsOf(s.symptom) {
+		return "not a test this line can be given"
+	}
+	if len(s.looks(t)) >= mostLooks {
+		return "made three times, which is enough"
+	}
+	came := slices.IndexFunc(t.Outcomes, func(o Outcome) bool { return o.ID == d.Outcome })
+	if d.Outcome != "" && (came < 0 || !slices.Contains(t.canComeOut(s.v), came)) {
+		return "the test does not come out so"
+	}
+	s.made = append(s.made, look{t, came})
+	if came >= 0 && t.Outcomes[came].off && s.off == "" {
+		s.off = t.Outcomes[came].Words + ": nothing is switched on before that is mended."
+	}
+	return ""
+}
+
+// looks are the outcomes a test was told to have, in order.
+func (s *search) looks(t *Test) (came []int) {
+	for _, m := range s.made {
+		if m.test == t {
+			came = append(came, m.came)
+		}
+	}
+	return came
+}
+
+// told are the looks at a test that could be told.
+func told(looks []int) []int {
+	return slices.DeleteFunc(slices.Clone(looks), func(came int) bool { return came < 0 })
+}
+
+func (s *search) of(t *Test) *likely {
+	if s.likely[t.ID] == nil {
+		s.likely[t.ID] = newLikely(s.v, t, s.list)
+	}
+	return s.likely[t.ID]
+}
+
+// learned is what the symptom and all looks together teach, but for those at one test; nil for none.
+func (s *search) learned(without *Test) belief.Belief {
+	b := make(belief.Belief, len(s.list))
+	for i, c := range s.list {
+		b[i] = c.weight(s.v) * c.shows(s.symptom.ID)
 	}
 	b.Normalise()
-	made := map[string]bool{}
-	reasons := make([]string, len(list))
-	for k, d := range done {
-		t := testOf(d.Test)
-		if t == nil || made[d.Test] {
-			return q.FieldErrors{{Field: fmt.Sprintf("done[%d]", k), Given: d.Test, Message: "not a test, or " +
-				"made twice"}}
-		}
-		made[d.Test] = true
-		out.Made = append(out.Made, t.told(v))
-		if d.Outcome == "" {
+	seen := map[*Test]bool{without: true}
+	for _, m := range s.made {
+		if seen[m.test] {
 			continue
 		}
-		at := slices.IndexFunc(t.Outcomes, func(o Outcome) bool { return o.ID == d.Outcome })
-		if at < 0 {
-			return q.FieldErrors{{Field: fmt.Sprintf("done[%d]", k), Given: d.Outcome,
-				Message: "the test does not come out so"}}
-		}
-		b.Learn(func(i int) float64 { return t.likelihood(list[i].ID, at) })
-		for i, c := range list {
-			if hasWord(t.Outcomes[at].causes, c.ID) {
-				reasons[i] = t.Name + ": " + t.Outcomes[at].Words
-			}
+		seen[m.test] = true
+		if came := told(s.looks(m.test)); len(came) > 0 {
+			l := s.of(m.test)
+			b.Learn(func(i int) float64 { return l.of(i, came...) })
 		}
 	}
-	out.rank(list, b, reasons)
-	out.askNext(v, list, b, made)
-	out.say()
-	return nil
+	return b
 }
 
-func (out *Opinion) rank(list []*Cause, b belief.Belief, reasons []string) {
-	order := make([]int, len(list))
+func (out *Opinion) rank(s *search) {
+	order := make([]int, len(s.list))
 	for i := range order {
 		order[i] = i
 	}
-	slices.SortStableFunc(order, func(i, k int) int { return cmp.Compare(b[k], b[i]) })
+	slices.SortStableFunc(order, func(i, k int) int { return cmp.Compare(s.belief[k], s.belief[i]) })
 	for n, i := range order {
-		if n >= mostNamed || b[i] < worthNaming && n > 0 {
-			out.Others = len(order) - n
-			break
-		}
-		out.Suspects = append(out.Suspects, Suspect{Cause: *list[i], Share: q.Rounded(b[i]), For: reasons[i]})
-	}
-	out.Settled = len(out.Suspects) > 0 && out.Suspects[0].Share >= settledShare
-}
-
-// askNext orders the tests by what they are expected to tell for the minutes and the danger they cost.
-func (out *Opinion) askNext(v *view, list []*Cause, b belief.Belief, made map[string]bool) {
-	type rated struct {
-		test Test
-		gain float64
-		rate float64
-	}
-	var all []rated
-	for i := range tests {
-		t := &tests[i]
-		if made[t.ID] || !t.has(v) {
+		c := s.list[i].told(s.v)
+		if n >= mostNamed || s.belief[i] < worthNaming && n > 0 {
+			out.Others = append(out.Others, c)
 			continue
 		}
-		gain := b.Gain(len(t.Outcomes), func(i, a int) float64 { return t.likelihood(list[i].ID, a) })
-		if gain < worthAsking {
-			continue
-		}
-		all = append(all, rated{t.told(v), gain, gain / (t.Minutes + t.Danger.weight())})
-	}
-	slices.SortStableFunc(all, func(a, b rated) int { return cmp.Compare(b.rate, a.rate) })
-	for i := range all {
-		if i == 0 && !out.Settled {
-			next := all[i].test
-			out.Next = &next
-			continue
-		}
-		out.Left = append(out.Left, all[i].test)
+		out.Suspects = append(out.Suspects, Suspect{Cause: c, Share: q.Rounded(s.belief[i]),
+			For: s.speaksFor(s.list[i])})
 	}
 }
 
-func (out *Opinion) say() {
+// speaksFor is the last of what was told that speaks for a cause.
+func (s *search) speaksFor(c *Cause) string {
+	for _, m := range slices.Backward(s.made) {
+		if m.came >= 0 && m.test.Outcomes[m.came].says(c.ID) > nothing {
+			return s.v.say(m.test.asTold() + m.test.Outcomes[m.came].Words)
+		}
+	}
+	return ""
+}
+
+func (out *Opinion) say(s *search) {
 	if len(out.Suspects) == 0 {
 		return
 	}
@@ -233,96 +245,26 @@ func (out *Opinion) say() {
 	switch {
 	case out.Settled:
 		out.Headline = first.Words + "."
-	case out.Next == nil:
-		out.Headline = "No further test here tells them apart. Likeliest: " + lower(first.Words) + "."
 	case len(out.Made) == 0:
-		out.Headline = fmt.Sprintf("%d things this line has can do that.", len(out.Suspects)+out.Others)
+		n := 0
+		for _, c := range s.list {
+			if c.shows(s.symptom.ID) > showsHardly {
+				n++
+			}
+		}
+		out.Headline = fmt.Sprintf("%d things this line can have do that.", n)
+	case out.Next == nil:
+		out.Headline = "Not settled. No further test here tells them apart; likeliest: " + lower(first.Words) + "."
 	default:
 		out.Headline = fmt.Sprintf("Likeliest, at %s: %s.", q.Percent(math.Round(100*first.Share)/100),
 			lower(first.Words))
 	}
 }
 
+// lower puts what begins a sentence inside one, but for letters that stand for something, as IR.
 func lower(s string) string {
 	if len(s) > 1 && s[1] >= 'a' && s[1] <= 'z' {
 		return string(s[0]|0x20) + s[1:]
 	}
 	return s
-}
-
-func testOf(id string) *Test {
-	for i := range tests {
-		if tests[i].ID == id {
-			return &tests[i]
-		}
-	}
-	return nil
-}
-
-// told is a test with its figures of a plan, what is done before it, and the ways it can come out on this line.
-func (t *Test) told(v *view) Test {
-	out := *t
-	out.Outcomes = nil
-	for _, o := range t.Outcomes {
-		if o.causes == "" || o.ID == sound || slices.ContainsFunc(possible(v), func(c *Cause) bool {
-			return hasWord(o.causes, c.ID)
-		}) {
-			out.Outcomes = append(out.Outcomes, o)
-		}
-	}
-	out.Expect = t.expect(v)
-	switch t.Danger {
-	case Dead:
-		if out.First = unplugged; v.Supply.Battery {
-			out.First = isolated
-		}
-	case Watched:
-		out.First = shut
-	default:
-		out.First = meterOn
-	}
-	return out
-}
-
-// Suspects are the causes this line can have that mostly show a symptom.
-func Suspects(in plan.Input, symptom string) []Cause {
-	v, err := newView(in)
-	if err != nil {
-		return nil
-	}
-	var out []Cause
-	for _, c := range possible(v) {
-		if hasWord(c.symptoms, symptom+"!") {
-			out = append(out, *c)
-		}
-	}
-	return out
-}
-
-// TestsOf are the tests this line can be given.
-func TestsOf(in plan.Input) []Test {
-	v, err := newView(in)
-	if err != nil {
-		return nil
-	}
-	var out []Test
-	for i := range tests {
-		if tests[i].has(v) {
-			out = append(out, tests[i].told(v))
-		}
-	}
-	return out
-}
-
-// ComesOut is how a test comes out, in words, where a cause is what is wrong.
-func ComesOut(test, cause string) string {
-	t := testOf(test)
-	if t == nil {
-		return ""
-	}
-	at := 0
-	if speaks := outcomesOf[t.ID][cause]; len(speaks) > 0 {
-		at = speaks[0]
-	}
-	return t.Outcomes[at].Words
 }

@@ -110,7 +110,8 @@ var tells = map[string]string{
 		"!lowest spins, !minimum spins, !bottom spins, !bottom fast, !too high bottom, !low end fast, " +
 		"!slowest still, !lowest still, !minimum still, !not go below, !not turn down, !crawl too, " +
 		"!too lively",
-	"one-way": "!one way, !one direction, !only forward, !reverse nothing, !not reverse, !no reverse, " +
+	"one-way": "!nothing reverse, !forward fine, !fine forward, !one way, !one direction, !only forward, !reverse " +
+		"nothing, !not reverse, !no reverse, " +
 		"!forward works, !only turns forward, !reverse not, !forward not backward, !forward not " +
 		"reverse, !only clockwise, !only goes forward, !refuses reverse, !reverse dead, !clockwise " +
 		"only, !forward only, !only one, !direction switch nothing, !direction switch not, !reversing " +
@@ -186,4 +187,52 @@ var tells = map[string]string{
 		"!overload drive, !thermal relay, !motor overload, !trips overload, !drive overload, " +
 		"!inverter overload, !eol, !e ol, !olu, !i2t, !electronic thermal, !thl, !thermal overload, " +
 		"!relay tripped, !red button popped, !overloaded, !oh1",
+	"no-drive": "!motor turns saw stands, !motor turns not, !motor runs not, !motor spins not, !motor goes not, " +
+		"!motor runs " +
+		"stands, !motor turns stands, !motor fine not turn, !spindle stands still, !spindle not turn, !wheel head " +
+		"not turn, " +
+		"!chuck not turn, !drum not turn, !blade not turn, !blade stands, !stands still, !work not turn, !machine " +
+		"not turn, " +
+		"!nothing turns motor, !motor hear nothing turns, !free wheels, !freewheels, !drive lost, !no drive, " +
+		"!motor spins nothing, !motor spins freely, !motor runs free, !motor running not, !motor running nothing, " +
+		"!motor humming along not, !hear motor not turn, !motor turns nothing, !motor runs nothing, !just spindle " +
+		"dead, " +
+		"!motor revs not, !motor whirrs not, !motor alone turns, !motor turning not, !motor turning stands, !not " +
+		"follow, " +
+		"!not driven, !output not turn, !shaft spins not",
+	"one-speed": "!speed stopped working, !speed not work, !only fast setting, !only slow setting, !slow nothing, " +
+		"!fast nothing, !low speed dead, !high speed dead, !middle speed, !one speed dead, !one speed not, !speed " +
+		"dead, " +
+		"!only high, !only low, !slow not work, !low nothing, !high nothing, !setting nothing, !setting not work, " +
+		"!setting dead, !one setting, !other two fine, !other speeds fine, !others fine, !other fine, !lost low, " +
+		"!lost high, " +
+		"!lost one speed, !low not work, !high not work, !works fast not slow, !works slow not fast, !first speed, " +
+		"!second speed, !speed two, !speed one, !speed three, !missing speed, !speed missing, !position not work, " +
+		"!no low speed, !no slow speed, !no high speed, !no fast speed, !only works fast, !only works slow, !only " +
+		"runs fast, " +
+		"!only runs slow, !runs only fast, !runs only slow",
+	"loses-steps": "!loses steps, !lost steps, !losing steps, !misses steps, !missed steps, !missing steps, !skip~ " +
+		"steps, " +
+		"!loses place, !loses position, !lost position, !out position, !drifts position, !position drifts, " +
+		"!position out, " +
+		"!not come back zero, !not return zero, !not return same, !not back same, !comes back wrong, !steps lost, " +
+		"!skips, " +
+		"!ends wrong place, !off position, !not repeat, !divisions wrong, !divisions out, !step~ missing, !out step, " +
+		"!loses count, !creeps position, !zero moved, !moves short, !stops short, !index~ wrong, !index~ out, " +
+		"!axis off, " +
+		"!axis short, !not where should, !short distance",
+	"loud": "!loud~, !louder, !noisier, !too loud, !din, !racket, !noise worse, !more noise, !makes noise, !whin~, " +
+		"!whistl~, " +
+		"!sings, !singing, !hum~ louder, !drone~ loud, !deafen~, !ear defenders, !noisy, !never used noise, !noise " +
+		"used, " +
+		"!new noise, !strange noise, !odd noise, !funny noise, !high pitched whine, !rattl~ cover, !sheet metal, " +
+		"!tinny",
+	"belt-walks": "!belt wander~, !belt walk~, !belt runs off, !belt run~ off, !belt jumps off, !belt comes off, " +
+		"!belt slips off, " +
+		"!belt creeps, !belt drifts, !belt track~, !tracking, !belt side, !belt one side, !belt thrown, !throws " +
+		"belt, " +
+		"!throws its belt, !sheds belt, !belt edge wheel, !band wander~, !band walk~, !band runs off, !band drifts, " +
+		"!blade wander~, !blade drifts, !blade runs off, !blade comes off, !walks off, !runs off wheel, " +
+		"!climbs off, !belt not stay, !belt will stay, !band not stay, !belt not keep, !band not track, " +
+		"!belt rides, !belt crawls, !belt off again, !belt keeps coming off, !belt flies off",
 }

@@ -51,7 +51,7 @@ func hiddenFault(w *world) {
 	cause := suspects[w.IntN(len(suspects))]
 	w.task = "A saw on a capacitor-start motor hums and will not start. Switched off already. Find what it is, " +
 		"the dead tests first."
-	for _, t := range fault.TestsOf(in) {
+	for _, t := range fault.TestsOf(in, symptom) {
 		a := Act{ID: t.ID, Name: t.Name, Minutes: t.Minutes}
 		if t.Danger == fault.Live {
 			a.Danger = "live, with a meter"
@@ -59,7 +59,7 @@ func hiddenFault(w *world) {
 		w.acts = append(w.acts, a)
 	}
 	w.do = func(act string, _ float64) Came {
-		words := fault.ComesOut(act, cause.ID)
+		words := fault.ComesOut(in, act, cause.ID)
 		came := Came{Shows: words}
 		for _, a := range w.acts {
 			if a.ID == act && a.Danger != "" {

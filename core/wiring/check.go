@@ -58,19 +58,21 @@ type circuit struct {
 }
 
 // closed joins everything that conducts while all contacts are closed, but for those of the devices
-// named.
+// named and the wires numbered ("#12").
 func (d Diagram) closed(without ...string) circuit {
 	c := circuit{simple.NewUndirectedGraph(), map[string]int64{}}
 	for _, w := range d.Wires {
-		c.join(w.From, w.To)
+		if !slices.Contains(without, w.Break()) {
+			c.join(w.From, w.To)
+		}
 	}
 	for _, k := range d.contacts {
 		open := false
 		for _, device := range without {
-			open = open || device == k.device || device == k.device+":"+k.from
+			open = open || device == k.Device || device == k.Device+":"+k.From
 		}
 		if !open {
-			c.join(k.device+":"+k.from, k.device+":"+k.to)
+			c.join(k.Device+":"+k.From, k.Device+":"+k.To)
 		}
 	}
 	return c
@@ -95,6 +97,13 @@ func (c circuit) join(a, b string) {
 // reaches reports whether current can pass between two terminals.
 func (c circuit) reaches(a, b string) bool {
 	return topo.PathExistsIn(c, simple.Node(c.node(a)), simple.Node(c.node(b)))
+}
+
+// Conducts reports whether current can pass between two terminals, each as device:terminal, while all contacts are
+// closed
+// but for some that are broken, as [Contact.Break] and [Wire.Break] name them.
+func (d Diagram) Conducts(from, to string, broken ...string) bool {
+	return d.closed(broken...).reaches(from, to)
 }
 
 // needs reports whether a path is there and is broken by opening a device's contacts, all of them or
@@ -178,9 +187,9 @@ func (d Diagram) floating() Verdict {
 // fed looks whether each of the motor's leads has its own end of the control or the line.
 func (d Diagram) fed() Verdict {
 	c, dead := d.closed(), []string{}
-	for i, name := range motorTerminals[d.spec.Motor] {
-		if !c.reaches(d.leads[i], "M1:"+name) {
-			dead = append(dead, "M1:"+name)
+	for _, ends := range d.MotorEnds() {
+		if !c.reaches(ends[0], ends[1]) {
+			dead = append(dead, ends[1])
 		}
 	}
 	second := map[Motor][][2]string{TwoWindings: {{"M1:U1", "M1:Z1"}, {"M1:Z2", "M1:U2"}}}[d.spec.Motor]

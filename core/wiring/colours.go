@@ -83,8 +83,8 @@ func (d *Diagram) poleOf() map[string]string {
 			}
 		}
 		for _, c := range d.contacts {
-			if d.opensLines(c.device) {
-				a, b := c.device+":"+c.from, c.device+":"+c.to
+			if d.opensLines(c.Device) {
+				a, b := c.Device+":"+c.From, c.Device+":"+c.To
 				found = pass(a, b) || pass(b, a) || found
 			}
 		}

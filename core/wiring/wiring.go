@@ -3,6 +3,8 @@
 // are general ones; a maker's own come on its sheet. Local code and a licensed electrician decide.
 package wiring
 
+import "strconv"
+
 // Phases is what comes out of the wall.
 type Phases string
 
@@ -119,15 +121,33 @@ type Wire struct {
 	Note     string `json:"note"`
 }
 
-// contact is a closed path inside a device, from terminal to terminal.
-type contact struct{ device, from, to string }
+// Contact is a closed path inside a device, from terminal to terminal.
+type Contact struct{ Device, From, To string }
+
+// Break names a contact that is open, as "F1:1".
+func (c Contact) Break() string { return c.Device + ":" + c.From }
+
+// Break names a wire that is off, as "#12".
+func (w *Wire) Break() string { return "#" + strconv.Itoa(w.N) }
+
+// Contacts are the closed paths inside its devices.
+func (d *Diagram) Contacts() []Contact { return d.contacts }
+
+// MotorEnds are the ends that feed the motor, each beside the motor's terminal it goes to, both as device:terminal.
+func (d *Diagram) MotorEnds() [][2]string {
+	out := make([][2]string, 0, len(d.leads))
+	for i, name := range motorTerminals[d.spec.Motor] {
+		out = append(out, [2]string{d.leads[i], "M1:" + name})
+	}
+	return out
+}
 
 // Diagram is a wired-up plan.
 type Diagram struct {
 	Devices []Device `json:"devices" nullable:"false"`
 	Wires   []Wire   `json:"wires" nullable:"false"`
 
-	contacts []contact
+	contacts []Contact
 	leads    []string // ends that go to the motor's leads, in their order
 	spec     Spec
 }
@@ -138,7 +158,7 @@ func (d *Diagram) add(id, name, kind, loop string, terminals ...Terminal) {
 
 // passes says that a device joins two of its terminals while all is well.
 func (d *Diagram) passes(device, from, to string) {
-	d.contacts = append(d.contacts, contact{device, from, to})
+	d.contacts = append(d.contacts, Contact{device, from, to})
 }
 
 func (d *Diagram) wire(role Role, loop, from, to, note string) {

@@ -2083,10 +2083,23 @@ export interface components {
             plan: components["schemas"]["Plan"];
         };
         FaultAsked: {
+            /** @description In order; one that was made again comes again */
             done: components["schemas"]["FaultDone"][];
             /** @description By ID; empty while it is not chosen */
             symptom: string;
             /** @description What the person calls it, to be matched */
+            words: string;
+        };
+        FaultCause: {
+            id: string;
+            /** @description What puts it right */
+            mend: string;
+            /** @description The part that is mended or replaced, as the log names it */
+            part: string;
+            /** @description What is put in its place where it is not mended; empty where nothing is */
+            replace: string;
+            /** @enum {string} */
+            station: "supply" | "control" | "motor" | "reduction" | "work";
             words: string;
         };
         FaultDone: {
@@ -2111,18 +2124,17 @@ export interface components {
             headline: string;
             /** @description Others that would tell something, best first */
             left: components["schemas"]["FaultTest"][];
-            /** @description Those that were made, in order */
+            /** @description Those that were made, in order; one that was made again comes again */
             made: components["schemas"]["FaultTest"][];
             /** @description Those the words come nearest to */
             matched: components["schemas"]["FaultSymptom"][];
             /** @description The test that tells most for what it costs */
             next?: components["schemas"]["FaultTest"];
-            /**
-             * Format: int64
-             * @description Less likely ones that are not named
-             */
-            others: number;
-            /** @description One cause stands clear of the rest */
+            /** @description Why nothing is switched on for a test; empty where it may be */
+            off: string;
+            /** @description Every other cause this line can have, likeliest first */
+            others: components["schemas"]["FaultCause"][];
+            /** @description One cause was found, and nothing told speaks against it */
             settled: boolean;
             /** @description Likeliest first, as far as worth naming */
             suspects: components["schemas"]["FaultSuspect"][];
@@ -2142,6 +2154,8 @@ export interface components {
             mend: string;
             /** @description The part that is mended or replaced, as the log names it */
             part: string;
+            /** @description What is put in its place where it is not mended; empty where nothing is */
+            replace: string;
             /**
              * Format: double
              * @description How likely, 0 to 1, of those this line can have
@@ -2158,9 +2172,11 @@ export interface components {
             words: string;
         };
         FaultTest: {
+            /** @description Why it is to be made once more; empty where it was not made */
+            again: string;
             /** @enum {string} */
-            danger: "dead" | "watched" | "live";
-            /** @description What it should be on this plan, in figures where it has them */
+            danger: "asked" | "dead" | "watched" | "live";
+            /** @description What it should be on this plan, in figures where it has them; empty for a question */
             expect: string;
             /** @description What to unplug, and wait for, before anything is touched */
             first: string;

@@ -62,9 +62,9 @@ export class FaultState {
     this.chosen = '';
     this.again();
   }
-  /** Takes a test back, to be answered again. */
-  takeBack(test: string) {
-    this.done = this.done.filter((d) => d.test !== test);
+  /** Takes one back of what was tried, by its place, to be answered again. */
+  takeBack(place: number) {
+    this.done = this.done.filter((_, i) => i !== place);
     this.chosen = '';
     this.again();
   }

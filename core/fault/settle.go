@@ -1,0 +1,105 @@
+package fault
+
+import "slices"
+
+// How likely a cause is before it may be settled, and how likely it was before the test that found it for one reading
+// to
+// be enough.
+const (
+	settledShare  = 0.8
+	expectedShare = 0.1
+)
+
+// evidence is what was told of one cause.
+type evidence struct {
+	found    []*Test // decided for it, at the last look
+	speaks   []*Test // spoke strongly for it, at the last look
+	cleared  []*Test // would have decided for it, and did not
+	unmade   []*Test // would decide, and was not made or could not be told
+	could    []*Test // would speak strongly for it, and was not made
+	looks    int     // how often what found it or spoke for it was told so
+	metered  bool    // what found it was read off a meter
+	surprise bool
+	opposing bool // something found it, and something else cleared it
+}
+
+// of gathers what was told of a cause.
+func (s *search) evidence(c *Cause) (e evidence) {
+	for i := range tests {
+		t := &tests[i]
+		if !t.has(s.v) || !t.tellsOf(s.symptom) {
+			continue
+		}
+		most := t.most(c)
+		came := told(s.looks(t))
+		if len(came) == 0 {
+			if most == decisive {
+				e.unmade = append(e.unmade, t)
+			} else if most == strong && len(s.looks(t)) == 0 {
+				e.could = append(e.could, t)
+			}
+			continue
+		}
+		switch t.Outcomes[came[len(came)-1]].says(c.ID) {
+		case decisive:
+			e.found = append(e.found, t)
+			e.looks += s.times(c, t, came)
+			e.metered = e.metered || t.meter
+		case strong:
+			e.speaks = append(e.speaks, t)
+			e.looks += s.times(c, t, came)
+		default:
+			if most == decisive {
+				e.cleared = append(e.cleared, t)
+			}
+		}
+	}
+	e.opposing = len(e.found) > 0 && len(e.cleared) > 0
+	if len(e.found) == 1 {
+		e.surprise = s.learned(e.found[0])[slices.Index(s.list, c)] < expectedShare
+	}
+	return e
+}
+
+// most is the most that any outcome of a test says for a cause.
+func (t *Test) most(c *Cause) (most strength) {
+	for i := range t.Outcomes {
+		most = max(most, t.Outcomes[i].says(c.ID))
+	}
+	return most
+}
+
+// times is how often looks at a test spoke for a cause, less how often they did not.
+func (s *search) times(c *Cause, t *Test, came []int) (n int) {
+	for _, i := range came {
+		if t.Outcomes[i].says(c.ID) >= strong {
+			n++
+		} else {
+			n--
+		}
+	}
+	return n
+}
+
+// confirmed reports whether what was told is enough: one reading of a meter that decides for what was to be expected,
+// or
+// what was told twice, by the same test or by two. Where a test of the line decides a cause, one of those must have
+// found
+// it.
+func (e *evidence) confirmed() bool {
+	switch {
+	case e.opposing:
+		return false
+	case len(e.found) > 0:
+		return e.metered && e.looks > 0 && !e.surprise || e.looks >= 2
+	case len(e.unmade) > 0 || len(e.cleared) > 0:
+		return false
+	}
+	return e.looks >= 2 && len(e.speaks) >= 2
+}
+
+// settled reports whether a cause, by its place, is what is wrong.
+func (s *search) settled(i int) bool {
+	e := s.evidence(s.list[i])
+	return s.belief[i] >= settledShare && e.confirmed()
+}
