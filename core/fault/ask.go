@@ -109,8 +109,8 @@ func (s *search) outOfTurn(first int) *rated {
 		return nil
 	}
 	switch {
-	case e.opposing:
-		return again(append(slices.Clone(e.cleared), e.found...), contradicts)
+	case e.opposing():
+		return again(append(slices.Clone(e.contrary), e.found...), contradicts)
 	case len(e.found) == 0 && len(e.unmade) > 0:
 		if t := s.cheapest(e.unmade, 0); t != nil {
 			return &rated{test: t}

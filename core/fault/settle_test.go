@@ -149,7 +149,6 @@ func TestContradictionsAreAskedAgain(t *testing.T) {
 	require.NotNil(t, out.Next)
 	assert.Equal(t, "diagram", out.Next.ID)
 	assert.Equal(t, seenOnce, out.Next.Again)
-	// The winding has its ohms, and no start winding in the same reading: two that decide.
 	saw := lineOf(t, "power hacksaw")
 	out, err = Judge(saw, Asked{Symptom: "hums", Done: []Done{{"start-cap", "low"}, {"start-cap", sound}}})
 	require.NoError(t, err)
@@ -157,6 +156,20 @@ func TestContradictionsAreAskedAgain(t *testing.T) {
 	out, err = Judge(saw, Asked{Symptom: "dead", Done: []Done{{"stop-button", "latched"}, {"stop-button", "latched"}}})
 	require.NoError(t, err)
 	assert.True(t, out.Settled)
+	// The capacitor reads low, and yet the motor starts by itself without its belt: one of the two is asked again.
+	against := []Done{{"start-cap", "low"}, {"spin-start", sound}}
+	out, err = Judge(saw, Asked{Symptom: "hums", Done: against[:1]})
+	require.NoError(t, err)
+	assert.True(t, out.Settled)
+	out, err = Judge(saw, Asked{Symptom: "hums", Done: against})
+	require.NoError(t, err)
+	assert.Equal(t, "start-cap", out.Suspects[0].ID)
+	assert.False(t, out.Settled)
+	require.NotNil(t, out.Next)
+	assert.Equal(t, contradicts, out.Next.Again)
+	out, err = Judge(saw, Asked{Symptom: "hums", Done: append(against, Done{"start-cap", "low"})})
+	require.NoError(t, err)
+	assert.True(t, out.Settled, "told twice against once")
 }
 
 // Nothing is asked for that has something switched on where that was said to be left off, or where what was found

@@ -5,7 +5,8 @@ package fault
 // and of hardly any other. What is said is read without the small words, and every way of denying is "not". Words that
 // tell of many things, such as switch, once, turn and start, stand only beside others.
 var tells = map[string]string{
-	"dead": "!not click, !not even click, !were not plugged, !dead, !nothing happens, !nothing at all, nothing, " +
+	"dead": "!not go at all, !not do anything, !not start at all, !not click, !not even click, !were not plugged, " +
+		"!dead, !nothing happens, !nothing at all, nothing, " +
 		"!not peep, !no life, !sign " +
 		"life, !not " +
 		"anything, silent, !no response, !no reaction, !not react, !no sound, !not thing, !not work, " +
@@ -13,12 +14,14 @@ var tells = map[string]string{
 		"!not turn on, no joy, !refuses start, !refuses run, !not run at all, !power but not, !as " +
 		"dead, !stone dead, !not spark life, not run, !completely off, !gives nothing, !not plugged, " +
 		"!as if unplugged, !not connected, !not wake",
-	"hums": "!hum~ then, !hum~, !growl~, !buzz~, !twitch~, !sits there, not turn, not move, stuck, judder~, !groan~, " +
+	"hums": "!loud hum, !hum blade stays, !stays still, !hum stays, !hum~ then, !hum~, !growl~, !buzz~, !twitch~, " +
+		"!sits there, not turn, not move, stuck, judder~, !groan~, " +
 		"not start, !grunt~, !not budge, !stays put, !drone~, !strains not, not rotate, not go, " +
 		"!tries start, !locked up, !moan~, not spin, !throb~, !vibrates not turn, !mutter~, !sits not " +
 		"turn, !noise not turn, !noise not start, !noise not spin, !stalled start, !trying turn, " +
 		"!wants go not, !jammed",
-	"spun": "!flick~, !by hand, !spin hand, !spun, !push start, !hand start, !give push, !give spin, get " +
+	"spun": "!if twirl, !twirl takes off, !spin takes off, !twist takes off, !if spin, !flick~, !by hand, !spin " +
+		"hand, !spun, !push start, !hand start, !give push, !give spin, get " +
 		"going, !nudge~, !shove~, !help round, !help start, !help go, !kick start, !twirl~, !turn " +
 		"hand, !pull belt start, !swing~, push, !either way spin, !rotate shaft, !pulled round, !pull " +
 		"round, !myself, !get started by, !shaft started, !spin shaft, !spin it, !turn shaft, !turn " +
@@ -53,7 +56,8 @@ var tells = map[string]string{
 		"minutes, later, !runs minutes, !runs hour, !cuts out, !thermal cut, !shuts off after, !shuts " +
 		"down after, !stops after, !stops minutes, !resets itself, !press reset, !hard while, " +
 		"!working hard, !after long, !quits, !gives up after, !while trips, !shuts itself",
-	"trips-again": "!start~ again, !restart~, !again right after, !again straight after, !soon after stop~, " +
+	"trips-again": "!second start trip~, !start twice, !start~ again, !restart~, !again right " +
+		"after, !again straight after, !soon after stop~, " +
 		"!right after stop~, !hot restart~, again trip~, trip~ again, !stop start again, !quick~ " +
 		"restart, !again quick~, !start again soon, !twice row, !second time trip~, !trip~ second " +
 		"time, !before cooled, !wait minute before, !must wait, !have wait, !not restart, !re start, " +
@@ -72,7 +76,8 @@ var tells = map[string]string{
 		"!stuck fast, !stuck full, !goes mad, !speed not change, !slider nothing, !cannot control, " +
 		"!not control, !goes maximum, !knob useless, !straight maximum, !knob no effect, !no effect, " +
 		"!useless",
-	"zero-first": "!bring knob zero, !bring zero, !zero or, !back zero, !zero first, !until zero, !down first, " +
+	"zero-first": "!all way down before, !way down before, !down before starts, !zero before starts, !bring knob " +
+		"zero, !bring zero, !zero or, !back zero, !zero first, !until zero, !down first, " +
 		"!turn zero, !must zero, !knob zero " +
 		"before, !not until knob, !zero before, !nought before, !knob nought, !back nought, !wind " +
 		"back, !down before start, !back down before, !off first, !minimum first, !down then up, !all " +
@@ -110,7 +115,8 @@ var tells = map[string]string{
 		"!lowest spins, !minimum spins, !bottom spins, !bottom fast, !too high bottom, !low end fast, " +
 		"!slowest still, !lowest still, !minimum still, !not go below, !not turn down, !crawl too, " +
 		"!too lively",
-	"one-way": "!nothing reverse, !forward fine, !fine forward, !one way, !one direction, !only forward, !reverse " +
+	"one-way": "!only forwards, !only goes forwards, !forwards only, !forwards not, !forwards fine, !nothing " +
+		"reverse, !forward fine, !fine forward, !one way, !one direction, !only forward, !reverse " +
 		"nothing, !not reverse, !no reverse, " +
 		"!forward works, !only turns forward, !reverse not, !forward not backward, !forward not " +
 		"reverse, !only clockwise, !only goes forward, !refuses reverse, !reverse dead, !clockwise " +
@@ -146,21 +152,22 @@ var tells = map[string]string{
 		"rpm, at one speed, !shudder~, !bounc~, !buzzes around rpm, !danc~, !shimm~, !buzzes bench, " +
 		"!walk~ across, !certain speed, !one particular speed, !particular rpm, !out balance, " +
 		"!unbalance~, !imbalance~, !whole machine moves, !quiver~, !jigg~, !throws itself",
-	"rough": "!rough, !grind~, !gravel, !rumbl~, !knock~, !clatter~, !crunch~, !noisy, bearing~, !scrap~, " +
+	"rough": "!rough, !grind~, !gravel, !rumbl~, !knock~, !clatter~, !crunch~, noisy, bearing~, !scrap~, " +
 		"!clunk~, !graunch~, !grating, !scratch~, !clank~, !tick~ noise, !rubbing, !dry bearing, " +
 		"!whirr~, !roar~, !rasp~, !squelch~, !bearing noise, !noise headstock, !sounds like, " +
 		"!metallic, !gritty, !growl~ bearing~, noise, !stones",
 	"sparks": "!spark~, !arcs, !arcing, !flash~, !fire, !fireworks, commutator, brush~, !blue light, !glow~ " +
 		"brush~, !lightning, !blue ring, !burn~ commutator, !black commutator, !brush~ burn~, !brush~ " +
 		"worn, !flame~, !star~ brush~",
-	"smell": "!smell~, !smok~, !stink~, !stench, !burnt, !burning, !reek~, !whiff, !fumes, !singe~, !pong, " +
+	"smell": "!burning smell, !smell after, !burnt smell, !smell~, !smok~, !stink~, !stench, !burnt, !burning, " +
+		"!reek~, !whiff, !fumes, !singe~, !pong, " +
 		"!odour, !odor, !acrid, varnish, !whiffs, !burn~ plastic, !electrical smell, !hot smell, " +
 		"!haze, !fumy, !varnish smell",
 	"hot": "!burning hot, !too hot, !hot, !heat~, !hand on, !overheat~, !boiling, !scald~, !warm~, !burns fingers, " +
 		"!roasting, !fry egg, !cooking, !temperature, !cooks, !scorch~, !cannot touch, !not touch, " +
 		"!too warm, !blister~, !sizzl~, !burns hand, !degrees, !gets hot, !runs hot, !hot hold, !hot " +
 		"hand, !cook~",
-	"tacho": "!tacho~, !rev counter, !nonsense, !rubbish, !wrong reading, !reading jump~, !jumps about, " +
+	"tacho": "!tach~, !tach jumps, !rev counter, !nonsense, !rubbish, !wrong reading, !reading jump~, !jumps about, " +
 		"!erratic, !shows wrong, meter, reading~, !silly numbers, !display jump~, !jumps all over, " +
 		"!jump~ around, !readout, !rpm display, !reads wrong, !reads zero, !shows zero, " +
 		"!speed reading, !speed display, !sensor read~, !reads high, !reads double, !reads half, " +
@@ -171,23 +178,37 @@ var tells = map[string]string{
 		"!electric belt, !jolt~, !live casing, !live case, !electrocut~, !buzz frame, !fizz~, " +
 		"!static, !feel electric~, !feel current, !electric feeling, !vise shock, !nip~, !tester " +
 		"lights frame, !alive, !live touch, !hair",
-	"over-amps": "!oc, !oc1, !oc2, !oc3, !over current, !overcurrent, !over amps, !too much current, !too many " +
+	"over-amps": "!trips oc, !oc start, !oc alarm, !oc error, !inverter oc, !drive oc, !vfd oc, !oc, !oc1, !oc2, " +
+		"!oc3, !over current, !overcurrent, !over amps, !too much current, !too many " +
 		"amps, !current fault, !over amp~, !eoc, !e oc, !oca, !ocd, !ocn, !oc fault, !overcurrent " +
 		"trip~, !peak current, !current trip, !current limit fault, !short circuit fault, !f0001",
-	"over-volts": "!ou, !ov, !ou1, !ou2, !ou3, !ov1, !over volt~, !overvolt~, !bus high, !high bus, !bus over~, " +
+	"over-volts": "!ov slow~, !ou slow~, !ov stop~, !ou stop~, !ov brak~, !ou, !ov, !ou1, !ou2, !ou3, !ov1, !over " +
+		"volt~, !overvolt~, !bus high, !high bus, !bus over~, " +
 		"!too many volts, !high volt~, !oe, !error braking, !fault stopping, !eov, !e ov, !ova, !ovd, " +
 		"!dc high, !regen~, !deceleration fault, !slow~ down fault, !brak~ fault, !fault brak~, !ov " +
 		"fault, !voltage high",
 	"under-volts": "!uv, !lu, !lv, !uv1, !lu1, !under volt~, !undervolt~, !low volt~, !bus low, !low bus, " +
 		"!brownout, !uu, !uu1, !e uv, !undervoltage, !voltage low, !dc low, !bus under, !uvt, !lvt, " +
 		"!low supply, !low line",
-	"overload": "!ol2 alarm, !ol, !ol1, !ol2, !shows overload, !says overload, !overload fault, !overload relay, " +
+	"overload": "!ol2 after, !ol after, !ol1 after, !ol2 alarm, !ol, !ol1, !ol2, !shows overload, !says overload, " +
+		"!overload fault, !overload relay, " +
 		"!thermal " +
 		"fault, !fault overload, !display overload, overload, !oh, !says ol, !overload display, " +
 		"!overload drive, !thermal relay, !motor overload, !trips overload, !drive overload, " +
 		"!inverter overload, !eol, !e ol, !olu, !i2t, !electronic thermal, !thl, !thermal overload, " +
 		"!relay tripped, !red button popped, !overloaded, !oh1",
-	"no-drive": "!motor turns saw stands, !motor turns not, !motor runs not, !motor spins not, !motor goes not, " +
+	"no-drive": "!still although motor, !still motor whizz~, !chuck dead still motor, !nothing spindle, !spindle " +
+		"nothing, !motor sounds fine, !motor whizz~, !nothing happens spindle, !motor perfectly nothing, !motor " +
+		"turning happily, " +
+		"!motor fine but, !not move motor, !not turn motor, !not turn though motor, !stands motor, !still while " +
+		"motor, !stands while motor, !dead while motor, !motor quill not, !quill not, !motor hums not go " +
+		"round, !motor happily not, !motor happy not, " +
+		"!motor spinning nothing, !motor spinning not, !motor spins not, !nothing comes out, !work stops motor, " +
+		"!stops turning while motor, !motor keeps on, !motor goes round not, !motor fine chuck, !motor fine " +
+		"spindle, !motor fine blade, !motor fine wheel, !only motor turns, !motor on nothing, !motor spins but, " +
+		"!motor runs but, !motor turns but, !motor running but, !motor goes but, !spindle slack, !stopped driving, " +
+		"!not driving, !not drive, !lost drive, !motor whirrs, !motor spins away, !motor runs away happily, " +
+		"!motor turns saw stands, !motor turns not, !motor runs not, !motor spins not, !motor goes not, " +
 		"!motor runs " +
 		"stands, !motor turns stands, !motor fine not turn, !spindle stands still, !spindle not turn, !wheel head " +
 		"not turn, " +
@@ -200,7 +221,13 @@ var tells = map[string]string{
 		"!motor revs not, !motor whirrs not, !motor alone turns, !motor turning not, !motor turning stands, !not " +
 		"follow, " +
 		"!not driven, !output not turn, !shaft spins not",
-	"one-speed": "!speed stopped working, !speed not work, !only fast setting, !only slow setting, !slow nothing, " +
+	"one-speed": "!fast works slow not, !speed works slow, !fast speed works, !slow speed works, !high works low " +
+		"not, !low works high not, !works on high, !works on low, !only fast, !only slow, !low speed gone, !low " +
+		"gone, !high gone, !slow gone, !speed gone, !only run setting, !only works " +
+		"setting, !only runs setting, !only goes setting, !position two, !position one, !position three, " +
+		"!position nothing, !setting three, !setting two, !setting one, !runs slow setting, !runs fast setting, " +
+		"!high speed only, !low speed only, !slow speed only, !fast speed only, !top setting only, !speed " +
+		"stopped working, !speed not work, !only fast setting, !only slow setting, !slow nothing, " +
 		"!fast nothing, !low speed dead, !high speed dead, !middle speed, !one speed dead, !one speed not, !speed " +
 		"dead, " +
 		"!only high, !only low, !slow not work, !low nothing, !high nothing, !setting nothing, !setting not work, " +
@@ -221,13 +248,19 @@ var tells = map[string]string{
 		"!loses count, !creeps position, !zero moved, !moves short, !stops short, !index~ wrong, !index~ out, " +
 		"!axis off, " +
 		"!axis short, !not where should, !short distance",
-	"loud": "!loud~, !louder, !noisier, !too loud, !din, !racket, !noise worse, !more noise, !makes noise, !whin~, " +
+	"loud": "!noisy, !noisier, !twice noisy, !noise dreadful, !dreadful whine, !terrible whine, !awful whine, " +
+		"!awful noise, !horrible noise, !makes noise used, !loud~, !louder, !noisier, !too loud, !din, !racket, " +
+		"!noise worse, !more noise, !makes noise, !whin~, " +
 		"!whistl~, " +
 		"!sings, !singing, !hum~ louder, !drone~ loud, !deafen~, !ear defenders, !noisy, !never used noise, !noise " +
 		"used, " +
 		"!new noise, !strange noise, !odd noise, !funny noise, !high pitched whine, !rattl~ cover, !sheet metal, " +
 		"!tinny",
-	"belt-walks": "!belt wander~, !belt walk~, !belt runs off, !belt run~ off, !belt jumps off, !belt comes off, " +
+	"belt-walks": "!throws belt every, !throws belt, !throws off belt, !belt every few, !belt jump~ off, !jump~ " +
+		"off pulleys, !jump~ off wheel, !keeps jumping off, !keeps coming off, " +
+		"!belt slides off, !belt rolls off, !belt wants off, !belt not straight, !belt one edge, !blade off " +
+		"wheels, !belt moves sideways, !sideways, !belt wander~, !belt walk~, !belt runs off, !belt run~ off, " +
+		"!belt jumps off, !belt comes off, " +
 		"!belt slips off, " +
 		"!belt creeps, !belt drifts, !belt track~, !tracking, !belt side, !belt one side, !belt thrown, !throws " +
 		"belt, " +

@@ -4,7 +4,9 @@
   import ThreeColumns from '../ui/ThreeColumns.svelte';
   import { outbox } from '../log/send.svelte';
   import { newId } from '../newId';
+  import { narrow } from '../ui/narrow.svelte';
   import type { Schemas } from '../api/client';
+  import Found from './Found.svelte';
   import LikelyCauses from './LikelyCauses.svelte';
   import NextTest from './NextTest.svelte';
   import { entryOfFault, outcomeOf } from './entry';
@@ -48,18 +50,22 @@
       {/if}
       <p class="mt-1"><button class="link min-h-8" onclick={() => fault.startOver()}>it does something else</button></p>
       {#if opinion.made.length > 0}
-        <h2 class="caption mt-4">Tried so far</h2>
-        <ol>
-          {#each opinion.made as t, i (i)}
-            <li class="border-b border-dotted border-rule py-1.5">
-              <span class="font-semibold">{t.name}</span>
-              <span class="block text-soft">{outcomeOf(t, fault.done[i])}</span>
-              <button class="link min-h-8 text-sm" aria-label="take it back: {t.name}" onclick={() => fault.takeBack(i)}
-                >take it back</button
-              >
-            </li>
-          {/each}
-        </ol>
+        <details class="mt-4" open={!narrow.is}>
+          <summary class="caption min-h-8">Tried so far: {opinion.made.length}</summary>
+          <ol>
+            {#each opinion.made as t, i (i)}
+              <li class="border-b border-dotted border-rule py-1.5">
+                <span class="font-semibold">{t.name}</span>
+                <span class="block text-soft">{outcomeOf(t, fault.done[i])}</span>
+                <button
+                  class="link min-h-8 text-sm"
+                  aria-label="take it back: {t.name}"
+                  onclick={() => fault.takeBack(i)}>take it back</button
+                >
+              </li>
+            {/each}
+          </ol>
+        </details>
       {/if}
     {:else}
       <label class="mt-2 block text-sm text-soft" for="fault-words">What does it do? In your own words</label>
@@ -98,15 +104,7 @@
           choose={(id) => (fault.chosen = id)}
         />
       {:else if opinion?.chosen}
-        <p class="text-lg">{opinion.settled ? 'That is enough to go by.' : 'No test here tells more.'}</p>
-        {#if opinion.left.length > 0}
-          <p class="mt-2 text-soft">To make sure:</p>
-          <ul>
-            {#each opinion.left.slice(0, 5) as t (t.id)}
-              <li><button class="link min-h-9" onclick={() => (fault.chosen = t.id)}>{t.name}</button></li>
-            {/each}
-          </ul>
-        {/if}
+        <Found {opinion} mended={fault.mended} choose={(id) => (fault.chosen = id)} {log} />
       {:else}
         <p class="max-w-2xl text-soft">
           Say what it does. Then one test at a time: dead and with no power first, each with what to expect of this very

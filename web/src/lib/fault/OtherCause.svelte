@@ -1,15 +1,14 @@
 <script lang="ts">
-  import type { Snippet } from 'svelte';
   import type { Schemas } from '../api/client';
+  import Cures from './Cures.svelte';
 
   /** It was something else: any cause this line can have, or the person's own words for one. */
   type Cause = Schemas['FaultCause'];
   interface Props {
     others: Cause[];
-    cures: Snippet<[Cause, boolean]>;
     log: (cause: Cause, how: 'mended' | 'replaced') => void;
   }
-  const { others, cures, log }: Props = $props();
+  const { others, log }: Props = $props();
 
   let words = $state('');
   let chosen = $state('');
@@ -43,7 +42,7 @@
           aria-expanded={chosen === c.id}
           onclick={() => (chosen = chosen === c.id ? '' : c.id)}>{c.words}</button
         >
-        {#if chosen === c.id}{@render cures(c, false)}{/if}
+        {#if chosen === c.id}<Cures cause={c} mended="" {log} />{/if}
       </li>
     {/each}
   </ul>
