@@ -58,8 +58,7 @@ func (s *search) ask(out *Opinion) {
 }
 
 // worth are the tests not made yet that would tell something, those with a meter on what is live last, the others by
-// what
-// they tell for the minutes and the danger they cost.
+// what they tell for the minutes and the danger they cost.
 func (s *search) worth() (list []rated) {
 	for i := range tests {
 		t := &tests[i]

@@ -123,8 +123,7 @@ func asFound(found, test string) string {
 }
 
 // tellable is an outcome as the test has it; its first where that is not among them, and empty, for not to be told,
-// where
-// none of them is sound.
+// where none of them is sound.
 func tellable(test *Test, outcome string) string {
 	if slices.ContainsFunc(test.Outcomes, func(o Outcome) bool { return o.ID == outcome }) {
 		return outcome

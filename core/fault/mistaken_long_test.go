@@ -23,8 +23,7 @@ func oneInTwelve(random *rand.Rand, hears func(*Test) string) func(*Test) string
 }
 
 // Whatever a line can have, followed test by test as that fault would answer, comes among the first three within a
-// dozen
-// tests; in nine of ten it is the first.
+// dozen tests; in nine of ten it is the first.
 func TestEveryFaultIsFound(t *testing.T) {
 	for name, in := range plans() {
 		v, err := newView(in)

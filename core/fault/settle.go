@@ -2,8 +2,8 @@ package fault
 
 import "slices"
 
-// How likely a cause is before it may be settled, and how likely it was before the test that found it for one reading to
-// be enough.
+// How likely a cause is before it may be settled, and how likely it was before the test that found it for one reading
+// to be enough.
 const (
 	settledShare  = 0.8
 	expectedShare = 0.1
@@ -14,7 +14,7 @@ type evidence struct {
 	found    []*Test // decided for it, at the last look
 	speaks   []*Test // spoke strongly for it, at the last look
 	cleared  []*Test // would have decided for it, and did not
-	contrary []*Test // came out as it hardly would with it: those that cleared it, and those that speak for others alone
+	contrary []*Test // came out as it hardly would with it: what cleared it, and what speaks for others alone
 	unmade   []*Test // would decide, and was not made or could not be told
 	could    []*Test // would speak strongly for it, and was not made
 	looks    int     // how often what found it or spoke for it was told so
@@ -93,9 +93,9 @@ func timesFor(c *Cause, t *Test, came []int) (n int) {
 	return n
 }
 
-// confirmed reports whether what was told is enough: one reading of a meter that decides for what was to be expected, or
-// what was told twice, by the same test or by two. Where a test of the line decides a cause, one of those must have found
-// it.
+// confirmed reports whether what was told is enough: one reading of a meter that decides for what was to be expected,
+// or what was told twice, by the same test or by two. Where a test of the line decides a cause, one of those must
+// have found it.
 func (e *evidence) confirmed() bool {
 	switch {
 	case e.opposing():

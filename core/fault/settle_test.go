@@ -173,8 +173,7 @@ func TestContradictionsAreAskedAgain(t *testing.T) {
 }
 
 // Nothing is asked for that has something switched on where that was said to be left off, or where what was found
-// forbids
-// it; and no meter goes on what is live while something dead would tell.
+// forbids it; and no meter goes on what is live while something dead would tell.
 func TestNothingForbiddenIsAskedFor(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		in := anyLine(t)

@@ -17,8 +17,7 @@ import (
 )
 
 // spoilt is a sound line and the same with one thing about it wrong in its figures. What it does, and how tests come
-// out
-// on it, follow from runs of both: nothing of it comes from the tables of causes and tests.
+// out on it, follow from runs of both: nothing of it comes from the tables of causes and tests.
 type spoilt struct {
 	is       string
 	sound    plan.Input

@@ -55,8 +55,7 @@ const (
 )
 
 // How often a test is told otherwise than it came out: by eye, ear or hand, read off a meter, and where what decides
-// was
-// to be seen and was not [common practice].
+// was to be seen and was not [common practice].
 const (
 	mistakenByEye   = 0.05
 	mistakenByMeter = 0.004

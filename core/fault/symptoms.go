@@ -1,7 +1,6 @@
 // Package fault finds what is wrong with a line that does not do as it should: the causes its own stations can have,
-// the
-// symptom in the person's words, and one test after another, those first that tell most for the minutes and the danger
-// they cost.
+// the symptom in the person's words, and one test after another, those first that tell most for the minutes and the
+// danger they cost.
 package fault
 
 import "slices"

@@ -33,8 +33,7 @@ func newView(in plan.Input) (*view, error) {
 }
 
 // Predicates of a line: a cause or a test is there only where its part is. A kind nobody chose is every kind: a fault
-// must
-// not be out of sight because a plan is half filled in.
+// must not be out of sight because a plan is half filled in.
 type predicate func(v *view) bool
 
 func always(*view) bool { return true }

@@ -100,8 +100,7 @@ func (c circuit) reaches(a, b string) bool {
 }
 
 // Conducts reports whether current can pass between two terminals, each as device:terminal, while all contacts are
-// closed
-// but for some that are broken, as [Contact.Break] and [Wire.Break] name them.
+// closed but for some that are broken, as [Contact.Break] and [Wire.Break] name them.
 func (d Diagram) Conducts(from, to string, broken ...string) bool {
 	return d.closed(broken...).reaches(from, to)
 }
