@@ -126,10 +126,7 @@ func TestWhatIsAskedIsChecked(t *testing.T) {
 	in := plantest.Sound()
 	for _, asked := range []Asked{{Symptom: "soup"}, {Symptom: "dead", Done: []Done{{"soup", ""}}},
 		{Symptom: "dead", Done: []Done{{"look", "soup"}}},
-		{Symptom: "dead", Done: []Done{{"look", ""}, {"look", ""}, {"look", ""}, {"look", ""}}},
-		// Made for another symptom, for what the line has not, and come out as it cannot on this line.
-		{Symptom: "dead", Done: []Done{{"coasts", "slows"}}}, {Symptom: "dead", Done: []Done{{"battery", "flat"}}},
-		{Symptom: "dead", Done: []Done{{"links", "top"}}}} {
+		{Symptom: "dead", Done: []Done{{"look", ""}, {"look", ""}, {"look", ""}, {"look", ""}}}} {
 		_, err := Judge(in, asked)
 		assert.Error(t, err, "%+v", asked)
 	}
@@ -137,6 +134,19 @@ func TestWhatIsAskedIsChecked(t *testing.T) {
 	require.NoError(t, err)
 	assert.Nil(t, out.Chosen)
 	assert.NotEmpty(t, out.Matched)
+	// A plan that changed since refuses nothing: what was made for another symptom, for what the line has not, or came out
+	// as it cannot on this line stands among what was tried, and teaches nothing.
+	fresh, err := Judge(in, Asked{Symptom: "dead"})
+	require.NoError(t, err)
+	for _, d := range []Done{{"coasts", "slows"}, {"battery", "flat"}, {"links", "top"}} {
+		stale, err := Judge(in, Asked{Symptom: "dead", Done: []Done{d}})
+		require.NoError(t, err, d.Test)
+		assert.Len(t, stale.Made, 1, d.Test)
+		for i := range fresh.Suspects {
+			assert.Equal(t, fresh.Suspects[i].ID, stale.Suspects[i].ID, d.Test)
+			assert.InDelta(t, fresh.Suspects[i].Share, stale.Suspects[i].Share, 1e-12, d.Test)
+		}
+	}
 	// What could not be told teaches nothing.
 	a, err := Judge(in, Asked{Symptom: "sparks"})
 	require.NoError(t, err)
@@ -168,4 +178,31 @@ func must(t *testing.T, in plan.Input) *view {
 	v, err := newView(in)
 	require.NoError(t, err)
 	return v
+}
+
+// What the plan knows counts: a release that is there or not, a brake resistor, the length of the lead, the breaker.
+func TestWhatThePlanKnowsCounts(t *testing.T) {
+	share := func(in plan.Input, symptom, cause string) float64 {
+		out, err := Judge(in, Asked{Symptom: symptom})
+		require.NoError(t, err)
+		return shareOf(out, cause)
+	}
+	with := func(what string, change func(p *plan.Plan)) plan.Input {
+		in := plantest.Copied(lineOf(t, what))
+		change(&in.Plan)
+		return in
+	}
+	const saw, lathe = "power hacksaw", "lathe, 2.2 kW"
+	free := with(saw, func(p *plan.Plan) { p.Control.NoVolt = false })
+	assert.Zero(t, share(lineOf(t, saw), "starts-itself", "no-release"))
+	assert.Greater(t, share(free, "starts-itself", "no-release"), 0.3)
+	braked := with(lathe, func(p *plan.Plan) { p.Control.BrakeOhms = "100 Ω" })
+	assert.Zero(t, share(lineOf(t, lathe), "over-volts", "brake-resistor"))
+	assert.Greater(t, share(braked, "over-volts", "brake-resistor"), 0.15)
+	long := with(saw, func(p *plan.Plan) { p.Supply.Extension = true })
+	short := with(saw, func(p *plan.Plan) { p.Supply.Cable = "4 m" })
+	assert.Greater(t, share(long, "slow-start", "long-lead"), 2*share(lineOf(t, saw), "slow-start", "long-lead"))
+	assert.Less(t, share(short, "slow-start", "long-lead"), share(lineOf(t, saw), "slow-start", "long-lead")/2)
+	small := with(saw, func(p *plan.Plan) { p.Supply.Breaker = "4 A" })
+	assert.Greater(t, share(small, "trips-now", "weak-breaker"), 1.5*share(lineOf(t, saw), "trips-now", "weak-breaker"))
 }

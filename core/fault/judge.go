@@ -150,15 +150,19 @@ const mostLooks = 3
 // hear takes in a test that was made; the words are why it cannot be, empty where it can.
 func (s *search) hear(d Done) string {
 	t := testOf(d.Test)
-	if t == nil || !t.has(s.v) || !t.tellsOf(s.symptom) {
-		return "not a test this line can be given"
+	if t == nil {
+		return "not a test that is known here"
 	}
 	if len(s.looks(t)) >= mostLooks {
 		return "made three times, which is enough"
 	}
 	came := slices.IndexFunc(t.Outcomes, func(o Outcome) bool { return o.ID == d.Outcome })
-	if d.Outcome != "" && (came < 0 || !slices.Contains(t.canComeOut(s.v), came)) {
+	if d.Outcome != "" && came < 0 {
 		return "the test does not come out so"
+	}
+	// The plan may have changed since: what its line cannot be given, or cannot have, teaches nothing.
+	if !t.has(s.v) || !t.tellsOf(s.symptom) || !slices.Contains(t.canComeOut(s.v), came) {
+		came = -1
 	}
 	s.made = append(s.made, look{t, came})
 	if came >= 0 && t.Outcomes[came].off && s.off == "" {

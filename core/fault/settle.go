@@ -3,10 +3,10 @@ package fault
 import "slices"
 
 // How likely a cause is before it may be settled, and how likely it was before the test that found it for one reading
-// to be enough.
+// to be enough, for each test made: the more were made, the likelier one of them was told wrongly.
 const (
 	settledShare  = 0.8
-	expectedShare = 0.1
+	expectedShare = 0.06
 )
 
 // evidence is what was told of one cause.
@@ -42,7 +42,7 @@ func (s *search) evidence(c *Cause) (e evidence) {
 		}
 	}
 	if len(e.found) == 1 {
-		e.surprise = s.learned(e.found[0])[slices.Index(s.list, c)] < expectedShare
+		e.surprise = s.learned(e.found[0])[slices.Index(s.list, c)] < expectedShare*float64(len(s.made))
 	}
 	return e
 }

@@ -16,13 +16,14 @@ import (
 	"jiriki/core/wiring"
 )
 
-// circuit is a line as it is wired, with one contact or wire of it broken. What it does and what a meter reads on it
+// circuit is a line as it is wired, with one contact or wire of it broken, or one contact welded shut. What it does and what a meter reads on it
 // follow from what still conducts: nothing of it comes from the tables of causes and tests.
 type circuit struct {
 	in     plan.Input
 	spec   wiring.Spec
 	wiring wiring.Diagram
 	broken string
+	welded bool   // it is not broken: it stays closed
 	is     string // the cause, as who broke it calls it
 }
 
@@ -34,7 +35,10 @@ func breaks(t *testing.T, in plan.Input) (all []circuit) {
 	d, _ := wiring.Looked(spec)
 	for _, c := range d.Contacts() {
 		if is := calledContact(in, spec, c); is != "" {
-			all = append(all, circuit{in, spec, d, c.Break(), is})
+			all = append(all, circuit{in, spec, d, c.Break(), false, is})
+		}
+		if c.Device == "K1" && c.From == "1" {
+			all = append(all, circuit{in, spec, d, c.Break(), true, "contact-welded"})
 		}
 	}
 	wires := map[string]int{}
@@ -42,7 +46,7 @@ func breaks(t *testing.T, in plan.Input) (all []circuit) {
 		// One loose lead of a line is much like another.
 		if is := calledWire(spec, &d.Wires[i]); is != "" && wires[is] < 2 {
 			wires[is]++
-			all = append(all, circuit{in, spec, d, d.Wires[i].Break(), is})
+			all = append(all, circuit{in, spec, d, d.Wires[i].Break(), false, is})
 		}
 	}
 	return all
@@ -92,9 +96,14 @@ func calledWire(spec wiring.Spec, w *wiring.Wire) string {
 }
 
 // joins reports whether two ends still conduct, as all is closed that should be.
-func (c *circuit) joins(a, b string) bool { return c.wiring.Conducts(a, b, c.broken) }
+func (c *circuit) joins(a, b string) bool {
+	if c.welded {
+		return c.wiring.Conducts(a, b)
+	}
+	return c.wiring.Conducts(a, b, c.broken)
+}
 
-// wasJoined reports whether they did before anything broke.
+// lost reports whether they did before anything broke, and no longer do.
 func (c *circuit) lost(a, b string) bool { return c.wiring.Conducts(a, b) && !c.joins(a, b) }
 
 // lines are the supply's ends, the return last.
@@ -133,6 +142,9 @@ func (c *circuit) has(device string) bool {
 
 // does is the symptom of it: what is felt, or what still turns.
 func (c *circuit) does() string {
+	if c.welded {
+		return "keeps-turning" // its stop opens the coil, and the pair passes power on
+	}
 	for _, frame := range []string{"M1:PE", "W0:PE"} {
 		if c.lost("X0:PE", frame) {
 			return "tingle"
@@ -201,6 +213,9 @@ func (c *circuit) reads(test string) string {
 	}
 	missing, lines := c.missing(into)
 	wire := strings.HasPrefix(c.broken, "#")
+	if c.welded {
+		return map[string]string{"contacts": "welded", "coasts": "driven", "when-starts": "power"}[test]
+	}
 	switch test {
 	case "isolator":
 		return when(at("Q1"), "open")

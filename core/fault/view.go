@@ -72,16 +72,16 @@ func guarded(v *view) bool { return onMains(v) && v.Supply.Residual != "none" }
 
 func kinds(list ...control.Kind) predicate {
 	return func(v *view) bool {
-		if v.Control.Kind == "" {
-			return true
-		}
-		for _, k := range list {
-			if v.Control.Kind == k {
-				return true
-			}
-		}
-		return false
+		return slices.ContainsFunc(list, func(k control.Kind) bool {
+			return k == v.Control.Kind || v.Control.Kind == "" && suits(v.Motor.Kind, k)
+		})
 	}
+}
+
+// suits reports whether a kind of motor may be driven by a kind of control; any may by one that is not said yet.
+func suits(m motor.Kind, c control.Kind) bool {
+	takes, _ := m.Takes(string(c))
+	return m == "" || c == "" || takes
 }
 
 var (
@@ -118,7 +118,14 @@ func hall(v *view) bool       { return v.Control.Tacho && brushless(v) }
 func bridged(v *view) bool    { return brushed(v) && some(transformer, resistor)(v) }
 
 func motors(of func(k motor.Kind) bool) predicate {
-	return func(v *view) bool { return v.Motor.Kind == "" || of(v.Motor.Kind) }
+	return func(v *view) bool {
+		if v.Motor.Kind != "" {
+			return of(v.Motor.Kind)
+		}
+		return slices.ContainsFunc(motor.Profiles(), func(p motor.Profile) bool {
+			return of(p.Kind) && suits(p.Kind, v.Control.Kind)
+		})
+	}
 }
 
 var (

@@ -27,7 +27,7 @@
   /** What was found and put right goes into the log, with how it was found. */
   const log = async (cause: Schemas['FaultCause'], how: 'mended' | 'replaced') => {
     if (fault.mended || !opinion) return;
-    fault.mended = cause.words;
+    fault.log(cause.words);
     const entry = entryOfFault(opinion, fault.done, cause, how, sheet.head.letter, Date.now(), newId());
     await outbox.add({ machineId: sheet.head.machineId, entry, pictures: [] });
   };

@@ -1,9 +1,11 @@
 import { Ask } from '../api/ask.svelte';
+import { keepSearch, keptSearch } from './kept';
 import { api, call, filledOnly, sayProblem, type Machine, type Plan, type Schemas } from '../api/client';
 
 type Opinion = Schemas['FaultOpinion'];
 export type Test = Schemas['FaultTest'];
 interface Of {
+  readonly planId: string;
   readonly question: { units: 'metric' | 'inch'; machine: Machine; plan: Plan };
 }
 
@@ -18,7 +20,11 @@ export class FaultState {
   mended = $state('');
   readonly #asked: Ask<Opinion>;
 
+  readonly #planId: string;
+
   constructor(of: Of) {
+    this.#planId = of.planId;
+    Object.assign(this, keptSearch(of.planId));
     this.#asked = new Ask<Opinion>((signal) => {
       const { units, machine, plan } = of.question;
       const body = {
@@ -42,6 +48,8 @@ export class FaultState {
   }
 
   again() {
+    const { words, symptom, done, mended } = this;
+    keepSearch(this.#planId, { words, symptom, done, mended });
     this.#asked.again();
   }
   stop() {
@@ -66,6 +74,11 @@ export class FaultState {
   takeBack(place: number) {
     this.done = this.done.filter((_, i) => i !== place);
     this.chosen = '';
+    this.again();
+  }
+  /** It is in the log: what it was. */
+  log(mended: string) {
+    this.mended = mended;
     this.again();
   }
   startOver() {
