@@ -1,6 +1,7 @@
 package fault
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -85,9 +86,10 @@ func decides(t *testing.T, lines ...string) {
 				if out.Suspects[0].ID != c.ID || out.Suspects[0].Share < settledShare {
 					continue // it decides for several, and another is likelier
 				}
-				before, err := Judge(in, Asked{Symptom: symptom})
+				of, _ := symptomOf(symptom)
+				before, err := newSearch(v, &of, nil)
 				require.NoError(t, err, where)
-				atOnce := one.meter && shareOf(before, c.ID) >= expectedShare
+				atOnce := one.meter && before.belief[slices.Index(before.list, c)] >= expectedShare
 				assert.Equal(t, atOnce, out.Settled, where)
 				if settled++; atOnce {
 					once++
