@@ -134,8 +134,8 @@ func TestWhatIsAskedIsChecked(t *testing.T) {
 	require.NoError(t, err)
 	assert.Nil(t, out.Chosen)
 	assert.NotEmpty(t, out.Matched)
-	// A plan that changed since refuses nothing: what was made for another symptom, for what the line has not, or came out
-	// as it cannot on this line stands among what was tried, and teaches nothing.
+	// A plan that changed since refuses nothing: what was made for another symptom, for what the line has not, or
+	// came out as it cannot on this line stands among what was tried, and teaches nothing.
 	fresh, err := Judge(in, Asked{Symptom: "dead"})
 	require.NoError(t, err)
 	for _, d := range []Done{{"coasts", "slows"}, {"battery", "flat"}, {"links", "top"}} {

@@ -16,8 +16,9 @@ import (
 	"jiriki/core/wiring"
 )
 
-// circuit is a line as it is wired, with one contact or wire of it broken, or one contact welded shut. What it does and what a meter reads on it
-// follow from what still conducts: nothing of it comes from the tables of causes and tests.
+// circuit is a line as it is wired, with one contact or wire of it broken, or one contact welded shut. What it does
+// and what a meter reads on it follow from what still conducts: nothing of it comes from the tables of causes and
+// tests.
 type circuit struct {
 	in     plan.Input
 	spec   wiring.Spec
