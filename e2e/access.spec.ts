@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { demoPlans, expect, headline, station, test } from './workshop';
+import { demoPlans, expect, answers, station, test } from './workshop';
 
 for (const theme of ['day', 'night'] as const)
   test(`no accessibility violation on any view by ${theme}`, async ({ page, workshop }) => {
@@ -21,7 +21,7 @@ for (const theme of ['day', 'night'] as const)
     await scan('shed');
     const plan = await workshop.plan('Kick wheel, powered', 'A');
     await page.goto(plan);
-    await expect(headline(page)).toBeVisible();
+    await expect(answers(page)).toBeVisible();
     for (const name of ['Supply', 'Control', 'Motor', 'Reduction', 'Work']) {
       await station(page, name);
       await expect(page.locator(`[role=tab][aria-selected=true]`)).toContainText(name);
@@ -162,7 +162,7 @@ for (const [width, height] of [
     await expect(page.getByRole('region', { name: 'Honey extractor' })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
     await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
-    await expect(headline(page)).toBeVisible();
+    await expect(answers(page)).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
     await station(page, 'Motor');
     await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
@@ -222,7 +222,7 @@ test('at 1280 nothing is cut in the line or in a select', async ({ page, worksho
   const found: string[] = [];
   for (const [machine, letter] of demoPlans) {
     await page.goto(await workshop.plan(machine, letter));
-    await expect(headline(page)).toBeVisible();
+    await expect(answers(page)).toBeVisible();
     for (const name of ['Supply', 'Control', 'Motor', 'Reduction', 'Work']) {
       await station(page, name);
       await expect(page.locator(`[role=tab][aria-selected=true]`)).toContainText(name);

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, find, headline, saved, station, test } from './workshop';
+import { expect, find, answers, saved, station, test } from './workshop';
 
 const printed = async (page: import('@playwright/test').Page, path: string) => {
   await page.pdf({ path, preferCSSPageSize: true, printBackground: true });
@@ -109,7 +109,7 @@ test('a plan with an open stop cannot be ticked to power', async ({ page, worksh
   await page.getByRole('link', { name: /^Plan / }).click();
   await station(page, 'Supply');
   await page.getByLabel("The machine's frame, motor and drive box are earthed").uncheck();
-  await expect(headline(page)).toContainText('Do not power it yet.');
+  await expect(answers(page)).toContainText('May it be powered? No');
   await page.getByRole('link', { name: /^Build / }).click();
   await page.getByRole('link', { name: /^Power up / }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Frame not earthed' })).toBeVisible();
@@ -157,7 +157,7 @@ test('controls are compared on one reach, and the other school is held to its fl
   await expect(page.getByRole('button', { name: 'Practice disagrees on this drive', exact: true })).toBeVisible();
   await page.getByRole('textbox', { name: 'Lowest hertz' }).fill('20 Hz');
   await expect(page.getByRole('button', { name: 'Its start switch can close again', exact: true })).toBeVisible();
-  await expect(headline(page)).toContainText('Do not power it yet.');
+  await expect(answers(page)).toContainText('May it be powered? No');
   await page.getByRole('textbox', { name: 'Lowest hertz' }).fill('quite low');
   await expect(page.getByText('no number found in "quite low"')).toBeVisible();
 });
@@ -168,7 +168,7 @@ test('a resistor in series shows what it does to the torque', async ({ page, wor
   await station(page, 'Control');
   await page.getByLabel('Kind', { exact: true }).selectOption('Series resistor');
   await page.getByLabel('Resistor as set').fill('60 Ω');
-  await page.getByLabel('Sheds').fill('100 W');
+  await page.getByLabel('Sheds', { exact: true }).fill('100 W');
   await expect(page.getByRole('button', { name: 'The speed collapses as the load grows', exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: 'The resistor burns at full load', exact: true })).toBeVisible();
   await expect(page.getByText('held by what the series resistor lets through').first()).toBeVisible();
@@ -178,6 +178,7 @@ test('the cable is weighed against its breaker by either code', async ({ page, w
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Supply');
+  await page.getByText(/checked and sound$/).click();
   await expect(page.getByRole('button', { name: 'Cable loses little', exact: true })).toBeVisible();
   await page.getByLabel('Its conductor').fill('0.5 mm²');
   await expect(page.getByRole('button', { name: 'Cable too thin for any circuit', exact: true })).toBeVisible();
@@ -241,7 +242,7 @@ test('a reversing switch is interlocked, and a screwed-on pulley forbids it', as
 test('the whole of it goes by keyboard', async ({ page, workshop }) => {
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   await find(page, 'first power-up');
   await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
   await expect(page).toHaveURL(/\/power-up$/);
@@ -257,7 +258,7 @@ test('the whole of it goes by keyboard', async ({ page, workshop }) => {
   await page.keyboard.press('Control+z');
   await expect(tick).not.toBeChecked();
   await page.keyboard.press('Escape');
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   await page.goBack();
   await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
 });
@@ -276,7 +277,7 @@ test('two plans are beside each other in two steps, what differs first, and one 
   await expect(page.getByRole('img', { name: /^All-day torque at the spindle of plan A, plan B/ })).toBeVisible();
   await page.getByRole('link', { name: 'carry on with A' }).click();
   await expect(page.getByRole('link', { name: 'plan A, One belt' })).toHaveAttribute('aria-current', 'page');
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   // The open plan is set beside itself with a motor off the shelf, and with what another plan has; one is taken.
   await page.getByRole('link', { name: 'beside' }).click();
   const other = page.getByLabel('This plan with another part');

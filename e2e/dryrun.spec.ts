@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, headline, saved, station, test } from './workshop';
+import { expect, answers, saved, station, test } from './workshop';
 
 /** Opens the dry run of a plan, and waits until it was run. */
 const dryRun = async (page: Page, address: string) => {
@@ -134,7 +134,7 @@ test('the line turns as it plays, and starts from the sheet', async ({ page, wor
   await page.emulateMedia({ reducedMotion: 'no-preference' });
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   await page.getByRole('button', { name: 'press start' }).click();
   const mark = page.locator('path.mark').first();
   await expect(mark).toBeVisible();

@@ -58,7 +58,8 @@ test('a plate that lies is caught, and what it hides is said', async ({ page, wo
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Motor');
-  const finding = (name: string | RegExp) => page.getByRole('button', { name });
+  const finding = (name: string | RegExp) =>
+    page.getByRole('region', { name: 'Verdict' }).getByRole('button', { name });
   await page.getByLabel('Power', { exact: true }).fill('2.5 hp');
   // 180 V × 2.8 A is 504 W in, 428 W out at the best.
   await expect(finding("The amps cannot carry the plate's 1.86 kW")).toBeVisible();
@@ -76,10 +77,11 @@ test('a plate that lies is caught, and what it hides is said', async ({ page, wo
   await page.getByLabel('Power', { exact: true }).fill('0.75 kW');
   await page.getByLabel('Volts', { exact: true }).first().fill('230/400 V');
   await page.getByLabel('Amps', { exact: true }).fill('3.3/1.9 A');
-  await page.getByLabel('Hertz').fill('50 Hz');
+  await page.getByLabel('Hertz', { exact: true }).fill('50 Hz');
   await page.getByLabel('Speed', { exact: true }).first().fill('1498 rpm');
   await expect(finding(/^Slip of 0.13 % is suspicious/)).toBeVisible();
   await page.getByLabel('Speed', { exact: true }).first().fill('1400 rpm');
+  await page.getByText(/checked and sound$/).click();
   await expect(finding(/^Linked for 230 V here/)).toBeVisible();
   await page.getByLabel('Links set for').selectOption('higher volts');
   await expect(finding(/^Linked for 400 V here/)).toBeVisible();
@@ -93,7 +95,7 @@ test('a grinder with no wheel marking is stopped until it has one', async ({ pag
   await expect(page.getByText('Sharpening', { exact: true }).first()).toBeVisible();
   const stop = page.getByRole('listitem').filter({ has: page.getByRole('img', { name: 'Stop' }) });
   await expect(stop.filter({ hasText: 'No speed marked on the wheel' })).toBeVisible();
-  await page.getByRole('button', { name: 'No speed marked on the wheel' }).click();
+  await page.getByRole('button', { name: 'No speed marked on the wheel', exact: true }).click();
   await expect(page.getByLabel('Marked on wheel, chuck or disc')).toBeFocused();
   await page.keyboard.type('2850 rpm');
   await expect(stop.filter({ hasText: 'No speed marked on the wheel' })).toHaveCount(0);

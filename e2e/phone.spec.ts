@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, headline, test } from './workshop';
+import { expect, answers, test } from './workshop';
 
 const phone = { width: 390, height: 844 };
 const views = ['', '/wire', '/power-up', '/sheets', '/ranking', '/controls'];
@@ -80,7 +80,7 @@ test('on a phone, and at 200 %, nothing goes sideways and all is large enough fo
     const pages = ['', '/#/shelf', '/#/shelf/donors', '/#/what-is-it', '/#/how-to'].map((path) => workshop.url + path);
     for (const url of [...pages, ...views.map((view) => plan + view)]) {
       await page.goto(url);
-      await expect(url === plan ? headline(page) : page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+      await expect(url === plan ? answers(page) : page.getByRole('heading', { level: 1 }).first()).toBeVisible();
       const over = await sideways(page);
       if (over > 0) found.push(`${url} is ${over} px too wide at ${width}`);
       if (width === 390) found.push(...(await small(page)).map((what) => `${url}: ${what}`));
@@ -96,7 +96,7 @@ test('on a phone the strip is 56 px high, the verdict comes before the bench, fi
   await workshop.loadDemo();
   await page.setViewportSize(phone);
   await page.goto(await workshop.plan('Cider mill', 'A'));
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   for (const tab of await page.getByRole('tab').all()) expect((await tab.boundingBox())?.height).toBeCloseTo(56, 0);
   await page.getByRole('tab', { name: /^Control/ }).click();
   const [verdict, bench] = await Promise.all([

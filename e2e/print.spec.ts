@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { demoPlans, expect, headline, test } from './workshop';
+import { demoPlans, expect, answers, test } from './workshop';
 
 /** The most pages a sheet may have. */
 const sheets = [
@@ -42,7 +42,7 @@ test('Ctrl P on a plan prints its verdict sheet, and on the wiring the build she
   });
   const plan = await workshop.plan('Power hacksaw', 'A');
   await page.goto(plan);
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   await page.keyboard.press('Control+p');
   await expect(page.locator('body')).toHaveAttribute('data-printed', /\/verdict\?print$/);
   await expect(page.getByRole('heading', { name: 'What to set' })).toBeVisible();

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, field, headline, saved, station, test, type Workshop } from './workshop';
+import { expect, field, answers, saved, station, test, type Workshop } from './workshop';
 
 /** Two windows on one plan's motor, both as it was saved. */
 const twoWindows = async (page: Page, context: BrowserContext, workshop: Workshop) => {
@@ -280,7 +280,7 @@ test('nonsense is answered at its field and nothing else changes', async ({ page
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Motor');
-  const before = await headline(page).textContent();
+  const before = await answers(page).textContent();
   const power = field(page, 'Power');
   for (const [typed, message] of [
     ['half a horse', 'no number found'],
@@ -293,7 +293,7 @@ test('nonsense is answered at its field and nothing else changes', async ({ page
     await expect(page.getByText(message, { exact: false })).toBeVisible();
     await expect(power).toHaveAttribute('aria-invalid', 'true');
     await expect(power).toHaveValue(typed);
-    await expect(headline(page)).toHaveText(before ?? '');
+    await expect(answers(page)).toHaveText(before ?? '');
   }
   await station(page, 'Supply');
   await page.getByRole('alert').getByRole('button', { name: 'Show it' }).click();
@@ -316,7 +316,7 @@ test('an entry that cannot be used takes nothing away, on the sheet, in the shed
   await saved(page);
   await page.reload();
   await expect(page.getByRole('tab', { name: /^Supply/ })).toBeVisible();
-  await expect(headline(page)).toContainText('One entry cannot be used.');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('One entry cannot be used.');
   await expect(page.getByRole('slider', { name: /^Reach of the spindle/ })).toBeVisible();
   await expect(page.getByRole('alert')).toContainText('The rest is worked out without.');
   await page.getByRole('alert').getByRole('button', { name: 'Show it' }).click();
@@ -375,9 +375,9 @@ test('what hurts is stopped, and each stop is cleared at its field', async ({ pa
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
   await station(page, 'Supply');
   const wet = page.getByRole('button', { name: 'Wet, and no residual-current device noted', exact: true });
-  await page.getByLabel('Residual-current device').selectOption('none');
+  await page.getByLabel('Residual-current device', { exact: true }).selectOption('none');
   await expect(wet).toBeVisible();
-  await page.getByLabel('Residual-current device').selectOption('type A or F');
+  await page.getByLabel('Residual-current device', { exact: true }).selectOption('type A or F');
   await expect(wet).toHaveCount(0);
   await station(page, 'Work');
   await page.getByLabel('Its load hangs').check();

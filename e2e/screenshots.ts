@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
-import { expect, headline, station, test } from './workshop';
+import { expect, answers, station, test } from './workshop';
 
 const shot = (page: Page, name: string) =>
   page.screenshot({ path: fileURLToPath(new URL(`../docs/screenshots/${name}.png`, import.meta.url)) });
@@ -14,7 +14,7 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await workshop.loadDemo();
   const sheet = async (machine: string, letter: string, bench: string, name: string) => {
     await page.goto(await workshop.plan(machine, letter));
-    await expect(headline(page)).toBeVisible();
+    await expect(answers(page)).toBeVisible();
     await station(page, bench);
     await page.mouse.move(0, 0);
     await expect(page.locator('[role=tab][aria-selected=true]')).toContainText(bench);
@@ -101,7 +101,7 @@ test('one picture of each main view', async ({ page, workshop }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
   await page.goto('about:blank');
   await page.goto(await workshop.plan('Cider mill', 'A'));
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   await page.getByRole('link', { name: /^Build / }).click();
   await page.getByRole('link', { name: /^Power up / }).click();
   await expect(page.getByText('Plug out and in sight', { exact: false })).toBeVisible();

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, field, headline, saved, station, test } from './workshop';
+import { expect, field, answers, saved, station, test } from './workshop';
 
 test('a part is saved one save at a time, however slow the server', async ({ page, workshop }) => {
   const id = await workshop.shelve({ sort: 'other', name: 'Vice' });
@@ -161,7 +161,7 @@ test('a large workshop goes in and out with progress, and all of it opens', asyn
 
   const url = await workshop.plan('Kick wheel, powered 1', 'B');
   await page.goto(url);
-  await expect(headline(page)).not.toBeEmpty();
+  await expect(answers(page)).not.toBeEmpty();
   await station(page, 'Motor');
   await expect(page.getByRole('button', { name: /swap from shelf \(5\d\d\)/ })).toBeVisible();
   await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();

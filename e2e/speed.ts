@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, field, headline, station, test } from './workshop';
+import { expect, field, answers, station, test } from './workshop';
 
 // What a person feels: from a key to the figures painted, and the frames of a drag. Printed, not judged:
 // make bench shows them beside the bars.
@@ -54,7 +54,7 @@ test('from a key to the figures', async ({ page, workshop }) => {
   await workshop.loadDemo();
   const requests = inFlight(page);
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   await station(page, 'Motor');
   await field(page, 'Power').first().fill('400 W');
   await watch(page);
@@ -90,7 +90,7 @@ test('frames of a drag', async ({ page, workshop }) => {
   await workshop.loadDemo();
   const requests = inFlight(page);
   await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
-  await expect(headline(page)).toBeVisible();
+  await expect(answers(page)).toBeVisible();
   await station(page, 'Reduction');
   const box = await page.getByRole('button', { name: /^Shaft 2/ }).boundingBox();
   if (!box) throw new Error('no shaft');

@@ -171,7 +171,8 @@ export const demoPlans = [
 export const station = (page: Page, name: string) =>
   page.getByRole('tab', { name: new RegExp(`^${name}`, 'i') }).click();
 export const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
-export const headline = (page: Page) => page.getByRole('region', { name: 'Verdict' }).getByRole('heading');
+/** The two answers at the head of a plan. */
+export const answers = (page: Page) => page.getByRole('region', { name: 'Answers' });
 
 /** Goes where the finder goes by so many words. */
 export const find = async (page: Page, words: string) => {

@@ -67,6 +67,7 @@ func headline(a *Assessment, t *line.Model) string {
 type Said struct {
 	Answer judge.Answer  `json:"answer" enum:"yes,no,unknown"`
 	Mark   f.Level       `json:"mark" enum:"stop,missing,caution,good"`
+	Brief  string        `json:"brief" doc:"In a few words, to be read from afar"`
 	Text   string        `json:"text"`
 	Hangs  []Next        `json:"hangs" nullable:"false" doc:"What is still to be entered before it is known"`
 	Taken  []judge.Taken `json:"taken" nullable:"false" doc:"What was taken of entries that nobody made"`
@@ -91,27 +92,30 @@ func saidOfPower(a *Assessment, answer judge.Answer) Said {
 	said := Said{Answer: answer, Hangs: hangs(a, f.Holds.Power), Taken: []judge.Taken{}}
 	switch {
 	case answer == judge.Unknown:
-		said.Mark, said.Text = f.Missing, notKnown(said.Hangs)
+		said.Mark, said.Text, said.Brief = f.Missing, notKnown(said.Hangs), notKnownBriefly(said.Hangs)
 		if len(said.Hangs) == 0 {
 			said.Text = "Not known yet. Its start and stop have not been worked out."
 		}
 		return said
 	case answer == judge.No && stops == 1:
-		said.Mark, said.Text = f.Stop, "No. "+words.Sentence(first)
+		said.Mark, said.Text, said.Brief = f.Stop, "No. "+words.Sentence(first), "No: one stop"
 		return said
 	case answer == judge.No:
 		said.Mark, said.Text = f.Stop, fmt.Sprintf("No, %s stops. First: %s", words.Count(stops), words.Sentence(first))
+		said.Brief = fmt.Sprintf("No: %s stops", words.Count(stops))
 		return said
 	}
 	said.Taken = judge.TakenAs(a.asked.model)
 	switch cautions {
 	case 0:
-		said.Mark, said.Text = f.Good, "Yes, by the steps of the first power-up."
+		said.Mark, said.Brief, said.Text = f.Good, "Yes", "Yes, by the steps of the first power-up."
+		return said
 	case 1:
-		said.Mark, said.Text = f.Caution, "Yes, minding one caution."
+		said.Mark, said.Brief = f.Caution, "Yes, minding one caution"
 	default:
-		said.Mark, said.Text = f.Caution, "Yes, minding "+words.Count(cautions)+" cautions."
+		said.Mark, said.Brief = f.Caution, "Yes, minding "+words.Count(cautions)+" cautions"
 	}
+	said.Text = said.Brief + "."
 	return said
 }
 
@@ -142,11 +146,22 @@ func notKnown(hangs []Next) string {
 	return b.String() + "."
 }
 
+// notKnownBriefly says how much is still to be entered.
+func notKnownBriefly(hangs []Next) string {
+	switch len(hangs) {
+	case 0:
+		return "Not known yet"
+	case 1:
+		return "Not known yet: one entry is missing"
+	}
+	return "Not known yet: " + words.Count(len(hangs)) + " entries are missing"
+}
+
 // saidOfJobs says whether it does its jobs, and by how much.
 func saidOfJobs(a *Assessment, answer judge.Answer) Said {
 	said := Said{Answer: answer, Hangs: hangs(a, f.Holds.Jobs), Taken: []judge.Taken{}}
 	if len(a.Jobs) == 0 {
-		said.Mark, said.Text = f.Missing, "No job is put in yet."
+		said.Mark, said.Brief, said.Text = f.Missing, "No job is put in yet", "No job is put in yet."
 		return said
 	}
 	var tightest, worst *JobResult
@@ -165,13 +180,15 @@ func saidOfJobs(a *Assessment, answer judge.Answer) Said {
 	switch answer {
 	case judge.No:
 		said.Mark, said.Text = f.Stop, count+"; "+worst.Name+": "+worst.Short+"."
+		said.Brief = count + ". " + worst.Name + ": " + worst.Short
 	case judge.Unknown:
-		said.Mark, said.Text = f.Missing, notKnown(said.Hangs)
+		said.Mark, said.Text, said.Brief = f.Missing, notKnown(said.Hangs), notKnownBriefly(said.Hangs)
 		if a.JobsDone > 0 {
-			said.Text = count + "; of the rest it is not known yet."
+			said.Text, said.Brief = count+"; of the rest it is not known yet.", count+", the rest not known yet"
 		}
 	default:
 		said.Mark, said.Text = f.Good, count+", the tightest with "+q.Percent(tightest.Margin-1)+" to spare."
+		said.Brief = count + ", " + q.Percent(tightest.Margin-1) + " to spare"
 		if !all {
 			said.Mark = f.Caution
 		}

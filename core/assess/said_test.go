@@ -23,6 +23,7 @@ func TestTwoAnswersAreToldApart(t *testing.T) {
 	assert.Regexp(t, "^Yes, ", a.Power.Text)
 	assert.Equal(t, finding.Stop, a.Does.Mark)
 	assert.Regexp(t, `^1 of 2; .* short by`, a.Does.Text)
+	assert.Regexp(t, `^1 of 2\. .*: short by [\d.]+.%$`, a.Does.Brief)
 
 	in = plantest.Sound()
 	a = assesstest.Of(t, in)
@@ -31,6 +32,7 @@ func TestTwoAnswersAreToldApart(t *testing.T) {
 	b := assesstest.Of(t, in)
 	assert.Equal(t, finding.Stop, b.Power.Mark)
 	assert.Equal(t, "No. Guard the moving parts.", b.Power.Text)
+	assert.Equal(t, "No: one stop", b.Power.Brief)
 	assert.Equal(t, a.Does, b.Does, "what it does is not altered by what may hurt")
 	in.Plan.Control.ZeroStart, in.Plan.Control.Enclosed = true, false
 	assert.Regexp(t, "^No, two stops. First: ", assesstest.Of(t, in).Power.Text)
@@ -38,9 +40,11 @@ func TestTwoAnswersAreToldApart(t *testing.T) {
 	a = assesstest.Of(t, plan.Input{Units: q.Metric})
 	assert.Equal(t, finding.Missing, a.Power.Mark)
 	assert.Equal(t, "No job is put in yet.", a.Does.Text)
+	assert.Equal(t, "No job is put in yet", a.Does.Brief)
 	in = plantest.Sound()
 	in.Plan.Motor.Kind = ""
 	assert.Equal(t, "Not known yet: what kind of motor is it.", assesstest.Of(t, in).Does.Text)
+	assert.Equal(t, "Not known yet: one entry is missing", assesstest.Of(t, in).Does.Brief)
 }
 
 // A yes is never said where the plan may not be powered, whatever the plan.
@@ -49,8 +53,10 @@ func TestAYesIsOnlySaidWhereItMayBePowered(t *testing.T) {
 		a := assesstest.Of(t, plantest.Varied(n))
 		if a.MayPower {
 			assert.Regexp(t, "^Yes", a.Power.Text, n)
+			assert.Regexp(t, "^Yes", a.Power.Brief, n)
 		} else {
 			assert.Regexp(t, "^No", a.Power.Text, n) // No, or Not known yet
+			assert.Regexp(t, "^No", a.Power.Brief, n)
 			assert.Contains(t, []finding.Level{finding.Stop, finding.Missing}, a.Power.Mark, n)
 		}
 		if a.Does.Mark == finding.Good {

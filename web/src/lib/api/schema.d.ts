@@ -1154,6 +1154,8 @@ export interface components {
         AssessSaid: {
             /** @enum {string} */
             answer: "yes" | "no" | "unknown";
+            /** @description In a few words, to be read from afar */
+            brief: string;
             /** @description What is still to be entered before it is known */
             hangs: components["schemas"]["AssessNext"][];
             /** @enum {string} */

@@ -45,8 +45,8 @@
 
 <nav aria-label="The line" class="line-strip relative overflow-x-auto border-b border-rule bg-card">
   <div class="strip relative min-w-[48rem]">
-    <div class="drawn pointer-events-none absolute inset-x-0 top-[4.1rem] h-[6.6rem] desk:top-[3.1rem]">
-      <LineDrawing {drawing} captioned {play} />
+    <div class="drawn pointer-events-none absolute inset-x-0 top-[2.6rem] h-[5rem]">
+      <LineDrawing {drawing} captioned {play} height={80} />
     </div>
     <Tabs.List aria-label="Stations">
       {#snippet child({ props: list })}
@@ -58,12 +58,12 @@
                 <button
                   {...tab}
                   data-word={names[s.station]}
-                  class="station flex h-[10.9rem] desk:h-[9.9rem] min-w-0 items-start gap-2 px-4 pt-2 text-left"
+                  class="station flex h-[7.6rem] min-w-0 items-start gap-2 px-4 pt-1 text-left"
                 >
                   <span class="min-w-0 flex-1">
                     <span class="caption block">{names[s.station]}</span>
                     <span
-                      class="title line-clamp-2 font-head text-[1.15rem] leading-tight font-semibold desk:line-clamp-1"
+                      class="title line-clamp-1 font-head text-[1.05rem] leading-tight font-semibold"
                       title={s.title}>{s.title}</span
                     >
                   </span>
@@ -77,10 +77,10 @@
     </Tabs.List>
     <div class="stations">
       {#each stations as s (s.station)}
-        <div class="figures min-w-0 px-4 pb-2.5" class:on={s.station === selected}>
-          <p class="flex flex-wrap gap-x-4 text-[1.05rem] font-semibold">
+        <div class="figures min-w-0 px-4 pb-0.5" class:on={s.station === selected}>
+          <p class="flex flex-wrap gap-x-4 text-[1rem] leading-tight font-semibold">
             {#if s.station === 'control' && onstart}
-              <button class="link order-last ml-auto min-h-6 text-[0.92rem] font-normal" onclick={onstart}
+              <button class="link order-last ml-auto min-h-6 text-[0.88rem] font-normal" onclick={onstart}
                 >{starting ? 'let it be' : 'press start'}</button
               >
             {/if}
@@ -91,7 +91,7 @@
             {/if}
           </p>
           <p
-            class="line-clamp-2 text-[0.92rem] leading-tight desk:line-clamp-1 {s.bad ? 'text-stop' : 'text-soft'}"
+            class="line-clamp-2 text-[0.88rem] leading-tight desk:line-clamp-1 {s.bad ? 'text-stop' : 'text-soft'}"
             title={s.note}
           >
             {#if s.note}<Worked id={s.working} text={s.note} />{:else}&nbsp;{/if}
@@ -119,7 +119,7 @@
     background-position: left 10px;
   }
   .figures {
-    border-bottom: 6px solid transparent;
+    border-bottom: 5px solid transparent;
   }
   .figures.on {
     border-bottom-color: var(--ink);

@@ -9,7 +9,13 @@
   import { waves } from './waves';
 
   /** The whole line as one stroke from wall to work, motor and wheels to one scale. */
-  let { drawing, captioned = false, play }: { drawing: Drawing; captioned?: boolean; play?: Play } = $props();
+  interface Props {
+    drawing: Drawing;
+    captioned?: boolean;
+    play?: Play;
+    height?: number;
+  }
+  let { drawing, captioned = false, play, height = 104 }: Props = $props();
 
   /** What turns by how much, where a run is played and may move. */
   const motorTurns = $derived(play?.turns ? play.motorTurns : undefined);
@@ -22,8 +28,7 @@
   let given = $state(1280);
   /** Narrower than this the whole drawing shrinks instead of crowding. */
   const width = $derived(Math.max(given, 680));
-  const height = 104;
-  const y = height / 2;
+  const y = $derived(height / 2);
   const shares = [14.5, 17.5, 18, 23, 27];
   const edge = (i: number) => (shares.slice(0, i).reduce((a, b) => a + b, 0) / 100) * width;
 
@@ -35,7 +40,7 @@
   // One scale for motor and wheels: the largest that fits the height and both columns.
   const scale = $derived(
     Math.min(
-      74 / Math.max(drawing.motor.diameter, extent.tallest * 0.82, 1),
+      (height - 30) / Math.max(drawing.motor.diameter, extent.tallest * 0.82, 1),
       (edge(3) - edge(2) - 56) / drawing.motor.length,
       (frameTo - frameFrom - 20) / Math.max(extent.width, 1),
       0.62
@@ -73,7 +78,7 @@
       x={toolX}
       {y}
       room={width - toolX}
-      size={Math.min(Math.max(drawing.toolMm * scale, 40), 92)}
+      size={Math.min(Math.max(drawing.toolMm * scale, 40), height - 12)}
       turns={spindleTurns}
     />
   </svg>

@@ -75,7 +75,6 @@
 <style>
   .rail {
     display: flex;
-    flex-wrap: wrap;
     align-items: stretch;
     justify-content: space-between;
     border-bottom: 1px solid var(--rule);
@@ -110,7 +109,7 @@
   .next {
     display: flex;
     min-width: 0;
-    flex: 1 1 12rem;
+    flex: 1 1 0;
     align-items: center;
     justify-content: flex-end;
     gap: 0.6rem;
@@ -122,6 +121,9 @@
     white-space: nowrap;
   }
   @media (width < 66rem) {
+    .rail {
+      flex-wrap: wrap;
+    }
     ol {
       flex: 1 1 100%;
     }
@@ -133,7 +135,7 @@
       flex-direction: column;
       justify-content: center;
       height: 100%;
-      min-height: 2.9rem;
+      min-height: 2.5rem;
       padding-inline: 0.2rem;
     }
     .state {
@@ -142,10 +144,14 @@
       font-size: 0.8rem;
       line-height: 1.1;
     }
+    /* Where it would take a row of its own: the answers name what is wanted. */
     .next {
+      display: none;
+    }
+  }
+  @media (width < 40rem) {
+    .step {
       min-height: 2.9rem;
-      justify-content: space-between;
-      border-top: 1px solid var(--rule);
     }
   }
 </style>

@@ -16,11 +16,14 @@
 </script>
 
 <TopBar print={() => sheet.print()}>
-  <nav aria-label="Machine and plan" class="flex min-w-0 flex-wrap items-center gap-x-2">
-    {#if sheet.head.workshop}<a class="truncate text-soft hover:underline max-sm:hidden" href="#/"
+  <nav
+    aria-label="Machine and plan"
+    class="flex min-w-0 flex-wrap items-center gap-x-2 lg:flex-nowrap lg:whitespace-nowrap"
+  >
+    {#if sheet.head.workshop}<a class="truncate text-soft hover:underline max-xl:hidden" href="#/"
         >{sheet.head.workshop}</a
       >
-      <span class="text-soft max-sm:hidden" aria-hidden="true">/</span>{/if}
+      <span class="text-soft max-xl:hidden" aria-hidden="true">/</span>{/if}
     <MachineSwitch name={sheet.doc.machine.name} />
     <span class="text-soft" aria-hidden="true">/</span>
     {#if others.length > 0}

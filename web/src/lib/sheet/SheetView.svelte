@@ -11,6 +11,7 @@
   import SupplyBench from '../stations/SupplyBench.svelte';
   import WorkBench from '../stations/WorkBench.svelte';
   import Rail from '../rail/Rail.svelte';
+  import Answers from '../verdict/Answers.svelte';
   import FoundPanel from '../reduction/FoundPanel.svelte';
   import ReductionSheet from '../reduction/ReductionSheet.svelte';
   import ClashPanel from '../form/ClashPanel.svelte';
@@ -95,6 +96,10 @@
     else sheet.dry.play.pause();
   };
 
+  /** The line is worked on in Plan and watched in Dry run; elsewhere it makes room, unless it is asked for. */
+  const onLine = $derived(sheet.panel === '' || sheet.panel === 'dry');
+  let lineShown = $state(false);
+
   const choose = (station: string) => {
     sheet.station = station as StationName;
     sheet.show('');
@@ -117,7 +122,11 @@
       <SheetBar {sheet} {planName} />
       <ClashPanel saved={sheet.saved} what="plan" />
       {#if a}
-        <div class:aside={sheet.panel !== ''}>
+        <div class="head">
+          <Rail />
+          <Answers {a} folded={!onLine} {lineShown} showLine={() => (lineShown = !lineShown)} />
+        </div>
+        {#if onLine || lineShown}
           <Line
             stations={a.stations}
             drawing={a.drawing}
@@ -127,8 +136,7 @@
             onstart={sheet.panel === '' && sheet.dry.answer?.runs ? start : undefined}
             starting={starting && sheet.panel === ''}
           />
-        </div>
-        <Rail />
+        {/if}
       {/if}
       {#if sheet.panel !== ''}
         <main class="min-h-0 flex-1 overflow-y-auto">
@@ -251,9 +259,10 @@
     }
   }
   @media (max-width: 40rem) {
-    /* On a phone what was opened is wanted, not the line. */
-    .aside {
-      display: none;
+    /* On a phone the answers stand first. */
+    .head {
+      display: flex;
+      flex-direction: column-reverse;
     }
     .columns,
     .columns.found {

@@ -270,6 +270,11 @@ export class SheetState {
     else this.change(({ plan }) => plan.prices.push({ part, cost }));
   }
 
+  /** Takes what is offered for entries that are missing. */
+  take(offer: Schemas['FindingOffer']) {
+    for (const one of offer.set) this.set(one.field, one.value);
+  }
+
   applyRemedy(r: Partial<Remedy> & Partial<Schemas['DryrunRemedy']>) {
     this.change((doc) => {
       const { machine, plan } = doc;

@@ -16,7 +16,9 @@
 
 <header class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule bg-card px-4 py-1.5">
   <a href="#/" class="font-head text-[1.6rem] leading-none font-semibold tracking-wide">Jiriki</a>
-  <div class="order-last flex min-w-0 basis-full flex-wrap items-center gap-x-2 lg:order-none lg:flex-1 lg:basis-0">
+  <div
+    class="order-last flex min-w-0 basis-full flex-wrap items-center gap-x-2 lg:order-none lg:flex-1 lg:basis-0 lg:flex-nowrap"
+  >
     {@render children?.()}
   </div>
   <div class="ml-auto flex flex-wrap items-center gap-3">

@@ -30,12 +30,7 @@
     </p>
     {#if f.offer}
       {@const offer = f.offer}
-      <button
-        class="link mt-1 text-sm"
-        onclick={() => {
-          for (const one of offer.set) sheet.set(one.field, one.value);
-        }}>{offer.label}</button
-      >
+      <button class="link mt-1 text-sm" onclick={() => sheet.take(offer)}>{offer.label}</button>
     {/if}
     {#if noHelp}<p class="mt-1 text-sm text-soft">{noHelp}</p>{/if}
     {#if remedies.length > 0}<Remedies {remedies} total={a.jobs.length} />{/if}

@@ -1,12 +1,12 @@
 <script lang="ts">
   import type { Remedy } from '../api/client';
   import { openSheet } from '../sheet/context';
+  import { inOrder } from './remedies';
 
   let { remedies, total }: { remedies: Remedy[]; total: number } = $props();
 
   const sheet = openSheet();
-  // What does the job comes first, then what helps.
-  const ordered = $derived([...remedies].sort((a, b) => Number(b.does) - Number(a.does) || b.jobsDone - a.jobsDone));
+  const ordered = $derived(inOrder(remedies));
   const gives = (r: Remedy) => {
     const jobs = `${r.jobsDone} of ${r.jobs?.length ?? total} jobs`;
     if (!r.margin) return jobs;

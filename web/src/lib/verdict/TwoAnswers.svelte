@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import Mark from '../ui/Mark.svelte';
+  import Taken from './Taken.svelte';
 
   interface Props {
     power: Schemas['AssessSaid'];
@@ -45,27 +46,7 @@
       {:else}
         {said.text}
       {/if}
-      {#if said.taken.length > 0}
-        <details class="text-sm text-soft">
-          <summary class="cursor-pointer">
-            Taken as {said.taken
-              .slice(0, 2)
-              .map((t) => t.words)
-              .join(', ')}{said.taken.length > 2 ? `, and ${said.taken.length - 2} more` : ''}
-          </summary>
-          <ul class="hangs">
-            {#each said.taken as one (one.field)}
-              <li>
-                {#if goTo}<button
-                    class="link text-left"
-                    aria-label="Taken as {one.words}"
-                    onclick={() => goTo(one.field)}>{one.words}</button
-                  >{:else}{one.words}{/if}
-              </li>
-            {/each}
-          </ul>
-        </details>
-      {/if}
+      <Taken taken={said.taken} {goTo} />
     </dd>
   {/each}
 </dl>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { openSheet } from '../sheet/context';
   import FindingLine from './FindingLine.svelte';
-  import TwoAnswers from './TwoAnswers.svelte';
+  import Taken from './Taken.svelte';
   import { pieces } from '../words';
   import Mark from '../ui/Mark.svelte';
   import { partsOf } from './parts';
@@ -14,7 +14,7 @@
   );
   /** What is said, special words told where they stand first, in the order it is read. */
   const details = $derived.by(() => {
-    const read = [...parts.first, ...parts.folds.flatMap((fold) => fold.findings), ...parts.good];
+    const read = [...parts.missing, ...parts.first, ...parts.folds.flatMap((fold) => fold.findings), ...parts.good];
     const told = pieces(read.map((f) => f.detail));
     return new Map(read.map((f, i) => [f.id, told[i] ?? []]));
   });
@@ -35,8 +35,34 @@
     </p>
   {/if}
   {#if a}
-    <h2 class="mt-0.5 text-[1.45rem] leading-tight" aria-live="polite">{a.headline}</h2>
-    <TwoAnswers power={a.power} does={a.does} goTo={(field) => sheet.goTo(field)} />
+    {#if parts.missing.length > 0}
+      <div class="mt-2 flex gap-3 border-b border-rule py-2.5">
+        <Mark level="missing" size={22} />
+        <div class="min-w-0 flex-1">
+          <p>
+            <span class="font-semibold">Still to be entered:</span>
+            {#each parts.missing as f, i (f.id)}{#if i > 0},
+              {/if}<button
+                class="link text-left"
+                aria-label="Still to be entered: {f.title}"
+                onclick={() => sheet.goTo(f.field)}>{f.title.replace(/[?.]$/, '')}</button
+              >{/each}
+          </p>
+          {#each parts.missing as f (f.id)}
+            {#if f.offer}
+              {@const offer = f.offer}
+              <button class="link mt-1 block text-sm" onclick={() => sheet.take(offer)}>{offer.label}</button>
+            {/if}
+          {/each}
+          <details>
+            <summary class="link text-sm">what each is for</summary>
+            <ol>
+              {#each parts.missing as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
+            </ol>
+          </details>
+        </div>
+      </div>
+    {/if}
     <ol class="mt-2">
       {#each parts.first as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
     </ol>
@@ -62,16 +88,14 @@
         {/each}
       </ol>
     {/if}
-    <ol>
-      {#each parts.good as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
-    </ol>
-    <p class="caption mt-4">Next, working back from the work</p>
-    <p class="mt-1">
-      {#if a.next.field}
-        <button class="link" onclick={() => sheet.goTo(a.next.field)}>{a.next.text}</button>
-      {:else}
-        {a.next.text}
-      {/if}
-    </p>
+    {#if parts.good.length > 0}
+      <details class="border-b border-rule py-2">
+        <summary class="cursor-pointer font-semibold">{parts.good.length} checked and sound</summary>
+        <ol>
+          {#each parts.good as f (f.id)}<FindingLine {f} {a} detail={details.get(f.id) ?? []} />{/each}
+        </ol>
+      </details>
+    {/if}
+    <div class="mt-2"><Taken taken={a.power.taken} goTo={(field) => sheet.goTo(field)} /></div>
   {/if}
 </section>

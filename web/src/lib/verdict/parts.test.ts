@@ -5,16 +5,18 @@ import { partsOf } from './parts';
 const finding = (id: string, level: Finding['level'], more: Partial<Finding> = {}) =>
   ({ id, level, station: 'motor', title: id, detail: '', field: '', working: '', ...more }) as Finding;
 
-it('stops and what is missing are never folded away, cautions after the third are, by their station', () => {
+it('stops are never folded away, what is missing stands in a line of its own, cautions after the third are, by their station', () => {
   const all = [
     ...['a', 'b', 'c', 'd'].map((id) => finding(id, 'stop')),
     finding('m', 'missing'),
+    finding('amps', 'missing', { field: 'motor.plate.amps' }),
     ...['1', '2', '3', '4', '5'].map((id) => finding(id, 'caution')),
     finding('6', 'caution', { station: 'supply' }),
     finding('gloves', 'caution', { always: true }),
     finding('fine', 'good')
   ];
-  const { first, folds, good } = partsOf(all, 'work');
+  const { missing, first, folds, good } = partsOf(all, 'work');
+  expect(missing.map((f) => f.id)).toEqual(['amps']);
   expect(first.map((f) => f.id)).toEqual(['a', 'b', 'c', 'd', 'm', '1', '2', '3']);
   expect(folds.map((f) => [f.says, f.findings.map((one) => one.id)])).toEqual([
     ['2 more at the motor', ['4', '5']],

@@ -13,13 +13,16 @@ const openCautions = 3;
 export function partsOf(
   findings: readonly Finding[],
   at: StationName
-): { first: Finding[]; folds: Fold[]; good: Finding[] } {
+): { missing: Finding[]; first: Finding[]; folds: Fold[]; good: Finding[] } {
   const cautions = findings.filter((f) => f.level === 'caution' && !f.always);
   const late = cautions.slice(openCautions).filter((f) => f.station !== at);
   const always = findings.filter((f) => f.level === 'caution' && f.always);
   const stations = [...new Set(late.map((f) => f.station))];
+  const missing = findings.filter((f) => f.level === 'missing' && f.field !== '');
+  const elsewhere = [...always, ...late, ...missing];
   return {
-    first: findings.filter((f) => f.level !== 'good' && !always.includes(f) && !late.includes(f)),
+    missing,
+    first: findings.filter((f) => f.level !== 'good' && !elsewhere.includes(f)),
     folds: [
       ...stations.map((station) => {
         const here = late.filter((f) => f.station === station);

@@ -1,0 +1,195 @@
+<script lang="ts">
+  import type { Assessment, Schemas } from '../api/client';
+  import { openSheet } from '../sheet/context';
+  import Mark from '../ui/Mark.svelte';
+  import { narrow } from '../ui/narrow.svelte';
+  import { bestRemedy } from './remedies';
+
+  /** The two answers at the head of a plan, the largest letters on the page: may it be powered, does it do the jobs;
+   *  each with its first cure, or with what it still wants. Folded they are one row. */
+  interface Props {
+    a: Assessment;
+    folded: boolean;
+    lineShown: boolean;
+    showLine: () => void;
+  }
+  const { a, folded, lineShown, showLine }: Props = $props();
+
+  const sheet = openSheet();
+  /** As many entries are named as stand in a line; the rest are in the verdict. */
+  const named = 3;
+  const stop = $derived(a.findings.find((f) => f.level === 'stop' && !f.short && !f.always));
+  const stopFix = $derived(stop && a.fixes[stop.id]?.[0]);
+  const remedy = $derived(bestRemedy(a));
+  // What both hang on is named once, with the first.
+  const besides = $derived(
+    a.power.answer === 'unknown'
+      ? a.does.hangs.filter((h) => !a.power.hangs.some((p) => p.field === h.field))
+      : a.does.hangs
+  );
+</script>
+
+{#snippet wants(hangs: Schemas['AssessNext'][])}
+  {#each hangs.slice(0, named) as h, i (h.field + h.text)}{#if i > 0},
+    {/if}<button class="link" aria-label="Still to be entered: {h.text}" onclick={() => sheet.goTo(h.field)}
+      >{h.text.replace(/[?.]$/, '')}</button
+    >{/each}{#if hangs.length > named}, and {hangs.length - named} more{/if}
+{/snippet}
+
+<section aria-label="Answers" class="answers" class:folded>
+  <div class="one">
+    <Mark level={a.power.mark} size={folded ? 22 : 34} />
+    <div class="min-w-0">
+      <p class="asked">May it be powered?</p>
+      <h2 class="said" aria-live="polite" title={a.power.text}>
+        {#if folded || narrow.is}<span class="font-normal text-soft">Power:&nbsp;</span>{/if}{a.power.brief}
+      </h2>
+      {#if !folded}
+        <p class="cure">
+          {#if a.power.answer === 'unknown'}
+            {@render wants(a.power.hangs)}
+          {:else if a.power.answer === 'no' && stop}
+            {#if stop.field}<button class="link" aria-label="First: {stop.title}" onclick={() => sheet.goTo(stop.field)}
+                >{stop.title}</button
+              >
+            {:else}{stop.title}{/if}{#if stopFix}:
+              <button class="link" title={stopFix.detail} onclick={() => sheet.applyRemedy(stopFix)}
+                >{stopFix.label}</button
+              >{/if}
+          {:else}
+            By the steps of the <a class="link" href={sheet.address('power')}>first power-up</a>.
+          {/if}
+        </p>
+      {/if}
+    </div>
+  </div>
+  <div class="one">
+    <Mark level={a.does.mark} size={folded ? 22 : 34} />
+    <div class="min-w-0">
+      <p class="asked">Does it do the jobs?</p>
+      <h2 class="said" aria-live="polite" title={a.does.text}>
+        {#if folded || narrow.is}<span class="font-normal text-soft">Jobs:&nbsp;</span>{/if}{a.does.brief}
+      </h2>
+      {#if !folded}
+        <p class="cure">
+          {#if remedy}
+            <button class="link" title={remedy.detail} onclick={() => sheet.applyRemedy(remedy)}>{remedy.label}</button
+            >:
+            {remedy.jobsDone} of {remedy.jobs?.length ?? a.jobs.length}{#if remedy.margin}, {remedy.margin}{/if}
+          {:else if a.does.answer === 'unknown' && besides.length > 0}
+            {@render wants(besides)}
+          {:else if a.does.answer === 'unknown' && a.does.hangs.length > 0}
+            It hangs on the same.
+          {:else if a.does.answer === 'no'}
+            No change that was tried does it: the verdict says what holds it.
+          {/if}
+        </p>
+      {/if}
+    </div>
+  </div>
+  {#if folded}
+    <button class="link show" aria-expanded={lineShown} onclick={showLine}
+      >{lineShown ? 'fold the line' : 'show the line'}</button
+    >
+  {/if}
+</section>
+
+<style>
+  .answers {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    border-bottom: 1px solid var(--rule);
+    background: var(--card);
+  }
+  .one {
+    display: flex;
+    min-width: 0;
+    align-items: center;
+    gap: 0.75rem;
+    padding: 0.2rem 1rem 0.25rem;
+  }
+  .one + .one {
+    border-left: 1px solid var(--rule);
+  }
+  .asked {
+    color: var(--soft);
+    font-size: 0.88rem;
+    line-height: 1.2;
+  }
+  .said {
+    overflow: hidden;
+    /* Room for what hangs below the line, which is cut off otherwise. */
+    margin-bottom: -0.08em;
+    padding-bottom: 0.08em;
+    font-size: 2rem;
+    line-height: 1.15;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .cure {
+    overflow: hidden;
+    min-height: 1.3rem;
+    font-size: 0.94rem;
+    line-height: 1.3rem;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .folded {
+    grid-template-columns: auto 1fr auto;
+  }
+  .folded .one {
+    padding-block: 0.25rem;
+  }
+  .folded .asked {
+    position: absolute;
+    overflow: hidden;
+    width: 1px;
+    height: 1px;
+    clip-path: inset(50%);
+  }
+  .folded .said {
+    font-size: 1.15rem;
+  }
+  .show {
+    padding-inline: 1rem;
+  }
+  @media (width < 66rem) {
+    .said {
+      font-size: 1.75rem;
+    }
+  }
+  @media (width < 40rem) {
+    .answers,
+    .folded {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .one + .one {
+      border-left: 0;
+      border-top: 1px solid var(--rule);
+    }
+    .said {
+      display: -webkit-box;
+      -webkit-box-orient: vertical;
+      -webkit-line-clamp: 2;
+      line-clamp: 2;
+      font-size: 1.45rem;
+      white-space: normal;
+    }
+    .cure {
+      white-space: normal;
+    }
+    .asked {
+      position: absolute;
+      overflow: hidden;
+      width: 1px;
+      height: 1px;
+      clip-path: inset(50%);
+    }
+    .folded .said {
+      font-size: 1.05rem;
+    }
+    .show {
+      display: none;
+    }
+  }
+</style>
