@@ -207,3 +207,31 @@ func TestWindingsAreFed(t *testing.T) {
 		Capacitor: true})
 	assert.True(t, d.needs("M1:U1", "M1:Z1", "C1"))
 }
+
+// A contact or a wire that is broken parts what hangs on it alone, and nothing else.
+func TestWhatIsBrokenParts(t *testing.T) {
+	d := Draw(Spec{Phases: OnePhase, Control: Switch, Motor: TwoWindings, Fused: true, Earthed: true, NoVolt: true,
+		Capacitor: true})
+	assert.Equal(t, "C1", d.Contacts()[slices.IndexFunc(d.Contacts(), func(c Contact) bool {
+		return c.Break() == "C1:1"
+	})].Device)
+	assert.True(t, d.Conducts("X0:L", "M1:U1"))
+	for _, broken := range []string{"F1:1", "K1:1", "Q1:1", "F1"} {
+		assert.False(t, d.Conducts("X0:L", "M1:U1", broken), broken)
+	}
+	assert.True(t, d.Conducts("X0:L", "M1:U1", "K1:13"), "its own contact only holds it in")
+	assert.True(t, d.Conducts("M1:U1", "M1:Z1"))
+	assert.False(t, d.Conducts("M1:U1", "M1:Z1", "C1:1"))
+	// Each end feeds its own terminal of the motor, and is parted from it by the wire between them.
+	ends := d.MotorEnds()
+	assert.Len(t, ends, 2)
+	assert.Equal(t, []string{"M1:U1", "M1:U2"}, []string{ends[0][1], ends[1][1]})
+	for _, w := range d.Wires {
+		if w.From == ends[1][0] && w.To == ends[1][1] {
+			assert.True(t, d.Conducts(ends[1][0], ends[1][1]))
+			assert.False(t, d.Conducts(ends[1][0], ends[1][1], w.Break()), w.Break())
+			return
+		}
+	}
+	t.Error("no wire from an end to the motor")
+}
