@@ -12,6 +12,10 @@
     choose: (test: string) => void;
   }
   const { test, left, chosen, answer, choose }: Props = $props();
+  /** The second half of a double click is no second look, though the same test may be asked once more by then. */
+  const told = (e: MouseEvent, outcome: string) => {
+    if (e.detail < 2) answer(outcome);
+  };
 </script>
 
 <p class="caption">{chosen ? 'You chose' : test.again ? 'Once more' : 'Try this next'}</p>
@@ -27,11 +31,11 @@
 {/if}
 <div class="mt-3 flex flex-col gap-2" role="group" aria-label="How it came out">
   {#each test.outcomes as o (o.id)}
-    <button class="button outcome" onclick={() => answer(o.id)}
+    <button class="button outcome" onclick={(e) => told(e, o.id)}
       >{o.words}{#if o.means}<span class="block text-sm text-soft">{o.means}</span>{/if}</button
     >
   {/each}
-  <button class="link min-h-9 self-start" onclick={() => answer('')}>I could not tell</button>
+  <button class="link min-h-9 self-start" onclick={(e) => told(e, '')}>I could not tell</button>
 </div>
 {#if left.length > 0}
   <details class="mt-4">

@@ -65,7 +65,9 @@ export class FaultState {
   /** How a test came out; empty where it could not be told. */
   answer(outcome: string) {
     const test = this.test;
-    if (!test) return;
+    // While the last answer is on its way the old test still stands there: what is told of it twice is no second look.
+    const current = this.opinion?.made.length === this.done.length && this.opinion.chosen?.id === this.symptom;
+    if (!test || !current) return;
     this.done = [...this.done, { test: test.id, outcome }];
     this.chosen = '';
     this.again();
