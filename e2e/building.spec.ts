@@ -97,8 +97,12 @@ test('a plan with an open stop cannot be ticked to power', async ({ page, worksh
   await page.getByRole('link', { name: /^Plan / }).click();
   await station(page, 'Control');
   const settings = page.getByRole('checkbox', { name: / is set$/ });
+  await expect(settings.first()).toBeVisible();
   for (let i = 0; i < (await settings.count()); i++) await settings.nth(i).check();
   await page.getByRole('link', { name: /^Power up / }).click();
+  // The step of the settings opens once the ticks are judged.
+  await expect(live).toBeVisible();
+  await expect(page.getByText('Not ticked off on the settings sheet yet', { exact: false })).toHaveCount(0);
   const open = page.getByRole('checkbox', { checked: false, disabled: false });
   for (const name of await open.evaluateAll((boxes) => boxes.map((b) => b.getAttribute('aria-label') ?? '')))
     await page.getByLabel(name, { exact: true }).check();
