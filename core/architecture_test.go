@@ -63,7 +63,7 @@ var rooms = map[string]string{
 		"wiring " +
 		"words work",
 	"compare": "judge assess build dryrun finding line plan quantity words",
-	"slate":   "motor quantity reduction source supply work working",
+	"slate":   "donor motor quantity reduction source supply work working",
 	// What tests share.
 	"plan/plantest":     "control finding motor plan quantity reduction shelf supply work",
 	"assess/assesstest": "dryrun assess finding plan remedy settings working",

@@ -26,6 +26,7 @@ type Catalogue struct {
 	Motors     []motor.Profile          `json:"motors" nullable:"false" doc:"Kinds of motor"`
 	Donors     []donor.Donor            `json:"donors" nullable:"false" doc:"What usually holds what"`
 	Regions    []donor.Region           `json:"regions" nullable:"false"`
+	Pairs      []donor.Pair             `json:"pairs" nullable:"false" doc:"Retrofits that are often made"`
 	Controls   []control.Profile        `json:"controls" nullable:"false" doc:"Kinds of control"`
 	Stages     []reduction.Profile      `json:"stages" nullable:"false" doc:"Kinds of stage"`
 	Methods    []work.Method            `json:"methods" nullable:"false" doc:"Ways to find a job's load"`
@@ -61,10 +62,12 @@ func (a *api) getCatalogue(_ context.Context, in *catalogueInput) (*catalogueOut
 		pulleys = append(pulleys, q.WrittenLength(mm, in.Units))
 	}
 	return &catalogueOutput{CacheControl: "no-cache", Body: Catalogue{
-		Machines: work.Kinds(in.Units), Materials: work.Materials(), Likes: work.Likes(), Methods: work.Methods(),
+		Machines: work.Kinds(in.Units), Materials: work.Materials(), Likes: work.Likes(in.Units),
+		Methods:    work.Methods(),
 		Operations: work.Operations(),
 		Job:        work.Blank(),
-		Motors:     motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Reading: motor.Reading{},
+		Motors:     motor.Profiles(), Donors: donor.All(), Regions: donor.Regions, Pairs: donor.Pairs(),
+		Reading:    motor.Reading{},
 		Controls:   control.Profiles(),
 		Happenings: script.Happenings(),
 		Trials:     measured.Profiles(), Trial: measured.Trial{}.Whole(),

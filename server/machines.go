@@ -75,12 +75,16 @@ func (a *api) addMachine(ctx context.Context, in *newMachine) (*added, error) {
 	if err != nil {
 		return nil, err
 	}
-	if work.FindKind(in.Body.Kind).ID != in.Body.Kind {
+	kind := in.Body.Kind
+	if kind == "" {
+		kind = work.KindNamed(name)
+	}
+	if kind != "" && work.FindKind(kind).ID != kind {
 		return nil, huma.Error422UnprocessableEntity("No such kind of machine.",
 			&huma.ErrorDetail{Location: "kind", Message: "Choose one of the list, or something else.",
 				Value: in.Body.Kind})
 	}
-	start := work.Start(name, in.Body.Kind, in.Body.Units)
+	start := work.Start(name, kind, in.Body.Units)
 	id, plans, err := a.store.AddMachine(ctx, start, []plan.Plan{plan.Plan{}.Whole()})
 	if err != nil {
 		return nil, a.fail(ctx, err)

@@ -183,6 +183,10 @@ func saidOfJobs(a *Assessment, answer judge.Answer) Said {
 		said.Brief = count + ". " + worst.Name + ": " + worst.Short
 	case judge.Unknown:
 		said.Mark, said.Text, said.Brief = f.Missing, notKnown(said.Hangs), notKnownBriefly(said.Hangs)
+		if so := soFar(a); so.job != nil {
+			said.Brief = "Not known yet: " + so.brief
+			said.Text = "Not known yet: " + so.brief + " at " + so.job.Name + ", " + so.by + "."
+		}
 		if a.JobsDone > 0 {
 			said.Text, said.Brief = count+"; of the rest it is not known yet.", count+", the rest not known yet"
 		}
@@ -194,6 +198,43 @@ func saidOfJobs(a *Assessment, answer judge.Answer) Said {
 		}
 	}
 	return said
+}
+
+// standing is how the job that is tightest comes out as far as it is known.
+type standing struct {
+	job       *JobResult
+	brief, by string
+}
+
+// soFar is how the jobs that cannot be told yet come out as far as they are known: likely, where only a load or the
+// motor is a usual one or a guess; so far, where entries are missing too. Without a job where one of them cannot be
+// weighed up at all.
+func soFar(a *Assessment) standing {
+	var out standing
+	usual := false
+	for i := range a.Jobs {
+		job := &a.Jobs[i]
+		if job.Outcome != line.CannotTell {
+			continue
+		}
+		if job.Likely == 0 {
+			return standing{}
+		}
+		usual = usual || job.Least < 1
+		if out.job == nil || job.Likely < out.job.Likely {
+			out.job = job
+		}
+	}
+	switch {
+	case out.job == nil:
+	case judge.JobsHang(a.Findings):
+		out.brief, out.by = likelyText(out.job.Likely)+" so far", "without what is still to be entered"
+	case usual:
+		out.brief, out.by = "likely "+likelyText(out.job.Likely), "by a usual load"
+	default:
+		out.brief, out.by = "likely "+likelyText(out.job.Likely), "by the motor as guessed"
+	}
+	return out
 }
 
 // notJudged is the headline of a plan that has too little in it.

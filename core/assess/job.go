@@ -17,6 +17,8 @@ type JobResult struct {
 	Name        string            `json:"name"`
 	Outcome     line.Outcome      `json:"outcome" enum:"does,just,short,falls,too-slow,too-fast,cannot-tell"`
 	Margin      float64           `json:"margin" doc:"Least available ÷ needed over the band; 0 when not known"`
+	Likely      float64           `json:"likely" doc:"Where it cannot be told yet, the margin as far as it is known: by the middle of a usual load, by the motor as guessed; 0 where nothing can be said"`
+	Least       float64           `json:"least" doc:"Where its load is a usual one, the least of it as a share of what is drawn; 1 else"`
 	Wanted      float64           `json:"wanted" doc:"Margin wanted"`
 	WantedBy    string            `json:"wantedBy" doc:"Where the wanted margin comes from"`
 	Short       string            `json:"short" doc:"The outcome in a few words, for the chart"`
@@ -39,7 +41,7 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 	job := &t.Machine.Jobs[i]
 	r := JobResult{
 		ID: job.ID, Name: job.Name, Outcome: result.Outcome, Margin: q.Rounded(result.Margin), Wanted: job.Margin,
-		WantedBy:  job.MarginBy,
+		WantedBy: job.MarginBy, Least: 1,
 		LimitedBy: result.Available.By, Short: shortText(t, job, result), RPM: []float64{}, Needed: []float64{},
 		Ceiling: []line.CurvePoint{}, CeilingIs: job.Duty.Says(), Baseline: []line.CurvePoint{},
 		Remedies: []remedy.Remedy{},
@@ -50,6 +52,10 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 	if job.Missing != "" {
 		return r
 	}
+	if job.Usual.Is() {
+		r.Least = q.Rounded(job.Usual.Least)
+	}
+	r.Likely = likely(t, job, result)
 	r.Breakaway = q.Rounded(job.Start.Torque)
 	if result.Outcome != line.CannotTell {
 		r.Ceiling = t.Ceiling(job, &result)
@@ -75,6 +81,32 @@ func jobResult(t *line.Model, i int, result line.Result, sys q.System) JobResult
 		r.RPM[k], r.Needed[k] = q.Rounded(omega/q.RPM), q.Rounded(job.TorqueAt(omega))
 	}
 	return r
+}
+
+// likely is the margin of a job that cannot be told yet, as far as it is known.
+func likely(t *line.Model, job *work.Need, result line.Result) float64 {
+	if result.Outcome != line.CannotTell {
+		return 0
+	}
+	if job.Usual.Is() {
+		result = t.Taking(job, job.Usual.Likely)
+	}
+	if !result.Outcome.Reached() {
+		return 0
+	}
+	return q.Rounded(result.Margin)
+}
+
+// likelyText is a margin that is not certain, in a few words.
+func likelyText(margin float64) string {
+	if margin < 1 {
+		return "short by " + q.Percent(1-margin)
+	}
+	figures := 2
+	if margin < 1.1 {
+		figures = 3 // ×1.04 is not ×1
+	}
+	return "×" + q.Figures(margin, figures)
 }
 
 // noHelpText says in a line that nothing lifts a job, of all that was tried.
@@ -103,6 +135,9 @@ func shortText(t *line.Model, job *work.Need, result line.Result) string {
 		return "not fast enough"
 	case line.TooFast:
 		return "not slow enough"
+	}
+	if margin := likely(t, job, result); margin > 0 && job.Usual.Is() {
+		return "likely " + likelyText(margin)
 	}
 	return "not judged yet"
 }

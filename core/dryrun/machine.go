@@ -160,12 +160,12 @@ func (m *machine) inertia(s *script.Resolved) (whole float64, guessed bool) {
 	known := m.Machine.Flywheel
 	heaviest := 0.0
 	for i := range m.Machine.Jobs {
-		if job := &m.Machine.Jobs[i]; job.Missing == "" {
-			heaviest = max(heaviest, job.Spinning.Inertia)
+		if job := &m.Machine.Jobs[i]; job.Missing == "" && job.Spinning.Inertia > heaviest {
+			heaviest, guessed = job.Spinning.Inertia, job.Usual.Is()
 		}
 	}
 	if known += heaviest; known > 0 {
-		return wheels + known, false
+		return wheels + known, guessed
 	}
 	d := m.Machine.Diameter
 	disc := math.Pi / 32 * steelDensity * wheelThick * math.Pow(d, 5)
@@ -209,6 +209,8 @@ func (m *machine) ownFriction(s *script.Resolved) {
 		job := &m.Machine.Jobs[i]
 		switch {
 		case job.Missing != "":
+		case job.Usual.Is() && job.Spinning.Within > 0:
+			// What brings it up to speed says nothing of what rubs.
 		case job.Method == work.ByInertia:
 			// What rubs while it is brought up to speed was told.
 			m.running, m.resting = job.Spinning.Friction, job.Spinning.Friction

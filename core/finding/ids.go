@@ -189,6 +189,7 @@ const (
 	WorkAir            ID = "work.air"
 	WorkJob            ID = "work.job"
 	WorkGuess          ID = "work.guess"
+	WorkUsual          ID = "work.usual"
 
 	CapacitorDischarge    ID = "capacitor.discharge"
 	CapacitorBulged       ID = "capacitor.bulged"
@@ -238,6 +239,9 @@ const (
 
 // Of is the finding as it is said of what is named: a job, a need, an end of a stage.
 func (id ID) Of(name string) ID { return id + "." + ID(name) }
+
+// IsOf reports whether a finding is another as it is said of one of several.
+func (id ID) IsOf(several ID) bool { return strings.HasPrefix(string(id), string(several)+".") }
 
 // At is the finding as it is said of one of a list, counted from 0: a stage, and a step of it.
 func (id ID) At(indices ...int) ID { return ID(working.ID(id).At(indices...)) }

@@ -10,6 +10,7 @@ import (
 	f "jiriki/core/finding"
 	"jiriki/core/line"
 	q "jiriki/core/quantity"
+	"jiriki/core/work"
 )
 
 // Answer is one of three.
@@ -102,11 +103,18 @@ func holdsJobs(m *line.Model) bool {
 	return false
 }
 
-// Withhold takes back that jobs are done where a blank, or a guess at the motor, could turn it.
+// Withhold takes back what is said of jobs where a blank, a guess at the motor or a load that is only a usual one could
+// turn it.
 func Withhold(m *line.Model, results []line.Result) {
 	held := holdsJobs(m)
 	for i := range results {
-		if r := &results[i]; r.Outcome.Done() && (held || HangsOnGuess(m, r)) {
+		switch r := &results[i]; {
+		case r.Outcome == line.CannotTell:
+		case r.Outcome.Done():
+			if held || HangsOnGuess(m, r) {
+				r.Outcome = line.CannotTell
+			}
+		case HangsOnLoad(m, &m.Machine.Jobs[i]):
 			r.Outcome = line.CannotTell
 		}
 	}
@@ -116,6 +124,12 @@ func Withhold(m *line.Model, results []line.Result) {
 func HangsOnGuess(m *line.Model, r *line.Result) bool {
 	share := m.Motor.Spread
 	return line.ShownSpread(share) > 0 && r.Margin >= 1 && r.Margin*(1-share) < 1
+}
+
+// HangsOnLoad reports whether a job whose load is a usual one, and which the most of it is too much for, would be done
+// by the least of it.
+func HangsOnLoad(m *line.Model, job *work.Need) bool {
+	return job.Usual.Is() && m.Taking(job, job.Usual.Least).Outcome.Done()
 }
 
 // JobsHang reports whether an entry is missing that every job hangs on.

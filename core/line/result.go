@@ -103,6 +103,12 @@ func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
 	return t.BestBeside(&Result{Outcome: CannotTell}, job, positions)
 }
 
+// Taking is how a job comes out in its best position with so many times its load.
+func (t *Model) Taking(job *work.Need, times float64) Result {
+	of := job.Takes(times)
+	return t.Best(&of, t.Reduction.Positions)
+}
+
 // BestBeside is [Model.Best] beside a result that is known, in a position that is not among these: it stands
 // unless one of them is better.
 func (t *Model) BestBeside(known *Result, job *work.Need, positions []reduction.Position) Result {

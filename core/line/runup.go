@@ -20,7 +20,7 @@ func (t *Model) OwnInertia(p *reduction.Position) float64 {
 // ownTorque is the torque (N·m at the spindle) that brings rotor and wheels up to speed together with a job's inertia,
 // in the time the job wants; 0 for jobs of any other sort.
 func (t *Model) ownTorque(job *work.Need, p *reduction.Position) float64 {
-	if job.Method != work.ByInertia || job.Spinning.Within == 0 {
+	if job.Spinning.Within == 0 {
 		return 0
 	}
 	return t.OwnInertia(p) * job.High / job.Spinning.Within

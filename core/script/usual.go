@@ -21,6 +21,7 @@ type habit struct {
 var habits = map[string]habit{
 	"":              {Jam, "A jam", 3, 2, Ramp},
 	"lathe":         {Jam, "A tool that digs in", 3, 1, Ramp},
+	"wood-lathe":    {Jam, "A gouge that catches", 3, 1, Ramp},
 	"mill":          {Jam, "A cutter that grabs", 3, 1, Ramp},
 	"drill":         {Jam, "A drill that catches as it breaks through", 2.5, 1, Ramp},
 	"bandsaw":       {Jam, "A pinched blade", 2.5, 2, Coast},
@@ -34,6 +35,7 @@ var habits = map[string]habit{
 	"crusher":       {Jam, "A wedged stone", 1.4, 3, Ramp},
 	"extractor":     {"", "", 0, 0, Ramp},
 	"conveyor":      {Jam, "Something wedged", 3, 3, Ramp},
+	"feed":          {Jam, "A carriage run into a stop", 3, 3, Ramp},
 	"fan":           {Fails, "Power fails", 0, 5, Coast},
 	"indexer":       {Jam, "A stop it runs against", 3, 1, Ramp},
 }

@@ -79,6 +79,28 @@ var electricRules = []rule{
 		answer: func(a *asked) { a.synchronous(a.num(hertz), 0) },
 	},
 	{
+		kind: "volts-per-hertz", needs: []role{volts, hertz}, without: []role{amps, farads, conductor},
+		gives: "the volts it bears at other hertz", like: "24 000 rpm 400 Hz 220 V",
+		when: func(f *facts) bool { return f.holds(speed) || f.holds(poleCount) },
+		answer: func(a *asked) {
+			v, f := a.num(volts), a.num(hertz)
+			a.addText(v/f, q.Figures(v/f, 3)+"\u202fV/Hz", "", "volts for each hertz", "V / f", a.show(v, q.Voltage)+
+				" ÷ "+a.show(f, q.Frequency), source.Mechanics)
+			mains := 50.0
+			if a.sys == q.Inch {
+				mains = 60
+			}
+			if f > 1.5*mains {
+				one := a.add(v/f*mains, q.Voltage, "is all it bears at "+a.show(mains, q.Frequency), "V · f2 / f",
+					a.show(v, q.Voltage)+" × "+a.show(mains, q.Frequency)+" ÷ "+a.show(f, q.Frequency),
+					source.Mechanics)
+				one.Note = "Never on the line: only on an inverter that reaches its hertz, with base hertz and " +
+					"volts set " +
+					"to its plate."
+			}
+		},
+	},
+	{
 		kind: "stall", needs: []role{ohms, volts}, gives: "the amps at a stall", like: "1.6 Ω on 48 V",
 		answer: func(a *asked) {
 			r, v := a.num(ohms), a.num(volts)

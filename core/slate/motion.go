@@ -125,8 +125,12 @@ func (f *facts) count() *item {
 // common part.
 func answerStrobe(a *asked) {
 	rates := a.all(flashes)
+	if each := a.imagesEach(rates); each != nil {
+		a.answerLooks(rates, each)
+		return
+	}
 	seen := 1.0
-	if m, ok := a.one(imageCount); ok && whole(m) && number(m) <= 12 {
+	if m, ok := a.one(imageCount); ok && whole(m) && number(m) <= mostImages {
 		a.use(m)
 		seen = number(m)
 	}
@@ -159,6 +163,80 @@ func answerStrobe(a *asked) {
 	if off := math.Abs(k - math.Round(k)); off > 0.1 {
 		one.Note = "The two do not fit one speed well: a rate was misread, or another stood between."
 	}
+}
+
+// mostImages is as many standing images as can be counted.
+const mostImages = 12
+
+// imagesEach is how many images were seen at each of several rates, in their order; nil where that is not said of all.
+func (f *facts) imagesEach(rates []*item) []float64 {
+	if len(rates) < 2 {
+		return nil
+	}
+	var each []float64
+	for i := range f.items {
+		m := &f.items[i]
+		if m.role == imageCount && i > 0 && f.items[i-1].role == flashes && whole(m) && number(m) <= mostImages {
+			each = append(each, number(m))
+		}
+	}
+	if len(each) != len(rates) {
+		return nil
+	}
+	return each
+}
+
+// answerLooks says which speeds fit several looks, each at a rate with its own count of images, and where to look
+// next: at the next speed that fits, one image stands only if it turns so fast.
+func (a *asked) answerLooks(rates []*item, each []float64) {
+	a.use(rates...)
+	for i := range a.items {
+		if a.items[i].role == imageCount {
+			a.use(&a.items[i])
+		}
+	}
+	var fit []float64
+	put := make([]string, len(rates))
+	for i := range rates {
+		put[i] = fmt.Sprintf("%s seen as %g", q.Figures(rates[i].si/q.RPM, 4), each[i])
+	}
+	const turns = 24 // of a flash, past which nobody looks
+	for k := 1.0; k <= turns*each[0] && len(fit) < 4; k++ {
+		n := k * rates[0].si / each[0]
+		if apartFrom(k, each[0]) && fits(n, rates, each) {
+			fit = append(fit, n)
+		}
+	}
+	said := strings.Join(put, ", ")
+	if len(fit) == 0 {
+		one := a.addText(rates[0].si, "no speed", "", "is seen like that at all of these rates", "n = a · f / b", said,
+			source.Strobe)
+		one.Note = "A rate or a count was misread: look again."
+		return
+	}
+	one := a.add(fit[0], q.Speed, "the slowest that is seen so at all of them", "n = a · f / b, the same n for each",
+		said, source.Strobe)
+	if len(fit) > 1 {
+		list := make([]string, len(fit)-1)
+		for i, n := range fit[1:] {
+			list[i] = q.Figures(n/q.RPM, 4)
+		}
+		one.Also = "or, if it can turn so fast, " + strings.Join(list, ", ") + " … rpm"
+		one.Note = "Look at " + list[0] + " next: one image there only if it turns so fast."
+	}
+}
+
+// fits reports whether a speed is seen at each rate as so many images: at f it makes b of them where it turns a·f/b, a
+// and b without a common part.
+func fits(n float64, rates []*item, each []float64) bool {
+	const near = 0.004 // as a rate is set by hand
+	for i, r := range rates {
+		k := n * each[i] / r.si
+		if a := math.Round(k); a < 1 || math.Abs(k-a) > near*a || !apartFrom(a, each[i]) {
+			return false
+		}
+	}
+	return true
 }
 
 // apartFrom reports whether two whole numbers have no common part.

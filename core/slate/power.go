@@ -78,6 +78,13 @@ var powerRules = []rule{
 			)
 			one.offers("this load", Fill{Field: "machine.jobs[0].load.by", Text: "torque"},
 				Fill{Field: "machine.jobs[0].load.torque", Text: a.typed(force) + " at " + a.typed(radius)})
+			if m, ok := a.one(speed); ok {
+				a.use(m)
+				one.Fills = append(one.Fills, Fill{Field: "machine.jobs[0].speed.from", Text: a.typed(speed)},
+					Fill{Field: "machine.jobs[0].speed.to", Text: a.typed(speed)})
+				a.add(f*r*m.si, q.Power, "power it takes", "P = F · r · ω", a.show(f*r, q.Torque)+" × "+
+					q.Figures(m.si, 4)+" rad/s", source.Mechanics)
+			}
 		},
 	},
 	{
@@ -161,6 +168,8 @@ func answerPlate(a *asked) {
 			one.Note = fmt.Sprintf("%s is %s of what goes in, which a motor can keep.", m.text, q.Percent(share))
 		}
 	}
+	a.add(in, q.Power, "goes in", strings.Replace(formula, "≤ 0.9 ·", "=", 1), a.show(v, q.Voltage)+" × "+a.show(i,
+		q.Current)+put, source.Mechanics)
 }
 
 // heldWords tell that a motor was held, so that its volts and amps are of its ohms.

@@ -49,6 +49,8 @@ const (
 	apart mark = ""
 	colon mark = ":"
 	arrow mark = "→"
+	from  mark = "from" // the second comes first: 200 rpm from 1400 rpm
+	and   mark = "and"
 )
 
 // wheelWords may stand between two sizes that are tied together.
@@ -69,7 +71,7 @@ var (
 		`\d{1,3}(?: \d{3})+(?:\.\d+)?\b|\d+,\d+(?:\.\d+)?|\d*\.?\d+(?:[eE][+-]?\d{1,2})?)`)
 	fraction64 = regexp.MustCompile(`^(?:\d+[ -]+)?(\d+)/(\d+)$`)
 	wholeForm  = regexp.MustCompile(`^\d+`)
-	arrows     = regexp.MustCompile(`^(?:-+>|=>|→|>|to|into|down to|up to)$`)
+	arrows     = regexp.MustCompile(`^(?:-+>|=>|→|>|to|into|down to|up to|driv(?:es|ing)(?: an?)?|onto)$`)
 	colons     = regexp.MustCompile(`^(?::|/|over)$`)
 )
 
@@ -210,7 +212,7 @@ func markOf(between string) mark {
 	for len(words) > 0 && slices.Contains([]string{"a", "an", "the"}, words[len(words)-1]) {
 		words = words[:len(words)-1]
 	}
-	if len(words) > 1 && words[len(words)-1] == "to" {
+	if last := len(words) - 1; last > 0 && slices.Contains([]string{"to", "driving", "drives"}, words[last]) {
 		between = "to" // a 4 in pulley to an 8 in pulley
 		for _, word := range words[:len(words)-1] {
 			if !slices.Contains(wheelWords, word) {
@@ -223,6 +225,10 @@ func markOf(between string) mark {
 		return arrow
 	case colons.MatchString(between):
 		return colon
+	case len(words) == 1 && words[0] == "from":
+		return from
+	case len(words) == 1 && words[0] == "and":
+		return and
 	}
 	return apart
 }

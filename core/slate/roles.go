@@ -129,9 +129,15 @@ func (f *facts) tie(a, b *item) {
 	if a.unit == "" && a.sort == "" {
 		a.unit, a.dims, a.sort = b.unit, b.dims, b.sort
 	}
+	if b.mark == from {
+		a, b = b, a
+	}
 	is := func(d q.Dimension) bool { return slices.Contains(a.dims, d) && slices.Contains(b.dims, d) }
 	bare := a.unit == "" && b.unit == "" && a.sort == b.sort
 	size := max(number(a), number(b))
+	if b.mark == and && !(is(q.Length) && f.has("centre", "center", "apart", "pulley", "sheave")) {
+		return // two of anything else are only two
+	}
 	switch {
 	case is(q.Speed) || bare && a.sort == "" && (b.mark == arrow && size > 500 || f.has("rpm")):
 		f.take(speedPair, a, b, q.Speed)
@@ -317,12 +323,23 @@ func (f *facts) lengthOf(m *item, usual role) role {
 	switch {
 	case wheels && (strings.HasSuffix(m.before, " on ") || strings.HasSuffix(m.before, " at ")):
 		return centre
-	case strings.HasSuffix(m.before, " at ") && f.has("lb", "kg", " n ", "newton", "ounce", "pound", "oz"):
+	case (strings.HasSuffix(m.before, " at ") || strings.HasSuffix(m.before, " on ")) && f.twists(m):
 		return radius
 	case f.has("mm²", "mm2", "awg", "gauge") && usual == diameter:
 		return cable
 	}
 	return usual
+}
+
+// twists reports whether the number before one is a pull or a torque: a length it is at is where it pulls.
+func (f *facts) twists(m *item) bool {
+	for i := 1; i < len(f.items); i++ {
+		if &f.items[i] == m {
+			dims := f.items[i-1].dims
+			return slices.Contains(dims, q.Force) || slices.Contains(dims, q.Torque)
+		}
+	}
+	return false
 }
 
 // told reports whether words end with one that tells of a length.

@@ -18,7 +18,7 @@ type rule struct {
 var rules []rule
 
 func init() {
-	for _, part := range [][]rule{powerRules, wheelRules, electricRules, motionRules, unitRules} {
+	for _, part := range [][]rule{powerRules, wheelRules, electricRules, motionRules, unitRules, wordRules} {
 		rules = append(rules, part...)
 	}
 }

@@ -7,8 +7,10 @@ import (
 	"math"
 	"strings"
 
+	"jiriki/core/donor"
 	q "jiriki/core/quantity"
 	"jiriki/core/source"
+	"jiriki/core/work"
 	"jiriki/core/working"
 )
 
@@ -39,6 +41,9 @@ type Reply struct {
 	Like    []string `json:"like" nullable:"false" doc:"Questions of this sort that are answered"`
 	Plate   []Fill   `json:"plate" nullable:"false" doc:"What of it can stand on a motor's plate, as entries of one"`
 	Left    []string `json:"left" nullable:"false" doc:"Figures of it that no entry of a plate was made of"`
+	Between []Fill   `json:"between" nullable:"false" doc:"What of it can stand between motor and spindle, as entries of one stage"`
+	Machine string   `json:"machine" doc:"The kind of machine it names; empty for none"`
+	Donor   string   `json:"donor" doc:"The old machine it speaks of, by its ID; empty for none"`
 }
 
 // asked is a rule and what it found, at work on an answer.
@@ -51,7 +56,7 @@ type asked struct {
 
 // Ask answers a question. Figures are shown in the person's system, which is also what a bare length is taken in.
 func Ask(text string, sys q.System) Reply {
-	reply := Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}, Left: []string{}}
+	reply := Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}, Left: []string{}, Between: []Fill{}}
 	if len(text) > maxText {
 		reply.Unread = fmt.Sprintf("Too long: at most %d letters are read.", maxText)
 		return reply
@@ -80,6 +85,10 @@ func Ask(text string, sys q.System) Reply {
 				}
 			}
 		}
+	}
+	reply.Between, reply.Machine = Between(text, sys), work.KindNamed(text)
+	if d, ok := donor.Named(text); ok {
+		reply.Donor = d.ID
 	}
 	plate := Plate(text)
 	reply.Plate, reply.Left = plate.Fills, plate.Unread

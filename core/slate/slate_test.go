@@ -121,7 +121,8 @@ func TestWhatIsNotUnderstoodIsSaid(t *testing.T) {
 		offers[a.Offer]++
 	}
 	assert.Equal(t, 1, offers["this motor"], "the same is offered once")
-	assert.Equal(t, Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}, Left: []string{}}, Ask("  ",
+	assert.Equal(t, Reply{Answers: []Answer{}, Like: []string{}, Plate: []Fill{}, Left: []string{},
+		Between: []Fill{}}, Ask("  ",
 		q.Metric))
 }
 

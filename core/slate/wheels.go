@@ -3,6 +3,7 @@ package slate
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
@@ -19,6 +20,22 @@ var wheelRules = []rule{
 			one := a.addText(ratio, q.Ratio(ratio), "", "ratio", "i = n1 / n2", a.show(from, q.Speed)+" ÷ "+
 				a.show(to, q.Speed), source.Mechanics)
 			a.nearest(one, ratio)
+		},
+	},
+	{
+		kind: "other-wheel", needs: []role{speedPair, diameter}, gives: "the other wheel",
+		like: "900 rpm → 260 rpm with a 90 mm pulley on the motor",
+		answer: func(a *asked) {
+			fast, slow := a.two(speedPair)
+			d := a.num(diameter)
+			m, _ := a.one(diameter)
+			if onSpindle(m) {
+				a.add(d*slow/fast, q.Length, "pulley on the motor", "d1 = d2 · n2 / n1",
+					a.show(d, q.Length)+" × "+a.show(slow, q.Speed)+" ÷ "+a.show(fast, q.Speed), source.Mechanics)
+				return
+			}
+			a.add(d*fast/slow, q.Length, "pulley on the machine", "d2 = d1 · n1 / n2",
+				a.show(d, q.Length)+" × "+a.show(fast, q.Speed)+" ÷ "+a.show(slow, q.Speed), source.Mechanics)
 		},
 	},
 	{
@@ -197,6 +214,25 @@ var wheelRules = []rule{
 			)
 		},
 	},
+}
+
+// onSpindle reports whether a wheel is said to be the machine's and not the motor's, by the last word before it that
+// tells, else by what follows.
+func onSpindle(m *item) bool {
+	machine, motor := []string{"spindle", "machine", "driven", "lathe", "work"}, []string{"motor", "driver", "driving"}
+	last := func(words []string, in string) int {
+		at := -1
+		for _, w := range words {
+			at = max(at, strings.LastIndex(in, " "+w+" "))
+		}
+		return at
+	}
+	for _, words := range []string{m.after, m.before} {
+		if on, off := last(machine, words), last(motor, words); on != off {
+			return on > off
+		}
+	}
+	return false
 }
 
 // nearest says which pulleys make a ratio, or that no one pair of them does.

@@ -189,6 +189,7 @@ var (
 		"Power for each cubic inch a minute, as inch handbooks tabulate it", FromMemory)
 	SurfaceSpeeds      = entry("surface-speeds", "Usual surface speeds by operation, material and tool", Common)
 	ComparableMachines = entry("comparable-machines", "Motors that machines of a kind and size usually carry", Common)
+	UsualMotors        = entry("usual-motors", "Motors that old machines usually hold, by region", Common)
 	OldMotor           = entry("old-motor",
 		"The motor it had, through its own pulleys, which kept 95 % unless told", Common)
 	InertiaShapes = entry("inertia-shapes",

@@ -24,6 +24,7 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	switch result.Outcome {
 	case line.CannotTell:
 		v.guessFinding(i, &result)
+		v.loadFinding(i, &result)
 		return
 	case line.Does:
 		title = job.Name
@@ -68,6 +69,20 @@ func (v *verdict) guessFinding(i int, result *line.Result) {
 		job.Name+": only if the motor is what it seems",
 		"Its torque may be "+q.Percent(share)+" less than taken: the margin is ×"+q.Figures(result.Margin, 3)+
 			" or ×"+q.Figures(result.Margin*(1-share), 3)+". A bench reading settles it.")
+	one.Job, one.Holds, one.Working = job.ID, f.HoldsJobs, working.JobMargin.Of(job.ID)
+}
+
+// loadFinding says that a job hangs on a load that is only a usual one, and how to find its own.
+func (v *verdict) loadFinding(i int, result *line.Result) {
+	job := &v.Machine.Jobs[i]
+	if !job.Usual.Is() || result.Margin == 0 || result.Outcome.Done() || !judge.HangsOnLoad(v.Model, job) {
+		return
+	}
+	least := v.Taking(job, job.Usual.Least)
+	one := v.add(f.WorkUsual.Of(job.ID), f.Missing, jobField(i, "load.by"), job.Name+": weigh its load",
+		"Its load is a usual one ("+words.LowerFirst(job.Usual.Of)+"): ×"+q.Figures(result.Margin,
+			3)+" by the most of "+
+			"it, ×"+q.Figures(least.Margin, 3)+" by the least. A spring scale at a known radius tells its own.")
 	one.Job, one.Holds, one.Working = job.ID, f.HoldsJobs, working.JobMargin.Of(job.ID)
 }
 

@@ -22,7 +22,7 @@ var missingHows = []struct{ field, how string }{
 	{"load.cutting.specific", "The table has no cutting force for this material: weigh the pull, or put in a figure " +
 		"of your own."},
 	{"load.cutting", "The size of the cut gives its force."},
-	{"load.comparable", "Choose a machine like it, or put in the motor it carries."},
+	{"load.comparable", "Choose a machine or work like it, or put in the motor such a one carries."},
 	{"load.replaced", "Read the old motor's plate; a burnt one still has it."},
 	{"load.inertia", "Diameter and weight of each part that turns, and the time it may take to reach speed."},
 	{"load.pull", "Pull it with a spring scale in the line it moves, and measure the drum."},

@@ -376,7 +376,8 @@ func TestWhatTurnsACautionIntoAStop(t *testing.T) {
 	assert.Equal(t, finding.Caution, screwed("5.5 A"), "14.7 N·m")
 	assert.Equal(t, finding.Stop, screwed("5.7 A"), "15.3 N·m")
 	for _, kind := range []string{"lathe", "mill", "drill", "bandsaw", "hacksaw", "belt-sander", "disc-sander",
-		"grinder", "shaper", "mixer", "crusher", "extractor", "conveyor", "indexer", "other", "fan", "potters-wheel"} {
+		"grinder", "shaper", "mixer", "crusher", "extractor", "conveyor", "feed", "wood-lathe", "indexer", "other",
+		"fan", "potters-wheel"} {
 		want := finding.Stop
 		if kind == "potters-wheel" || kind == "fan" {
 			want = finding.Caution

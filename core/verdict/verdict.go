@@ -32,11 +32,15 @@ func Findings(m *line.Model, results []line.Result, loads []line.BeltLoad, sys q
 	return InOrder(v.list)
 }
 
-// asked is the order in which what is missing is asked for: entries to mend, then working back from the work.
-var asked = map[f.Station]int{f.Work: 1, f.Motor: 2, f.Control: 3, f.Reduction: 4, f.Supply: 5}
+// asked is the order in which what is missing is asked for: entries to mend, then working back from the work. What is
+// between motor and spindle comes before what drives the motor: by it a first margin can be told.
+var asked = map[f.Station]int{f.Work: 1, f.Motor: 2, f.Reduction: 3, f.Control: 4, f.Supply: 5}
+
+// weighed is after what only has to be entered: it takes the machine and a scale.
+const weighed = 6
 
 // lastAsked is after what answers hang on.
-const lastAsked = 6
+const lastAsked = 7
 
 // placesALevel is more than the places findings of one level take.
 const placesALevel = 8
@@ -48,6 +52,8 @@ func place(one *f.Finding) int {
 	switch {
 	case one.Level == f.Missing && !one.Entry && one.Holds == "":
 		at += lastAsked // no answer hangs on it
+	case one.ID.IsOf(f.WorkUsual):
+		at += weighed
 	case one.Level == f.Missing && !one.Entry:
 		at += asked[one.Station]
 	case one.Always:

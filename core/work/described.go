@@ -12,7 +12,7 @@ import (
 // Machine is the thing being retrofitted, as described by its owner.
 type Machine struct {
 	Name   string `json:"name" maxLength:"120" doc:"What its owner calls it"`
-	Kind   string `json:"kind" enum:"lathe,mill,drill,bandsaw,hacksaw,belt-sander,disc-sander,grinder,shaper,potters-wheel,mixer,crusher,extractor,conveyor,fan,indexer,other," doc:"What sort of machine; chooses the drawing at the end of the line, the words for its spindle and its dangers"`
+	Kind   string `json:"kind" enum:"lathe,wood-lathe,mill,drill,bandsaw,hacksaw,belt-sander,disc-sander,grinder,shaper,potters-wheel,mixer,crusher,extractor,conveyor,feed,fan,indexer,other," doc:"What sort of machine; chooses the drawing at the end of the line, the words for its spindle and its dangers"`
 	Notes  string `json:"notes" maxLength:"4000"`
 	Limits Limits `json:"limits"`
 	Place  Place  `json:"place"`

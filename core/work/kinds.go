@@ -58,6 +58,14 @@ var (
 	inTurns = Duty{Kind: "cycle", On: "5 min", Off: "10 min"}
 )
 
+// like is a usual load, of the work of that ID.
+func like(id string) Load { return Load{By: ByComparable, Comparable: Comparable{Of: id}} }
+
+// pushes is a screw that pushes as is usual for such work.
+func pushes(id, lead string, feed bool) Load {
+	return Load{By: ByScrew, Comparable: Comparable{Of: id}, Screw: Screw{Lead: q.Text(lead), Feed: feed}}
+}
+
 var entangles = Danger{"It winds in what hangs loose",
 	"Sleeves, gloves, rings and hair go round with the work. Take the chuck key out before the switch goes on."}
 var kicks = Danger{"The work can be snatched", "Clamp it; a hand does not hold what the tool grabs."}
@@ -74,7 +82,16 @@ var kinds = []Kind{
 			steady("5 %", job("Turning steel, small", Cut{"turning", "plain-steel", "hss"},
 				SpeedBand{By: "surface", DiameterFrom: "8 mm", DiameterTo: "40 mm", Cover: "all"},
 				Load{By: ByCutting, Cutting: CuttingLoad{Depth: "1 mm", Feed: "0.1 mm"}}, allDay)),
-			job("Threading", Cut{}, band("40", "80", "any"), Load{By: ByTorque}, inTurns),
+			job("Threading", Cut{}, band("40", "80", "any"), like("threading"), inTurns),
+		}},
+	{ID: "wood-lathe", Name: "Wood lathe", Spindle: "spindle", Asks: "marked", Throws: "shavings and dust",
+		Turning: 2500, Cutter: true, Cast: true, Dusty: true,
+		Dangers: []Danger{entangles, {"The work can leave the lathe",
+			"Slowest speed until it is round and true, the rest close, a face shield, and nobody in its plane."}},
+		Jobs: []Job{
+			steady("15 %", job("Roughing a bowl", Cut{}, band("250", "600", "all"), like("roughing-bowls"), allDay)),
+			steady("15 %", job("Turning spindles", Cut{}, band("900", "1900", "any"), like("turning-spindles"),
+				allDay)),
 		}},
 	{ID: "mill", Name: "Milling machine", Spindle: "spindle", Asks: "spindle", Throws: "chips and coolant",
 		Cutter:  true,
@@ -117,8 +134,7 @@ var kinds = []Kind{
 				"stop by " +
 				"itself."},
 		}, Jobs: []Job{
-			job("Mild steel bar", Cut{}, band("80", "115", "any"), Load{By: ByComparable,
-				Comparable: Comparable{Of: "power-hacksaw"}},
+			job("Mild steel bar", Cut{}, band("80", "115", "any"), like("power-hacksaw"),
 				allDay),
 		}},
 	{ID: "belt-sander", Name: "Belt sander or grinder", Spindle: "drive wheel", Asks: "diameter", Dusty: true,
@@ -130,7 +146,7 @@ var kinds = []Kind{
 					"and no sleeves near the belt."},
 		}, Jobs: []Job{
 			job("Belt at full bite", Cut{"sanding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "125 mm",
-				Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "belt-grinder-50"}},
+				Cover: "any"}, like("belt-grinder-50"),
 				allDay),
 		}},
 	{ID: "disc-sander", Name: "Disc sander", Spindle: "disc shaft", Asks: "marked", Dusty: true, Throws: "dust",
@@ -139,7 +155,7 @@ var kinds = []Kind{
 			{"Use the downward side only", "The upward side throws the work in your face."},
 		}, Jobs: []Job{
 			job("Wood on the disc", Cut{"sanding", "wood", ""}, SpeedBand{By: "surface", DiameterTo: "300 mm",
-				Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "disc-sander-300"}},
+				Cover: "any"}, like("disc-sander-300"),
 				allDay),
 		}},
 	{ID: "grinder", Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Dusty: true, Throws: "grinding dust",
@@ -149,7 +165,7 @@ var kinds = []Kind{
 				"rest set close, guard closed."},
 		}, Jobs: []Job{
 			job("Sharpening", Cut{"grinding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "150 mm",
-				Cover: "any"}, Load{By: ByComparable, Comparable: Comparable{Of: "bench-grinder-150"}},
+				Cover: "any"}, like("bench-grinder-150"),
 				inTurns),
 		}},
 	{ID: "shaper", Name: "Shaper", Spindle: "bull gear", Asks: "spindle", Throws: "chips", Turning: 120,
@@ -158,17 +174,17 @@ var kinds = []Kind{
 			{"The ram comes out both ends",
 				"Keep the way clear before and behind; it does not stop in a hand's breadth."},
 		}, Jobs: []Job{
-			job("Planing steel", Cut{}, band("25", "90", "any"), Load{By: ByComparable,
-				Comparable: Comparable{Of: "shaper-300"}},
+			job("Planing steel", Cut{}, band("25", "90", "any"), like("shaper-300"),
 				allDay),
 		}},
 	{ID: "potters-wheel", Name: "Potter's wheel", Spindle: "wheel head", Asks: "spindle", Throws: "clay water",
 		Lets: true, Wets: true, Turning: 300, Jobs: []Job{
-			job("Centring", Cut{}, band("70", "150", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "3 min",
+			job("Centring", Cut{}, band("70", "150", "all"), like("centring-clay"), Duty{Kind: "cycle", On: "3 min",
 				Off: "5 min"}),
-			job("Throwing, large", Cut{}, band("20", "80", "all"), Load{By: ByScale}, Duty{Kind: "cycle", On: "5 min",
+			job("Throwing, large", Cut{}, band("20", "80", "all"), like("throwing-clay"), Duty{Kind: "cycle",
+				On:  "5 min",
 				Off: "5 min"}),
-			job("Trimming", Cut{}, band("100", "240", "all"), Load{By: ByScale}, allDay),
+			job("Trimming", Cut{}, band("100", "240", "all"), like("trimming-clay"), allDay),
 		}},
 	{ID: "mixer", Name: "Mixer", Spindle: "paddle shaft", Asks: "spindle", Dusty: true, Wets: true,
 		Throws:  "flour, clay or mortar",
@@ -177,7 +193,7 @@ var kinds = []Kind{
 				"Lid or grid that stops it when lifted, and a stop you can reach with the " +
 					"other hand caught."},
 		}, Jobs: []Job{
-			job("Stiffest batch", Cut{}, band("30", "60", "any"), Load{By: ByScale}, Duty{Kind: "cycle", On: "10 min",
+			job("Stiffest batch", Cut{}, band("30", "60", "any"), like("stiff-dough"), Duty{Kind: "cycle", On: "10 min",
 				Off: "5 min"}),
 		}},
 	{ID: "crusher", Name: "Crusher or fruit mill", Spindle: "drum", Asks: "spindle", Wets: true,
@@ -186,28 +202,38 @@ var kinds = []Kind{
 			{"It bites what is pushed in", "A hopper deeper than an arm, a pusher of wood, and power off at the plug " +
 				"before a jam is cleared."},
 		}, Jobs: []Job{
-			job("Steady feed", Cut{}, band("400", "800", "any"), Load{By: ByScale}, allDay),
-			job("Jammed, breaking free", Cut{}, band("100", "400", "any"), Load{By: ByScale}, shortly),
+			job("Steady feed", Cut{}, band("400", "800", "any"), like("crushing-fruit"), allDay),
+			job("Jammed, breaking free", Cut{}, band("100", "400", "any"), like("jammed-crusher"), shortly),
 		}},
 	{ID: "extractor", Name: "Extractor or drum", Spindle: "drum shaft", Asks: "spindle", Wets: true,
 		Throws: "honey or water",
 		Dangers: []Danger{
 			{"A heavy drum does not stop at once", "Lid shut while it turns; load it evenly, or it walks."},
 		}, Jobs: []Job{
-			job("Run up to speed", Cut{}, band("60", "300", "all"), Load{By: ByInertia,
-				Inertia: InertiaLoad{Parts: []Part{{Name: "Drum and load", Shape: "ring"}}, Within: "30 s"}},
+			job("Run up to speed", Cut{}, band("60", "300", "all"), Load{By: ByComparable,
+				Comparable: Comparable{Of: "drum-full"},
+				Inertia:    InertiaLoad{Parts: []Part{{Name: "Drum and load", Shape: "ring"}}, Within: "30 s"}},
 				shortly),
-			job("Held at speed", Cut{}, band("200", "300", "any"), Load{By: ByScale}, allDay),
+			job("Held at speed", Cut{}, band("200", "300", "any"), like("drum-held"), allDay),
 		}},
-	{ID: "conveyor", Name: "Conveyor or feed table", Spindle: "drum or screw", Asks: "diameter",
+	{ID: "conveyor", Name: "Conveyor or winch", Spindle: "drum", Asks: "diameter",
 		Throws: "whatever it carries",
+		Dangers: []Danger{
+			{"What it carries takes hands along", "Cover both rollers where the belt runs in, and a stop in reach " +
+				"along " +
+				"the whole of it."},
+		}, Jobs: []Job{
+			job("Belt loaded", Cut{}, SpeedBand{By: "travel", TravelFrom: "4 m/min", TravelTo: "12 m/min",
+				Lead: "320 mm", Cover: "any"}, like("belt-conveyor"), allDay),
+		}},
+	{ID: "feed", Name: "Feed of a lathe or mill", Spindle: "screw", Asks: "spindle", Throws: "chips and coolant",
+		Turning: 200,
 		Dangers: []Danger{
 			{"Feed runs on after the spindle stops", "Tie it to the spindle's stop, or show a lamp while it is on. " +
 				"Disengage it before anything is turned by hand."},
 		}, Jobs: []Job{
 			job("Feed", Cut{}, SpeedBand{By: "travel", TravelFrom: "20 mm/min", TravelTo: "200 mm/min", Lead: "3 mm",
-				Cover: "all"}, Load{By: ByScrew, Screw: Screw{Force: "500 N", Lead: "3 mm", Feed: true}},
-				allDay),
+				Cover: "all"}, pushes("feed-push", "3 mm", true), allDay),
 		}},
 	{ID: "fan", Name: "Fan or blower", Spindle: "fan shaft", Asks: "marked", Throws: "whatever it moves",
 		Lets: true, Covers: "blades",
@@ -216,7 +242,8 @@ var kinds = []Kind{
 				"another in " +
 				"its place."},
 		}, Jobs: []Job{
-			job("Full draught", Cut{}, band("650", "1350", "any"), Load{By: ByPower, Shape: string(TorqueWithN)},
+			job("Full draught", Cut{}, band("650", "1350", "any"), Load{By: ByComparable,
+				Comparable: Comparable{Of: "small-fan"}, Shape: string(TorqueWithN)},
 				allDay),
 		}},
 	{ID: "indexer", Name: "Indexing or positioning axis", Spindle: "axis", Asks: "spindle", Throws: "chips and coolant",
@@ -225,11 +252,9 @@ var kinds = []Kind{
 				"Power to the driver off before hands go near; a lost step is not seen until " +
 					"the crash."},
 		}, Jobs: []Job{
-			job("Rapid move", Cut{}, band("60", "300", "all"), Load{By: ByScrew,
-				Screw: Screw{Force: "200 N", Lead: "5 mm"}},
+			job("Rapid move", Cut{}, band("60", "300", "all"), pushes("axis-moved", "5 mm", false),
 				inTurns),
-			job("Holding a cut", Cut{}, band("1", "20", "all"), Load{By: ByScrew,
-				Screw: Screw{Force: "600 N", Lead: "5 mm"}},
+			job("Holding a cut", Cut{}, band("1", "20", "all"), pushes("axis-held", "5 mm", false),
 				allDay),
 		}},
 	{ID: "other", Name: "Something else", Spindle: "spindle", Asks: "spindle"},

@@ -27,7 +27,7 @@ func (n *Need) readLoad(j Job, r *q.Reader) {
 	case ByCutting:
 		n.fromCutting(j, r.Under("cutting"))
 	case ByComparable:
-		n.fromComparable(l.Comparable, r.Under("comparable"))
+		n.fromComparable(l, r.Under("comparable"))
 	case ByReplaced:
 		n.fromReplaced(l.Replaced, r.Under("replaced"))
 	case ByInertia:
@@ -36,14 +36,7 @@ func (n *Need) readLoad(j Job, r *q.Reader) {
 		t, missing := straightPull(l.Pull, r.Under("pull"))
 		n.takeTorque(t, missing, "load.pull.", "worked out from the pull")
 	case ByScrew:
-		t, feed, missing := screw(l.Screw, n.Lead, r.Under("screw"))
-		n.Feed = feed
-		if n.Lead > 0 && feed.Lead > 0 && math.Abs(feed.Lead/n.Lead-1) > 0.005 {
-			n.Doubts = append(n.Doubts, Doubt{"load.screw.lead", "Two leads for one screw",
-				"Its speed is found with a lead of " + q.Show(n.Lead, q.Length, q.Metric) + ", its load with one of " +
-					q.Show(feed.Lead, q.Length, q.Metric) + ". One turn goes one way only: put the same in both."})
-		}
-		n.takeTorque(t, missing, "load.screw.", "worked out from the screw")
+		n.fromScrew(l, r)
 	default:
 		if n.Shape == PointsJoin {
 			n.fromPoints(l.Points, r)
@@ -145,20 +138,43 @@ func drillSizes(torque, low, high float64) []TorqueAtSpeed {
 	return points
 }
 
-func (n *Need) fromComparable(c Comparable, r *q.Reader) {
+// fromComparable goes by a like machine's own motor where that is known, else by what such machines or such work
+// usually take: by the most of that band, as nobody knows where in it this one lies.
+func (n *Need) fromComparable(l Load, r *q.Reader) {
+	c := l.Comparable
 	power := r.Read("power", c.Power, q.Power, q.Range{Min: 1, Max: 1e5})
 	like, ok := findLike(c.Of)
 	if c.Of != "" && !ok {
 		r.Refuse("of", c.Of, "not in the list of machines")
 	}
-	if !power.Known && ok {
-		power = q.Value{SI: like.HighKW * 1000, Known: true}
-	}
-	n.Like, n.Found, n.Margin, n.MarginBy = like, working.Assumed, marginComparable,
+	ok = ok && like.By != likePush // a push is no torque without its screw
+	n.Found, n.Margin, n.MarginBy = working.Assumed, marginComparable,
 		"comparable machine: its maker put a margin in already"
-	n.missing(!power.Known, "load.comparable.of")
-	n.fromPower(power.Or(0))
+	n.missing(!power.Known && !ok, "load.comparable.of")
+	switch {
+	case power.Known:
+		n.fromPower(power.SI)
+		return
+	case !ok || n.Missing != "":
+		return
+	case like.By == likePower:
+		n.fromPower(like.High)
+	default:
+		n.MarginBy = "a usual load: the most such work takes"
+		n.sameUnlessSquare()
+		n.Torque = like.High
+		if like.By == likeInertia {
+			n.Shape = SameTorque
+			within := r.Read("within", l.Inertia.Within, q.Duration, q.Range{Min: 0.01, Max: 3600}).Or(usualWithin)
+			n.Spinning = Spinning{Inertia: like.High, Within: within}
+			n.Torque = like.High * n.High / within
+		}
+	}
+	n.Usual = like.usual()
 }
+
+// usualWithin is how long a drum may take to come to speed where nobody says, s [common practice].
+const usualWithin = 30
 
 func (n *Need) fromReplaced(d Replaced, r *q.Reader) {
 	points, missing := replaced(d, r)
@@ -198,6 +214,26 @@ func (n *Need) fromInertia(l InertiaLoad, r *q.Reader) {
 	n.missing(missing != "", "load.inertia."+missing)
 	if n.Missing == "" {
 		n.Torque, n.Shape = s.Inertia*n.High/s.Within+s.Friction, SameTorque
+	}
+}
+
+// fromScrew goes by the push that was put in, else by what such feeds or axes usually push.
+func (n *Need) fromScrew(l Load, r *q.Reader) {
+	by := "worked out from the screw"
+	if like, ok := findLike(l.Comparable.Of); ok && like.By == likePush && q.Blank(string(l.Screw.Force)) {
+		l.Screw.Force = q.Text(q.Figures(like.High, 6) + " N")
+		n.Usual, by = like.usual(), "a usual push: the most such work takes"
+	}
+	t, feed, missing := screw(l.Screw, n.Lead, r.Under("screw"))
+	n.Feed = feed
+	if n.Lead > 0 && feed.Lead > 0 && math.Abs(feed.Lead/n.Lead-1) > 0.005 {
+		n.Doubts = append(n.Doubts, Doubt{"load.screw.lead", "Two leads for one screw",
+			"Its speed is found with a lead of " + q.Show(n.Lead, q.Length, q.Metric) + ", its load with one of " +
+				q.Show(feed.Lead, q.Length, q.Metric) + ". One turn goes one way only: put the same in both."})
+	}
+	n.takeTorque(t, missing, "load.screw.", by)
+	if n.Usual.Is() {
+		n.Margin, n.Found = marginComparable, working.Assumed
 	}
 }
 

@@ -26,7 +26,7 @@ var methods = []Method{
 	{ID: ByPower, Name: "power, as known"},
 	{ID: ByScale, Name: "weighed with a spring scale"},
 	{ID: ByCutting, Name: "worked out from the cut"},
-	{ID: ByComparable, Name: "a like machine", hasMargin: true},
+	{ID: ByComparable, Name: "a like machine or work", hasMargin: true},
 	{ID: ByReplaced, Name: "the motor it had", hasMargin: true},
 	{ID: ByInertia, Name: "getting a mass up to speed"},
 	{ID: ByPull, Name: "a straight pull"},

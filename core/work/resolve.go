@@ -89,13 +89,14 @@ type Need struct {
 	MarginBy     string
 	ByHandMargin bool // the margin was set, not usual
 	Found        working.Standing
-	Spread       float64 // widest pull over narrowest, less one; 0 when not weighed
-	comparable   bool    // a stated figure taken from a like machine
-	Tangent      bool    // false when the pull was far from square to the radius
-	Missing      string  // field that must be filled or mended, below the job
-	Refused      bool    // what is missing was typed, but cannot be used
-	Dusty        bool    // what is cut makes dust that burns
-	Doubts       []Doubt // entries whose own numbers show a unit mixed up
+	Usual        UsualLoad // where its load is what such work usually takes
+	Spread       float64   // widest pull over narrowest, less one; 0 when not weighed
+	comparable   bool      // a stated figure taken from a like machine
+	Tangent      bool      // false when the pull was far from square to the radius
+	Missing      string    // field that must be filled or mended, below the job
+	Refused      bool      // what is missing was typed, but cannot be used
+	Dusty        bool      // what is cut makes dust that burns
+	Doubts       []Doubt   // entries whose own numbers show a unit mixed up
 
 	Smallest, Largest float64 // diameters worked, m; 0 when not known
 	Bites             Bites
@@ -111,7 +112,6 @@ type Need struct {
 	Cutting  Cutting
 	Spinning Spinning
 	Feed     Feed
-	Like     Like
 }
 
 // Doubt is an entry that can be read as typed but hardly meant so.
@@ -290,6 +290,13 @@ func (n *Need) missing(is bool, field string) {
 	if is && n.Missing == "" {
 		n.Missing = field
 	}
+}
+
+// Takes is the job with so many times its load.
+func (n *Need) Takes(times float64) Need {
+	out := *n
+	out.Scale(times)
+	return out
 }
 
 // Scale makes the job's load and what starts it so many times what they were.

@@ -45,6 +45,10 @@ class CatalogueState {
   get donors() {
     return this.#data?.donors ?? [];
   }
+  /** Retrofits that are often made. */
+  get pairs() {
+    return this.#data?.pairs ?? [];
+  }
   get regions() {
     return this.#data?.regions ?? [];
   }

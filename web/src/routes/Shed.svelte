@@ -97,7 +97,7 @@
       <div class="mt-6 grid gap-x-12 gap-y-8 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)]">
         <section aria-labelledby="begin">
           <h2 id="begin" class="text-3xl">Will this motor do what the machine must?</h2>
-          <p class="mt-1 text-soft">Three questions make a plan. The first is enough; the rest can wait.</p>
+          <p class="mt-1 text-soft">Four questions make a plan. The first is enough; the rest can wait.</p>
           <div class="mt-3"><Questions large /></div>
         </section>
         <section aria-labelledby="play">

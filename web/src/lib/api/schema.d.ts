@@ -1111,6 +1111,16 @@ export interface components {
              */
             fall: number;
             id: string;
+            /**
+             * Format: double
+             * @description Where its load is a usual one, the least of it as a share of what is drawn; 1 else
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Where it cannot be told yet, the margin as far as it is known: by the middle of a usual load, by the motor as guessed; 0 where nothing can be said
+             */
+            likely: number;
             limitedBy: string;
             /**
              * Format: double
@@ -1359,6 +1369,8 @@ export interface components {
             motors: components["schemas"]["MotorProfile"][];
             /** @description Cuts there are */
             operations: string[];
+            /** @description Retrofits that are often made */
+            pairs: components["schemas"]["DonorPair"][];
             /** @description Standard pitch diameters as they are typed */
             pulleys: string[];
             /** @description A bench reading with nothing filled in */
@@ -1543,6 +1555,16 @@ export interface components {
             name: string;
             /** @description What else to take while there */
             take: string[];
+        };
+        DonorPair: {
+            /** @description The old machine, by its ID */
+            donor: string;
+            /** @description Its kind, as in the catalogue's machines */
+            kind: string;
+            /** @description What the machine is called until its owner says otherwise */
+            machine: string;
+            /** @description As it is offered */
+            name: string;
         };
         DonorRegion: {
             id: string;
@@ -3886,10 +3908,16 @@ export interface components {
         };
         SlateReply: {
             answers: components["schemas"]["SlateAnswer"][];
+            /** @description What of it can stand between motor and spindle, as entries of one stage */
+            between: components["schemas"]["SlateFill"][];
+            /** @description The old machine it speaks of, by its ID; empty for none */
+            donor: string;
             /** @description Figures of it that no entry of a plate was made of */
             left: string[];
             /** @description Questions of this sort that are answered */
             like: string[];
+            /** @description The kind of machine it names; empty for none */
+            machine: string;
             /** @description What of it can stand on a motor's plate, as entries of one */
             plate: components["schemas"]["SlateFill"][];
             /** @description What was not understood, and the nearest thing that is; empty when all was */
@@ -4256,12 +4284,25 @@ export interface components {
             usualMax: number;
         };
         WorkLike: {
-            /** Format: double */
-            highKw: number;
+            /**
+             * @description What is known of it: W of its motor, N·m at the spindle, kg·m² to bring up to speed, N that a screw pushes
+             * @enum {string}
+             */
+            by: "power" | "torque" | "inertia" | "push";
+            /**
+             * Format: double
+             * @description The most of it, SI
+             */
+            high: number;
             id: string;
-            /** Format: double */
-            lowKw: number;
+            /**
+             * Format: double
+             * @description The least of it, SI
+             */
+            low: number;
             name: string;
+            /** @description The band in words */
+            says: string;
         };
         WorkLimits: {
             /** @description Mean diameter of the spindle's bearings, where they run in grease */
@@ -4328,7 +4369,7 @@ export interface components {
              * @description What sort of machine; chooses the drawing at the end of the line, the words for its spindle and its dangers
              * @enum {string}
              */
-            kind: "lathe" | "mill" | "drill" | "bandsaw" | "hacksaw" | "belt-sander" | "disc-sander" | "grinder" | "shaper" | "potters-wheel" | "mixer" | "crusher" | "extractor" | "conveyor" | "fan" | "indexer" | "other" | "";
+            kind: "lathe" | "wood-lathe" | "mill" | "drill" | "bandsaw" | "hacksaw" | "belt-sander" | "disc-sander" | "grinder" | "shaper" | "potters-wheel" | "mixer" | "crusher" | "extractor" | "conveyor" | "feed" | "fan" | "indexer" | "other" | "";
             limits: components["schemas"]["WorkLimits"];
             /** @description What its owner calls it */
             name: string;

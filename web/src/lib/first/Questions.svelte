@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { tick } from 'svelte';
   import { push } from 'svelte-spa-router';
-  import { Ask } from '../api/ask.svelte';
   import { api, call, sayProblem, type Schemas } from '../api/client';
   import { catalogue } from '../catalogue.svelte';
   import { hintFor } from '../form/hints';
@@ -9,43 +8,58 @@
   import { handOver } from '../sheet/handover';
   import { fillIn } from '../slate/fill';
   import PlateLine from '../slate/PlateLine.svelte';
+  import { ReadLine } from './line.svelte';
   import { sockets } from './sockets';
 
-  /** Three questions that make a plan; a name alone is enough. */
+  /** Four questions that make a plan; a name alone is enough. */
   let { large = false }: { large?: boolean } = $props();
 
-  let name = $state('');
-  let kind = $state('lathe');
-  let motor = $state('');
-  let plate = $state('');
+  const name = new ReadLine();
+  const plate = new ReadLine();
+  const between = new ReadLine();
+  let kind = $state<string>();
+  let motor = $state<string>();
   let socket = $state('');
   let control = $state('');
   let error = $state('');
 
-  const read = new Ask<Schemas['SlateReply']>((signal) =>
-    call(() => api.POST('/api/slate', { body: { text: plate, units: prefs.units }, signal }))
-  );
-  $effect(() => () => read.stop());
-  $effect(() => {
-    if (plate.trim() !== '') untrack(() => read.again());
-  });
-  const onPlate = $derived(plate.trim() === '' ? [] : (read.answer?.plate ?? []));
-  const drives = $derived(catalogue.controlsFor(motor));
+  /** What a machine is goes by its name, and what a motor is by its plate or the machine it came out of, until it is
+   *  chosen. */
+  const kindNow = $derived(kind ?? name.reply?.machine ?? '');
+  const onPlate = $derived(plate.reply?.plate ?? []);
+  const donor = $derived(catalogue.donors.find((d) => d.id === plate.reply?.donor));
+  const usual = $derived((donor?.in.find((i) => i.region === prefs.region) ?? donor)?.holds[0] ?? '');
+  const motorNow = $derived(motor ?? onPlate.find((f) => f.field === 'motor.kind')?.text ?? usual);
+  const onReduction = $derived(between.reply?.between ?? []);
+  const drives = $derived(catalogue.controlsFor(motorNow));
+  const controlNow = $derived(drives.some((c) => c.control === control) ? control : '');
   const feeds = $derived(sockets(prefs.region));
-  const pickMotor = (to: string) => {
-    motor = to;
-    if (!catalogue.controlsFor(to).some((c) => c.control === control)) control = '';
+
+  let plateField: HTMLInputElement;
+  const takePair = async (pair: Schemas['DonorPair']) => {
+    name.text = pair.machine;
+    kind = pair.kind;
+    const from = catalogue.donors.find((d) => d.id === pair.donor);
+    motor = (from?.in.find((i) => i.region === prefs.region) ?? from)?.holds[0];
+    control = catalogue.controlsFor(motor ?? '')[0]?.control ?? '';
+    socket = feeds[0]?.id ?? '';
+    error = '';
+    await tick();
+    plateField.focus();
   };
 
   const add = async (e: SubmitEvent) => {
     e.preventDefault();
-    if (!name.trim()) return void (error = 'What machine is it? A name is enough.');
-    const { data, problem } = await call(() => api.POST('/api/machines', { body: { name, kind, units: prefs.units } }));
+    if (name.blank) return void (error = 'What machine is it? A name is enough.');
+    const { data, problem } = await call(() =>
+      api.POST('/api/machines', { body: { name: name.text, kind: kindNow, units: prefs.units } })
+    );
     if (!data) return void (error = sayProblem(problem));
     const answers: Schemas['SlateFill'][] = [
-      ...onPlate,
-      ...(motor ? [{ field: 'motor.kind', text: motor }] : []),
-      ...(control ? [{ field: 'control.kind', text: control }] : []),
+      ...onPlate.filter((f) => f.field !== 'motor.kind'),
+      ...(motorNow ? [{ field: 'motor.kind', text: motorNow }] : []),
+      ...(controlNow ? [{ field: 'control.kind', text: controlNow }] : []),
+      ...onReduction,
       ...(feeds.find((f) => f.id === socket)?.fills ?? [])
     ];
     if (answers.length > 0) handOver(data.planId, (sheet) => sheet.change((doc) => fillIn(doc, answers)));
@@ -54,6 +68,14 @@
 </script>
 
 <form onsubmit={add} class="questions" class:large>
+  <p class="text-sm">
+    <span class="text-soft">Often made:</span>
+    {#each catalogue.pairs as pair, i (pair.name)}{i > 0 ? ' · ' : ' '}<button
+        type="button"
+        class="link"
+        onclick={() => takePair(pair)}>{pair.name}</button
+      >{/each}
+  </p>
   <fieldset>
     <legend><span aria-hidden="true">1</span> What machine?</legend>
     <div class="pair">
@@ -64,14 +86,20 @@
           class="blank"
           maxlength="120"
           placeholder="Bench lathe with a dead motor"
-          bind:value={name}
+          bind:value={name.text}
           aria-invalid={error ? 'true' : undefined}
           aria-describedby={error ? 'new-machine-error' : undefined}
         />
       </div>
       <div>
         <label for="new-machine-kind" class="block text-sm text-soft">Kind</label>
-        <select id="new-machine-kind" class="blank" bind:value={kind}>
+        <select
+          id="new-machine-kind"
+          class="blank"
+          value={kindNow}
+          onchange={(e) => (kind = e.currentTarget.value || undefined)}
+        >
+          <option value="">goes by its name</option>
           {#each catalogue.machines as k (k.id)}<option value={k.id}>{k.name}</option>{/each}
         </select>
       </div>
@@ -90,27 +118,53 @@
           autocomplete="off"
           spellcheck="false"
           placeholder={hintFor('0.6 kW, 930 rpm, 230 V, 4.9 A', prefs.units, prefs.region)}
-          bind:value={plate}
+          bind:value={plate.text}
+          bind:this={plateField}
         />
       </div>
       <div>
         <label for="new-motor" class="block text-sm text-soft">Its kind</label>
-        <select id="new-motor" class="blank" value={motor} onchange={(e) => pickMotor(e.currentTarget.value)}>
+        <select
+          id="new-motor"
+          class="blank"
+          value={motorNow}
+          onchange={(e) => (motor = e.currentTarget.value || undefined)}
+        >
           <option value="">not known yet</option>
           {#each catalogue.motors as m (m.kind)}<option value={m.kind}>{m.name}</option>{/each}
         </select>
       </div>
     </div>
-    <p class="text-sm text-soft" aria-live="polite">
-      {#if onPlate.length > 0 && read.answer}<PlateLine
-          reply={read.answer}
-        />{:else if plate.trim() !== '' && read.answer}
-        Nothing on it could be read: figures with their units, such as 900 rpm.
-      {:else}Half a plate will do. <a class="link" href="#/what-is-it">What kind is it?</a>{/if}
+    <p class="echo" aria-live="polite">
+      {#if onPlate.length > 0 && plate.reply}<PlateLine reply={plate.reply} />
+      {:else if donor}{donor.expect}
+      {:else if plate.reply}Nothing on it could be read: figures with their units, such as 900 rpm.
+      {:else}Half a plate will do, or what it came out of. <a class="link" href="#/what-is-it">What kind is it?</a>{/if}
     </p>
   </fieldset>
   <fieldset>
-    <legend><span aria-hidden="true">3</span> What feeds and drives it?</legend>
+    <legend><span aria-hidden="true">3</span> What is between motor and spindle?</legend>
+    <label for="new-between" class="block text-sm text-soft">Pulleys, gears or a ratio</label>
+    <input
+      id="new-between"
+      class="blank"
+      maxlength="200"
+      autocomplete="off"
+      spellcheck="false"
+      placeholder={hintFor('65 mm driving 255 mm, 380 mm apart', prefs.units, prefs.region)}
+      bind:value={between.text}
+    />
+    <p class="echo" aria-live="polite">
+      {#if onReduction.length > 0}Read: {onReduction
+          .map((f) => (f.field.endsWith('.kind') ? (catalogue.stage(f.text)?.name ?? f.text) : f.text))
+          .join(' · ')}.
+      {:else if between.reply}Not read: two sizes, such as {hintFor('65 mm driving 255 mm', prefs.units, prefs.region)}, a
+        ratio such as 5 : 1, or straight.
+      {:else}Sizes, teeth or a ratio; “straight” where it sits on the motor's shaft.{/if}
+    </p>
+  </fieldset>
+  <fieldset>
+    <legend><span aria-hidden="true">4</span> What feeds and drives it?</legend>
     <div class="pair">
       <div>
         <label for="new-supply" class="block text-sm text-soft">From</label>
@@ -121,8 +175,14 @@
       </div>
       <div>
         <label for="new-control" class="block text-sm text-soft">Through</label>
-        <select id="new-control" class="blank" bind:value={control} disabled={drives.length === 0}>
-          <option value="">{motor ? 'not known yet' : 'goes by the motor'}</option>
+        <select
+          id="new-control"
+          class="blank"
+          value={controlNow}
+          onchange={(e) => (control = e.currentTarget.value)}
+          disabled={drives.length === 0}
+        >
+          <option value="">{motorNow ? 'not known yet' : 'goes by the motor'}</option>
           {#each drives as { control: c } (c)}<option value={c}>{catalogue.control(c)?.name}</option>{/each}
         </select>
       </div>
@@ -146,6 +206,13 @@
   }
   legend span {
     color: var(--soft);
+  }
+  /* What is read is told in a room of its own, so that nothing below it moves while somebody types. */
+  .echo {
+    min-height: 2.6em;
+    color: var(--soft);
+    font-size: 0.875rem;
+    line-height: 1.3;
   }
   .pair {
     display: grid;

@@ -10,6 +10,8 @@ export const inchHints: Record<string, string> = {
   '110 N·cm': '150 oz·in',
   '0.3 kW': '0.4 hp',
   '0.6 kW, 930 rpm, 230 V, 4.9 A': '3/4 hp, 930 rpm, 230 V, 4.9 A',
+  '65 mm driving 255 mm, 380 mm apart': '2 1/2 in driving 10 in, 15 in apart',
+  '65 mm driving 255 mm': '2 1/2 in driving 10 in',
   '0.3 kg': '0.6 lb',
   '7.6 kg': '17 lb',
   '14 kg': '31 lb',

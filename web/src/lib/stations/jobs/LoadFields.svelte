@@ -17,6 +17,8 @@
   const at = $derived(`${job}.load`);
   const by = $derived(form.text(`${at}.by`) || 'torque');
   const points = $derived(by === 'torque' && form.text(`${at}.shape`) === 'points');
+  const likesOf = (by: string[]) =>
+    catalogue.likes.filter((l) => by.includes(l.by)).map((l) => [l.id, `${l.name}, ${l.says}`] as const);
   const surface = $derived(form.text(`${job}.speed.by`) === 'surface');
 </script>
 
@@ -42,8 +44,8 @@
 {:else if by === 'comparable'}
   <Choice
     path="{at}.comparable.of"
-    label="A machine like"
-    options={catalogue.likes.map((l) => [l.id, `${l.name}, ${l.lowKw}–${l.highKw} kW`] as const)}
+    label="A machine or work like"
+    options={likesOf(['power', 'torque', 'inertia'])}
   />
   <Field path="{at}.comparable.power" label="with a motor of" hint="the larger" />
 {:else if by === 'replaced'}
@@ -69,6 +71,11 @@
 {:else if by === 'screw'}
   <Field path="{at}.screw.force" label="Push" hint="500 N" />
   <Field path="{at}.screw.lead" label="Lead" hint="3 mm, or 9 TPI" />
+  {#if form.text(`${at}.screw.force`).trim() === ''}
+    <div class="col-span-2">
+      <Choice path="{at}.comparable.of" label="Push as is usual for" options={likesOf(['push'])} />
+    </div>
+  {/if}
   <div class="col-span-2">
     <Field path="{at}.screw.keeps" label="What the thread keeps" hint="30 %, plain thread" />
   </div>
