@@ -8,7 +8,7 @@ test('a job is weighed with a spring scale, breakaway apart from running', async
   await page.getByLabel('Job', { exact: true }).last().fill('Thick bar');
   await page.getByLabel('Slowest').last().fill('60');
   await page.getByLabel('Fastest').last().fill('110');
-  await page.getByLabel('Of the band').last().selectOption('one speed will do');
+  await page.getByLabel('Wanted of its speeds').last().selectOption('one speed will do');
   await page.getByLabel('Load found by').last().selectOption('weighed with a spring scale');
   await expect(
     page.getByRole('button', { name: 'Still to be entered: Thick bar is not filled in' }).first()

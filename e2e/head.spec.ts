@@ -17,6 +17,49 @@ const largest = (page: Page) =>
     return most;
   });
 
+/** What of the page beside header and rail stands in its first 800 px: controls, and words that have a letter. */
+const crowd = (page: Page) =>
+  page.evaluate(() => {
+    const seen = (el: Element, box: DOMRect) =>
+      box.width > 1 &&
+      box.height > 1 &&
+      box.top < 800 &&
+      box.bottom > 0 &&
+      !el.closest('header, nav[aria-label="The work"]') &&
+      el.checkVisibility({ visibilityProperty: true });
+    const controls = Array.from(
+      document.querySelectorAll('a, button, input, select, textarea, summary, [role=tab], [tabindex="0"]')
+    ).filter((el) => seen(el, el.getBoundingClientRect())).length;
+    let words = 0;
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+      const el = node.parentElement;
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      if (!el || el.matches('option, script, style, title') || !seen(el, range.getBoundingClientRect())) continue;
+      words += (node.textContent ?? '').split(/\s+/).filter((word) => /\p{L}/u.test(word)).length;
+    }
+    return { controls, words };
+  });
+
+test('a plan just made, and a full one, do not crowd the first screen', async ({ page, workshop }) => {
+  await page.goto(workshop.url);
+  await page.getByLabel('Machine', { exact: true }).fill('Kick wheel');
+  await expect(page.getByLabel('Kind', { exact: true })).toHaveValue('potters-wheel');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(answers(page)).toContainText('Not known yet');
+  await saved(page);
+  const made = await crowd(page);
+  expect(made.controls).toBeLessThanOrEqual(25);
+  expect(made.words).toBeLessThanOrEqual(250);
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'A'));
+  await expect(answers(page)).toContainText('Big pots');
+  const full = await crowd(page);
+  expect(full.controls).toBeLessThanOrEqual(45);
+  expect(full.words).toBeLessThanOrEqual(350);
+});
+
 test('the two answers are the largest letters, each with its first cure, and the content begins high', async ({
   page,
   workshop

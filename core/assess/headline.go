@@ -69,6 +69,7 @@ type Said struct {
 	Mark   f.Level       `json:"mark" enum:"stop,missing,caution,good"`
 	Brief  string        `json:"brief" doc:"In a few words, to be read from afar"`
 	Text   string        `json:"text"`
+	By     string        `json:"by" doc:"What it leans on as long as it is not known, such as: by a usual load; empty for nothing"`
 	Hangs  []Next        `json:"hangs" nullable:"false" doc:"What is still to be entered before it is known"`
 	Taken  []judge.Taken `json:"taken" nullable:"false" doc:"What was taken of entries that nobody made"`
 }
@@ -184,7 +185,7 @@ func saidOfJobs(a *Assessment, answer judge.Answer) Said {
 	case judge.Unknown:
 		said.Mark, said.Text, said.Brief = f.Missing, notKnown(said.Hangs), notKnownBriefly(said.Hangs)
 		if so := soFar(a); so.job != nil {
-			said.Brief = "Not known yet: " + so.brief
+			said.Brief, said.By = "Not known yet: "+so.brief, so.by
 			said.Text = "Not known yet: " + so.brief + " at " + so.job.Name + ", " + so.by + "."
 		}
 		if a.JobsDone > 0 {

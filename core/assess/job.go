@@ -117,6 +117,9 @@ func noHelpText(tried []string) string {
 	return "Tried " + words.List(tried) + ": none lifts it."
 }
 
+// nothingLeft is the margin under which a share that is lacking would read as all of it.
+const nothingLeft = 0.02
+
 // shortText is what the chart writes beside a job.
 func shortText(t *line.Model, job *work.Need, result line.Result) string {
 	switch result.Outcome {
@@ -127,6 +130,9 @@ func shortText(t *line.Model, job *work.Need, result line.Result) string {
 	case line.FallsShort:
 		if result.Starting {
 			return "will not start it"
+		}
+		if result.Margin < nothingLeft {
+			return "no torque left at its speed"
 		}
 		return "short by " + q.Percent(1-result.Margin)
 	case line.FallsOff:

@@ -51,6 +51,7 @@ func TestAJobByAUsualLoadIsDoneOnlyByAllOfIt(t *testing.T) {
 		assert.Equal(t, "Job: weigh its load", a.Does.Hangs[0].Text, c.of)
 		assert.Equal(t, "machine.jobs[0].load.by", a.Does.Hangs[0].Field)
 		assert.Contains(t, a.Does.Text, "by a usual load", c.of)
+		assert.Equal(t, "by a usual load", a.Does.By, c.of)
 		assert.Equal(t, "likely", a.Jobs[0].Short[:len("likely")], c.of)
 		assert.Empty(t, a.Jobs[0].Remedies, c.of)
 	}

@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
 )
 
 // straightWords say that nothing turns a motor's speed into another before the spindle.
@@ -23,18 +24,12 @@ func Between(text string, sys q.System) []Fill {
 	ratio, known := f.one(ratioKnown)
 	switch {
 	case f.has(straightWords...) && !wheels && !toothed:
-		return []Fill{{Field: "reduction.stages[0].kind", Text: "direct"}}
+		return []Fill{{Field: "reduction.stages[0].kind", Text: q.Text(reduction.Direct)}}
 	case toothed && !f.has("pulley", "timing", "toothed belt"):
-		kind := "spur"
-		switch {
-		case f.has("chain", "sprocket"):
-			kind = "chain"
-		case f.has("worm"):
-			kind = "worm"
-		}
-		return stage(kind, teeth.a.number, teeth.b.number)
+		return stage(f.kindOfStage(reduction.Spur), teeth.a.number, teeth.b.number)
 	case wheels:
-		fills := a.pulleys()
+		p := f.pairs[wheelPair]
+		fills := stage(f.kindOfStage(reduction.VBelt), a.sizeOf(p.a), a.sizeOf(p.b))
 		for _, more := range []struct {
 			as    role
 			field string
@@ -45,9 +40,32 @@ func Between(text string, sys q.System) []Fill {
 		}
 		return fills
 	case known:
-		return stage("given", ratio.number, "1")
+		return stage(reduction.Given, ratio.number, "1")
 	case turning:
-		return stage("given", speeds.a.number, speeds.b.number)
+		return stage(reduction.Given, speeds.a.number, speeds.b.number)
 	}
 	return []Fill{}
+}
+
+// stageWords tell what kind of stage a line speaks of.
+var stageWords = []struct {
+	kind  reduction.Kind
+	words []string
+}{
+	{reduction.Worm, []string{"worm"}},
+	{reduction.Chain, []string{"chain", "sprocket"}},
+	{reduction.PolyV, []string{"poly", "micro-v", "ribbed"}},
+	{reduction.Toothed, []string{"timing", "toothed belt"}},
+	{reduction.Flat, []string{"flat"}},
+	{reduction.LinkBelt, []string{"link belt"}},
+}
+
+// kindOfStage is the kind of stage a question speaks of.
+func (f *facts) kindOfStage(usual reduction.Kind) reduction.Kind {
+	for _, known := range stageWords {
+		if f.has(known.words...) {
+			return known.kind
+		}
+	}
+	return usual
 }

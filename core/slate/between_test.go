@@ -1,12 +1,14 @@
 package slate
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"pgregory.net/rapid"
 
 	q "jiriki/core/quantity"
+	"jiriki/core/reduction"
 )
 
 func TestWhatIsBetweenMotorAndSpindleIsReadFromALine(t *testing.T) {
@@ -30,8 +32,10 @@ func TestWhatIsBetweenMotorAndSpindleIsReadFromALine(t *testing.T) {
 		"sprockets 13 to 40":                         two("chain", "13", "40"),
 		"18 : 60 teeth":                              two("spur", "18", "60"),
 		"worm 1 : 30":                                two("worm", "1", "30"),
-		"5:1":                                        two("given", "5", "1"),
-		"3.5 to 1":                                   two("given", "3.5", "1"),
+		"5:1":                                        two("ratio", "5", "1"),
+		"3.5 to 1":                                   two("ratio", "3.5", "1"),
+		"flat belt, 90 : 300 mm":                     two("flat", "90 mm", "300 mm"),
+		"poly-V 40 mm to 260 mm":                     two("poly-v", "40 mm", "260 mm"),
 		"straight on the shaft":                      {at + "kind": "direct"},
 		"coupled":                                    {at + "kind": "direct"},
 		"1 : 1":                                      {at + "kind": "direct"},
@@ -43,6 +47,11 @@ func TestWhatIsBetweenMotorAndSpindleIsReadFromALine(t *testing.T) {
 		got := fills{}
 		for _, f := range Between(text, q.Metric) {
 			got[f.Field] = f.Text
+			if f.Field == at+"kind" {
+				assert.True(t, slices.ContainsFunc(reduction.Profiles(), func(p reduction.Profile) bool {
+					return string(p.Kind) == string(f.Text)
+				}), "%s is no kind of stage", f.Text)
+			}
 		}
 		assert.Equal(t, want, got, text)
 	}

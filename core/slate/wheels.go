@@ -68,7 +68,7 @@ var wheelRules = []rule{
 			a.addText(driven/driver, q.Ratio(driven/driver), "", "ratio of the teeth", "i = z2 / z1",
 				fmt.Sprintf("%s ÷ %s", q.Figures(driven, 4), q.Figures(driver, 4)), source.Mechanics).
 				offers("these wheels",
-					stage("spur", a.pairs[toothPair].a.number, a.pairs[toothPair].b.number)...)
+					stage(reduction.Spur, a.pairs[toothPair].a.number, a.pairs[toothPair].b.number)...)
 			a.driven(driven / driver)
 			if m, ok := a.one(moduleSize); ok {
 				a.use(m)
@@ -93,7 +93,7 @@ var wheelRules = []rule{
 				"L = 2√(C² − (R−r)²) + π(R+r) + 2(R−r)·asin((R−r)/C)",
 				fmt.Sprintf("C %s, ⌀ %s and %s", a.show(c, q.Length), a.show(d1, q.Length), a.show(d2, q.Length)),
 				source.BeltLength).offers("this belt", append(stage(
-				"v",
+				reduction.VBelt,
 				a.sizeOf(a.pairs[wheelPair].a),
 				a.sizeOf(
 					a.pairs[wheelPair].b,
@@ -122,7 +122,7 @@ var wheelRules = []rule{
 			a.add(c, q.Length, "between the shafts", "L(C) solved for C",
 				fmt.Sprintf("L %s, ⌀ %s and %s", a.show(length, q.Length), a.show(d1, q.Length), a.show(d2, q.Length)),
 				source.BeltLength).offers("this belt", append(stage(
-				"v",
+				reduction.VBelt,
 				a.sizeOf(a.pairs[wheelPair].a),
 				a.sizeOf(
 					a.pairs[wheelPair].b,
@@ -244,7 +244,8 @@ func (a *asked) nearest(one *Answer, ratio float64) {
 	}
 	one.Also = fmt.Sprintf("pulleys nearest: %s to %s, %s", a.show(driver/1000, q.Length),
 		a.show(driven/1000, q.Length), q.Ratio(driven/driver))
-	one.offers("these pulleys", stage("v", q.WrittenLength(driver, a.sys), q.WrittenLength(driven, a.sys))...)
+	one.offers("these pulleys", stage(
+		reduction.VBelt, q.WrittenLength(driver, a.sys), q.WrittenLength(driven, a.sys))...)
 }
 
 // driven adds what a motor's speed and torque become behind a ratio.
@@ -278,11 +279,12 @@ func nearestPulleys(ratio float64, sys q.System) (driver, driven float64) {
 // pulleys are the entries of a stage with the two wheels of the question, and more.
 func (a *asked) pulleys(more ...Fill) []Fill {
 	p := a.pairs[wheelPair]
-	return append(stage("v", a.sizeOf(p.a), a.sizeOf(p.b)), more...)
+	return append(stage(
+		reduction.VBelt, a.sizeOf(p.a), a.sizeOf(p.b)), more...)
 }
 
 // stage are the entries of one stage.
-func stage(kind string, driver, driven q.Text) []Fill {
+func stage(kind reduction.Kind, driver, driven q.Text) []Fill {
 	return []Fill{{Field: "reduction.stages[0].kind", Text: q.Text(kind)},
 		{Field: "reduction.stages[0].steps[0].driver", Text: driver},
 		{Field: "reduction.stages[0].steps[0].driven", Text: driven}}

@@ -72,8 +72,18 @@ func (d *derivation) power() {
 	}
 	both := func(v float64) string { return q.Show(v, q.Power, q.Metric) + ", " + q.Show(v, q.Power, q.Inch) }
 	d.add(working.JobWatts, "power at the spindle", both(watts), "P = T·ω, the most over the band",
-		d.show(d.TorqueAt(at), q.Torque)+" at "+d.show(at, q.Speed), source.Mechanics,
-		"With the margin of ×"+q.Figures(d.Margin, 3)+" it is "+both(watts*d.Margin))
+		d.show(d.TorqueAt(at), q.Torque)+" at "+d.show(at, q.Speed), source.Mechanics, d.toBuy(both, watts))
+}
+
+// toBuy says what power to buy for a job that takes so many watts.
+func (d *derivation) toBuy(both func(float64) string, watts float64) string {
+	switch {
+	case d.Usual.Is():
+		return "By the most such work takes, from " + both(watts*d.Usual.Least) + " on; weighed, it may be less"
+	case d.Margin == 1:
+		return "A margin is in it already"
+	}
+	return "With the margin of ×" + q.Figures(d.Margin, 3) + " it is " + both(watts*d.Margin)
 }
 
 // rim derives what pulls at the tool and how fast it goes by, where a diameter is known.

@@ -1166,6 +1166,8 @@ export interface components {
             answer: "yes" | "no" | "unknown";
             /** @description In a few words, to be read from afar */
             brief: string;
+            /** @description What it leans on as long as it is not known, such as: by a usual load; empty for nothing */
+            by: string;
             /** @description What is still to be entered before it is known */
             hangs: components["schemas"]["AssessNext"][];
             /** @enum {string} */

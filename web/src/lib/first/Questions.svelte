@@ -158,8 +158,8 @@
       {#if onReduction.length > 0}Read: {onReduction
           .map((f) => (f.field.endsWith('.kind') ? (catalogue.stage(f.text)?.name ?? f.text) : f.text))
           .join(' · ')}.
-      {:else if between.reply}Not read: two sizes, such as {hintFor('65 mm driving 255 mm', prefs.units, prefs.region)}, a
-        ratio such as 5 : 1, or straight.
+      {:else if between.reply}Not read: two sizes, such as {hintFor('65 mm driving 255 mm', prefs.units, prefs.region)},
+        a ratio such as 5 : 1, or straight.
       {:else}Sizes, teeth or a ratio; “straight” where it sits on the motor's shaft.{/if}
     </p>
   </fieldset>

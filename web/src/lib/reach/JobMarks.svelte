@@ -7,6 +7,13 @@
   const allows = (m: JobMark) => `${m.job.name}: what ${m.job.ceilingIs} allows`;
 </script>
 
+<!-- Under every name and band. -->
+{#each marks.filter((m) => m.least.length > 0) as m (m.job.id)}
+  <path d="{stroke([...m.path, ...m.least.toReversed()])}Z" class="usual {m.state}">
+    <title>{m.job.name}: what such work usually takes, from the least to the most</title>
+  </path>
+  <path d={stroke(m.least)} class="least {m.state}" />
+{/each}
 {#each marks as m (m.job.id)}
   <g class="job {m.state}">
     <g clip-path="url(#plot)">
@@ -33,6 +40,14 @@
 {/each}
 
 <style>
+  .usual {
+    fill: color-mix(in srgb, currentColor 9%, transparent);
+  }
+  .least {
+    fill: none;
+    stroke: currentColor;
+    stroke-dasharray: 3 3;
+  }
   .job path {
     fill: none;
     stroke: currentColor;
@@ -63,16 +78,16 @@
     stroke-width: 4px;
     stroke-linejoin: round;
   }
-  .job.good {
+  .good {
     color: var(--good);
   }
-  .job.just {
+  .just {
     color: var(--brass-ink);
   }
-  .job.stop {
+  .stop {
     color: var(--stop);
   }
-  .job.unknown {
+  .unknown {
     color: var(--soft);
   }
 </style>

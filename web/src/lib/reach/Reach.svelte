@@ -10,8 +10,8 @@
   import { readOut } from './readOut';
   import { figure, scales, shown, speedDomain, type View } from './scale';
 
-  /** What the spindle reaches, with the jobs over it; without goTo nothing that is missing can be gone to. */
-  let { a, goTo }: { a: Assessment; goTo?: (field: string) => void } = $props();
+  /** What the spindle reaches, with the jobs over it. */
+  let { a }: { a: Assessment } = $props();
 
   let view = $state<View>('torque');
   let width = $state(640);
@@ -33,6 +33,7 @@
     [
       ...(a.reach.positions.some((p) => p.fixed) ? ['Between the uprights: where it runs.'] : []),
       ...(a.reach.positions.some((p) => !p.fixed) ? ['Grey: all day. Hatched: a part of the time.'] : []),
+      ...(marks.some((m) => m.least.length > 0) ? ['Dashed: the least of a usual load.'] : []),
       ...(marks.some((m) => m.ceiling.length > 0) ? ['Thin line: a job’s own minutes.'] : []),
       ...(marks.some((m) => m.breakaway) ? ['Stem: to start it.'] : [])
     ].join(' ')
@@ -76,10 +77,7 @@
   </div>
   <p class="px-3 text-sm text-soft" data-word="reach">{legend}</p>
   {#if a.reach.positions.length === 0}
-    <p class="mx-4 mt-2 border-l-4 border-rule bg-card px-3 py-2">
-      The reach is drawn once the line is complete.
-      {#if a.next.field && goTo}<button class="link" onclick={() => goTo(a.next.field)}>{a.next.text}</button>{/if}
-    </p>
+    <p class="mx-4 mt-2 border-l-4 border-rule bg-card px-3 py-2">The reach is drawn once the line is complete.</p>
   {/if}
   <div class="relative min-h-0 flex-1" bind:clientWidth={width} bind:clientHeight={height}>
     {#if a.reach.positions.length > 0 || marks.length > 0}

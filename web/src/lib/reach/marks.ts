@@ -9,6 +9,8 @@ type State = 'good' | 'just' | 'stop' | 'unknown';
 export interface JobMark {
   job: Job;
   path: Point[];
+  /** Where its load is a usual one, the least of it; empty else. What stands in path is the most. */
+  least: Point[];
   ends: [Point, Point];
   text: string;
   state: State;
@@ -35,7 +37,8 @@ export function jobMarks(c: Chart, jobs: Job[], width: number): JobMark[] {
   const marks = jobs
     .filter((job) => job.rpm.length > 0)
     .map((job, i, all): JobMark => {
-      const path = job.rpm.map((rpm, i) => place(c, job.needed[i] ?? 0, rpm));
+      const needs = (share: number) => job.rpm.map((rpm, i) => place(c, (job.needed[i] ?? 0) * share, rpm));
+      const path = needs(1);
       const first = path[0] ?? { x: 0, y: 0 };
       const last = path.at(-1) ?? first;
       const numbered = all.length > mostNamed;
@@ -46,6 +49,7 @@ export function jobMarks(c: Chart, jobs: Job[], width: number): JobMark[] {
       return {
         job,
         path,
+        least: job.least < 1 ? needs(job.least) : [],
         ends: [first, last],
         text,
         state: states[job.outcome] ?? 'stop',

@@ -45,7 +45,7 @@
   {#if below === 'ruler'}
     <Ruler {a} looked={sheet.finding ? sheet.search.looked : undefined} />
   {:else if below === 'reach'}
-    <Reach {a} goTo={(field) => sheet.goTo(field)} />
+    <Reach {a} />
   {:else}
     <WideBand {a} wide={sheet.search.result?.wide} />
     {#if sheet.search.result?.cone.ways.length}<ConeOrBelt {a} cone={sheet.search.result.cone} />{/if}

@@ -157,7 +157,7 @@
               {#if sheet.station === 'reduction'}
                 <ReductionSheet {a} />
               {:else}
-                <Reach {a} goTo={(field) => sheet.goTo(field)} />
+                <Reach {a} />
               {/if}
             {/if}
           </div>

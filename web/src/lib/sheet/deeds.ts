@@ -47,14 +47,7 @@ function acts(sheet: SheetState): Deed[] {
   });
   return [
     { name: 'Rank the shelf for these jobs', group: 'Do', run: () => sheet.show('rank') },
-    {
-      name: 'Find the best reduction',
-      group: 'Do',
-      run: () => {
-        goBench(sheet, 'reduction');
-        sheet.finding = true;
-      }
-    },
+    { name: 'Find the best reduction', group: 'Do', run: () => sheet.findReduction() },
     { name: 'Undo', group: 'Do', keys: 'Ctrl Z', run: () => sheet.undo() },
     { name: 'Redo', group: 'Do', keys: 'Ctrl Shift Z', run: () => sheet.redo() },
     { name: 'Show metric', group: 'Do', run: () => prefs.setUnits('metric') },

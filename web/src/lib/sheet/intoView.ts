@@ -9,7 +9,8 @@ export function intoView(field: string) {
     const id = fieldId(path);
     const el = document.getElementById(id) ?? document.querySelector<HTMLElement>(`[id^="${id}-"]`);
     if (!el) continue;
-    el.closest('details')?.setAttribute('open', '');
+    for (let fold = el.closest('details'); fold; fold = fold.parentElement?.closest('details') ?? null)
+      fold.setAttribute('open', '');
     el.focus();
     el.scrollIntoView({ block: 'center' });
     return;

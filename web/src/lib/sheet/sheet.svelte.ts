@@ -336,6 +336,13 @@ export class SheetState {
     }
   }
 
+  /** Opens the search for the reduction that does most. */
+  findReduction() {
+    this.station = 'reduction';
+    this.show('');
+    this.finding = true;
+  }
+
   /** Leaves the sheet; what is left to save is still saved. */
   close() {
     this.#asked.stop();

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Assessment, Schemas } from '../api/client';
   import { openSheet } from '../sheet/context';
+  import { capital } from '../ui/capital';
   import Mark from '../ui/Mark.svelte';
   import { narrow } from '../ui/narrow.svelte';
   import { bestRemedy } from './remedies';
@@ -30,9 +31,10 @@
 </script>
 
 {#snippet wants(hangs: Schemas['AssessNext'][])}
-  {#each hangs.slice(0, named) as h, i (h.field + h.text)}{#if i > 0},
-    {/if}<button class="link" aria-label="Still to be entered: {h.text}" onclick={() => sheet.goTo(h.field)}
-      >{h.text.replace(/[?.]$/, '')}</button
+  {#each hangs.slice(0, named) as h, i (h.field + h.text)}{i > 0 ? ', ' : ''}<button
+      class="link"
+      aria-label="Still to be entered: {h.text}"
+      onclick={() => sheet.goTo(h.field)}>{h.text.replace(/[?.]$/, '')}</button
     >{/each}{#if hangs.length > named}, and {hangs.length - named} more{/if}
 {/snippet}
 
@@ -76,12 +78,13 @@
             <button class="link" title={remedy.detail} onclick={() => sheet.applyRemedy(remedy)}>{remedy.label}</button
             >:
             {remedy.jobsDone} of {remedy.jobs?.length ?? a.jobs.length}{#if remedy.margin}, {remedy.margin}{/if}
-          {:else if a.does.answer === 'unknown' && besides.length > 0}
-            {@render wants(besides)}
-          {:else if a.does.answer === 'unknown' && a.does.hangs.length > 0}
-            It hangs on the same.
+          {:else if a.does.answer === 'unknown'}
+            {a.does.by ? `${capital(a.does.by)}. ` : ''}{#if besides.length > 0}{@render wants(besides)}
+            {:else if a.does.hangs.length > 0}It hangs on the same.{/if}
           {:else if a.does.answer === 'no'}
-            No change that was tried does it: the verdict says what holds it.
+            No single change does it:
+            <button class="link" onclick={() => sheet.findReduction()}>find the best reduction</button>, or
+            <button class="link" onclick={() => sheet.show('rank')}>rank the shelf</button>
           {/if}
         </p>
       {/if}

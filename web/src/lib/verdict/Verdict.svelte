@@ -39,15 +39,18 @@
       <div class="mt-2 flex gap-3 border-b border-rule py-2.5">
         <Mark level="missing" size={22} />
         <div class="min-w-0 flex-1">
-          <p>
-            <span class="font-semibold">Still to be entered:</span>
-            {#each parts.missing as f, i (f.id)}{#if i > 0},
-              {/if}<button
-                class="link text-left"
-                aria-label="Still to be entered: {f.title}"
-                onclick={() => sheet.goTo(f.field)}>{f.title.replace(/[?.]$/, '')}</button
-              >{/each}
-          </p>
+          <p class="font-semibold">Still to be entered:</p>
+          <ul>
+            {#each parts.missing as f (f.id)}
+              <li>
+                <button
+                  class="link text-left"
+                  aria-label="Still to be entered: {f.title}"
+                  onclick={() => sheet.goTo(f.field)}>{f.title.replace(/[?.]$/, '')}</button
+                >
+              </li>
+            {/each}
+          </ul>
           {#each parts.missing as f (f.id)}
             {#if f.offer}
               {@const offer = f.offer}

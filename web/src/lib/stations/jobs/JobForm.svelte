@@ -7,6 +7,7 @@
   import { openSheet } from '../../sheet/context';
   import Figures from '../../ui/Figures.svelte';
   import LoadFields from './LoadFields.svelte';
+  import MoreFields from './MoreFields.svelte';
   import SpeedFields from './SpeedFields.svelte';
 
   let { i, result }: { i: number; result?: Assessment['jobs'][number] } = $props();
@@ -25,6 +26,7 @@
       .filter((w) => w.id.startsWith('job.') && w.id.endsWith(`.${job?.id}`) && !w.id.startsWith('job.margin.'))
       .map((w) => ({ ...w, label: w.label.replace(`${job?.name || 'Job without a name'}: `, '') }))
   );
+  const watts = $derived(workings.find((w) => w.id.startsWith('job.watts.')));
   const tone = $derived(
     result?.outcome === 'does'
       ? 'text-good'
@@ -46,7 +48,7 @@
       <LoadFields job={at} />
       <Choice
         path="{at}.duty.kind"
-        label="How long"
+        label="How long at a time"
         fallback="continuous"
         options={[
           ['continuous', 'all day'],
@@ -54,27 +56,21 @@
           ['seconds', 'some seconds']
         ]}
       />
-      <Choice
-        path="{at}.start.how"
-        label="It starts"
-        fallback="load"
-        options={[
-          ['load', 'with its load on'],
-          ['idle', 'idle, then the load comes']
-        ]}
-      />
-      <Field
-        path="{at}.start.torque"
-        label="Torque that just starts it"
-        hint={job.start.how === 'idle' ? '0.6 N·m' : 'its load'}
-      />
-      <Field path="{at}.fall" label="Its speed may fall by" hint="any" />
-      <Field path="{at}.margin" label="Margin wanted" hint={result ? String(result.wanted) : '1.5'} />
       {#if job.duty.kind === 'cycle'}
         <Field path="{at}.duty.on" label="On for" hint="5 min" />
         <Field path="{at}.duty.off" label="then off for" hint="10 min" />
       {/if}
-      {#if job.margin}<div class="col-span-2"><Field path="{at}.reason" label="Why that margin" words /></div>{/if}
+      {#if watts}<p class="col-span-2 text-sm">
+          Power to buy: <Worked id={watts.id} class="font-semibold" />{watts.assumes?.[0]
+            ? `. ${watts.assumes?.[0]}.`
+            : ''}
+        </p>{/if}
+      <details class="more col-span-2">
+        <summary class="link min-h-11">how its speed is known, its start, its margin</summary>
+        <div class="grid grid-cols-2 gap-3">
+          <MoreFields job={at} wanted={result ? String(result.wanted) : '1.5'} />
+        </div>
+      </details>
       {#if result}<p class="col-span-2 text-sm text-soft">
           Margin wanted ×{result.wanted}: {result.wantedBy}. {#if result.outcome !== 'cannot-tell'}Margin now <Worked
               id="job.margin.{result.id}"

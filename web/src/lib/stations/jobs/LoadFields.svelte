@@ -17,6 +17,7 @@
   const at = $derived(`${job}.load`);
   const by = $derived(form.text(`${at}.by`) || 'torque');
   const points = $derived(by === 'torque' && form.text(`${at}.shape`) === 'points');
+  const like = $derived(catalogue.likes.find((l) => l.id === form.text(`${at}.comparable.of`)));
   const likesOf = (by: string[]) =>
     catalogue.likes.filter((l) => by.includes(l.by)).map((l) => [l.id, `${l.name}, ${l.says}`] as const);
   const surface = $derived(form.text(`${job}.speed.by`) === 'surface');
@@ -33,7 +34,7 @@
 {#if by === 'cutting' || surface}<CutFields at="{job}.cut" />{/if}
 {#if by === 'scale'}
   <Field path="{at}.scale.radius" label="Hooked at radius" hint="160 mm" />
-  <Field path="{at}.scale.angle" label="Pull to radius" hint="90°" />
+  <Field path="{at}.scale.angle" label="Pull's angle to that arm" hint="90°" />
   <div class="col-span-2"><Pulls path="{at}.scale.running" label="Pulls that keep it moving" /></div>
   <div class="col-span-2"><Pulls path="{at}.scale.breakaway" label="Pulls that just start it" /></div>
   <div class="col-span-2">
@@ -42,12 +43,10 @@
 {:else if by === 'cutting'}
   <CuttingFields at="{at}.cutting" operation={form.text(`${job}.cut.operation`)} {surface} />
 {:else if by === 'comparable'}
-  <Choice
-    path="{at}.comparable.of"
-    label="A machine or work like"
-    options={likesOf(['power', 'torque', 'inertia'])}
-  />
-  <Field path="{at}.comparable.power" label="with a motor of" hint="the larger" />
+  <Choice path="{at}.comparable.of" label="A machine or work like" options={likesOf(['power', 'torque', 'inertia'])} />
+  {#if like?.by === 'power' || like === undefined}
+    <div class="col-span-2"><Field path="{at}.comparable.power" label="with a motor of" hint="the larger" /></div>
+  {/if}
 {:else if by === 'replaced'}
   <Field path="{at}.replaced.power" label="Old motor's power" hint="1/3 hp" />
   <Field path="{at}.replaced.speed" label="at" hint="1425 rpm" />
@@ -77,7 +76,7 @@
     </div>
   {/if}
   <div class="col-span-2">
-    <Field path="{at}.screw.keeps" label="What the thread keeps" hint="30 %, plain thread" />
+    <Field path="{at}.screw.keeps" label="Efficiency of the thread" hint="30 %, plain thread" />
   </div>
   <div class="col-span-2">
     <Tick path="{at}.screw.feed" label="It feeds a tool or table beside a turning spindle" />
@@ -102,29 +101,4 @@
 {:else}
   <Field path="{at}.torque" label="Torque at the spindle" hint="5 lb at 80 mm" />
   <Field path="{at}.power" label="Power, if you have it" hint="to check against" />
-{/if}
-{#if by === 'torque' || by === 'power' || by === 'scale' || by === 'comparable' || by === 'pull' || by === 'screw'}
-  <Choice
-    path="{at}.shape"
-    label="Over the band"
-    fallback="torque"
-    options={[
-      ['torque', 'same torque'],
-      ['power', 'same power'],
-      ['square', 'with speed squared'],
-      ...(by === 'torque' ? ([['points', 'points joined']] as const) : [])
-    ]}
-  />
-{/if}
-{#if by === 'torque' || by === 'power'}
-  <Choice
-    path="{at}.from"
-    label="The figure is"
-    fallback="stated"
-    options={[
-      ['stated', 'stated, worked out'],
-      ['measured', 'measured'],
-      ['comparable', "a like machine's"]
-    ]}
-  />
 {/if}

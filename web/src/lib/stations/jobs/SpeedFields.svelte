@@ -1,5 +1,4 @@
 <script lang="ts">
-  import Choice from '../../form/Choice.svelte';
   import Field from '../../form/Field.svelte';
   import { openForm } from '../../form/context';
 
@@ -12,30 +11,10 @@
   const aTurn = $derived(/\/rev/.test(form.text(`${at}.travelFrom`) + form.text(`${at}.travelTo`)));
 </script>
 
-<Choice
-  path="{at}.by"
-  label="Speed from"
-  fallback="rpm"
-  options={[
-    ['rpm', 'turns per minute'],
-    ['surface', 'surface speed'],
-    ['timed', 'turns counted by hand'],
-    ['travel', 'travel and lead']
-  ]}
-/>
-<Choice
-  path="{at}.cover"
-  label="Of the band"
-  fallback="all"
-  options={[
-    ['all', 'every speed'],
-    ['any', 'one speed will do']
-  ]}
-/>
 {#if by === 'surface'}
-  <div class="col-span-2"><Field path="{at}.surface" label="Surface speed" hint="30 m/min, or the usual one" /></div>
   <Field path="{at}.diameterFrom" label="Smallest diameter" hint="10 mm" />
   <Field path="{at}.diameterTo" label="Largest diameter" hint="60 mm" />
+  <div class="col-span-2"><Field path="{at}.surface" label="Surface speed" hint="30 m/min, or the usual one" /></div>
 {:else if by === 'timed'}
   <Field path="{at}.turns" label="Turns counted" hint="30" />
   <Field path="{at}.time" label="in" hint="40 s" />

@@ -1,0 +1,2 @@
+/** Begins a sentence: its first letter large. */
+export const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
