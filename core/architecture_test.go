@@ -47,7 +47,7 @@ var rooms = map[string]string{
 	"rank":       "control line motor plan quantity reduction shelf words work",
 	"settings":   "control line motor quantity source work working",
 	"powerup":    "judge control line motor plan quantity reduction supply words working",
-	"assess": "powerup judge air control drawing finding line motor numeric plan quantity reduction remedy " +
+	"assess": "powerup judge air control drawing finding line measured motor numeric plan quantity reduction remedy " +
 		"settings source " +
 		"supply " +
 		"verdict words work working",

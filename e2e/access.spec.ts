@@ -168,7 +168,11 @@ for (const [width, height] of [
     await page.getByRole('button', { name: 'rank the shelf for these jobs' }).click();
     await expect(page.getByRole('img', { name: /^All-day torque/ })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
-    await page.getByRole('link', { name: /^(Build|Wiring) / }).click();
+    const more = page.getByRole('button', { name: 'More', exact: true });
+    if (await more.isVisible()) {
+      await more.click();
+      await page.getByRole('menuitem', { name: /^Build / }).click();
+    } else await page.getByRole('link', { name: /^Build / }).click();
     await expect(page.getByRole('img', { name: /^Wiring: / })).toBeVisible();
     for (const tab of ['wiring', 'parts', 'other ways']) {
       await page.getByRole('radio', { name: tab }).click();

@@ -1,4 +1,4 @@
-import { expect, find, answers, saved, station, test } from './workshop';
+import { answers, expect, field, find, machineLimits, moreOfJob, saved, station, test } from './workshop';
 
 test('a job is weighed with a spring scale, breakaway apart from running', async ({ page, workshop }) => {
   await workshop.loadDemo();
@@ -8,6 +8,7 @@ test('a job is weighed with a spring scale, breakaway apart from running', async
   await page.getByLabel('Job', { exact: true }).last().fill('Thick bar');
   await page.getByLabel('Slowest').last().fill('60');
   await page.getByLabel('Fastest').last().fill('110');
+  await moreOfJob(page);
   await page.getByLabel('Wanted of its speeds').last().selectOption('one speed will do');
   await page.getByLabel('Load found by').last().selectOption('weighed with a spring scale');
   await expect(
@@ -123,6 +124,7 @@ test('hot and thin air takes from the reach, and a bare height is in the unit be
   await workshop.loadDemo();
   await page.goto(await workshop.plan('Cider mill', 'A'));
   await station(page, 'Work');
+  await machineLimits(page);
   await expect(page.getByLabel('Hottest')).toHaveCount(0);
   await page.getByLabel('Over 40 °C?').selectOption('yes');
   await page.getByLabel('Hottest').fill('122 °F');
@@ -137,4 +139,39 @@ test('hot and thin air takes from the reach, and a bare height is in the unit be
     page.getByText(/the motor holds 91\s?% of its torque all day, and the drive gives 76\s?% of its amps/)
   ).toBeVisible();
   await expect(page.getByRole('button', { name: /^What the air leaves of its torque: 91/ })).toBeVisible();
+});
+
+test('a figure typed over another is in the other’s unit', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Motor');
+  const power = field(page, 'Power');
+  await expect(power).toHaveValue(/hp$/);
+  await power.fill('3/4');
+  await power.blur();
+  await expect(power).toHaveValue('3/4 hp');
+  await power.fill('0.4 kW');
+  await power.blur();
+  await power.fill('0.6');
+  await power.blur();
+  await expect(power).toHaveValue('0.6 kW');
+  await power.fill('');
+  await power.blur();
+  await power.fill('300');
+  await power.blur();
+  await expect(power).toHaveValue('300 W');
+});
+
+test('a plate is typed in one line and goes to its blanks at one press', async ({ page, workshop }) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Kick wheel, powered', 'B'));
+  await station(page, 'Motor');
+  await page.getByText('type the plate in one line').click();
+  await page.getByLabel('Its plate, as it reads').fill('3~ 1.3 kW 940 rpm 230/400 V 5.8/3.4 A 50 Hz');
+  await page.getByRole('button', { name: 'put it on the plate' }).click();
+  await expect(page.getByLabel('Kind of motor')).toHaveValue('induction-3');
+  await expect(field(page, 'Power')).toHaveValue('1.3 kW');
+  await expect(field(page, 'Speed')).toHaveValue('940 rpm');
+  await expect(field(page, 'Volts').first()).toHaveValue('230/400 V');
+  await expect(page.getByLabel('Its plate, as it reads')).toHaveValue('');
 });

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, find, answers, saved, station, test } from './workshop';
 
@@ -100,13 +100,24 @@ test('a file goes out and comes back; a broken one changes nothing', async ({ pa
   await page.getByLabel('import a file').setInputFiles(path);
   await expect(page.getByText('Added 4 machines, 5 plans and 17 parts.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(2);
+  // Dropped anywhere on the page it is brought in as well.
+  const dropped = await page.evaluateHandle(
+    (text) => {
+      const data = new DataTransfer();
+      data.items.add(new File([text], 'workshop.json', { type: 'application/json' }));
+      return data;
+    },
+    readFileSync(path, 'utf8')
+  );
+  await page.getByRole('main').dispatchEvent('drop', { dataTransfer: dropped });
+  await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(3);
   const broken = info.outputPath('broken.json');
   writeFileSync(broken, '{"format":"jiriki","version":1,\n"machines":[{"machine":');
   await page.getByLabel('import a file').setInputFiles(broken);
   await expect(page.getByRole('alert')).toContainText(
     'Nothing was changed. line 2, column 23: the file breaks off here'
   );
-  await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(2);
+  await expect(page.getByRole('region', { name: 'Cider mill' })).toHaveCount(3);
 });
 
 for (const paper of ['A4', 'Letter'] as const)

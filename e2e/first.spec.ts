@@ -1,4 +1,4 @@
-import { expect, field, answers, station, test } from './workshop';
+import { expect, field, answers, machineLimits, station, test } from './workshop';
 
 test.use({ locale: 'en-US' });
 
@@ -48,7 +48,7 @@ test('a lathe owner with a three-phase motor has an honest verdict on the jobs w
   await step(page.getByLabel('Through').selectOption({ label: 'Inverter' }));
   await step(page.getByRole('button', { name: 'Add it' }).click());
   await expect(answers(page)).toContainText(/Does it do the jobs\? 0 of 3\. Facing steel, large: short by \d+/);
-  await expect(answers(page).getByRole('button', { name: 'find the best reduction' })).toBeVisible();
+  await expect(answers(page).getByRole('button', { name: 'look for a better reduction' })).toBeVisible();
   expect(taken()).toBeLessThanOrEqual(mostSteps);
 });
 
@@ -104,7 +104,7 @@ test('what the browser tells is said in one line, and everything follows it: inc
   await page.getByRole('button', { name: 'Add it' }).click();
   await station(page, 'Work');
   // A bare number is read in the unit beside it, and shown as it was read.
-  await page.getByText('The machine and its limits').click();
+  await machineLimits(page);
   const largest = field(page, 'Largest that turns');
   await largest.fill('13 1/2');
   await expect(largest).toHaveValue('13 1/2');

@@ -1,4 +1,4 @@
-import { expect, saved, station, test } from './workshop';
+import { expect, saved, station, test, moreOfJob } from './workshop';
 
 test('a motor with no plate at all: named, read twice, ranked and chosen', async ({ page, workshop }) => {
   await workshop.loadDemo();
@@ -126,6 +126,7 @@ test('jobs by their methods: a cut, the old motor, an inertia, and a slip in uni
   await page.getByLabel('Load found by').first().selectOption('worked out from the cut');
   await expect(page.getByLabel('Depth of cut').first()).toHaveValue('2 mm');
   await page.getByLabel('Load found by').first().selectOption('torque, as known');
+  await moreOfJob(page);
   await page.getByLabel('Speed from').first().selectOption('turns per minute');
   await page.getByLabel('Slowest').first().fill('20 rev/s');
   await page.getByLabel('Torque at the spindle').first().fill('90 N·m');

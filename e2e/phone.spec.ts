@@ -89,21 +89,42 @@ test('on a phone, and at 200 %, nothing goes sideways and all is large enough fo
   expect(found).toEqual([]);
 });
 
-test('on a phone the strip is 56 px high, the verdict comes before the bench, figures get a keyboard of figures', async ({
+test('on a phone a station opens its bench as a page with a way back, and the rail is a bar at the foot', async ({
   page,
   workshop
 }) => {
   await workshop.loadDemo();
   await page.setViewportSize(phone);
-  await page.goto(await workshop.plan('Cider mill', 'A'));
+  const plan = await workshop.plan('Kick wheel, powered', 'A');
+  await page.goto(plan);
   await expect(answers(page)).toBeVisible();
   for (const tab of await page.getByRole('tab').all()) expect((await tab.boundingBox())?.height).toBeCloseTo(56, 0);
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(verdict).toBeVisible();
+  await expect(page.getByLabel('Amps for ever')).toHaveCount(0);
   await page.getByRole('tab', { name: /^Control/ }).click();
-  const [verdict, bench] = await Promise.all([
-    page.getByRole('region', { name: 'Verdict' }).boundingBox(),
-    page.getByLabel('Amps for ever').boundingBox()
-  ]);
-  expect(verdict?.y ?? 0).toBeLessThan(bench?.y ?? 0);
+  await expect(page.getByRole('heading', { name: 'Control', level: 1 })).toBeVisible();
+  await expect(verdict).toHaveCount(0);
+  await expect(page.getByRole('tab', { name: /^Motor/ })).toBeVisible();
   await expect(page.getByLabel('Amps for ever')).toHaveAttribute('inputmode', 'decimal');
   await expect(page.getByLabel('Name').first()).not.toHaveAttribute('inputmode', 'decimal');
+  await page.goBack();
+  await expect(verdict).toBeVisible();
+  // What is asked for opens its bench with its field in sight.
+  await verdict
+    .getByRole('button', { name: /^Guard the moving parts/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: 'back to the plan' })).toBeAttached();
+  await expect(page.locator('main :focus')).toBeInViewport();
+  await page.getByRole('button', { name: 'back to the plan' }).click();
+  await expect(verdict).toBeVisible();
+
+  const rail = page.getByRole('navigation', { name: 'The work' });
+  const box = await rail.boundingBox();
+  expect(Math.round((box?.y ?? 0) + (box?.height ?? 0))).toBe(phone.height);
+  await expect(rail.getByRole('link')).toHaveText([/^Plan/, /^Power up/, /^Trials/, /^Log/]);
+  await rail.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: /^What is wrong\?/ }).click();
+  await expect(page).toHaveURL(/what-is-wrong$/);
 });

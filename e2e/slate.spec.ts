@@ -1,4 +1,4 @@
-import { expect, saved, test } from './workshop';
+import { expect, find, saved, test } from './workshop';
 
 test('one field from opening the application to the first answer, and on into a plan', async ({ page, workshop }) => {
   await page.goto(workshop.url);
@@ -46,4 +46,42 @@ test('the finder asks the slate too, and what comes of it goes into the open pla
   await expect(page.getByLabel('on the driving shaft').first()).toHaveValue('90 mm');
   await expect(page.getByLabel('Between shafts').first()).toHaveValue('420 mm');
   await saved(page);
+});
+
+test('the finder finds trials, words, exercises and what is wrong by what people call them', async ({
+  page,
+  workshop
+}) => {
+  await workshop.loadDemo();
+  await page.goto(await workshop.plan('Cider mill', 'A'));
+  await expect(page.locator('#station-reduction')).toBeVisible();
+  const found = page.locator('[data-command-item]');
+  await page.keyboard.press('/');
+  const finder = page.getByPlaceholder('Find a field, a finding or something to do');
+  for (const [typed, name] of [
+    ['strobe', 'Trial: '],
+    ['torque wrench', 'Trial: '],
+    ['simulation', 'Dry run'],
+    ['clutch', 'clutch'],
+    ['coil', 'Trial: '],
+    ['diagram', 'Wiring, parts, other ways'],
+    ['training', 'Practice bench'],
+    ['hums', 'What is wrong: Hums, and will not start'],
+    ['growls', 'What is wrong: ']
+  ] as const) {
+    await finder.fill(typed);
+    await expect(found.filter({ hasText: name }).first(), typed).toBeVisible();
+  }
+  await finder.fill('hums');
+  await found.filter({ hasText: 'What is wrong: Hums' }).click();
+  await expect(page).toHaveURL(/what-is-wrong$/);
+  await expect(page.getByText('Switch it off at once').first()).toBeVisible();
+  await page.keyboard.press('/');
+  await finder.fill('knob');
+  await found.filter({ hasText: 'Trial: Knob against speed' }).click();
+  await expect(page).toHaveURL(/trials$/);
+  await expect(page.getByRole('heading', { name: 'Knob against speed' })).toBeVisible();
+  await find(page, 'back-EMF');
+  await expect(page).toHaveURL(/how-to$/);
+  await expect(page.getByText('back-EMF', { exact: true })).toBeInViewport();
 });

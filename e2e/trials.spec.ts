@@ -56,7 +56,7 @@ test('a knob read by hand is named, let into the speed plate, and taken back', a
   await expect(page.getByRole('row', { name: /^reckoned/ })).toBeVisible();
   await expect(page.getByText(/Measured at the marks/)).toBeVisible();
   await page.goto(`${plan}/log`);
-  await expect(page.getByText('Knob against speed, let into the plan')).toBeVisible();
+  await expect(page.getByText('Knob against speed, taken into the plan')).toBeVisible();
 });
 
 test('an instrument sends over HTTP, Space takes it, and it says when it has stopped', async ({ page, workshop }) => {

@@ -8,8 +8,10 @@ import (
 
 	"jiriki/core/control"
 	"jiriki/core/donor"
+	"jiriki/core/fault"
 	"jiriki/core/measured"
 	"jiriki/core/motor"
+	"jiriki/core/practice"
 	q "jiriki/core/quantity"
 	"jiriki/core/reduction"
 	"jiriki/core/script"
@@ -38,6 +40,8 @@ type Catalogue struct {
 	Trials     []measured.Profile       `json:"trials" nullable:"false" doc:"Kinds of trial"`
 	Trial      measured.Trial           `json:"trial" doc:"A trial with nothing filled in"`
 	Taken      measured.Reading         `json:"taken" doc:"A reading of a trial with nothing filled in"`
+	Exercises  []practice.Named         `json:"exercises" nullable:"false" doc:"Exercises of the practice bench"`
+	Symptoms   []fault.Symptom          `json:"symptoms" nullable:"false" doc:"What can be wrong, as it is said"`
 	Pulleys    []q.Text                 `json:"pulleys" nullable:"false" doc:"Standard pitch diameters as they are typed"`
 }
 
@@ -70,6 +74,7 @@ func (a *api) getCatalogue(_ context.Context, in *catalogueInput) (*catalogueOut
 		Reading:    motor.Reading{},
 		Controls:   control.Profiles(),
 		Happenings: script.Happenings(),
+		Exercises:  practice.Exercises(), Symptoms: fault.Symptoms(),
 		Trials:     measured.Profiles(), Trial: measured.Trial{}.Whole(),
 		Stages: reduction.Profiles(), Stage: reduction.Blank(), Pulleys: pulleys,
 		Item: shelf.Item{}.Whole(),

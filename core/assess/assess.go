@@ -30,12 +30,14 @@ type Assessment struct {
 	Findings   []f.Finding              `json:"findings" nullable:"false" doc:"Most serious first"`
 	Fixes      map[f.ID][]remedy.Remedy `json:"fixes" doc:"Changes tried for findings that are not a job's, by finding ID"`
 	Next       Next                     `json:"next"`
+	Measures   []Measure                `json:"measures" nullable:"false" doc:"Trials worth making, what tells most first"`
 	Reach      line.Reach               `json:"reach"`
 	Stations   []Station                `json:"stations" nullable:"false" doc:"Supply to work"`
 	Coverage   line.Coverage            `json:"coverage"`
 	Drawing    drawing.Drawing          `json:"drawing"`
 	Settings   []settings.Setting       `json:"settings" nullable:"false"`
 	SpeedPlate line.SpeedPlate          `json:"speedPlate"`
+	NoPlate    string                   `json:"noPlate" doc:"Why no speed plate may hang by the machine: what stops it, or is not known, that bears on speed; empty where it may"`
 	Workings   []working.Working        `json:"workings" nullable:"false"`
 	Bench      motor.BenchView          `json:"bench" doc:"What the motor's bench readings come to"`
 	Units      q.Units                  `json:"units"`
@@ -137,6 +139,7 @@ func (a *Assessment) answer() {
 	a.Power = saidOfPower(a, power)
 	a.Does = saidOfJobs(a, judge.Jobs(a.asked.results, a.Findings))
 	a.Headline, a.Next = headline(a, t), next(a)
+	a.Measures, a.NoPlate = measures(t, a), plateWithheld(a)
 	a.Stations = summaries(t, a.asked.input, a)
 }
 

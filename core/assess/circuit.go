@@ -79,12 +79,12 @@ func breakerRule(c supply.Circuit, drive control.Resolved) string {
 // box is the heat a drive leaves in its box, and what takes it away.
 func (d *derivations) box() {
 	watts := d.InputWatts() * (1 - d.DriveEfficiency())
-	d.add(working.SupplyBox, "Heat in the drive's box", d.show(watts, q.Power), "P = P_in·(1 − η_drive)",
+	d.add(working.SupplyBox, "Heat in the drive's box", q.Watts(watts), "P = P_in·(1 − η_drive)",
 		d.show(d.InputWatts(), q.Power)+" × "+q.Percent(1-d.DriveEfficiency()), source.InputAmps)
 	area, flow := supply.BoxArea(watts), supply.FanFlow(watts)
-	d.add(working.SupplyBoxSize, "Closed steel box, or a fan", q.Figures(area, 2)+"\u202fm², or "+
-		q.Figures(flow*3600, 2)+"\u202fm³/h", "A = P / (5.5·ΔT), or Q = P / (1200·ΔT)",
-		fmt.Sprintf("%s at %g K over the room", d.show(watts, q.Power), supply.BoxRise), source.BoxCooling,
+	d.add(working.SupplyBoxSize, "Closed steel box, or a fan", supply.AreaText(area, d.sys)+", or "+
+		supply.FlowText(flow, d.sys), "A = P / (5.5·ΔT), or Q = P / (1200·ΔT)",
+		fmt.Sprintf("%s at %s over the room", q.Watts(watts), q.Show(supply.BoxRise, q.Rise, d.sys)), source.BoxCooling,
 		"Sides that face free air; no vents where chips or dust fly")
 }
 

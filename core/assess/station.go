@@ -147,7 +147,7 @@ func reductionStation(t *line.Model, in *plan.Input) Station {
 	}
 	p := &t.Reduction.Positions[0]
 	s.Figures = []Figure{{q.Ratio(p.Ratio), working.ReductionRatio.At(0)},
-		{"keeps " + q.Percent(p.Efficiency), working.ReductionEfficiency}}
+		{lossText(p.Efficiency), working.ReductionEfficiency}}
 	var pairs []string
 	for _, st := range in.Plan.Reduction.Stages {
 		if len(st.Steps) > 0 && !st.Kind.Bare() {
@@ -163,6 +163,14 @@ func reductionStation(t *line.Model, in *plan.Input) Station {
 		s.Note += fmt.Sprintf("; %d positions", n)
 	}
 	return s
+}
+
+// lossText says what a reduction loses of the power that goes in.
+func lossText(efficiency float64) string {
+	if efficiency > 0.9995 {
+		return "loses nothing"
+	}
+	return "loses " + q.Percent(1-efficiency)
 }
 
 func workStation(t *line.Model, in *plan.Input, a *Assessment) Station {

@@ -12,7 +12,9 @@ import (
 	"jiriki/core/finding"
 	"jiriki/core/judge"
 	"jiriki/core/line"
+	"jiriki/core/measured"
 	"jiriki/core/motor"
+	"jiriki/core/plan"
 	"jiriki/core/plan/plantest"
 	q "jiriki/core/quantity"
 	"jiriki/core/work"
@@ -132,4 +134,23 @@ func TestAUsualLoadNeverMakesAYesOfPowerWorse(t *testing.T) {
 		}
 	}
 	t.Fatal("nothing says that it is to be weighed")
+}
+
+// What an answer hangs on is worth measuring before anything else; what is known is not.
+func TestTheTrialThatTellsMostComesFirst(t *testing.T) {
+	in := plantest.Sound()
+	of := func() []measured.Kind {
+		var kinds []measured.Kind
+		for _, m := range assesstest.Of(t, in).Measures {
+			kinds = append(kinds, m.Kind)
+			assert.NotEmpty(t, m.Why)
+		}
+		return kinds
+	}
+	assert.Equal(t, []measured.Kind{measured.Knob, measured.RunUpDown}, of())
+	in.Machine.Jobs = []work.Job{usually("throwing-clay")}
+	assert.Equal(t, measured.Pull, of()[0])
+	in.Plan.Reduction.Stages[0].Guarded = false
+	assert.Equal(t, []measured.Kind{measured.Pull, measured.Insulation}, of(), "nothing is run that may not be powered")
+	assert.Equal(t, measured.Insulation, assesstest.Of(t, plan.Input{Units: q.Metric}).Measures[0].Kind)
 }

@@ -67,8 +67,8 @@ func (b *builder) electrical() {
 	if b.Control.Converts() && !b.Supply.Battery {
 		watts := b.InputWatts()*(1-b.DriveEfficiency()) + b.resistorWatts()
 		b.need("box", "Steel box, earth bar, strain reliefs",
-			fmt.Sprintf("%s\u202fm² of free side, or a fan of %s\u202fm³/h", q.Figures(supply.BoxArea(watts), 2),
-				q.Figures(supply.FanFlow(watts)*3600, 2)), "to shed "+b.show(watts, q.Power))
+			fmt.Sprintf("%s of free side, or a fan of %s", supply.AreaText(supply.BoxArea(watts), b.in.Units),
+				supply.FlowText(supply.FanFlow(watts), b.in.Units)), "to shed "+q.Watts(watts))
 	}
 }
 

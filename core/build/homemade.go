@@ -50,7 +50,7 @@ func (b *builder) homemade() *Homemade {
 		b.part("home.meter", "Ammeter", "0–"+b.show(1.5*amps, q.Current),
 			"there is nothing else to tell of an overload"),
 		b.part("home.knob", "Potentiometer", "as the module asks, insulated shaft", "it may be live: no metal knob"),
-		b.part("home.fan", "Fan or heat sink", b.show(2*amps, q.Power)+" to shed", "about 2 V across what conducts"),
+		b.part("home.fan", "Fan or heat sink", q.Watts(2*amps)+" to shed", "about 2 V across what conducts"),
 		b.part("home.box", "Steel box, earthed", "", "everything in it is at line volts"),
 	}
 	bought := []Part{b.part("control", words.Named(b.in.Plan.Control.Name, "Phase-angle drive"),

@@ -131,7 +131,8 @@ func trials(before, after []m.Trial) (out []Change) {
 				Detail: cut(joined(what, t.Note), 4000)}})
 		}
 		if t.Used != "" && old.Used != t.Used {
-			out = append(out, Change{Key: "let." + t.ID, Entry: Entry{Sort: Let, Title: name + ", let into the plan"}})
+			out = append(out, Change{Key: "let." + t.ID, Entry: Entry{Sort: Let,
+				Title: name + ", taken into the plan"}})
 		}
 		if t.Used == "" && old.Used != "" {
 			out = append(out, Change{Key: "let." + t.ID, Gone: true})

@@ -279,7 +279,7 @@ func (v *verdict) energyFindings() {
 		v.add(f.MotorEnergy, f.Caution, "motor.readings", "Resistance and plate cannot both be true",
 			fmt.Sprintf("At plate amps %s burn %s in the winding; with %s at the shaft that is more than the %s going "+
 				"in. Read the ohms again, leads off and brushes seated, and then doubt the plate.",
-				v.show(ohms.Value, q.Resistance), v.show(heat, q.Power), v.show(v.Power.Value, q.Power),
+				v.show(ohms.Value, q.Resistance), q.Watts(heat), v.show(v.Power.Value, q.Power),
 				v.show(in, q.Power))).Working = working.MotorResistance
 	}
 	ke := v.DC.Ke

@@ -14,6 +14,9 @@ const ThinSpace = "\u202f"
 // feet, a long time in minutes or hours. A value that is not finite is shown as a dash.
 func Show(v float64, d Dimension, s System) string { return ShowFigures(v, d, s, 3) }
 
+// Watts writes power that is heat: in watts whatever the system, as nobody reckons heat in horsepower.
+func Watts(v float64) string { return Show(v, Power, Metric) }
+
 // ShowDown writes a quantity to three figures rounded towards nothing, for a most that must hold when it is typed
 // back in.
 func ShowDown(v float64, d Dimension, s System) string {

@@ -137,7 +137,7 @@ func (s *Sheet) resistor() {
 		value:       s.show(s.Control.Ohms, q.Resistance),
 		formula:     "V = K_e·ω + I·(R + R_series)",
 		substituted: s.show(light, q.Speed) + " lightly loaded, " + s.show(full, q.Speed) + " at rated torque",
-		watch: "Feel it: it must shed " + s.show(s.ResistorHeat(), q.Power) +
+		watch: "Feel it: it must shed " + q.Watts(s.ResistorHeat()) +
 			" without touching anything that burns.",
 		from: source.DCMachine,
 	})

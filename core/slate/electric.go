@@ -107,7 +107,7 @@ var electricRules = []rule{
 			i := v / r
 			one := a.add(i, q.Current, "if it stalls, with nothing to hold it back", "I = V / R",
 				a.show(v, q.Voltage)+" ÷ "+a.show(r, q.Resistance), source.Mechanics)
-			one.Note = "All of it heat: " + a.show(v*v/r, q.Power) + ". Fuse it, and set a current limit."
+			one.Note = "All of it heat: " + q.Watts(v*v/r) + ". Fuse it, and set a current limit."
 		},
 	},
 	{
@@ -115,7 +115,8 @@ var electricRules = []rule{
 		like: "0.9 Ω at 6 A",
 		answer: func(a *asked) {
 			r, i := a.num(ohms), a.num(amps)
-			a.add(i*i*r, q.Power, "heat in it", "P = I² · R", fmt.Sprintf("%s² × %s", a.show(i, q.Current),
+			a.addText(i*i*r, q.Watts(i*i*r), "", "heat in it", "P = I² · R", fmt.Sprintf("%s² × %s", a.show(i,
+				q.Current),
 				a.show(r, q.Resistance)), source.Mechanics)
 			a.add(i*r, q.Voltage, "across it", "V = I · R", a.show(i, q.Current)+" × "+a.show(r, q.Resistance),
 				source.Mechanics)

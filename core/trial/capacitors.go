@@ -90,8 +90,9 @@ func (c *capacitorRun) between() {
 	e.found("Fastest of them", omega[n-1], within(offBy(omega[n-1], tachometerOff, e.stepOf()), 0), none, q.Speed,
 		"as read",
 		"on "+e.show(farads[n-1], q.Capacitance), source.Typed)
-	e.foundShare("Air it moves, power", power, 0, none, "P ∝ n³", fmt.Sprintf("(%s / %s)³", e.show(omega[0],
-		q.Speed),
+	e.foundShare("Power into the air, slowest over fastest", power, 0, none, "P ∝ n³", fmt.Sprintf("(%s / %s)³",
+		e.show(omega[0],
+			q.Speed),
 		e.show(omega[n-1], q.Speed)), source.FanLaws)
 	e.out.Headline = fmt.Sprintf("From %s on %s to %s on %s.", e.show(omega[n-1], q.Speed), e.show(farads[n-1],
 		q.Capacitance),

@@ -104,7 +104,7 @@ func (e *evaluator) slipsMost(rows []m.Taken) []m.Taken {
 
 func (e *evaluator) correctClutch(worst m.Taken) {
 	if !e.stations.Motor.Clutch.Fitted {
-		e.WhyNot("The plan's motor has no clutch: say that it has, and it can be let in.")
+		e.WhyNot("The plan's motor has no clutch: say that it has, and it can be taken in.")
 		return
 	}
 	typed := e.written.Readings[worst.Entry]

@@ -27,7 +27,7 @@ func (e *evaluator) refuse() {
 	}
 	e.out.Said, e.out.Figures, e.out.Curve.Fitted = said, []Figure{}, []Line{}
 	e.out.Headline = said[0].Title + "."
-	e.out.Correction, e.out.WhyNone = nil, "What cannot be is not let in. Read it again."
+	e.out.Correction, e.out.WhyNone = nil, "What cannot be is not taken in. Read it again."
 	if e.out.Next.Text == "" {
 		e.out.Next = Next{Text: "The same once more.", Why: "What was read cannot be."}
 	}

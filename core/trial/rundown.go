@@ -465,7 +465,7 @@ func (e *evaluator) motorLosesMore(inertia float64, c *coastTrial) bool {
 		"at the "+
 		"spindle; by this spin-down all of it together takes %s. Do one of them again, or take the readings of the "+
 		"free "+
-		"run out of the motor; then this can be let in.", e.show(lost, q.Torque), e.show(all, q.Torque)))
+		"run out of the motor; then this can be taken in.", e.show(lost, q.Torque), e.show(all, q.Torque)))
 	e.WhyNot("It and the motor's free run cannot both be so: choose which.")
 	return true
 }

@@ -194,7 +194,7 @@ func strobeTrial(e *evaluator) {
 			"A rate was misread, images were miscounted, or the speed moved between them. Read the rates again, "+
 				"quickly one "+
 				"after the other.")
-		e.WhyNot("There is no one speed to let in.")
+		e.WhyNot("There is no one speed to take in.")
 		return
 	case len(speeds) == 1:
 		e.surely(speeds[0], list, fastest, from)

@@ -180,13 +180,16 @@ func (v *verdict) speedShort(job *work.Need, result line.Result) (title, detail 
 			names[i] = s.Position
 		}
 		return job.Name + ": no one position reaches it all",
-			fmt.Sprintf("Between them %s do. Make it a job for each, or let the band be as wide as one position "+
+			fmt.Sprintf("Between them %s do. Make it a job for each, or ask for no more than one position "+
 				"gives: %s to %s.", strings.Join(names, " and "), speed(result.Low), speed(result.High))
 	}
 	if result.Outcome == line.TooSlow {
-		by := "geared too low or trimmed"
-		if v.TopSpeed < high {
+		by := "the gearing"
+		switch {
+		case v.TopSpeed < high:
 			by = "the machine's own limit"
+		case v.Feed.TopTrim > 0 && v.Feed.TopTrim < 1:
+			by = "the drive's trim to " + q.Percent(v.Feed.TopTrim)
 		}
 		return job.Name + ": not fast enough", "Tops out at " + speed(min(high,
 			v.TopSpeed)) + " under load, " + speed(job.High) +

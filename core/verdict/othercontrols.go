@@ -83,7 +83,6 @@ func (v *verdict) resistorFindings() {
 	if c.Watts > 0 && c.Watts < waste {
 		v.add(f.ControlResistorBurns, f.Stop, "control.watts", "The resistor burns at full load",
 			fmt.Sprintf("%s in it at the motor's rated amps, %s is what it sheds. Use a larger one in free air, away "+
-				"from anything that burns.", v.show(waste, q.Power), v.show(c.Watts,
-				q.Power))).Working = working.ControlWaste
+				"from anything that burns.", q.Watts(waste), q.Watts(c.Watts))).Working = working.ControlWaste
 	}
 }

@@ -518,3 +518,19 @@ func TestTheConductorIsOffered(t *testing.T) {
 	assert.Equal(t, "2.5\u202fmm²", assesstest.Finding(assesstest.Of(t, in), finding.SupplyWire).Offer.Set[0].Value,
 		"three loaded conductors")
 }
+
+// What is not on earth is said once, not as wiring that is not sound besides.
+func TestAFrameThatIsNotEarthedIsOneStop(t *testing.T) {
+	for _, sound := range plantest.Sounds() {
+		in := sound.Input
+		in.Plan.Supply.Earthed = false
+		stops := 0
+		for _, one := range assesstest.Of(t, in).Findings {
+			if one.Level == finding.Stop {
+				stops++
+				assert.NotContains(t, one.Title, "Wiring not sound", sound.What)
+			}
+		}
+		assert.LessOrEqual(t, stops, 1, sound.What)
+	}
+}

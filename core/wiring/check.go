@@ -165,8 +165,16 @@ func (d Diagram) floating() Verdict {
 		touched[w.From], touched[w.To] = true, true
 	}
 	var loose []string
+	well := "Every terminal has its wire."
+	said := !d.earthed().OK // of earth's own terminals
+	if said {
+		well = "Every terminal but those of earth has its wire."
+	}
 	for _, device := range d.Devices {
 		for _, terminal := range device.Terminals {
+			if said && terminal.Name == "PE" {
+				continue
+			}
 			if name := device.ID + ":" + terminal.Name; !terminal.Spare && !touched[name] {
 				loose = append(loose, name)
 			}
@@ -179,7 +187,7 @@ func (d Diagram) floating() Verdict {
 		}
 	}
 	sort.Strings(loose)
-	return verdict("floating", "Nothing left floating", len(loose) == 0, "Every terminal has its wire.",
+	return verdict("floating", "Nothing left floating", len(loose) == 0, well,
 		"Without a wire, or no such terminal: "+strings.Join(loose, ", ")+".")
 }
 

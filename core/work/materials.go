@@ -22,15 +22,15 @@ type Material struct {
 // materials with specific cutting force [from memory] and usual surface speeds [common practice].
 var materials = []Material{
 	{
-		ID: "plain-steel", Name: "Plain steel (S235)", Specific: 1780, Exponent: 0.17, TurningHSS: 30,
+		ID: "plain-steel", Name: "Plain steel", Specific: 1780, Exponent: 0.17, TurningHSS: 30,
 		TurningCarbide: 150, Sawing: 65, Sanding: 1500, grinding: 40,
 	},
 	{
-		ID: "medium-steel", Name: "Medium-carbon steel (C45)", Specific: 2220, Exponent: 0.14, TurningHSS: 25,
+		ID: "medium-steel", Name: "Medium-carbon steel", Specific: 2220, Exponent: 0.14, TurningHSS: 25,
 		TurningCarbide: 120, Sawing: 50, Sanding: 1500, grinding: 40,
 	},
 	{
-		ID: "alloy-steel", Name: "Tough alloy steel (42CrMo4)", Specific: 2500, Exponent: 0.26, TurningHSS: 18,
+		ID: "alloy-steel", Name: "Tough alloy steel", Specific: 2500, Exponent: 0.26, TurningHSS: 18,
 		TurningCarbide: 90, Sawing: 35, Sanding: 1500, grinding: 40,
 	},
 	{

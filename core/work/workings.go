@@ -173,7 +173,7 @@ func (d *derivation) cutting() {
 	}
 	d.add(working.JobPower, "power in the cut", d.show(c.Power, q.Power), "P = T·ω",
 		d.show(c.Torque, q.Torque)+" "+
-			map[bool]string{true: "where the torque is most", false: "at the top of the band"}[c.Sizes],
+			map[bool]string{true: "where the torque is most", false: "at its fastest"}[c.Sizes],
 		source.Mechanics)
 	unit := ""
 	if c.Removal > 0 {

@@ -45,6 +45,14 @@ class CatalogueState {
   get donors() {
     return this.#data?.donors ?? [];
   }
+  /** Exercises of the practice bench. */
+  get exercises() {
+    return this.#data?.exercises ?? [];
+  }
+  /** What can be wrong, as it is said. */
+  get symptoms() {
+    return this.#data?.symptoms ?? [];
+  }
   /** Retrofits that are often made. */
   get pairs() {
     return this.#data?.pairs ?? [];

@@ -91,6 +91,9 @@ const trade: readonly Entry[] = [
 /** Every word that is explained. */
 export const glossary: readonly Entry[] = [...own, ...trade];
 
+/** Where a word is told on the page of the words. */
+export const wordId = (word: string) => `word-${word.replace(/[^a-z0-9]+/gi, '-')}`;
+
 /** How one goes about it, in the order the work is done. */
 export const steps: readonly (readonly [what: string, how: string])[] = [
   [

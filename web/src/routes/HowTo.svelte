@@ -1,7 +1,7 @@
 <script lang="ts">
   import Finder from '../lib/ui/Finder.svelte';
   import TopBar from '../lib/ui/TopBar.svelte';
-  import { glossary, steps } from '../lib/words';
+  import { glossary, steps, wordId } from '../lib/words';
 </script>
 
 <svelte:head><title>How to go about it | Jiriki</title></svelte:head>
@@ -37,7 +37,7 @@
     <h2 id="words" class="text-2xl">Words used here</h2>
     <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
       {#each glossary as [word, means] (word)}
-        <dt class="font-semibold">{word}</dt>
+        <dt class="font-semibold" id={wordId(word)} tabindex="-1">{word}</dt>
         <dd class="text-soft">{means}</dd>
       {/each}
     </dl>

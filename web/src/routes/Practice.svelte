@@ -14,6 +14,7 @@
     asked.again();
     return () => asked.stop();
   });
+  const begin = $derived(asked.answer?.[0]);
   const exercise = $derived(params?.exercise ?? '');
   let at = $state.raw<PracticeState>();
   $effect(() => {
@@ -61,11 +62,43 @@
         are. Find out what is asked with as little time and risk as you can; what you did is marked, and what would have
         been better is said.
       </p>
+      {#if begin}
+        <p class="caption mt-4">Begin with</p>
+        <p class="text-lg"><a class="link font-semibold" href="#/practice/{begin.id}">{begin.name}</a></p>
+        <p class="text-soft">{begin.about}</p>
+        <!-- What it gives, as a sketch: an instrument read, and the mark it earns. -->
+        <svg viewBox="0 0 320 116" class="mt-3 w-full max-w-md" role="img" aria-label="What it gives, as a sketch">
+          <path d="M20 96A62 62 0 0 1 144 96" class="dial" />
+          {#each [0, 1, 2, 3, 4, 5, 6] as k (k)}
+            <path d="M26 96h9" class="dial" transform="rotate({k * 30} 82 96)" />
+          {/each}
+          <path d="M82 96L116 52" class="needle" />
+          <text x="82" y="112" text-anchor="middle">read it</text>
+          <path d="M156 70h28m-7 -6l8 6l-8 6" class="dial" />
+          <text x="204" y="48">found</text>
+          <text x="204" y="72">what it cost</text>
+          <text x="204" y="96">what could have hurt</text>
+        </svg>
+      {/if}
     {/if}
   </div>
 </main>
 
 <style>
+  .dial,
+  .needle {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .needle {
+    stroke: var(--brass);
+    stroke-width: 2.4;
+  }
+  text {
+    fill: var(--soft);
+    font-size: 13px;
+  }
   .practice {
     display: grid;
     grid-template-columns: 17rem minmax(0, 1fr);

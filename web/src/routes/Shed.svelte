@@ -12,7 +12,8 @@
   import ShelfSummary from '../lib/shed/ShelfSummary.svelte';
   import Slate from '../lib/slate/Slate.svelte';
   import Habits from '../lib/ui/Habits.svelte';
-  import Finder, { type Deed } from '../lib/ui/Finder.svelte';
+  import Finder from '../lib/ui/Finder.svelte';
+  import type { Deed } from '../lib/ui/find';
   import TopBar from '../lib/ui/TopBar.svelte';
 
   let said = $state('');
@@ -66,8 +67,6 @@
       group: 'Do',
       run: () => document.getElementById('export-workshop')?.click()
     },
-    { name: 'Practice bench', group: 'Go to', run: () => void push('/practice') },
-    { name: 'How to go about it, and the words used here', group: 'Go to', run: () => void push('/how-to') },
     { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
     { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') }
   ]);

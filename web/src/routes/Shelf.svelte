@@ -10,7 +10,8 @@
   import { ItemState } from '../lib/shelf/item.svelte';
   import { setOnShelf, stock } from '../lib/shelf/stock.svelte';
   import { sorts, states } from '../lib/shelf/words';
-  import Finder, { type Deed } from '../lib/ui/Finder.svelte';
+  import Finder from '../lib/ui/Finder.svelte';
+  import type { Deed } from '../lib/ui/find';
   import TopBar from '../lib/ui/TopBar.svelte';
 
   let { params }: { params?: { id?: string } } = $props();

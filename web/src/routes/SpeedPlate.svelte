@@ -18,41 +18,47 @@
     {@const measured = plate.positions.some((p) => p.measured.length > 0)}
     {#if plate.positions.length === 0}
       <p class="mt-8 text-xl">The line is not complete, so there are no speeds to print. {a.next.text}</p>
+    {:else if a.noPlate}
+      <p class="mt-8 font-head text-2xl">No speed plate yet.</p>
+      <p class="mt-2 text-xl">{a.noPlate}</p>
+      <p class="mt-2">A plate by the machine is followed: it is printed once nothing that bears on speed is open.</p>
     {:else}
       <div class="max mt-5">
         <p class="font-head text-2xl">{plate.limited ? 'Never over' : 'Tops out at'}</p>
         <p class="figure">{figure(plate.maxRpm)}<span class="text-3xl"> rpm</span></p>
       </div>
       <h2 class="mt-6 text-2xl">Spindle rpm{fixed ? ' under load' : ', knob from 1 to 10'}</h2>
-      <table class="mt-2 w-full">
-        <thead>
-          <tr
-            ><th scope="col">position</th>{#each plate.knob as k (k)}<th scope="col"
-                >{fixed ? 'on' : Math.round(k * 10)}</th
-              >{/each}</tr
-          >
-        </thead>
-        <tbody>
-          {#each plate.positions as p, row (row)}
-            <tr>
-              <th scope="row"
-                >{plate.positions.length > 1 ? p.label : 'spindle rpm'}<span class="block text-base font-normal"
-                  >{p.ratio}</span
-                ></th
-              >
-              {#each p.rpm as rpm, i (i)}{@const shown = p.measured.length > 0 ? (p.measured[i] ?? 0) : rpm}<td
-                  class:job={inJob(plate, shown)}>{turns(shown)}</td
-                >{/each}
-            </tr>
-            {#if p.measured.length > 0}
-              <tr class="reckoned">
-                <th scope="row">reckoned</th>
-                {#each p.rpm as rpm, i (i)}<td>{turns(rpm)}</td>{/each}
+      <div class="wide">
+        <table class="mt-2 w-full">
+          <thead>
+            <tr
+              ><th scope="col">position</th>{#each plate.knob as k (k)}<th scope="col"
+                  >{fixed ? 'on' : Math.round(k * 10)}</th
+                >{/each}</tr
+            >
+          </thead>
+          <tbody>
+            {#each plate.positions as p, row (row)}
+              <tr>
+                <th scope="row"
+                  >{plate.positions.length > 1 ? p.label : 'spindle rpm'}<span class="block text-base font-normal"
+                    >{p.ratio}</span
+                  ></th
+                >
+                {#each p.rpm as rpm, i (i)}{@const shown = p.measured.length > 0 ? (p.measured[i] ?? 0) : rpm}<td
+                    class:job={inJob(plate, shown)}>{turns(shown)}</td
+                  >{/each}
               </tr>
-            {/if}
-          {/each}
-        </tbody>
-      </table>
+              {#if p.measured.length > 0}
+                <tr class="reckoned">
+                  <th scope="row">reckoned</th>
+                  {#each p.rpm as rpm, i (i)}<td>{turns(rpm)}</td>{/each}
+                </tr>
+              {/if}
+            {/each}
+          </tbody>
+        </table>
+      </div>
       <p class="mt-1">
         {fixed ? '' : 'A dot is under the slowest steady speed, or over what the machine allows. '}Ruled-under speeds
         lie in a job's band.
@@ -90,6 +96,12 @@
     border: 3px solid #111;
     padding: 3mm 6mm;
     display: inline-block;
+  }
+  /* Ten marks of a knob are wider than a phone. */
+  @media screen {
+    .wide {
+      overflow-x: auto;
+    }
   }
   .figure {
     font-family: var(--font-head);

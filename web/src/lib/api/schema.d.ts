@@ -1156,6 +1156,11 @@ export interface components {
             /** @description Where the wanted margin comes from */
             wantedBy: string;
         };
+        AssessMeasure: {
+            /** @description The kind of trial */
+            kind: string;
+            why: string;
+        };
         AssessNext: {
             /** @description Where it is answered; empty when nothing is left */
             field: string;
@@ -1213,7 +1218,11 @@ export interface components {
             jobsDone: number;
             /** @description May it be powered is answered by yes: no stop is open, and nothing it hangs on is missing */
             mayPower: boolean;
+            /** @description Trials worth making, what tells most first */
+            measures: components["schemas"]["AssessMeasure"][];
             next: components["schemas"]["AssessNext"];
+            /** @description Why no speed plate may hang by the machine: what stops it, or is not known, that bears on speed; empty where it may */
+            noPlate: string;
             /** @description May it be powered? */
             power: components["schemas"]["AssessSaid"];
             reach: components["schemas"]["LineReach"];
@@ -1353,6 +1362,8 @@ export interface components {
             controls: components["schemas"]["ControlProfile"][];
             /** @description What usually holds what */
             donors: components["schemas"]["Donor"][];
+            /** @description Exercises of the practice bench */
+            exercises: components["schemas"]["PracticeNamed"][];
             /** @description What can happen in a dry run */
             happenings: components["schemas"]["ScriptHappening"][];
             /** @description A part with nothing filled in */
@@ -1382,6 +1393,8 @@ export interface components {
             stage: components["schemas"]["ReductionDescribedStage"];
             /** @description Kinds of stage */
             stages: components["schemas"]["ReductionProfile"][];
+            /** @description What can be wrong, as it is said */
+            symptoms: components["schemas"]["FaultSymptom"][];
             /** @description A reading of a trial with nothing filled in */
             taken: components["schemas"]["MeasuredReading"];
             /** @description A trial with nothing filled in */

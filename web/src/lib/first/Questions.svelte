@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tick } from 'svelte';
+  import { tick, untrack } from 'svelte';
   import { push } from 'svelte-spa-router';
   import { api, call, sayProblem, type Schemas } from '../api/client';
   import { catalogue } from '../catalogue.svelte';
@@ -8,15 +8,20 @@
   import { handOver } from '../sheet/handover';
   import { fillIn } from '../slate/fill';
   import PlateLine from '../slate/PlateLine.svelte';
-  import { ReadLine } from './line.svelte';
+  import { SlateState } from '../slate/slate.svelte';
   import { sockets } from './sockets';
 
   /** Four questions that make a plan; a name alone is enough. */
   let { large = false }: { large?: boolean } = $props();
 
-  const name = new ReadLine();
-  const plate = new ReadLine();
-  const between = new ReadLine();
+  const name = new SlateState();
+  const plate = new SlateState();
+  const between = new SlateState();
+  const lines = [name, plate, between];
+  $effect(() => () => lines.forEach((line) => line.stop()));
+  $effect(() => {
+    if (prefs.units) untrack(() => lines.forEach((line) => line.again()));
+  });
   let kind = $state<string>();
   let motor = $state<string>();
   let socket = $state('');
@@ -37,7 +42,7 @@
 
   let plateField: HTMLInputElement;
   const takePair = async (pair: Schemas['DonorPair']) => {
-    name.text = pair.machine;
+    name.ask(pair.machine);
     kind = pair.kind;
     const from = catalogue.donors.find((d) => d.id === pair.donor);
     motor = (from?.in.find((i) => i.region === prefs.region) ?? from)?.holds[0];
@@ -50,9 +55,9 @@
 
   const add = async (e: SubmitEvent) => {
     e.preventDefault();
-    if (name.blank) return void (error = 'What machine is it? A name is enough.');
+    if (!name.typed.trim()) return void (error = 'What machine is it? A name is enough.');
     const { data, problem } = await call(() =>
-      api.POST('/api/machines', { body: { name: name.text, kind: kindNow, units: prefs.units } })
+      api.POST('/api/machines', { body: { name: name.typed, kind: kindNow, units: prefs.units } })
     );
     if (!data) return void (error = sayProblem(problem));
     const answers: Schemas['SlateFill'][] = [
@@ -86,7 +91,8 @@
           class="blank"
           maxlength="120"
           placeholder="Bench lathe with a dead motor"
-          bind:value={name.text}
+          value={name.typed}
+          oninput={(e) => name.ask(e.currentTarget.value)}
           aria-invalid={error ? 'true' : undefined}
           aria-describedby={error ? 'new-machine-error' : undefined}
         />
@@ -118,7 +124,8 @@
           autocomplete="off"
           spellcheck="false"
           placeholder={hintFor('0.6 kW, 930 rpm, 230 V, 4.9 A', prefs.units, prefs.region)}
-          bind:value={plate.text}
+          value={plate.typed}
+          oninput={(e) => plate.ask(e.currentTarget.value)}
           bind:this={plateField}
         />
       </div>
@@ -152,7 +159,8 @@
       autocomplete="off"
       spellcheck="false"
       placeholder={hintFor('65 mm driving 255 mm, 380 mm apart', prefs.units, prefs.region)}
-      bind:value={between.text}
+      value={between.typed}
+      oninput={(e) => between.ask(e.currentTarget.value)}
     />
     <p class="echo" aria-live="polite">
       {#if onReduction.length > 0}Read: {onReduction

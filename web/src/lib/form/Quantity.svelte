@@ -1,6 +1,6 @@
 <script lang="ts">
   import { prefs } from '../prefs.svelte';
-  import { isBare, keyboardFor, withUnit, type Beside } from './units';
+  import { isBare, keyboardFor, unitIn, withUnit, type Beside } from './units';
 
   interface Props {
     id?: string;
@@ -9,7 +9,7 @@
     value: string;
     beside: Beside;
     /** What is kept of a text; a bare number gets the unit beside it. */
-    keep?: (text: string) => string;
+    keep?: (text: string, unit: string) => string;
     hint?: string;
     /** Takes two figures ("115/230") or a word as well as one figure. */
     mixed?: boolean;
@@ -22,7 +22,7 @@
     label,
     value,
     beside,
-    keep = (text) => withUnit(text, beside.shown),
+    keep = withUnit,
     hint = '',
     mixed = false,
     invalid = false,
@@ -32,12 +32,20 @@
 
   // While a bare number is being typed it stands as typed, and is kept with its unit; left, it shows as it was taken.
   let typed = $state<string>();
-  const shown = $derived(typed !== undefined && keep(typed) === value ? typed : value);
-  const unit = $derived(shown === '' || shown !== value ? beside.shown : isBare(shown) ? beside.kept : '');
+  // A figure typed over another is in the other's unit: 3/4 over ½ hp is ¾ hp.
+  let stood = $state('');
+  const bare = $derived(stood || beside.shown);
+  const shown = $derived(typed !== undefined && keep(typed, bare) === value ? typed : value);
+  const unit = $derived(shown === '' || shown !== value ? bare : isBare(shown) ? beside.kept : '');
   const placeholder = $derived(unit && hint.endsWith(unit) ? hint.slice(0, hint.length - unit.length).trimEnd() : hint);
   const set = (e: Event) => {
     typed = (e.currentTarget as HTMLInputElement).value;
-    onchange(keep(typed));
+    onchange(keep(typed, bare));
+  };
+  const come = () => (stood = isBare(value) ? beside.kept : unitIn(value));
+  const leave = () => {
+    typed = undefined;
+    stood = '';
   };
 </script>
 
@@ -54,7 +62,8 @@
     {placeholder}
     value={shown}
     oninput={set}
-    onblur={() => (typed = undefined)}
+    onfocus={come}
+    onblur={leave}
     style:padding-right={unit ? `${unit.length * 0.5 + 0.7}rem` : undefined}
     aria-invalid={invalid ? 'true' : undefined}
     aria-describedby={describedby}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { besideOf, isBare, keyboardFor, withUnit } from './units';
+import { besideOf, isBare, keyboardFor, unitIn, withUnit } from './units';
 
 describe('the unit beside a field', () => {
   it('is that of the system', () => {
@@ -29,6 +29,27 @@ describe('the unit beside a field', () => {
     expect(withUnit('45', '°')).toBe('45°');
     expect(withUnit('8 mm', 'in')).toBe('8 mm');
     expect(withUnit('8', '')).toBe('8');
+  });
+
+  it('is read off the figure that stands there', () => {
+    for (const [text, unit] of [
+      ['1/2 hp', 'hp'],
+      ['½ hp', 'hp'],
+      ['1 1/4 in', 'in'],
+      ['5/8"', '"'],
+      ['0.37 kW', 'kW'],
+      ['14.5 lbf·ft', 'lbf·ft'],
+      ['30 m/min', 'm/min'],
+      ['90°', '°'],
+      ['12 kg·m²', 'kg·m²'],
+      ['80', ''],
+      ['', ''],
+      ['5 lb at 80 mm', ''],
+      ['115/230 V', 'V'],
+      ['about 3 hp', ''],
+      ['hp', '']
+    ] as const)
+      expect(unitIn(text), text).toBe(unit);
   });
 
   it('says which keyboard suits', () => {

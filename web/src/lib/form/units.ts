@@ -32,6 +32,11 @@ export const inMoney = (mark: string) => ({
 const marks = '½¼¾⅓⅔⅛⅜⅝⅞';
 const bareForm = new RegExp(`^[-+−]?(\\d+([.,]\\d*)?|[.,]\\d+|(\\d+[ -])?\\d+/(2|3|4|8|16|32|64)|\\d*\\s?[${marks}])$`);
 
+const oneUnit = new RegExp(`^[-+−]?[\\d.,/ ${marks}-]*[\\d${marks}]\\s*([\\p{L}°%µΩ"'][\\p{L}°%µΩ·²³/"']*)$`, 'u');
+
+/** The unit of one figure as it stands in a field; empty for none, and for what is more than a figure and its unit. */
+export const unitIn = (text: string) => oneUnit.exec(text.trim())?.[1] ?? '';
+
 /** Whether a text is a number and nothing else. */
 export const isBare = (text: string) => bareForm.test(text.trim());
 

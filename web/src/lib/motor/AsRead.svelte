@@ -2,6 +2,7 @@
   import { catalogue } from '../catalogue.svelte';
   import Figures from '../ui/Figures.svelte';
   import { openForm } from '../form/context';
+  import OneLine from './OneLine.svelte';
   import Plate from './Plate.svelte';
 
   /** A motor as its plate reads, what its kind is like, and what all that is known makes it. */
@@ -34,4 +35,5 @@
     </dl>
   </details>
 {/if}
+<OneLine {at} />
 <Figures title="What that makes it" {workings} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DropdownMenu } from 'bits-ui';
   import { openSheet } from '../sheet/context';
   import { outbox } from '../log/send.svelte';
   import { railState } from '../trials/state';
@@ -21,15 +22,11 @@
     }
   );
   const all = $derived(known ? stepsOf(known) : []);
-  const steps = $derived(
-    narrow.is
-      ? onPhone.flatMap(([panel, name]) => all.filter((s) => s.panel === panel).map((s) => ({ ...s, name })))
-      : all
-  );
-  const others = $derived(narrow.is ? all.filter((s) => !onPhone.some(([panel]) => panel === s.panel)) : []);
+  const steps = $derived(all.filter((s) => !narrow.is || onPhone.includes(s.panel)));
+  const others = $derived(all.filter((s) => narrow.is && !onPhone.includes(s.panel)));
   const next = $derived(known && nextOf(known));
   const here = $derived(
-    sheet.panel === 'rank' || sheet.panel === 'controls' || sheet.panel === 'beside' ? '' : sheet.panel
+    (['rank', 'controls', 'beside', 'bench'] as const).some((of) => of === sheet.panel) ? '' : sheet.panel
   );
   const go = () => {
     if (!next) return;
@@ -54,15 +51,20 @@
     {/each}
   </ol>
   {#if others.length > 0}
-    <p class="others text-sm">
-      {#each others as s (s.name)}
-        <a
-          class="link min-h-8 content-center"
-          href={sheet.address(s.panel)}
-          aria-current={here === s.panel ? 'step' : undefined}>{s.name}</a
-        >
-      {/each}
-    </p>
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger class="more-steps" aria-current={others.some((s) => s.panel === here) ? 'step' : undefined}
+        >More</DropdownMenu.Trigger
+      >
+      <DropdownMenu.Portal disabled>
+        <DropdownMenu.Content class="menu" side="top" align="end" sideOffset={6}>
+          {#each others as s (s.name)}
+            <DropdownMenu.Item class="menu-item" onSelect={() => sheet.show(s.panel)}
+              >{s.name} <span class="ml-auto text-sm text-soft">{s.state}</span></DropdownMenu.Item
+            >
+          {/each}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   {/if}
   {#if next}
     <p class="next text-sm text-soft">
@@ -98,13 +100,6 @@
   }
   .state {
     white-space: nowrap;
-  }
-  .others {
-    display: flex;
-    flex: 1 1 100%;
-    justify-content: space-between;
-    padding: 0.15rem 1rem;
-    border-top: 1px solid var(--rule);
   }
   .next {
     display: flex;
@@ -149,9 +144,36 @@
       display: none;
     }
   }
+  /* On a phone a bar at the foot, for the thumb. */
   @media (width < 40rem) {
-    .step {
-      min-height: 2.9rem;
+    .rail {
+      position: fixed;
+      z-index: 15;
+      right: 0;
+      bottom: 0;
+      left: 0;
+      flex-wrap: nowrap;
+      border-top: 2px solid var(--ink);
+      border-bottom: 0;
+      background: var(--card);
+    }
+    li {
+      flex: 1 1 0;
+    }
+    .step,
+    .rail :global(.more-steps) {
+      min-height: 3.8rem;
+      border-bottom-width: 0;
+    }
+    .step.here,
+    .rail :global(.more-steps[aria-current]) {
+      background: var(--paper);
+    }
+    .rail :global(.more-steps) {
+      min-width: 4.4rem;
+      font-family: var(--font-head);
+      font-size: 1.1rem;
+      font-weight: 600;
     }
   }
 </style>

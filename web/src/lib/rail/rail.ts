@@ -32,13 +32,8 @@ export interface Step {
   bad: boolean;
 }
 
-/** What is wanted on a phone at the bench, in this order, and what it is called there; the rest is one line below. */
-export const onPhone: readonly (readonly [Panel, string])[] = [
-  ['power', 'Power up'],
-  ['build', 'Wiring'],
-  ['trials', 'Trials'],
-  ['log', 'Log']
-];
+/** What stands in the bar at a phone's foot; the rest is under "More". */
+export const onPhone: readonly Panel[] = ['', 'power', 'trials', 'log'];
 
 /** The steps of the work, in the order it is done. */
 export function stepsOf({ a, dry, parts, steps, trials, log }: Known): Step[] {

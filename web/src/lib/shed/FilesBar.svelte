@@ -11,10 +11,28 @@
 
   const megabytes = (bytes: number) => (bytes / 1e6).toFixed(1);
 
-  const bring = async (e: Event) => {
+  const chosen = async (e: Event) => {
     const input = e.currentTarget as HTMLInputElement;
     const file = input.files?.[0];
+    if (file) await bring(file);
+    input.value = '';
+  };
+  /** A file may be dropped anywhere on the page. */
+  let over = $state(false);
+  const holdsFile = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false;
+  const drag = (e: DragEvent) => {
+    if (!holdsFile(e)) return;
+    e.preventDefault();
+    over = true;
+  };
+  const drop = (e: DragEvent) => {
+    over = false;
+    const file = e.dataTransfer?.files[0];
     if (!file) return;
+    e.preventDefault();
+    if (!busy) void bring(file);
+  };
+  const bring = async (file: File) => {
     busy = { words: `Reading ${file.name}`, share: 0 };
     // The file goes as it is: the server reads it strictly and says where it is wrong.
     const { data, problem } = await sendFile<Schemas['Imported']>('/api/import', file, 'application/json', (share) => {
@@ -25,7 +43,6 @@
     said = data
       ? `Added ${data.machines} machines, ${data.plans} plans and ${data.parts} parts.`
       : `Nothing was changed. ${sayProblem(problem)}`;
-    input.value = '';
     if (data) onimported();
   };
   const take = async (path: string, name: string) => {
@@ -48,7 +65,9 @@
   };
 </script>
 
+<svelte:window ondragover={drag} ondragleave={() => (over = false)} ondrop={drop} />
 <section
+  class:over
   class="mt-10 flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-rule pt-3 text-soft"
   aria-label="Files"
 >
@@ -62,12 +81,12 @@
     >the same with its pictures</button
   >
   <label class="link cursor-pointer focus-within:outline-2 focus-within:outline-iron">
-    import a file<input
+    import a file, or drop one on the page<input
       class="sr-only"
       type="file"
       accept=".json,.zip,application/json,application/zip"
       disabled={busy !== undefined}
-      onchange={bring}
+      onchange={chosen}
     />
   </label>
   <a class="link" href="/api/open-file.schema.json">the open file's schema</a>
@@ -80,3 +99,10 @@
     <p role={failed ? 'alert' : 'status'} class={failed ? 'text-stop' : ''}>{said}</p>
   {/if}
 </section>
+
+<style>
+  .over {
+    outline: 2px dashed var(--iron);
+    outline-offset: 0.5rem;
+  }
+</style>

@@ -15,6 +15,8 @@
   import FoundPanel from '../reduction/FoundPanel.svelte';
   import ReductionSheet from '../reduction/ReductionSheet.svelte';
   import ClashPanel from '../form/ClashPanel.svelte';
+  import { capital } from '../ui/capital';
+  import { narrow } from '../ui/narrow.svelte';
   import { provideSheet } from './context';
   import Verdict from '../verdict/Verdict.svelte';
   import SheetBar from './SheetBar.svelte';
@@ -71,7 +73,7 @@
   /** Whatever floats above the sheet closes first. */
   const floats = () => document.querySelector('[role="dialog"], [role="menu"], [role="listbox"]') !== null;
   const back = () => {
-    if (sheet.panel !== '') sheet.show('');
+    if (!sheet.onPlan || page) sheet.show('');
     else sheet.finding = false;
   };
   const key = (e: KeyboardEvent) => {
@@ -97,12 +99,14 @@
   };
 
   /** The line is worked on in Plan and watched in Dry run; elsewhere it makes room, unless it is asked for. */
-  const onLine = $derived(sheet.panel === '' || sheet.panel === 'dry');
+  const onLine = $derived(sheet.onPlan || sheet.panel === 'dry');
+  /** On a phone a station's bench is a page of its own. */
+  const page = $derived(narrow.is && sheet.panel === 'bench');
   let lineShown = $state(false);
 
   const choose = (station: string) => {
     sheet.station = station as StationName;
-    sheet.show('');
+    sheet.showBench();
   };
 </script>
 
@@ -112,7 +116,7 @@
 <Tabs.Root value={sheet.station} onValueChange={choose}>
   {#snippet child({ props })}
     <div {...props} class="sheet flex flex-col">
-      {#if sheet.panel === ''}
+      {#if sheet.onPlan && !page}
         <!-- What is wanted most, for who goes by keys. -->
         <p class="skip">
           <button onclick={() => focus('#verdict')}>to the verdict</button>
@@ -132,13 +136,13 @@
             drawing={a.drawing}
             selected={sheet.station}
             onselect={choose}
-            play={sheet.panel === 'dry' || (starting && sheet.panel === '') ? sheet.dry.play : undefined}
-            onstart={sheet.panel === '' && sheet.dry.answer?.runs ? start : undefined}
-            starting={starting && sheet.panel === ''}
+            play={sheet.panel === 'dry' || (starting && sheet.onPlan) ? sheet.dry.play : undefined}
+            onstart={sheet.onPlan && sheet.dry.answer?.runs ? start : undefined}
+            starting={starting && sheet.onPlan}
           />
         {/if}
       {/if}
-      {#if sheet.panel !== ''}
+      {#if sheet.panel !== '' && sheet.panel !== 'bench'}
         <main class="min-h-0 flex-1 overflow-y-auto">
           {#await panelFor(sheet.panel) then Panel}
             <Panel />
@@ -146,12 +150,22 @@
             <p role="alert" class="p-4">This view could not be fetched: the server is not answering.</p>
           {/await}
         </main>
+      {:else if page}
+        <main class="bench">
+          <p><button class="link min-h-11" onclick={() => sheet.show('')}>‹ back to the plan</button></p>
+          <h1 class="font-head text-2xl font-semibold" tabindex="-1">{capital(sheet.station)}</h1>
+          <Tabs.Content value={sheet.station}>
+            {#snippet child({ props })}<div {...props} class="mt-3"><Bench /></div>{/snippet}
+          </Tabs.Content>
+        </main>
       {:else}
         <main class="columns min-h-0 flex-1" class:found={sheet.station === 'reduction' && sheet.finding}>
           <h1 class="sr-only">{sheet.doc.machine.name}, {planName}</h1>
-          <Tabs.Content value={sheet.station}>
-            {#snippet child({ props })}<div {...props} class="bench"><Bench /></div>{/snippet}
-          </Tabs.Content>
+          {#if !narrow.is}
+            <Tabs.Content value={sheet.station}>
+              {#snippet child({ props })}<div {...props} class="bench"><Bench /></div>{/snippet}
+            </Tabs.Content>
+          {/if}
           <div class="middle">
             {#if a}
               {#if sheet.station === 'reduction'}
@@ -267,10 +281,17 @@
     .columns,
     .columns.found {
       grid-template-columns: minmax(0, 1fr);
-      grid-template-areas: 'middle' 'verdict' 'bench';
+      grid-template-areas: 'middle' 'verdict';
     }
     .verdict {
       border: 0;
+    }
+    .bench {
+      border: 0;
+    }
+    /* The rail stands over the foot of the page. */
+    .sheet {
+      padding-bottom: 4rem;
     }
   }
 </style>

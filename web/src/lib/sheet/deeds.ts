@@ -1,17 +1,19 @@
 import { push } from 'svelte-spa-router';
 import type { Assessment, StationName } from '../api/client';
+import { catalogue } from '../catalogue.svelte';
 import { prefs } from '../prefs.svelte';
-import type { Deed } from '../ui/Finder.svelte';
+import type { Deed } from '../ui/find';
 import { planFields } from '../api/fields';
 import { wordsOf } from '../form/path';
+import type { Kind } from '../trials/trials.svelte';
 import type { SheetState } from './sheet.svelte';
 
 export const stations: readonly StationName[] = ['supply', 'control', 'motor', 'reduction', 'work'];
 
 /** Opens a station's bench and goes to its place on the line. */
 function goBench(sheet: SheetState, station: StationName) {
-  sheet.show('');
   sheet.station = station;
+  sheet.showBench();
   document.getElementById(`station-${station}`)?.focus();
 }
 
@@ -19,10 +21,6 @@ function goBench(sheet: SheetState, station: StationName) {
 function places(sheet: SheetState): Deed[] {
   return [
     ...stations.map((s) => ({ name: `${s} bench`, group: 'Go to', run: () => goBench(sheet, s) })),
-    { name: 'The shed', group: 'Go to', run: () => void push('/') },
-    { name: 'Practice bench: exercises on simulated machines', group: 'Go to', run: () => void push('/practice') },
-    { name: 'The shelf', group: 'Go to', run: () => void push('/shelf') },
-    { name: 'How to go about it, and the words used here', group: 'Go to', run: () => void push('/how-to') },
     {
       name: 'What is it? Name a motor by what can be seen',
       group: 'Go to',
@@ -55,7 +53,13 @@ function acts(sheet: SheetState): Deed[] {
     { name: 'Day theme', group: 'Do', run: () => prefs.setTheme('day') },
     { name: 'Night theme', group: 'Do', run: () => prefs.setTheme('night') },
     { name: 'Compare controls for this motor', group: 'Do', run: () => sheet.show('controls') },
-    { name: 'Wiring, parts, other ways', group: 'Go to', run: () => sheet.show('build') },
+    {
+      name: 'Dry run: simulated before metal is cut',
+      also: 'simulation start stop cut stall',
+      group: 'Go to',
+      run: () => sheet.show('dry')
+    },
+    { name: 'Wiring, parts, other ways', also: 'build diagram bill', group: 'Go to', run: () => sheet.show('build') },
     { name: 'First power-up, step by step', group: 'Go to', run: () => sheet.show('power') },
     { name: 'Trials: measure it, by tachometer, strobe, ear, scale', group: 'Go to', run: () => sheet.show('trials') },
     { name: 'Log: what happened, hours, what is due', group: 'Go to', run: () => sheet.show('log') },
@@ -102,10 +106,35 @@ function entries(sheet: SheetState): Deed[] {
   return fields.map((path) => ({ name: wordsOf(path), group: 'Fields', run: () => sheet.goTo(path) }));
 }
 
+/** The trials there are, and what can be wrong, as it is said. */
+const tried = (sheet: SheetState): Deed[] => [
+  ...catalogue.trials.map((t) => ({
+    name: `Trial: ${t.name}`,
+    says: t.about,
+    also: `measure ${t.about}`.toLowerCase(),
+    group: 'Trials',
+    run: () => {
+      sheet.show('trials');
+      sheet.trials.choose(t.kind as Kind);
+    }
+  })),
+  ...catalogue.symptoms.map((s) => ({
+    name: `What is wrong: ${s.words}`,
+    also: 'fault symptom trouble',
+    group: 'What is wrong?',
+    run: () => {
+      sheet.show('fault');
+      // A search that is under way is not thrown away.
+      if (sheet.fault.done.length === 0) sheet.fault.choose(s.id);
+    }
+  }))
+];
+
 /** Everything the finder finds on a plan sheet. */
 export const deedsOf = (sheet: SheetState): Deed[] => [
   ...places(sheet),
   ...acts(sheet),
+  ...tried(sheet),
   ...answers(sheet, sheet.assessment),
   ...entries(sheet)
 ];

@@ -1,8 +1,11 @@
 import type { Component } from 'svelte';
 import type { Panel } from './sheet.svelte';
 
+/** The views that stand in place of the benches. */
+type Fetched = Exclude<Panel, '' | 'bench'>;
+
 /** What stands in place of the benches, each fetched when it is first wanted. */
-const fetchers: Record<Exclude<Panel, ''>, () => Promise<{ default: Component }>> = {
+const fetchers: Record<Fetched, () => Promise<{ default: Component }>> = {
   dry: () => import('../dryrun/DryRunPanel.svelte'),
   rank: () => import('../rank/RankBench.svelte'),
   controls: () => import('../control/ControlsPanel.svelte'),
@@ -18,7 +21,7 @@ const fetchers: Record<Exclude<Panel, ''>, () => Promise<{ default: Component }>
 const fetched = new Map<Panel, Promise<Component>>();
 
 /** A panel's component. One that could not be fetched is tried again when it is next asked for. */
-export function panelFor(panel: Exclude<Panel, ''>): Promise<Component> {
+export function panelFor(panel: Fetched): Promise<Component> {
   let one = fetched.get(panel);
   if (!one) {
     one = fetchers[panel]().then((m) => m.default);
@@ -31,7 +34,7 @@ export function panelFor(panel: Exclude<Panel, ''>): Promise<Component> {
 /** Fetches every panel once the page has time for it: while the server is away they must all still open. */
 export function fetchPanels() {
   const all = () => {
-    for (const panel of Object.keys(fetchers) as Exclude<Panel, ''>[]) void panelFor(panel).catch(() => undefined);
+    for (const panel of Object.keys(fetchers) as Fetched[]) void panelFor(panel).catch(() => undefined);
   };
   if ('requestIdleCallback' in window) requestIdleCallback(all, { timeout: 3000 });
   else setTimeout(all, 1000);

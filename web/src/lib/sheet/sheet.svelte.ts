@@ -20,6 +20,7 @@ import { same } from '../form/merge';
 import { namesField } from '../form/fields';
 import { read, write } from '../form/path';
 import { SavedDoc, type Keeper, type Sent, type Stored } from '../form/saved.svelte';
+import { narrow } from '../ui/narrow.svelte';
 import { prefs, type Units } from '../prefs.svelte';
 import { bringOlderDraft } from './olderDraft';
 import { BuildState } from '../build/build.svelte';
@@ -45,6 +46,8 @@ interface Version {
 /** What stands in place of the benches, and how its address ends. */
 export const views = {
   '': '',
+  /** A station's bench on a phone, where it has a page of its own; elsewhere it stands beside the reach. */
+  bench: '/bench',
   dry: '/dry-run',
   rank: '/ranking',
   controls: '/controls',
@@ -61,6 +64,7 @@ export type Panel = keyof typeof views;
 /** The sheet each view prints as. */
 const paperOf: Record<Exclude<Panel, 'beside' | 'log'>, string> = {
   '': 'verdict',
+  bench: 'verdict',
   dry: 'verdict',
   rank: 'verdict',
   controls: 'settings',
@@ -247,11 +251,12 @@ export class SheetState {
     });
   }
 
-  /** Writes down what was read at a step; that by itself does not tick it off. */
+  /** Writes down what was read at a step. That never ticks it off: what is read anew is done again by its button. */
   measured(id: string, text: string) {
     const i = this.doc.plan.checks.findIndex((c) => c.id === id);
-    if (i >= 0) this.set(`checks[${i}].measured`, text);
-    else this.change(({ plan }) => plan.checks.push({ id, on: today(), measured: text, open: true }));
+    if (i < 0) return this.change(({ plan }) => void plan.checks.push({ id, on: today(), measured: text, open: true }));
+    if (!this.doc.plan.checks[i]?.open) this.edit(`checks[${i}].open`, true);
+    this.set(`checks[${i}].measured`, text);
   }
 
   priceOf(part: string): string {
@@ -308,6 +313,16 @@ export class SheetState {
     void push(this.address(panel).slice(1));
   }
 
+  /** Whether it is the plan itself that is looked at. */
+  get onPlan() {
+    return this.panel === '' || this.panel === 'bench';
+  }
+
+  /** Shows the bench of the station: on a phone as a page of its own. */
+  showBench() {
+    this.show(narrow.is ? 'bench' : '');
+  }
+
   undo() {
     this.saved.undo();
   }
@@ -331,7 +346,7 @@ export class SheetState {
     const station = root === 'machine' ? 'work' : root;
     if (station && ['supply', 'control', 'motor', 'reduction', 'work'].includes(station)) {
       this.station = station as StationName;
-      this.show('');
+      this.showBench();
       this.wanted = field;
     }
   }

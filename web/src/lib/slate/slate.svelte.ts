@@ -33,7 +33,7 @@ export class SlateState {
   /** Makes a machine with a plan of what an answer holds, and opens it. */
   async start(answer: Answer) {
     const { data, problem } = await call(() =>
-      api.POST('/api/machines', { body: { name: 'New machine', kind: 'other', units: prefs.units } })
+      api.POST('/api/machines', { body: { name: 'New machine', kind: '', units: prefs.units } })
     );
     if (!data) return void (this.problem = sayProblem(problem));
     handOver(data.planId, (sheet) => sheet.change((doc) => fillIn(doc, answer.fills)));

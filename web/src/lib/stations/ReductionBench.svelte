@@ -28,7 +28,7 @@
   {#if stages.length < 6}<button id={fieldId('reduction.stages')} class="link" onclick={addStage}>add a stage</button
     >{/if}
 </div>
-<button class="button primary mt-2 w-full" aria-pressed={sheet.finding} onclick={() => (sheet.finding = true)}
+<button class="button primary mt-2 w-full" aria-pressed={sheet.finding} onclick={() => sheet.findReduction()}
   >Find the best reduction</button
 >
 {#if stages.length === 0}

@@ -12,6 +12,7 @@
   import SetUp from './SetUp.svelte';
   import TrialChart from './TrialChart.svelte';
   import TrialList from './TrialList.svelte';
+  import WorthTrying from './WorthTrying.svelte';
 
   /** What is measured on the bench, laid over what was reckoned. */
   const sheet = openSheet();
@@ -88,13 +89,7 @@
       {#if extra === 'instruments'}<InstrumentsPanel />{/if}
       <SetUp />
     {:else}
-      <div class="max-w-2xl px-4">
-        <p class="font-head text-[1.45rem] font-semibold">Measure it, and lay it over what was reckoned.</p>
-        <p class="mt-1">
-          Choose what to measure. Each trial says how it is done, what can hurt meanwhile, what it comes to and how far
-          it may be out; one click lets it into the plan, and one takes it back.
-        </p>
-      </div>
+      <WorthTrying />
     {/if}
   {/snippet}
   {#snippet right()}

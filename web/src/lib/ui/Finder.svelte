@@ -2,15 +2,9 @@
   import { Command, Dialog } from 'bits-ui';
   import Answers from '../slate/Answers.svelte';
   import type { Answer } from '../slate/fill';
-  import { find } from './synonyms';
+  import { everywhere } from './everywhere';
+  import { find, type Deed } from './find';
   import { SlateState } from '../slate/slate.svelte';
-
-  export interface Deed {
-    name: string;
-    group: string;
-    keys?: string;
-    run: () => void;
-  }
 
   interface Props {
     deeds: Deed[];
@@ -25,7 +19,13 @@
   $effect(() => () => slate.stop());
   /** More than fit on a screen are not shown: a word more finds them. */
   const most = 60;
-  const found = $derived(find(deeds, typed));
+  /** A page's own deeds stand before what is found everywhere. */
+  const all = $derived.by(() => {
+    if (!open) return [];
+    const own = new Set(deeds.map((d) => d.name));
+    return [...deeds, ...everywhere().filter((d) => !own.has(d.name))];
+  });
+  const found = $derived(find(all, typed));
   const shown = $derived(found.slice(0, most));
   const groups = $derived([...new Set(shown.map((d) => d.group))]);
   const valueOf = (d: Deed) => String(shown.indexOf(d));
@@ -35,7 +35,7 @@
     typed = text;
     chosen = '0';
     // What has a figure in it may be a question.
-    slate.ask(/[\d½¼¾]/.test(text) ? text : '');
+    slate.ask(/[\d½¼¾]/.test(text) || /motor\b/.test(text) ? text : '');
   };
   const answered = $derived((slate.reply?.answers.length ?? 0) > 0);
   const taken = (answer: Answer) => {
@@ -101,7 +101,9 @@
                     onSelect={() => pick(d)}
                     class="flex min-h-10 cursor-pointer items-center justify-between px-2 data-[selected]:bg-ink data-[selected]:text-card"
                   >
-                    {d.name}{#if d.keys}<kbd class="text-sm opacity-80">{d.keys}</kbd>{/if}
+                    <span
+                      >{d.name}{#if d.says}<span class="block text-sm opacity-80">{d.says}</span>{/if}</span
+                    >{#if d.keys}<kbd class="text-sm opacity-80">{d.keys}</kbd>{/if}
                   </Command.Item>
                 {/each}
               </Command.GroupItems>

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
-import { called, find } from './synonyms';
+import { find } from './find';
+import { called } from './synonyms';
 
 const list = [
   'Frame not earthed',
@@ -24,7 +25,20 @@ it('words as they stand come before words scattered about', () => {
   expect(names('')).toHaveLength(5);
 });
 
+it('what it is looked for by beside its name comes after its name', () => {
+  const all = [
+    { name: 'Exercise: a belt that slips', also: 'heat' },
+    { name: 'slip', also: '' },
+    { name: 'Spring scale', also: '' }
+  ];
+  const named = (typed: string) => find(all, typed).map((d) => d.name);
+  expect(named('slip')).toEqual(['Exercise: a belt that slips', 'slip']);
+  expect(named('slip heat')).toEqual(['Exercise: a belt that slips']);
+  expect(named('torque wrench')).toEqual(['Spring scale']);
+});
+
 it('two letters stand for nothing else', () => {
-  expect(called('ea')).toEqual(['ea']);
+  expect(new Set(called('ea'))).toEqual(new Set(['ea']));
+  expect(called('growls')).toContain('hum');
   expect(called('grou')).toContain('earth');
 });

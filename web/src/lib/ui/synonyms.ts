@@ -20,26 +20,29 @@ const families: readonly (readonly string[])[] = [
   ['print', 'paper', 'sheet'],
   ['compare', 'beside'],
   ['shed', 'machines', 'home'],
-  ['shelf', 'parts', 'stock']
+  ['shelf', 'parts', 'stock'],
+  ['coil', 'solenoid', 'contactor', 'magnet coil'],
+  ['winding', 'coil', 'armature', 'field'],
+  ['strobe', 'stroboscope', 'flash', 'images'],
+  ['tachometer', 'rev counter', 'tacho'],
+  ['dry run', 'simulation', 'simulate', 'simulator'],
+  ['spring scale', 'luggage scale', 'torque wrench', 'pull', 'weigh'],
+  ['rope brake', 'prony', 'dynamometer', 'dyno'],
+  ['heat', 'hot', 'warm', 'temperature', 'thermal', 'burn'],
+  ['slip', 'slips', 'slipping', 'squeal'],
+  ['stop', 'emergency', 'e-stop'],
+  ['hum', 'buzz', 'growl'],
+  ['log', 'diary', 'notebook', 'history'],
+  ['exercise', 'practice', 'training', 'lesson'],
+  ['wiring', 'wires', 'diagram', 'schematic'],
+  ['gear', 'gears', 'ratio', 'reduction'],
+  ['capacitor', 'condenser', 'microfarad'],
+  ['run-down', 'spin-down', 'coast']
 ];
 
-/** A word and what else it is called; a word half typed counts for those it begins. */
-export const called = (word: string): string[] => [
-  word,
-  ...families.filter((f) => word.length > 2 && f.some((w) => w.startsWith(word))).flat()
-];
-
-/** What a list of names holds for some words: names with them as typed first, then with each of them anywhere, then
- *  with what else they are called. */
-export function find<T extends { name: string }>(list: readonly T[], typed: string): T[] {
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const others = words.map(called);
-  const rank = (name: string) => {
-    if (name.includes(words.join(' '))) return 0;
-    if (words.every((w) => name.includes(w))) return 1;
-    if (others.every((all) => all.some((w) => name.includes(w)))) return 2;
-    return -1;
-  };
-  const ranked = list.map((one) => ({ one, at: rank(one.name.toLowerCase()) }));
-  return [0, 1, 2].flatMap((at) => ranked.filter((r) => r.at === at).map((r) => r.one));
-}
+/** A word and what else it is called; a word half typed counts for those it begins, one of many for the one. */
+export const called = (word: string): string[] => {
+  const one = word.length > 4 ? word.replace(/s$/, '') : word;
+  const begins = (name: string) => name.split(' ').some((part) => part.startsWith(one));
+  return [word, one, ...families.filter((f) => word.length > 2 && f.some(begins)).flat()];
+};

@@ -22,6 +22,10 @@
   const stop = $derived(a.findings.find((f) => f.level === 'stop' && !f.short && !f.always));
   const stopFix = $derived(stop && a.fixes[stop.id]?.[0]);
   const remedy = $derived(bestRemedy(a));
+  /** Why the answers are those of before, in a few words; empty where they are of what stands there now. */
+  const before = $derived(
+    sheet.unanswered ? 'as before: the server is away' : sheet.before ? 'as before the entry that cannot be used' : ''
+  );
   // What both hang on is named once, with the first.
   const besides = $derived(
     a.power.answer === 'unknown'
@@ -38,13 +42,16 @@
     >{/each}{#if hangs.length > named}, and {hangs.length - named} more{/if}
 {/snippet}
 
-<section aria-label="Answers" class="answers" class:folded>
+<section aria-label="Answers" class="answers" class:folded class:before={before !== ''}>
   <div class="one">
     <Mark level={a.power.mark} size={folded ? 22 : 34} />
     <div class="min-w-0">
-      <p class="asked">May it be powered?</p>
+      <p class="asked">
+        May it be powered?{#if before}<span class="when">&nbsp;{before}</span>{/if}
+      </p>
       <h2 class="said" aria-live="polite" title={a.power.text}>
-        {#if folded || narrow.is}<span class="font-normal text-soft">Power:&nbsp;</span>{/if}{a.power.brief}
+        {#if folded || narrow.is}<span class="font-normal text-soft">Power:&nbsp;</span>{/if}{a.power
+          .brief}{#if before && (folded || narrow.is)}<span class="when">, {before}</span>{/if}
       </h2>
       {#if !folded}
         <p class="cure">
@@ -68,9 +75,12 @@
   <div class="one">
     <Mark level={a.does.mark} size={folded ? 22 : 34} />
     <div class="min-w-0">
-      <p class="asked">Does it do the jobs?</p>
+      <p class="asked">
+        Does it do the jobs?{#if before}<span class="when">&nbsp;{before}</span>{/if}
+      </p>
       <h2 class="said" aria-live="polite" title={a.does.text}>
-        {#if folded || narrow.is}<span class="font-normal text-soft">Jobs:&nbsp;</span>{/if}{a.does.brief}
+        {#if folded || narrow.is}<span class="font-normal text-soft">Jobs:&nbsp;</span>{/if}{a.does
+          .brief}{#if before && (folded || narrow.is)}<span class="when">, {before}</span>{/if}
       </h2>
       {#if !folded}
         <p class="cure">
@@ -83,7 +93,7 @@
             {:else if a.does.hangs.length > 0}It hangs on the same.{/if}
           {:else if a.does.answer === 'no'}
             No single change does it:
-            <button class="link" onclick={() => sheet.findReduction()}>find the best reduction</button>, or
+            <button class="link" onclick={() => sheet.findReduction()}>look for a better reduction</button>, or
             <button class="link" onclick={() => sheet.show('rank')}>rank the shelf</button>
           {/if}
         </p>
@@ -136,6 +146,14 @@
     line-height: 1.3rem;
     text-overflow: ellipsis;
     white-space: nowrap;
+  }
+  .when {
+    color: var(--stop);
+    font-weight: 600;
+  }
+  /* What is of before is paler than what is of now. */
+  .before .said {
+    color: var(--soft);
   }
   .folded {
     grid-template-columns: auto 1fr auto;

@@ -39,7 +39,7 @@
 {#if shaped.includes(by)}
   <Choice
     path="{job}.load.shape"
-    label="From slowest to fastest it takes"
+    label="As it turns faster it takes"
     fallback="torque"
     options={[
       ['torque', 'same torque'],
