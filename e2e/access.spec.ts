@@ -181,7 +181,7 @@ for (const [width, height] of [
     await page.getByRole('link', { name: /^Power up / }).click();
     await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
-    await page.getByRole('link', { name: 'beside' }).click();
+    await page.goto(`${await workshop.plan('Kick wheel, powered', 'B')}/beside`);
     await expect(page.getByRole('columnheader', { name: 'A, One belt' })).toBeVisible();
     expect(await overflow()).toBeLessThanOrEqual(0);
     await page.getByRole('navigation', { name: 'The work' }).getByRole('link', { name: /^Plan/ }).click();

@@ -75,7 +75,7 @@ func (a *api) getCatalogue(_ context.Context, in *catalogueInput) (*catalogueOut
 		Controls:   control.Profiles(),
 		Happenings: script.Happenings(),
 		Exercises:  practice.Exercises(), Symptoms: fault.Symptoms(),
-		Trials:     measured.Profiles(), Trial: measured.Trial{}.Whole(),
+		Trials: measured.Profiles(), Trial: measured.Trial{}.Whole(),
 		Stages: reduction.Profiles(), Stage: reduction.Blank(), Pulleys: pulleys,
 		Item: shelf.Item{}.Whole(),
 	}}, nil

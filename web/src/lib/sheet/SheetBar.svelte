@@ -1,8 +1,10 @@
 <script lang="ts">
   import { DropdownMenu } from 'bits-ui';
+  import { push } from 'svelte-spa-router';
   import SaveLine from '../form/SaveLine.svelte';
   import { fillIn } from '../slate/fill';
   import Finder from '../ui/Finder.svelte';
+  import { narrow } from '../ui/narrow.svelte';
   import TopBar from '../ui/TopBar.svelte';
   import { deedsOf } from './deeds';
   import MachineSwitch from './MachineSwitch.svelte';
@@ -11,14 +13,15 @@
   /** Which plan this is, whether it is saved, and what can be done with it. */
   let { sheet, planName }: { sheet: SheetState; planName: string } = $props();
 
+  let finding = $state(false);
   const others = $derived(sheet.head.siblings.filter((p) => p.id !== sheet.planId));
   const deeds = $derived(deedsOf(sheet));
 </script>
 
-<TopBar print={() => sheet.print()}>
+<TopBar row print={() => sheet.print()}>
   <nav
     aria-label="Machine and plan"
-    class="flex min-w-0 flex-wrap items-center gap-x-2 lg:flex-nowrap lg:whitespace-nowrap"
+    class="flex min-w-0 flex-wrap items-center gap-x-2 max-sm:flex-nowrap lg:flex-nowrap lg:whitespace-nowrap"
   >
     {#if sheet.head.workshop}<a class="truncate text-soft hover:underline max-xl:hidden" href="#/"
         >{sheet.head.workshop}</a
@@ -40,11 +43,11 @@
           </li>
         {/each}
       </ul>
-      <span class="truncate">{sheet.doc.plan.name || planName}</span>
+      <span class="truncate max-sm:hidden">{sheet.doc.plan.name || planName}</span>
     {:else}
       <span class="truncate">{planName}</span>
     {/if}
-    <a class="link text-sm" href={sheet.address('beside')}>beside</a>
+    <a class="link text-sm max-sm:hidden" href={sheet.address('beside')}>beside</a>
   </nav>
   <SaveLine saved={sheet.saved} />
   {#snippet tools()}
@@ -64,9 +67,25 @@
         title="Redo, Ctrl Shift Z">↷</button
       >
     </div>
-    <Finder {deeds} take={(answer) => sheet.change((doc) => fillIn(doc, answer.fills))} />
+    <Finder {deeds} bind:open={finding} take={(answer) => sheet.change((doc) => fillIn(doc, answer.fills))} />
   {/snippet}
   {#snippet menu()}
+    {#if narrow.is}
+      <DropdownMenu.Item class="menu-item" disabled={!sheet.canUndo} onSelect={() => sheet.undo()}
+        >Undo</DropdownMenu.Item
+      >
+      <DropdownMenu.Item class="menu-item" disabled={!sheet.canRedo} onSelect={() => sheet.redo()}
+        >Redo</DropdownMenu.Item
+      >
+      <DropdownMenu.Item class="menu-item" onSelect={() => setTimeout(() => (finding = true))}
+        >Find, or ask the slate</DropdownMenu.Item
+      >
+      <DropdownMenu.Item class="menu-item" onSelect={() => sheet.show('beside')}
+        >Plans beside each other</DropdownMenu.Item
+      >
+      <DropdownMenu.Item class="menu-item" onSelect={() => void push('/')}>The shed</DropdownMenu.Item>
+      <DropdownMenu.Item class="menu-item" onSelect={() => void push('/shelf')}>The shelf</DropdownMenu.Item>
+    {/if}
     <DropdownMenu.Item class="menu-item" onSelect={() => location.assign(`/api/plans/${sheet.planId}/export`)}
       >Export this plan as a file</DropdownMenu.Item
     >

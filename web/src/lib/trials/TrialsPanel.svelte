@@ -61,13 +61,13 @@
     {#if trials.problem}<p role="alert" class="mx-4 mb-2 border-l-4 border-stop pl-3">{trials.problem}</p>{/if}
     {#if trials.trial && profile}
       <div class="px-4">
-        <p class="flex flex-wrap items-baseline gap-x-3">
+        <div class="flex flex-wrap items-baseline gap-x-3">
           <button class="link sm:hidden" onclick={() => (trials.open = '')}>all trials</button>
-          <span class="font-head text-[1.45rem] font-semibold">{profile.name}</span>
+          <h2 class="text-[1.45rem]">{profile.name}</h2>
           <span class="text-sm text-soft"
             >{trials.trial.on}{trials.trial.used ? `, in the plan since ${trials.trial.used}` : ''}</span
           >
-        </p>
+        </div>
         <p class="mt-0.5">{profile.how}</p>
         {#if profile.caution}
           <p class="mt-1 border-l-4 border-(--brass) pl-3 text-[0.94rem]">{profile.caution}</p>

@@ -30,10 +30,10 @@
       <button class="link font-semibold" onclick={() => trials.choose(first.kind as Kind)}>{profile.name}</button>
     </p>
     <p>{first.why}</p>
-    <svg viewBox="0 0 320 172" class="mt-3 w-full max-w-md" role="img" aria-label="What it gives, as a sketch">
+    <svg viewBox="0 0 320 172" class="mt-3 w-full max-w-sm" role="img" aria-label="What it gives, as a sketch">
       <path d="M40 12V140H304" class="axis" />
       <path d="M48 112Q160 74 296 52" class="reckoned" />
-      <text x="296" y="44" text-anchor="end" class="soft">as reckoned</text>
+      <text x="240" y="38" text-anchor="end" class="soft">as reckoned</text>
       {#each dots as [x, y] (x)}
         <path d="M{x} {y - 9}v18" class="spread" />
         <circle cx={x} cy={y} r="4" />
@@ -81,6 +81,6 @@
   }
   text {
     fill: var(--soft);
-    font-size: 13px;
+    font-size: 12px;
   }
 </style>

@@ -10,10 +10,10 @@
     deeds: Deed[];
     /** Puts what an answer of the slate holds into the plan that is open; without one a plan is started with it. */
     take?: (answer: Answer) => void;
+    open?: boolean;
   }
-  let { deeds, take }: Props = $props();
+  let { deeds, take, open = $bindable(false) }: Props = $props();
 
-  let open = $state(false);
   let typed = $state('');
   const slate = new SlateState();
   $effect(() => () => slate.stop());
