@@ -172,7 +172,8 @@ export const station = (page: Page, name: string) =>
   page.getByRole('tab', { name: new RegExp(`^${name}`, 'i') }).click();
 export const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 /** Opens what of the newest open job is folded away: how its speed is known, its start, its margin. */
-export const moreOfJob = (page: Page) => page.locator('summary:visible').filter({ hasText: 'how its speed is known' }).last().click();
+export const moreOfJob = (page: Page) =>
+  page.locator('summary:visible').filter({ hasText: 'how its speed is known' }).last().click();
 /** Opens the machine's limits on the bench of the work. */
 export const machineLimits = (page: Page) => page.getByText('The machine and its limits').click();
 /** The two answers at the head of a plan. */
