@@ -67,7 +67,7 @@ test('a belt grinder on a magnet motor is told how likely it is, and to weigh it
   await step(wants('Amps the drive can give for ever').first().click());
   await step(page.keyboard.type('20'));
   await expect(answers(page)).toContainText(/Does it do the jobs\? Not known yet: likely (×|short by)/);
-  await expect(answers(page)).toContainText('By a usual load.');
+  await expect(answers(page)).toContainText('By a usual load and wheel.');
   await expect(wants('Belt at full bite: weigh its load')).toBeVisible();
   expect(taken()).toBeLessThanOrEqual(mostSteps);
 });

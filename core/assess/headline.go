@@ -212,7 +212,7 @@ type standing struct {
 // weighed up at all.
 func soFar(a *Assessment) standing {
 	var out standing
-	usual := false
+	usual, wheel := false, false
 	for i := range a.Jobs {
 		job := &a.Jobs[i]
 		if job.Outcome != line.CannotTell {
@@ -222,6 +222,7 @@ func soFar(a *Assessment) standing {
 			return standing{}
 		}
 		usual = usual || job.Least < 1
+		wheel = wheel || a.asked.model.Machine.Jobs[i].UsualWheel
 		if out.job == nil || job.Likely < out.job.Likely {
 			out.job = job
 		}
@@ -230,6 +231,10 @@ func soFar(a *Assessment) standing {
 	case out.job == nil:
 	case judge.JobsHang(a.Findings):
 		out.brief, out.by = likelyText(out.job.Likely)+" so far", "without what is still to be entered"
+	case usual && wheel:
+		out.brief, out.by = "likely "+likelyText(out.job.Likely), "by a usual load and wheel"
+	case wheel:
+		out.brief, out.by = "likely "+likelyText(out.job.Likely), "by a usual wheel"
 	case usual:
 		out.brief, out.by = "likely "+likelyText(out.job.Likely), "by a usual load"
 	default:

@@ -89,7 +89,7 @@ func likely(t *line.Model, job *work.Need, result line.Result) float64 {
 		return 0
 	}
 	if job.Usual.Is() {
-		result = t.Taking(job, job.Usual.Likely)
+		result = t.Taking(job, job.Usual.Likely, t.Reduction.Positions)
 	}
 	if !result.Outcome.Reached() {
 		return 0

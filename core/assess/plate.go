@@ -13,8 +13,8 @@ var bearsOnSpeed = []f.ID{f.WorkTopSpeed, f.WorkFasterThanEver, f.WorkLimit, f.W
 	f.ControlRotorSpeed, f.ControlBaseHertz, f.ReductionBeltSpeed}
 
 // speedFields are where an entry that cannot be used leaves the speeds unknown.
-var speedFields = []string{"machine.limits.", "reduction.", "motor.plate.speed", "motor.gearbox.", "control.top",
-	"control.baseHertz", "supply.hertz"}
+var speedFields = []string{"machine.limits", "reduction", "motor.plate.speed", "motor.gearbox", "control.topTrim",
+	"control.topHertz", "control.baseHertz", "supply.hertz"}
 
 // plateWithheld says why no speed plate is printed: a stop, or what is not known, that bears on speed; empty where it
 // may be.

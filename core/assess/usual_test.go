@@ -154,3 +154,20 @@ func TestTheTrialThatTellsMostComesFirst(t *testing.T) {
 	assert.Equal(t, []measured.Kind{measured.Pull, measured.Insulation}, of(), "nothing is run that may not be powered")
 	assert.Equal(t, measured.Insulation, assesstest.Of(t, plan.Input{Units: q.Metric}).Measures[0].Kind)
 }
+
+// A speed that goes by a wheel nobody measured makes no yes and no no.
+func TestAJobOverAUsualWheelIsNotKnown(t *testing.T) {
+	in := plantest.Sound()
+	in.Machine = work.Start("It", "disc-sander", q.Metric)
+	a := assesstest.Of(t, in)
+	assert.Equal(t, line.CannotTell, a.Jobs[0].Outcome)
+	fields := map[string]bool{}
+	for _, h := range a.Does.Hangs {
+		fields[h.Field] = true
+	}
+	assert.True(t, fields["machine.limits.diameter"], "%v", a.Does.Hangs)
+	in.Machine.Limits.Diameter = "300 mm"
+	for _, h := range assesstest.Of(t, in).Does.Hangs {
+		assert.NotEqual(t, "machine.limits.diameter", h.Field)
+	}
+}

@@ -190,6 +190,7 @@ const (
 	WorkJob            ID = "work.job"
 	WorkGuess          ID = "work.guess"
 	WorkUsual          ID = "work.usual"
+	WorkWheel          ID = "work.wheel"
 
 	CapacitorDischarge    ID = "capacitor.discharge"
 	CapacitorBulged       ID = "capacitor.bulged"

@@ -10,7 +10,6 @@ import (
 	f "jiriki/core/finding"
 	"jiriki/core/line"
 	q "jiriki/core/quantity"
-	"jiriki/core/work"
 )
 
 // Answer is one of three.
@@ -110,11 +109,13 @@ func Withhold(m *line.Model, results []line.Result) {
 	for i := range results {
 		switch r := &results[i]; {
 		case r.Outcome == line.CannotTell:
+		case m.Machine.Jobs[i].UsualWheel:
+			r.Outcome = line.CannotTell // another wheel is another speed
 		case r.Outcome.Done():
 			if held || HangsOnGuess(m, r) {
 				r.Outcome = line.CannotTell
 			}
-		case HangsOnLoad(m, &m.Machine.Jobs[i]):
+		case m.HangsOnLoad(&m.Machine.Jobs[i], m.Reduction.Positions):
 			r.Outcome = line.CannotTell
 		}
 	}
@@ -124,12 +125,6 @@ func Withhold(m *line.Model, results []line.Result) {
 func HangsOnGuess(m *line.Model, r *line.Result) bool {
 	share := m.Motor.Spread
 	return line.ShownSpread(share) > 0 && r.Margin >= 1 && r.Margin*(1-share) < 1
-}
-
-// HangsOnLoad reports whether a job whose load is a usual one, and which the most of it is too much for, would be done
-// by the least of it.
-func HangsOnLoad(m *line.Model, job *work.Need) bool {
-	return job.Usual.Is() && m.Taking(job, job.Usual.Least).Outcome.Done()
 }
 
 // JobsHang reports whether an entry is missing that every job hangs on.

@@ -104,9 +104,15 @@ func (t *Model) Best(job *work.Need, positions []reduction.Position) Result {
 }
 
 // Taking is how a job comes out in its best position with so many times its load.
-func (t *Model) Taking(job *work.Need, times float64) Result {
+func (t *Model) Taking(job *work.Need, times float64, positions []reduction.Position) Result {
 	of := job.Takes(times)
-	return t.Best(&of, t.Reduction.Positions)
+	return t.Best(&of, positions)
+}
+
+// HangsOnLoad reports whether a job whose load is a usual one, and which the most of it is too much for, would be done
+// by the least of it.
+func (t *Model) HangsOnLoad(job *work.Need, positions []reduction.Position) bool {
+	return job.Usual.Is() && t.Taking(job, job.Usual.Least, positions).Outcome.Done()
 }
 
 // BestBeside is [Model.Best] beside a result that is known, in a position that is not among these: it stands
@@ -343,6 +349,18 @@ type JobOutcome struct {
 	Name    string  `json:"name"`
 	Outcome Outcome `json:"outcome" enum:"does,just,short,falls,too-slow,too-fast,cannot-tell"`
 	Margin  string  `json:"margin"`
+}
+
+// Told is how a job comes out with a candidate, as it is told: where its load is a usual one, by the most and by the
+// least of it.
+func (t *Model) Told(job *work.Need, f Result, positions []reduction.Position) JobOutcome {
+	out := JobOutcome{Name: job.Name, Outcome: f.Outcome, Margin: f.MarginText()}
+	if f.Outcome != CannotTell && !f.Outcome.Done() && t.HangsOnLoad(job, positions) {
+		least := t.Taking(job, job.Usual.Least, positions)
+		out.Outcome = CannotTell
+		out.Margin = "×" + q.Figures(f.Margin, 3) + " to ×" + q.Figures(least.Margin, 3)
+	}
+	return out
 }
 
 // MarginText writes how a job comes out in a few characters.

@@ -62,9 +62,9 @@ func (c *Candidate) take(d setup) {
 	}
 	c.Ratio, c.RatioOf, c.JobsDone = q.Ratio(d.position.Ratio), q.Rounded(d.position.Ratio), d.done
 	worst := math.Inf(1)
-	for i, job := range d.model.Machine.Jobs {
-		f := d.results[i]
-		c.Jobs = append(c.Jobs, line.JobOutcome{Name: job.Name, Outcome: f.Outcome, Margin: f.MarginText()})
+	for i := range d.model.Machine.Jobs {
+		job, f := &d.model.Machine.Jobs[i], d.results[i]
+		c.Jobs = append(c.Jobs, d.model.Told(job, f, []reduction.Position{d.position}))
 		if job.Missing != "" {
 			continue
 		}

@@ -155,7 +155,7 @@ func tryControl(in plan.Input, s plan.Stations, c offer) (ControlTried, bool) {
 	worst := math.Inf(1)
 	for i, f := range t.Results() {
 		job := &t.Machine.Jobs[i]
-		out.Jobs = append(out.Jobs, line.JobOutcome{Name: job.Name, Outcome: f.Outcome, Margin: f.MarginText()})
+		out.Jobs = append(out.Jobs, t.Told(job, f, t.Reduction.Positions))
 		if f.Outcome.Done() {
 			out.JobsDone++
 		}

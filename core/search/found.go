@@ -117,7 +117,7 @@ func (s *presenter) work(d reduction.Described) Found {
 	for i, f := range t.Results() {
 		job := &t.Machine.Jobs[i]
 		out.held = append(out.held, f.Available.By)
-		out.Jobs = append(out.Jobs, line.JobOutcome{Name: job.Name, Outcome: f.Outcome, Margin: f.MarginText()})
+		out.Jobs = append(out.Jobs, t.Told(job, f, t.Reduction.Positions))
 		if f.Outcome.Done() {
 			out.JobsDone++
 		}

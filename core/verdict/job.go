@@ -24,6 +24,7 @@ func (v *verdict) jobFindings(i int, result line.Result) {
 	switch result.Outcome {
 	case line.CannotTell:
 		v.guessFinding(i, &result)
+		v.wheelFinding(i)
 		v.loadFinding(i, &result)
 		return
 	case line.Does:
@@ -72,13 +73,25 @@ func (v *verdict) guessFinding(i int, result *line.Result) {
 	one.Job, one.Holds, one.Working = job.ID, f.HoldsJobs, working.JobMargin.Of(job.ID)
 }
 
+// wheelFinding says that a job's speed goes by a wheel nobody measured.
+func (v *verdict) wheelFinding(i int) {
+	job := &v.Machine.Jobs[i]
+	if !job.UsualWheel || job.Missing != "" {
+		return
+	}
+	one := v.add(f.WorkWheel.Of(job.ID), f.Missing, "machine.limits.diameter", job.Name+": measure its wheel",
+		"Its speed goes by a wheel of the usual size, "+v.show(job.Largest, q.Length)+" across: "+
+			v.show(job.Low, q.Speed)+". Another size is another speed.")
+	one.Job, one.Holds = job.ID, f.HoldsJobs
+}
+
 // loadFinding says that a job hangs on a load that is only a usual one, and how to find its own.
 func (v *verdict) loadFinding(i int, result *line.Result) {
 	job := &v.Machine.Jobs[i]
-	if !job.Usual.Is() || result.Margin == 0 || result.Outcome.Done() || !judge.HangsOnLoad(v.Model, job) {
+	if !job.Usual.Is() || result.Margin == 0 || result.Outcome.Done() || !v.HangsOnLoad(job, v.Reduction.Positions) {
 		return
 	}
-	least := v.Taking(job, job.Usual.Least)
+	least := v.Taking(job, job.Usual.Least, v.Reduction.Positions)
 	one := v.add(f.WorkUsual.Of(job.ID), f.Missing, jobField(i, "load.by"), job.Name+": weigh its load",
 		"Its load is a usual one ("+words.LowerFirst(job.Usual.Of)+"): ×"+q.Figures(result.Margin,
 			3)+" by the most of "+

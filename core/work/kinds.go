@@ -24,6 +24,7 @@ type Kind struct {
 	Wets    bool     `json:"-"`        // water reaches it in its usual work
 	Cast    bool     `json:"-"`        // what turns in it is cast iron unless known otherwise
 	Covers  string   `json:"covers"`   // what in it must be covered before it turns; empty where nothing is
+	Wheel   float64  `json:"-"`        // usual diameter of the wheel, band wheel or disc its speed goes by, m; 0 for none
 	Turning float64  `json:"usualMax"` // fastest such a spindle usually turns, rpm; 0 without a usual one
 }
 
@@ -116,14 +117,14 @@ var kinds = []Kind{
 				SpeedBand{By: "surface", DiameterFrom: "3 mm", DiameterTo: "8 mm", Cover: "all"},
 				Load{By: ByCutting, Cutting: CuttingLoad{Feed: "0.1 mm"}}, inTurns)),
 		}},
-	{ID: "bandsaw", Name: "Bandsaw", Spindle: "wheel shaft", Asks: "diameter", Throws: "chips and dust",
+	{ID: "bandsaw", Wheel: 0.35, Name: "Bandsaw", Spindle: "wheel shaft", Asks: "diameter", Throws: "chips and dust",
 		Cutter: true, Cast: true,
 		Dangers: []Danger{
 			{"A band can leave its wheels", "Both wheels covered, guides close to the work, and never slow it with a " +
 				"hand or stick."},
 		}, Jobs: []Job{
 			steady("5 %", job("Sawing steel bar", Cut{"sawing", "plain-steel", "hss"},
-				SpeedBand{By: "surface", DiameterTo: "350 mm", Cover: "any"},
+				SpeedBand{By: "surface", Cover: "any"},
 				Load{By: ByCutting, Cutting: CuttingLoad{Width: "0.9 mm", PerTooth: "0.006 mm", Teeth: "10",
 					Length: "40 mm"}}, allDay)),
 		}},
@@ -137,7 +138,8 @@ var kinds = []Kind{
 			job("Mild steel bar", Cut{}, band("80", "115", "any"), like("power-hacksaw"),
 				allDay),
 		}},
-	{ID: "belt-sander", Name: "Belt sander or grinder", Spindle: "drive wheel", Asks: "diameter", Dusty: true,
+	{ID: "belt-sander", Wheel: 0.125, Name: "Belt sander or grinder", Spindle: "drive wheel", Asks: "diameter",
+		Dusty:  true,
 		Cutter: true,
 		Throws: "grinding dust",
 		Dangers: []Danger{
@@ -145,27 +147,29 @@ var kinds = []Kind{
 				"Wood dust and sparks never on the same machine without cleaning it out. Goggles, " +
 					"and no sleeves near the belt."},
 		}, Jobs: []Job{
-			job("Belt at full bite", Cut{"sanding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "125 mm",
-				Cover: "any"}, like("belt-grinder-50"),
+			job("Belt at full bite", Cut{"sanding", "plain-steel", ""}, SpeedBand{By: "surface", Cover: "any"},
+				like("belt-grinder-50"),
 				allDay),
 		}},
-	{ID: "disc-sander", Name: "Disc sander", Spindle: "disc shaft", Asks: "marked", Dusty: true, Throws: "dust",
+	{ID: "disc-sander", Wheel: 0.3, Name: "Disc sander", Spindle: "disc shaft", Asks: "marked", Dusty: true,
+		Throws: "dust",
 		Cutter: true,
 		Dangers: []Danger{
 			{"Use the downward side only", "The upward side throws the work in your face."},
 		}, Jobs: []Job{
-			job("Wood on the disc", Cut{"sanding", "wood", ""}, SpeedBand{By: "surface", DiameterTo: "300 mm",
-				Cover: "any"}, like("disc-sander-300"),
+			job("Wood on the disc", Cut{"sanding", "wood", ""}, SpeedBand{By: "surface", Cover: "any"},
+				like("disc-sander-300"),
 				allDay),
 		}},
-	{ID: "grinder", Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Dusty: true, Throws: "grinding dust",
+	{ID: "grinder", Wheel: 0.15, Name: "Grinder", Spindle: "wheel shaft", Asks: "marked", Dusty: true,
+		Throws: "grinding dust",
 		Cutter: true, Covers: "wheel",
 		Dangers: []Danger{
 			{"Wheels burst", "Ring-test a wheel before it goes on, run it a minute with nobody in its plane, " +
 				"rest set close, guard closed."},
 		}, Jobs: []Job{
-			job("Sharpening", Cut{"grinding", "plain-steel", ""}, SpeedBand{By: "surface", DiameterTo: "150 mm",
-				Cover: "any"}, like("bench-grinder-150"),
+			job("Sharpening", Cut{"grinding", "plain-steel", ""}, SpeedBand{By: "surface", Cover: "any"},
+				like("bench-grinder-150"),
 				inTurns),
 		}},
 	{ID: "shaper", Name: "Shaper", Spindle: "bull gear", Asks: "spindle", Throws: "chips", Turning: 120,

@@ -85,3 +85,21 @@ func TestTheMiddleOfAUsualLoadLiesWithinIt(t *testing.T) {
 		assert.Regexp(t, `^\S+.* to \S+`, l.Says, l.ID)
 	}
 }
+
+// What turns a wheel goes by that wheel: its own where it was measured, else a usual one, and that is told.
+func TestASurfaceSpeedGoesByTheWheel(t *testing.T) {
+	machine := func(diameter q.Text) Resolved {
+		m := Start("It", "grinder", q.Metric)
+		m.Limits.Diameter = diameter
+		return Resolve(m, q.NewReader("machine"))
+	}
+	usual, own := machine("").Jobs[0], machine("200 mm").Jobs[0]
+	assert.True(t, usual.UsualWheel)
+	assert.InEpsilon(t, 0.15, usual.Largest, 1e-9)
+	assert.False(t, own.UsualWheel)
+	assert.InEpsilon(t, 0.2, own.Largest, 1e-9)
+	assert.InEpsilon(t, usual.Low*0.15/0.2, own.Low, 1e-9)
+	lathe := Resolve(Machine{Kind: "lathe", Jobs: []Job{{Speed: SpeedBand{By: "surface", Surface: "30 m/min"},
+		Load: Load{Torque: "3 N·m"}}}}, q.NewReader("machine")).Jobs[0]
+	assert.Equal(t, "speed.diameterTo", lathe.Missing, "what a lathe turns has no usual size")
+}

@@ -94,9 +94,7 @@ func (n *Need) fromCutting(j Job, r *q.Reader) {
 	}
 	largest := 0.0
 	if j.Speed.By == "surface" {
-		if d, err := q.Parse(j.Speed.DiameterTo, q.Length); err == nil {
-			largest = d
-		}
+		largest = n.Largest
 	}
 	c, missing := cutting(j, r, n.Low, n.High, largest)
 	n.missing(missing != "", missing)

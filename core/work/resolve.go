@@ -104,6 +104,8 @@ type Need struct {
 	// How the speed was found, where not given at the spindle.
 	Surface      float64 // m/s
 	UsualSurface bool    // taken from the table
+	UsualWheel   bool    // over a wheel of the usual size, as nobody said how large this one is
+	wheel        wheel
 	ByHand       float64 // rad/s as counted
 	Lead         float64 // m in one turn
 
@@ -220,7 +222,7 @@ func Resolve(d Machine, r *q.Reader) Resolved {
 	m.Jobs = make([]Need, 0, len(d.Jobs))
 	for i, j := range tellApart(d.Jobs) {
 		at := r.At("jobs", i)
-		need := resolveJob(j, at, turning)
+		need := resolveJob(j, at, turning, m.wheel())
 		need.doubtRadius(j.Load.Scale, m.Diameter)
 		if need.Largest == 0 {
 			need.Smallest, need.Largest = m.Diameter, m.Diameter
@@ -251,8 +253,22 @@ func (m *Resolved) readAir(p Place, r *q.Reader) {
 	m.Altitude = r.Read("altitude", p.Altitude, q.Length, q.Range{Min: 10, Max: 6000}).Or(0)
 }
 
-func resolveJob(j Job, r *q.Reader, turning q.Range) Need {
-	n := Need{ID: j.ID, Name: j.Name, Tangent: true}
+// wheel is what the machine's surface speed goes by: its diameter, m, and whether that is known or only usual.
+type wheel struct {
+	of    float64
+	known bool
+}
+
+// wheel is the largest that turns, else the usual wheel of its kind.
+func (m *Resolved) wheel() wheel {
+	if m.Diameter > 0 {
+		return wheel{m.Diameter, true}
+	}
+	return wheel{FindKind(m.Kind).Wheel, false}
+}
+
+func resolveJob(j Job, r *q.Reader, turning q.Range, on wheel) Need {
+	n := Need{ID: j.ID, Name: j.Name, Tangent: true, wheel: on}
 	if n.Name == "" {
 		n.Name = "Job without a name"
 	}

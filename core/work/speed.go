@@ -54,6 +54,10 @@ func (n *Need) surfaceBand(j Job, r *q.Reader) (low, high q.Value) {
 	if small.Known && large.Known && small.SI > large.SI {
 		r.Refuse("diameterTo", string(s.DiameterTo), "the largest diameter is smaller than the smallest")
 	}
+	if !small.Known && !large.Known && n.wheel.of > 0 {
+		large = q.Value{SI: n.wheel.of, Known: true}
+		low, n.UsualWheel = q.Value{SI: 2 * v.SI / n.wheel.of, Known: v.Known}, !n.wheel.known
+	}
 	n.missing(!v.Known, "speed.surface")
 	n.missing(!small.Known && !large.Known, "speed.diameterTo")
 	n.Smallest, n.Largest = small.Or(large.SI), large.Or(small.SI)
