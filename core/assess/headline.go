@@ -185,7 +185,10 @@ func saidOfJobs(a *Assessment, answer judge.Answer) Said {
 	case judge.Unknown:
 		said.Mark, said.Text, said.Brief = f.Missing, notKnown(said.Hangs), notKnownBriefly(said.Hangs)
 		if so := soFar(a); so.job != nil {
-			said.Brief, said.By = "Not known yet: "+so.brief, so.by
+			said.Brief = "Not known yet: " + so.brief
+			if !judge.JobsHang(a.Findings) {
+				said.By = so.by
+			}
 			said.Text = "Not known yet: " + so.brief + " at " + so.job.Name + ", " + so.by + "."
 		}
 		if a.JobsDone > 0 {

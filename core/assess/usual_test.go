@@ -166,6 +166,15 @@ func TestAJobOverAUsualWheelIsNotKnown(t *testing.T) {
 		fields[h.Field] = true
 	}
 	assert.True(t, fields["machine.limits.diameter"], "%v", a.Does.Hangs)
+	in.Machine = work.Start("It", "belt-sander", q.Metric)
+	wheel := 0
+	for _, one := range assesstest.Of(t, in).Findings {
+		if one.Field == "machine.limits.diameter" && one.Level == finding.Missing {
+			wheel++
+			assert.True(t, one.Holds.Power(), "its rim is not known to bear that")
+		}
+	}
+	assert.Equal(t, 1, wheel, "it is asked for once")
 	in.Machine.Limits.Diameter = "300 mm"
 	for _, h := range assesstest.Of(t, in).Does.Hangs {
 		assert.NotEqual(t, "machine.limits.diameter", h.Field)

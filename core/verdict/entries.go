@@ -30,9 +30,22 @@ func (v *verdict) entryFindings() {
 // neededFindings ask for every entry that an answer hangs on and that is blank.
 func (v *verdict) neededFindings() {
 	for _, b := range judge.Blanks(v.Model, v.sys) {
+		if b.ID == f.WorkDiameter && v.wheelAsked() {
+			continue
+		}
 		one := v.add(b.ID, f.Missing, b.Field, b.Title, b.How)
 		one.Holds, one.Offer = b.Holds, b.Offer
 	}
+}
+
+// wheelAsked reports whether the wheel is asked for by a job already; both answers then hang on that.
+func (v *verdict) wheelAsked() (asked bool) {
+	for i := range v.list {
+		if one := &v.list[i]; one.ID.IsOf(f.WorkWheel) {
+			one.Holds, asked = f.HoldsBoth, true
+		}
+	}
+	return asked
 }
 
 // unvouched drops what is called good at a station with an entry that is needed and not there, or cannot be used: it
@@ -45,7 +58,7 @@ func unvouched(s *plan.Stations, list []f.Finding) []f.Finding {
 		}
 	}
 	for i := range list {
-		if one := &list[i]; one.Level == f.Missing && one.Holds != "" && one.Job == "" {
+		if one := &list[i]; one.Level == f.Missing && one.Holds != "" && (one.Job == "" || one.Holds.Power()) {
 			open[one.Station] = true
 		}
 	}
