@@ -178,7 +178,7 @@ func (d *drawing) machine() *machine {
 	}
 	t.Machine.Jobs = slices.Clone(t.Machine.Jobs)
 	for i := range t.Machine.Jobs {
-		t.Machine.Jobs[i].Scale(1 + loads[i]*loadOff(&t.Machine.Jobs[i]))
+		t.Machine.Jobs[i].Scale(loadDrawn(&t.Machine.Jobs[i], loads[i]))
 	}
 	t.Powered = t.Motor.On(t.Feed)
 	m := newMachine(&t, &t.Script)
@@ -193,6 +193,15 @@ func (d *drawing) machine() *machine {
 		m.supply *= volts
 	}
 	return m
+}
+
+// loadDrawn is how many times its load a job takes in a draw, from -1 to 1: evenly by ratio over the band where its
+// load is a usual one, else evenly about what was found.
+func loadDrawn(job *work.Need, at float64) float64 {
+	if job.Usual.Is() {
+		return math.Pow(job.Usual.Likely, 1-at) // the middle at 0, the most at 1, the least at -1
+	}
+	return 1 + at*loadOff(job)
 }
 
 // loadOff is how far off a job's load may be, by how it was found.

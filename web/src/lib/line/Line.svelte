@@ -80,7 +80,7 @@
         <div class="figures min-w-0 px-4 pb-0.5" class:on={s.station === selected}>
           <p class="flex flex-wrap gap-x-4 text-[1rem] leading-tight font-semibold">
             {#if s.station === 'control' && onstart}
-              <button class="link order-last ml-auto min-h-6 text-[0.88rem] font-normal" onclick={onstart}
+              <button class="link order-last -my-0.5 ml-auto min-h-6 text-[0.88rem] font-normal" onclick={onstart}
                 >{starting ? 'let it be' : 'press start'}</button
               >
             {/if}
